@@ -1,0 +1,59 @@
+using System.Globalization;
+using System.Text;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Exchange;
+using WholeFold.Core.Measure;
+
+namespace WholeFold.App.Cli;
+
+/// <summary>An affine rule as it is exchanged: ratios by name, and the constant of either system.</summary>
+internal sealed record RuleEntry(string Text, IReadOnlyDictionary<string, string> Ratios, LengthJson Imperial, LengthJson Metric)
+{
+    public static RuleEntry Of(Affine rule) => new(
+        rule.ToString(),
+        rule.Terms.ToDictionary(t => t.Key, t => t.Value.ToString()),
+        LengthJson.Of(new Length(rule.Imperial.Nearest())),
+        LengthJson.Of(new Length(rule.Metric.Nearest())));
+
+    /// <summary>"1/6·W", "1/16 in / 1.5 mm", "0".</summary>
+    public string Short()
+    {
+        var parts = Ratios.Select(r => r.Value == "1" ? r.Key : $"{r.Value}·{r.Key}").ToList();
+        if (Imperial.Units != 0 || Metric.Units != 0 || parts.Count == 0)
+        {
+            parts.Add(Imperial.Units == 0 && Metric.Units == 0 ? "0" : $"{Imperial.In} in / {Metric.Mm.ToString("0.##", CultureInfo.InvariantCulture)} mm");
+        }
+
+        return string.Join(" + ", parts);
+    }
+}
+
+internal sealed record ParameterEntry(string Id, string Meaning, RuleEntry Ideal, IReadOnlyList<RuleEntry> Min, IReadOnlyList<RuleEntry> Max, string OnConversion);
+
+internal sealed record ChoiceEntry(string Id, string Meaning, IReadOnlyList<string> Options, string Default);
+
+internal sealed record ConstructionEntry(string Id, string Name, string Opens, IReadOnlyList<ChoiceEntry> Choices, IReadOnlyList<ParameterEntry> Parameters)
+{
+    public static ConstructionEntry Of(ConstructionFamily family) => new(
+        family.Id,
+        family.Name,
+        family.Opens,
+        [.. family.Choices.Select(c => new ChoiceEntry(c.Id, c.Meaning, c.Options, c.Default))],
+        [.. family.For().Parameters.Select(p => new ParameterEntry(p.Id, p.Meaning, RuleEntry.Of(p.Ideal), [.. p.Min.Select(l => RuleEntry.Of(l.Value))], [.. p.Max.Select(l => RuleEntry.Of(l.Value))], p.OnConversion.ToString().ToLowerInvariant()))]);
+
+    public string Text()
+    {
+        var text = new StringBuilder().AppendLine(CultureInfo.InvariantCulture, $"{Id}: {Opens}");
+        foreach (var choice in Choices)
+        {
+            text.AppendLine(CultureInfo.InvariantCulture, $"    {choice.Id,-14} {string.Join(" | ", choice.Options)} ({choice.Default}): {choice.Meaning}");
+        }
+
+        foreach (var p in Parameters)
+        {
+            text.AppendLine(CultureInfo.InvariantCulture, $"    {p.Id,-14} {p.Ideal.Short()} (from {string.Join(" and ", p.Min.Select(r => r.Short()))} to {string.Join(" and ", p.Max.Select(r => r.Short()))}): {p.Meaning}");
+        }
+
+        return text.ToString();
+    }
+}

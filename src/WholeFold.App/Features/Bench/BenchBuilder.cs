@@ -1,0 +1,271 @@
+using WholeFold.Core.Catalogue;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Exchange;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.App.Features.Bench;
+
+/// <summary>Puts a sized design into the words and places that the bench shows. It works out no figure of its own.</summary>
+public sealed class BenchBuilder
+{
+    private readonly ReadDesign _read;
+    private readonly DisplayUnit _unit;
+    private readonly DisplayUnit _other;
+
+    private BenchBuilder(ReadDesign read)
+    {
+        _read = read;
+        _unit = read.Unit;
+        _other = read.Unit == DisplayUnit.Inch ? DisplayUnit.Centimetre : DisplayUnit.Inch;
+    }
+
+    /// <exception cref="InputProblemException">The design is not understood.</exception>
+    public static BenchView Build(DesignSpec spec) => new BenchBuilder(DesignReader.Read(spec)).View();
+
+    private Figure Figure(Length value) => new(value.Units, LengthWriter.Write(value, _unit), LengthWriter.Write(value, _other), $"{LengthWriterExact(value)} mm");
+
+    private static string LengthWriterExact(Length value) => value.Millimetres.ToString("0.######", System.Globalization.CultureInfo.InvariantCulture);
+
+    private string Text(Length value) => LengthWriter.Write(value, _unit);
+
+    private string SizeText(Target target) => $"{Text(target.Width)} × {Text(target.Height)}";
+
+    private BenchView View()
+    {
+        var (design, target) = (_read.Design, _read.Target);
+        var attempt = Attempt.Of(design, target);
+        var home = target.Key == design.Home.Key ? attempt : Attempt.Of(design, design.Home);
+        var tools = Sizer.ToolsFor(design, target);
+        var sized = attempt.Sized;
+        return new BenchView(
+            design.Family.Name,
+            design.Family.Opens,
+            $"{design.Home.Format.Name}, {SizeText(design.Home)}",
+            target.Format.Name,
+            SystemName(target.Format.System),
+            tools.Name,
+            $"{design.Stock.Name} · {LengthWriterExact(design.Stock.Caliper)} mm",
+            LengthWriter.Symbol(_unit),
+            RuleOf(tools),
+            sized is null ? [] : [.. sized.Pieces.Select(p => PieceOf(sized, p))],
+            sized is null ? [] : LedgerOf(sized, home.Sized),
+            StripOf(attempt),
+            sized is null ? PinnedParameters() : [.. sized.Parameters.Select(p => ParameterOf(p, sized.Means))],
+            [.. design.Family.Choices.Select(c => new ChoiceView(c.Id, c.Name, c.Meaning, design.Construction.Choices[c.Id], c.Options))],
+            AlternativesOf(attempt),
+            sized is null ? [] : [.. sized.Checks.Select(c => new CheckView(c.Id, Lower(c.Severity), c.Text.In(_unit)))],
+            Summary(attempt),
+            Lower(attempt.Verdict.Kind),
+            sized is null ? null : ClosedOf(sized),
+            sized is null ? new StuckView(attempt.Problem!, [.. attempt.Conflicts.Select(c => new ConflictView(c.Text, c.Id.StartsWith("pin:", StringComparison.Ordinal) ? c.Id[4..] : null))]) : null);
+    }
+
+    private static string Lower<T>(T value) where T : struct, Enum => char.ToLowerInvariant(value.ToString()[0]) + value.ToString()[1..];
+
+    private static string SystemName(UnitSystem system) => system == UnitSystem.Imperial ? "in" : "mm";
+
+    /// <summary>The board as a rule: its grooves, with the figures a person reads on it.</summary>
+    private static Rule RuleOf(ToolSet tools)
+    {
+        var ticks = new List<Tick>();
+        var end = tools.HasBoard ? tools.BoardEnd : Length.In(12);
+
+        // Without a board the rule carries the ruler's eighths or half centimetres, to read by.
+        var steps = tools.HasBoard ? tools.Combs.Select(c => c.Step).ToArray() : [Pair.Of(1, 8, 5m).In(tools.System)];
+        for (var comb = 0; comb < steps.Length; comb++)
+        {
+            var step = steps[comb];
+            var imperial = Length.In(1).IsOn(step);
+            var whole = imperial ? Length.In(1) : Length.Mm(10);
+            for (var at = Length.Zero; at <= end; at += step)
+            {
+                var isWhole = at.IsOn(whole);
+                var size = isWhole ? "whole" : imperial && at.IsOn(Length.In(1, 2)) ? "half" : "groove";
+                ticks.Add(new Tick(at.Units, comb, size, isWhole ? LengthWriter.Write(at, imperial ? DisplayUnit.Inch : DisplayUnit.Centimetre) : null));
+            }
+        }
+
+        return new Rule(tools.Name, tools.HasBoard, end.Units, ticks);
+    }
+
+    private PieceView PieceOf(SizedDesign sized, SizedPiece piece)
+    {
+        var alongX = piece.Piece.Axis == Axis.X;
+        return new PieceView(
+            piece.Piece.Id,
+            piece.Piece.Name,
+            alongX ? "x" : "y",
+            Figure(piece.Width.Value),
+            Figure(piece.Height.Value),
+            [.. piece.Panels.Select(p => PanelOf(sized, piece, p))],
+            [.. piece.Scores.Select(s => new ScoreView(
+                s.Figure.Id,
+                Figure(s.Figure.Value),
+                s.Crease.Fold == Fold.Valley ? "valley" : "mountain",
+                s.Crease.Working ? "working" : "set",
+                SizedJson.Name(s.Figure.Setting.How),
+                Text(s.Figure.Setting.At),
+                s.Figure.Setting.Words(_unit),
+                s.Between))],
+            [.. sized.Construction.Bonds.SelectMany(b => GlueOf(sized, b, piece.Piece.Id))]);
+    }
+
+    private PanelView PanelOf(SizedDesign sized, SizedPiece piece, SizedPanel panel)
+    {
+        var alongX = piece.Piece.Axis == Axis.X;
+        var (x, y) = alongX ? (panel.From, Length.Zero) : (Length.Zero, panel.From);
+        var (width, height) = alongX ? (panel.Extent, piece.Across.Value) : (piece.Across.Value, panel.Extent);
+        var layers = sized.Layers.Where(l => l.Role.Piece == piece.Piece.Id && l.Panels.Contains(panel.Panel.Id)).Select(l => new LayerView(
+            l.Id,
+            $"{Text(l.Width.Value)} × {Text(l.Height.Value)}",
+            x.Units + ((width - l.Width.Value).Units / 2),
+            y.Units + ((height - l.Height.Value).Units / 2),
+            l.Width.Value.Units,
+            l.Height.Value.Units));
+        return new PanelView(panel.Panel.Id, panel.Panel.Name, x.Units, y.Units, width.Units, height.Units, [.. layers]);
+    }
+
+    private static IEnumerable<GlueView> GlueOf(SizedDesign sized, Bond bond, string piece)
+    {
+        foreach (var (on, region, side) in new[] { (bond.PieceA, bond.A, "a"), (bond.PieceB, bond.B, "b") })
+        {
+            if (on == piece)
+            {
+                var (x0, y0, x1, y1) = (Value(region.FromX), Value(region.FromY), Value(region.ToX), Value(region.ToY));
+                yield return new GlueView($"{bond.Id}-{side}", Math.Min(x0, x1), Math.Min(y0, y1), Math.Abs(x1 - x0), Math.Abs(y1 - y0), bond.LinedUp);
+            }
+        }
+
+        long Value(Affine expression) => sized.ValueOf(expression).Units;
+    }
+
+    private IReadOnlyList<LedgerSection> LedgerOf(SizedDesign sized, SizedDesign? home)
+    {
+        var was = ReferenceEquals(sized, home) ? [] : home?.Figures.ToDictionary(f => f.Id, f => f.Value) ?? [];
+        LedgerRow Row(Measured figure, string label, string detail, string mark)
+        {
+            var before = was.TryGetValue(figure.Id, out var w) ? Figure(w) : null;
+            return new LedgerRow(
+                figure.Id, label, detail, mark, before, Figure(figure.Value), before is not null && before.Units != figure.Value.Units,
+                figure.Setting.Words(_unit), SizedJson.Name(figure.Setting.How),
+                [.. figure.Reasons.Select(r => new ReasonView(r.Why.In(_unit), Text(r.From), Text(r.To), r.From != r.To))]);
+        }
+
+        var sections = sized.Pieces.Select(p => new LedgerSection(
+            p.Piece.Id,
+            p.Piece.Name,
+            $"{sized.Design.Stock.Name}, cut 1",
+            [
+                Row(p.Width, "width", "cut", ""),
+                Row(p.Height, "height", "cut", ""),
+                .. p.Scores.Select(s => Row(s.Figure, s.Crease.Fold == Fold.Valley ? "valley" : "mountain", s.Between, s.Crease.Fold == Fold.Valley ? "v" : "m")),
+            ])).ToList();
+        if (sized.Layers.Count > 0)
+        {
+            sections.Add(new LedgerSection("layers", "Layers", $"{sized.Design.LayerStock.Name}, reveal {sized.Design.Reveal.Name}", [.. sized.Layers.SelectMany(l => new[]
+            {
+                Row(l.Width, l.Level > 1 ? $"{l.Role.Name}, second" : l.Role.Name, "width", $"× {l.Quantity}"),
+                Row(l.Height, l.Level > 1 ? $"{l.Role.Name}, second" : l.Role.Name, "height", $"× {l.Quantity}"),
+            })]));
+        }
+
+        return sections;
+    }
+
+    private List<StripFormat> StripOf(Attempt current)
+    {
+        var design = _read.Design;
+        var targets = Formats.All.Select(f => new Target(f, f.Id == current.Target.Format.Id ? current.Target.Turn : f.Id == design.Home.Format.Id ? design.Home.Turn : design.Home.Turn && f.Width != f.Height)).ToList();
+        if (targets.All(t => t.Key != design.Home.Key))
+        {
+            targets.Insert(0, design.Home);
+        }
+
+        if (targets.All(t => t.Format.Id != current.Target.Format.Id))
+        {
+            targets.Add(current.Target);
+        }
+
+        return [.. targets.Select(t =>
+        {
+            var attempt = t.Key == current.Target.Key ? current : Attempt.Of(design, t);
+            var verdict = attempt.Verdict;
+            return new StripFormat(
+                t.Key, t.Format.Id, t.Turn, t.Format.Name, SystemName(t.Format.System),
+                t.Format.System == UnitSystem.Imperial ? $"{LengthWriter.Write(t.Width, DisplayUnit.Inch)} × {LengthWriter.Write(t.Height, DisplayUnit.Inch)} in" : $"{LengthWriter.Write(t.Width, DisplayUnit.Millimetre)} × {LengthWriter.Write(t.Height, DisplayUnit.Millimetre)} mm",
+                t.Width.Units, t.Height.Units,
+                t.Key == design.Home.Key, t.Key == current.Target.Key,
+                Lower(verdict.Kind), verdict.Text.In(_unit),
+                attempt.Sized is { } s ? s.Envelope is { } e ? $"{e.Name} envelope" : "envelope to make" : null);
+        })];
+    }
+
+    private ParameterView ParameterOf(SizedParameter parameter, Means means)
+    {
+        var range = Sizer.RangeOf(_read.Design, _read.Target, parameter.Parameter.Id, means);
+        return new ParameterView(
+            parameter.Parameter.Id, parameter.Parameter.Name, parameter.Parameter.Meaning,
+            Figure(parameter.Value), Figure(parameter.Ideal), parameter.Pinned,
+            range is null ? null : Figure(range.Min), range is null ? null : Figure(range.Max),
+            range is null ? [] : [.. range.Stops.Select(Figure)],
+            parameter.Parameter.Least, parameter.Parameter.Most);
+    }
+
+    /// <summary>Where there are no figures, the pins are still shown, so that one can be freed.</summary>
+    private List<ParameterView> PinnedParameters()
+    {
+        var design = _read.Design;
+        var pins = new Dictionary<string, Length>(design.Pins);
+        foreach (var (name, value) in design.Adjustments.GetValueOrDefault(_read.Target.Key) ?? new Dictionary<string, Length>())
+        {
+            pins[name] = value;
+        }
+
+        return [.. design.Construction.Parameters.Where(p => pins.ContainsKey(p.Id)).Select(p => new ParameterView(p.Id, p.Name, p.Meaning, Figure(pins[p.Id]), Figure(pins[p.Id]), true, null, null, [], p.Least, p.Most))];
+    }
+
+    private IReadOnlyList<AlternativeView> AlternativesOf(Attempt current)
+    {
+        (Priority Priority, string Name)[] all = [(Priority.Format, "keep the format"), (Priority.Board, "keep to the grooves"), (Priority.Proportions, "keep the proportions")];
+        var figures = current.Sized?.Figures.Select(f => f.Value).ToList();
+        return [.. all.Select(a =>
+        {
+            var isCurrent = a.Priority == _read.Design.Priority;
+            var attempt = isCurrent ? current : Attempt.Of(_read.Design with { Priority = a.Priority }, _read.Target);
+            var same = figures is not null && attempt.Sized is { } s && s.Figures.Select(f => f.Value).SequenceEqual(figures);
+            return new AlternativeView(Lower(a.Priority), a.Name, Gives(attempt), isCurrent, same);
+        })];
+    }
+
+    private string Gives(Attempt attempt)
+    {
+        if (attempt.Sized is not { } sized)
+        {
+            return "no figures";
+        }
+
+        var off = sized.Cost.OffGroove;
+        var size = sized.Width == sized.Target.Width && sized.Height == sized.Target.Height ? "full size" : $"{Text(sized.Width)} × {Text(sized.Height)}";
+        var scores = !sized.Tools.HasBoard ? "" : off == 0 ? ", all on grooves" : $", {off} by ruler";
+        return size + scores;
+    }
+
+    private string Summary(Attempt attempt) => attempt.Verdict.Kind switch
+    {
+        Core.Sizing.VerdictKind.AsDrawn => "Nothing stands in its way.",
+        Core.Sizing.VerdictKind.Stuck => "It does not go yet.",
+        _ => $"It goes: {attempt.Verdict.Text.In(_unit)}.",
+    };
+
+    private ClosedView ClosedOf(SizedDesign sized)
+    {
+        var envelope = sized.Envelope;
+        var thickness = $"{Math.Round(sized.ClosedThickness.Millimetres, 1).ToString("0.0", System.Globalization.CultureInfo.InvariantCulture)} mm";
+        return new ClosedView(
+            Figure(sized.ClosedWidth), Figure(sized.ClosedHeight), $"{Text(sized.ClosedWidth)} × {Text(sized.ClosedHeight)}", thickness,
+            envelope?.Name, envelope?.Width.Units, envelope?.Height.Units,
+            envelope is null ? "envelope to make" : $"{envelope.Name} envelope, {Text(envelope.Width)} × {Text(envelope.Height)}");
+    }
+}

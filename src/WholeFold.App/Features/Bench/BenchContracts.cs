@@ -1,0 +1,93 @@
+using WholeFold.Core.Exchange;
+
+namespace WholeFold.App.Features.Bench;
+
+/// <summary>A length as the interface shows it: exact units to draw by, and the texts to read.</summary>
+/// <param name="Units">In 1/320 mm.</param>
+/// <param name="Text">In the reader's unit.</param>
+/// <param name="Also">In the other system.</param>
+/// <param name="Exact">A text that reads back to exactly this length.</param>
+public sealed record Figure(long Units, string Text, string Also, string Exact);
+
+/// <summary>A tick of the drawn rule.</summary>
+/// <param name="Comb">0 for the rule's first edge, 1 for the second system's.</param>
+/// <param name="Size">whole, half or groove.</param>
+public sealed record Tick(long At, int Comb, string Size, string? Label);
+
+/// <param name="End">How far the board reaches.</param>
+public sealed record Rule(string Name, bool HasGrooves, long End, IReadOnlyList<Tick> Ticks);
+
+public sealed record LayerView(string Id, string Text, long X, long Y, long Width, long Height);
+
+public sealed record PanelView(string Id, string Name, long X, long Y, long Width, long Height, IReadOnlyList<LayerView> Layers);
+
+/// <summary>A score with its flag. <c>at</c> is where it lies, <c>set</c> how it is set.</summary>
+/// <param name="Label">What the flag says: the figure to set.</param>
+public sealed record ScoreView(string FigureId, Figure At, string Direction, string Kind, string How, string Label, string Words, string Between);
+
+/// <summary>A region that is glued, in the piece's own coordinates.</summary>
+public sealed record GlueView(string Id, long X, long Y, long Width, long Height, string LinedUp);
+
+public sealed record PieceView(
+    string Id,
+    string Name,
+    string Axis,
+    Figure Width,
+    Figure Height,
+    IReadOnlyList<PanelView> Panels,
+    IReadOnlyList<ScoreView> Scores,
+    IReadOnlyList<GlueView> Glue);
+
+public sealed record ReasonView(string Why, string From, string To, bool Moves);
+
+/// <param name="Was">In the home format, where it has this figure.</param>
+/// <param name="Mark">v or m for a score, × n for a layer, otherwise nothing.</param>
+public sealed record LedgerRow(string FigureId, string Label, string Detail, string Mark, Figure? Was, Figure Now, bool Changed, string Setting, string How, IReadOnlyList<ReasonView> Reasons);
+
+public sealed record LedgerSection(string Id, string Title, string Detail, IReadOnlyList<LedgerRow> Rows);
+
+public sealed record StripFormat(string Key, string Format, bool Turn, string Name, string System, string Size, long Width, long Height, bool Home, bool Target, string Verdict, string VerdictText, string? Envelope);
+
+/// <summary>A parameter as a slider: only its stops can be set. Without stops it moves freely between its ends.</summary>
+public sealed record ParameterView(string Id, string Name, string Meaning, Figure Value, Figure Ideal, bool Pinned, Figure? Min, Figure? Max, IReadOnlyList<Figure> Stops, string Least, string Most);
+
+public sealed record ChoiceView(string Id, string Name, string Meaning, string Value, IReadOnlyList<string> Options);
+
+public sealed record CheckView(string Id, string Severity, string Text);
+
+/// <summary>What another priority would give.</summary>
+public sealed record AlternativeView(string Priority, string Name, string Gives, bool Current, bool Same);
+
+public sealed record ClosedView(Figure Width, Figure Height, string Text, string Thickness, string? EnvelopeName, long? EnvelopeWidth, long? EnvelopeHeight, string EnvelopeText);
+
+/// <summary>Why there are no figures for this format.</summary>
+public sealed record StuckView(string Text, IReadOnlyList<ConflictView> Conflicts);
+
+/// <param name="Frees">The parameter whose pin could be freed; null where it is no pin.</param>
+public sealed record ConflictView(string Text, string? Frees);
+
+/// <summary>Everything the bench shows for one design and one target, worked out.</summary>
+public sealed record BenchView(
+    string ConstructionName,
+    string Opens,
+    string Home,
+    string Target,
+    string TargetSystem,
+    string Tools,
+    string Stock,
+    string Unit,
+    Rule Rule,
+    IReadOnlyList<PieceView> Pieces,
+    IReadOnlyList<LedgerSection> Ledger,
+    IReadOnlyList<StripFormat> Strip,
+    IReadOnlyList<ParameterView> Parameters,
+    IReadOnlyList<ChoiceView> Choices,
+    IReadOnlyList<AlternativeView> Alternatives,
+    IReadOnlyList<CheckView> Checks,
+    string Summary,
+    string VerdictKind,
+    ClosedView? Closed,
+    StuckView? Stuck);
+
+/// <summary>A design that is not saved yet: the bench asks for its figures while a slider moves.</summary>
+public sealed record BenchRequest(DesignSpec Design);

@@ -1,0 +1,51 @@
+using WholeFold.Core.Catalogue;
+using WholeFold.Core.Constructions.Library;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
+using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.App.Features.Catalogue;
+
+/// <param name="Detail">Size or caliper, in the thing's own system.</param>
+public sealed record CatalogueItem(string Id, string Name, string Detail);
+
+/// <param name="Accepts">What a typed format may look like.</param>
+public sealed record CatalogueView(
+    IReadOnlyList<CatalogueItem> Constructions,
+    IReadOnlyList<CatalogueItem> Formats,
+    IReadOnlyList<CatalogueItem> Tools,
+    IReadOnlyList<CatalogueItem> Stocks,
+    IReadOnlyList<CatalogueItem> Reveals,
+    string Accepts);
+
+internal static class CatalogueEndpoints
+{
+    public static void MapCatalogue(this IEndpointRouteBuilder app) =>
+        app.MapGet("/api/catalogue", () => View)
+            .WithName("catalogue")
+            .WithSummary("The constructions, formats, tools, stocks and reveals there are.");
+
+    private static readonly CatalogueView View = new(
+        [.. ConstructionLibrary.All.Select(c => new CatalogueItem(c.Id, c.Name, c.Opens))],
+        [.. Formats.All.Select(f => new CatalogueItem(f.Id, f.Name, Size(f)))],
+        [.. ToolSets.Ids.Select(id => new CatalogueItem(id, ToolSets.Resolve(id, UnitSystem.Imperial)!.Name, ToolWords(id)))],
+        [.. Stocks.All.Select(s => new CatalogueItem(s.Id, s.Name, $"{LengthWriter.Write(s.Caliper, DisplayUnit.Millimetre) switch { var t when t.Contains(' ') => s.Caliper.Millimetres.ToString("0.###", System.Globalization.CultureInfo.InvariantCulture), var t => t }} mm"))],
+        [.. Reveal.All.Select(r => new CatalogueItem(r.Id, r.Name, $"{LengthWriter.WithUnit(r.Width.Imperial, DisplayUnit.Inch)} / {LengthWriter.WithUnit(r.Width.Metric, DisplayUnit.Millimetre)}"))],
+        "5x7in or 150x150mm, each side from 2 to 12 in");
+
+    private static string Size(Format format)
+    {
+        var unit = format.System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre;
+        return $"{LengthWriter.Write(format.Width, unit)} × {LengthWriter.WithUnit(format.Height, unit)}";
+    }
+
+    private static string ToolWords(string id) => id switch
+    {
+        "imperial-eighths" => "grooves ⅛ in, trimmer 1/16, ruler 1/32",
+        "metric-5mm" => "grooves 5 mm, trimmer 1 mm, ruler ½ mm",
+        "both" => "grooves in both, marks in both",
+        "ruler" => "no board: every score by ruler",
+        _ => "any figure, exactly",
+    };
+}

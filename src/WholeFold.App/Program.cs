@@ -1,0 +1,15 @@
+using WholeFold.App;
+using WholeFold.App.Cli;
+
+// The OpenAPI document is made at build by running this with no arguments or with --key=value: build the host then.
+if (args.Length == 0 || (args[0].StartsWith("--", StringComparison.Ordinal) && args[0].Contains('=', StringComparison.Ordinal)))
+{
+    await WebHost.Build(args).RunAsync();
+    return 0;
+}
+
+Console.OutputEncoding = System.Text.Encoding.UTF8;
+return CommandLine.Run(args, Console.Out, Console.Error);
+
+/// <summary>Named for the tests, which start the real host.</summary>
+public partial class Program;

@@ -1,0 +1,23 @@
+using WholeFold.Core.Folding;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Checks;
+
+/// <summary>The closed card must not be larger than its format, unless the chosen school lets it grow, which is then said.</summary>
+internal sealed class ClosedInFormat : ICheck
+{
+    public IEnumerable<Check> Find(SizedDesign sized, ClosedPose pose)
+    {
+        var over = Length.Max(sized.ClosedWidth - sized.Target.Width, sized.ClosedHeight - sized.Target.Height);
+        if (over <= Length.Zero)
+        {
+            yield break;
+        }
+
+        var figures = new Dictionary<string, Length> { ["width"] = sized.ClosedWidth, ["height"] = sized.ClosedHeight, ["over"] = over };
+        yield return sized.Construction.GrowsBecause is { } because
+            ? new Check("closed-over-format", Severity.Caution, Words.Of($"The finished card is {sized.ClosedWidth} × {sized.ClosedHeight}, {over} over its format: {because}."), figures)
+            : new Check("closed-over-format", Severity.Error, Words.Of($"Closed, the card is {sized.ClosedWidth} × {sized.ClosedHeight}, {over} over its format."), figures);
+    }
+}

@@ -1,0 +1,23 @@
+using WholeFold.Core.Folding;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.Core.Checks;
+
+/// <summary>Scores that no groove holds, turned or not: they are set with the ruler.</summary>
+internal sealed class ScoresOffGroove : ICheck
+{
+    public IEnumerable<Check> Find(SizedDesign sized, ClosedPose pose)
+    {
+        var off = sized.Pieces.SelectMany(p => p.Scores).Where(s => s.Figure.Setting.How == SetBy.Ruler).Select(s => s.Figure).ToList();
+        if (off.Count > 0 && sized.Tools.HasBoard)
+        {
+            yield return new Check(
+                "score-off-groove",
+                Severity.Note,
+                off.Count == 1 ? Words.Of($"One score lies between grooves, at {off[0].Value}: set it with the ruler.") : Words.Of($"{off.Count} scores lie between grooves, the first at {off[0].Value}: set them with the ruler."),
+                off.ToDictionary(f => f.Id, f => f.Value));
+        }
+    }
+}

@@ -1,0 +1,29 @@
+using WholeFold.Core.Catalogue;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Checks;
+
+/// <summary>Each piece must come out of a sheet whole; the everyday sheet of the format's system is expected.</summary>
+internal sealed class SheetFits : ICheck
+{
+    public IEnumerable<Check> Find(SizedDesign sized, ClosedPose pose)
+    {
+        var system = sized.Target.Format.System;
+        var everyday = Sheets.Everyday(system);
+        foreach (var piece in sized.Pieces)
+        {
+            var (width, height) = (piece.Width.Value, piece.Height.Value);
+            var figures = new Dictionary<string, Length> { ["width"] = width, ["height"] = height };
+            if (Sheets.For(width, height, system) is not { } sheet)
+            {
+                yield return new Check("sheet-too-small", Severity.Error, Words.Of($"{piece.Piece.Name} is {width} × {height}: no sheet here is that large."), figures);
+            }
+            else if (!Sheets.Holds(everyday, width, height))
+            {
+                yield return new Check("larger-sheet", Severity.Note, Words.Of($"{piece.Piece.Name} is {width} × {height}: cut it from {sheet.Name}, it is too large for {everyday.Name}."), figures);
+            }
+        }
+    }
+}

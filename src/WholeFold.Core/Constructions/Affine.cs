@@ -1,0 +1,117 @@
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Constructions;
+
+/// <summary>
+/// A sum of named lengths times small ratios, plus a constant that may differ between the systems.
+/// Every figure of every construction is one: that is what makes sizing exact, explainable and searchable.
+/// </summary>
+/// <remarks>
+/// Names are <c>W</c> and <c>H</c> (the finished card), parameters, and allowances (their name begins with <c>@</c>),
+/// which depend on the stock and are known before the search begins.
+/// </remarks>
+public sealed class Affine
+{
+    private readonly SortedDictionary<string, Rational> _terms;
+
+    private Affine(SortedDictionary<string, Rational> terms, Rational imperial, Rational metric)
+    {
+        _terms = terms;
+        Imperial = imperial;
+        Metric = metric;
+    }
+
+    public const string WidthName = "W", HeightName = "H";
+
+    public static Affine W { get; } = Name(WidthName);
+
+    public static Affine H { get; } = Name(HeightName);
+
+    public static Affine Zero { get; } = Constant(Length.Zero);
+
+    /// <summary>The names with their ratios, in the order of their names.</summary>
+    public IReadOnlyDictionary<string, Rational> Terms => _terms;
+
+    /// <summary>The constant in units, for tools of the imperial system.</summary>
+    public Rational Imperial { get; }
+
+    /// <summary>The constant in units, for tools of the metric system.</summary>
+    public Rational Metric { get; }
+
+    public static Affine Name(string name) => new(new(StringComparer.Ordinal) { [name] = Rational.One }, default, default);
+
+    public static Affine Constant(Length value) => new(new(StringComparer.Ordinal), value.Units, value.Units);
+
+    public static Affine Constant(Pair value) => new(new(StringComparer.Ordinal), value.Imperial.Units, value.Metric.Units);
+
+    public static implicit operator Affine(Pair value) => Constant(value);
+
+    public Rational ConstantIn(UnitSystem system) => system == UnitSystem.Imperial ? Imperial : Metric;
+
+    /// <summary>The exact value, in units.</summary>
+    /// <exception cref="KeyNotFoundException">A name has no value.</exception>
+    public Rational Evaluate(UnitSystem system, Func<string, Rational> value)
+    {
+        var sum = ConstantIn(system);
+        foreach (var (name, ratio) in _terms)
+        {
+            sum += ratio * value(name);
+        }
+
+        return sum;
+    }
+
+    public static Affine operator +(Affine a, Affine b)
+    {
+        var terms = new SortedDictionary<string, Rational>(a._terms, StringComparer.Ordinal);
+        foreach (var (name, ratio) in b._terms)
+        {
+            var sum = terms.TryGetValue(name, out var had) ? had + ratio : ratio;
+            if (sum.IsZero)
+            {
+                terms.Remove(name);
+            }
+            else
+            {
+                terms[name] = sum;
+            }
+        }
+
+        return new Affine(terms, a.Imperial + b.Imperial, a.Metric + b.Metric);
+    }
+
+    public static Affine operator -(Affine a, Affine b) => a + (b * -1);
+
+    public static Affine operator *(Affine a, Rational ratio)
+    {
+        var terms = new SortedDictionary<string, Rational>(StringComparer.Ordinal);
+        if (!ratio.IsZero)
+        {
+            foreach (var (name, had) in a._terms)
+            {
+                terms[name] = had * ratio;
+            }
+        }
+
+        return new Affine(terms, a.Imperial * ratio, a.Metric * ratio);
+    }
+
+    public static Affine operator *(Rational ratio, Affine a) => a * ratio;
+
+    public static Affine operator *(decimal ratio, Affine a) => a * Rational.Of(ratio);
+
+    public static Affine operator *(int ratio, Affine a) => a * new Rational(ratio);
+
+    public static Affine operator /(Affine a, int divisor) => a * new Rational(1, divisor);
+
+    public override string ToString()
+    {
+        var parts = _terms.Select(t => t.Value == Rational.One ? t.Key : $"{t.Value}·{t.Key}").ToList();
+        if (!Imperial.IsZero || parts.Count == 0)
+        {
+            parts.Add(Imperial.ToString());
+        }
+
+        return string.Join(" + ", parts);
+    }
+}

@@ -1,0 +1,180 @@
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Constructions;
+
+/// <summary>What a parameter does when the design goes into another format.</summary>
+public enum OnConversion
+{
+    /// <summary>It grows and shrinks with the format.</summary>
+    Proportional,
+
+    /// <summary>It needs what it needs at any size: a glue tab, a gap.</summary>
+    Fixed,
+}
+
+/// <summary>A limit of a parameter or of a panel, with the words that explain it.</summary>
+public sealed record Limit(Affine Value, string Because);
+
+/// <summary>A length that a construction leaves open.</summary>
+/// <param name="Held">
+/// True where the ideal is not a size but the absence of one ("no pad"): the board never moves it, only a person does.
+/// </param>
+/// <param name="Least">What less of it gives, for the end of a slider; <paramref name="Most"/> what more.</param>
+/// <param name="ZeroByHand">
+/// Where a person may set 0 though the limits forbid it (doors that touch): the caution that goes with it; otherwise null.
+/// </param>
+public sealed record Parameter(
+    string Id,
+    string Name,
+    string Meaning,
+    Affine Ideal,
+    IReadOnlyList<Limit> Min,
+    IReadOnlyList<Limit> Max,
+    OnConversion OnConversion,
+    bool Held,
+    string Rule,
+    string Least,
+    string Most,
+    string? ZeroByHand);
+
+/// <summary>The face of a panel that lies up on the score board (the card's inside, unless its entry says otherwise), and the other.</summary>
+public enum Face
+{
+    Up,
+    Down,
+}
+
+public enum Fold
+{
+    Valley,
+    Mountain,
+}
+
+public enum Axis
+{
+    X,
+    Y,
+}
+
+/// <summary>A panel of a piece, by its place in the piece's chain.</summary>
+/// <param name="Extent">Its size along the chain.</param>
+/// <param name="Min">The least it may be, by its role.</param>
+public sealed record Panel(string Id, string Name, Affine Extent, Limit Min);
+
+/// <summary>A crease between two neighbours of a chain.</summary>
+/// <param name="Working">It moves whenever the card is opened; otherwise it is glued and never moves again.</param>
+/// <param name="Shown">Fold angle in degrees in the pose looked at; valley positive.</param>
+/// <param name="Closed">Fold angle in the envelope: 0 or ±180.</param>
+public sealed record Crease(Fold Fold, bool Working, int Shown, int Closed, string Rule);
+
+/// <summary>A piece of card: a chain of panels along one axis, with a crease between each two.</summary>
+/// <param name="Across">The piece's size along the creases.</param>
+public sealed record Piece(
+    string Id,
+    string Name,
+    Axis Axis,
+    IReadOnlyList<Panel> Panels,
+    IReadOnlyList<Crease> Creases,
+    Affine Across,
+    string SizeRule,
+    string AcrossRule)
+{
+    /// <summary>The whole sheet along the chain.</summary>
+    public Affine Along { get; } = Panels.Aggregate(Affine.Zero, (sum, p) => sum + p.Extent);
+
+    /// <summary>Where crease <paramref name="index"/> lies, from the start of the chain.</summary>
+    public Affine Position(int index) => Panels.Take(index + 1).Aggregate(Affine.Zero, (sum, p) => sum + p.Extent);
+}
+
+/// <summary>A rectangle of a panel, in the coordinates of its flat piece.</summary>
+public sealed record Region(Affine FromX, Affine FromY, Affine ToX, Affine ToY);
+
+/// <summary>
+/// Two regions glued face to face. Corner for corner: <c>From</c> of one lies on <c>From</c> of the other, so a region
+/// given with its corners exchanged is a mirrored one.
+/// </summary>
+public sealed record Bond(string Id, string PieceA, string PanelA, Face FaceA, Region A, string PieceB, string PanelB, Face FaceB, Region B, string LinedUp);
+
+/// <summary>Where decoration goes: one layer for each panel and face named.</summary>
+/// <param name="Levels">How many lie on each other at the most usual: a mat, and a paper on it.</param>
+/// <param name="BothFaces">Whether the other face of each panel carries one too.</param>
+public sealed record LayerRole(string Id, string Name, string Piece, IReadOnlyList<string> Panels, Face Face, int Levels, bool BothFaces);
+
+/// <summary>A requirement that binds several parameters.</summary>
+public sealed record Requirement(string Id, Affine AtLeastZero, string Because);
+
+/// <summary>
+/// How a card is cut, scored, folded and bonded, for one set of its choices. Everything downstream (sizing, folding,
+/// drawing) reads this value and never asks which construction it is.
+/// </summary>
+public sealed record Construction
+{
+    public required string Id { get; init; }
+
+    public required IReadOnlyList<Parameter> Parameters { get; init; }
+
+    public required IReadOnlyList<Piece> Pieces { get; init; }
+
+    public required IReadOnlyList<Bond> Bonds { get; init; }
+
+    public required IReadOnlyList<LayerRole> Layers { get; init; }
+
+    public required IReadOnlyList<Requirement> Requirements { get; init; }
+
+    /// <summary>Said when the choices let the finished card grow beyond its format; null where it must not.</summary>
+    public string? GrowsBecause { get; init; }
+
+    /// <summary>The value of each choice this was built for.</summary>
+    public required IReadOnlyDictionary<string, string> Choices { get; init; }
+
+    /// <summary>The smallest panel, ⅜ in or 10 mm, and the smallest tab, ¼ in or 6 mm.</summary>
+    public static Pair SmallestPanel { get; } = Pair.Of(3, 8, 10m);
+
+    public static Pair SmallestTab { get; } = Pair.Of(1, 4, 6m);
+}
+
+/// <summary>Something chosen from a few: a school, or how many of a kind.</summary>
+public sealed record Choice(string Id, string Name, string Meaning, IReadOnlyList<string> Options, string Default);
+
+/// <summary>A construction of the library with all its choices; <see cref="For"/> gives the value for one set of them.</summary>
+public sealed class ConstructionFamily(string id, string name, string opens, IReadOnlyList<Choice> choices, Action<ConstructionBuilder> build)
+{
+    private readonly Dictionary<string, Construction> _built = [];
+    private readonly Lock _gate = new();
+
+    public string Id { get; } = id;
+
+    public string Name { get; } = name;
+
+    /// <summary>What it does when it is opened, in a few words.</summary>
+    public string Opens { get; } = opens;
+
+    public IReadOnlyList<Choice> Choices { get; } = choices;
+
+    /// <summary>The construction for the given choices, each at its default where it is not given.</summary>
+    /// <exception cref="ArgumentException">A choice is unknown or its value is not an option; callers validate first.</exception>
+    public Construction For(IReadOnlyDictionary<string, string>? chosen = null)
+    {
+        var values = Choices.ToDictionary(c => c.Id, c => chosen?.GetValueOrDefault(c.Id) ?? c.Default);
+        foreach (var choice in Choices)
+        {
+            if (!choice.Options.Contains(values[choice.Id]))
+            {
+                throw new ArgumentException($"{choice.Id} can be {string.Join(", ", choice.Options)}, not {values[choice.Id]}.", nameof(chosen));
+            }
+        }
+
+        var key = string.Join('|', values.OrderBy(v => v.Key, StringComparer.Ordinal).Select(v => v.Value));
+        lock (_gate)
+        {
+            if (!_built.TryGetValue(key, out var construction))
+            {
+                var builder = new ConstructionBuilder(Id, values);
+                build(builder);
+                construction = _built[key] = builder.Build();
+            }
+
+            return construction;
+        }
+    }
+}

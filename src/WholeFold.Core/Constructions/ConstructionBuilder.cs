@@ -1,0 +1,98 @@
+using System.Globalization;
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Constructions;
+
+/// <summary>Lets a library file read like its entry in the book of constructions.</summary>
+public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, string> choices)
+{
+    private readonly List<Parameter> _parameters = [];
+    private readonly List<Piece> _pieces = [];
+    private readonly List<Bond> _bonds = [];
+    private readonly List<LayerRole> _layers = [];
+    private readonly List<Requirement> _requirements = [];
+    private string? _grows;
+
+    /// <summary>Which option of a choice this is built for.</summary>
+    public string Chosen(string choice) => choices[choice];
+
+    /// <summary>A choice of how many.</summary>
+    public int Count(string choice) => int.Parse(choices[choice], CultureInfo.InvariantCulture);
+
+    /// <summary>An open length. Limits come as (value, why) in the trade's words.</summary>
+    public Affine Length(
+        string id,
+        string name,
+        string meaning,
+        Affine ideal,
+        string rule,
+        (Affine Value, string Because)[] min,
+        (Affine Value, string Because)[] max,
+        OnConversion onConversion = OnConversion.Proportional,
+        bool held = false,
+        string least = "less",
+        string most = "more",
+        string? zeroByHand = null)
+    {
+        _parameters.Add(new Parameter(id, name, meaning, ideal, [.. min.Select(l => new Limit(l.Value, l.Because))], [.. max.Select(l => new Limit(l.Value, l.Because))], onConversion, held, rule, least, most, zeroByHand));
+        return Affine.Name(id);
+    }
+
+    public ConstructionBuilder Piece(string id, string name, Axis axis, Affine across, string sizeRule, string acrossRule, Panel[] panels, Crease[] creases)
+    {
+        if (creases.Length != panels.Length - 1)
+        {
+            throw new InvalidOperationException($"{id}: {panels.Length} panels have {panels.Length - 1} creases, not {creases.Length}.");
+        }
+
+        _pieces.Add(new Piece(id, name, axis, panels, creases, across, sizeRule, acrossRule));
+        return this;
+    }
+
+    public static Panel Panel(string id, string name, Affine extent) =>
+        new(id, name, extent, new Limit(Construction.SmallestPanel, $"{name} would be a sliver"));
+
+    public static Panel Tab(string id, string name, Affine extent) =>
+        new(id, name, extent, new Limit(Construction.SmallestTab, $"{name} would be too narrow to hold"));
+
+    public static Crease Valley(int shown, string rule, int closed = 180, bool working = true) => new(Fold.Valley, working, shown, closed, rule);
+
+    public static Crease Mountain(int shown, string rule, int closed = -180, bool working = true) => new(Fold.Mountain, working, shown, closed, rule);
+
+    public ConstructionBuilder Bond(string id, string pieceA, string panelA, Face faceA, Region a, string pieceB, string panelB, Face faceB, Region b, string linedUp)
+    {
+        _bonds.Add(new Bond(id, pieceA, panelA, faceA, a, pieceB, panelB, faceB, b, linedUp));
+        return this;
+    }
+
+    public ConstructionBuilder Layer(string id, string name, string piece, string[] panels, Face face, int levels = 1, bool bothFaces = false)
+    {
+        _layers.Add(new LayerRole(id, name, piece, panels, face, levels, bothFaces));
+        return this;
+    }
+
+    public ConstructionBuilder Require(string id, Affine atLeastZero, string because)
+    {
+        _requirements.Add(new Requirement(id, atLeastZero, because));
+        return this;
+    }
+
+    /// <summary>The chosen school lets the finished card grow beyond its format.</summary>
+    public ConstructionBuilder Grows(string because)
+    {
+        _grows = because;
+        return this;
+    }
+
+    public Construction Build() => new()
+    {
+        Id = id,
+        Parameters = _parameters,
+        Pieces = _pieces,
+        Bonds = _bonds,
+        Layers = _layers,
+        Requirements = _requirements,
+        GrowsBecause = _grows,
+        Choices = choices,
+    };
+}

@@ -1,0 +1,81 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.Core.Dressing;
+
+/// <summary>Sizes the layers of each panel: the panel less the reveal on every side, down to the trimmer's mark.</summary>
+internal static class LayerSizer
+{
+    /// <summary>Below this a strip's reveal is halved, or the border would be all one sees.</summary>
+    private static readonly Pair Narrow = Pair.Of(5, 4, 30m);
+
+    public static IReadOnlyList<SizedLayer> Size(Construction construction, IReadOnlyList<SizedPiece> pieces, Design design, ToolSet tools)
+    {
+        var layers = new List<SizedLayer>();
+        foreach (var role in construction.Layers)
+        {
+            var piece = pieces.First(p => p.Piece.Id == role.Piece);
+
+            // Panels that are equal by rule can differ by a mark where figures were rounded; each size is cut by itself.
+            var sizes = piece.Panels.Where(p => role.Panels.Contains(p.Panel.Id)).GroupBy(p => (Width: Across(piece, p, Axis.X), Height: Across(piece, p, Axis.Y))).ToList();
+            foreach (var size in sizes)
+            {
+                var suffix = sizes.Count > 1 ? $"-{size.First().Panel.Id}" : "";
+                var levels = Math.Max(role.Levels, design.Reveal.Framed ? 2 : 1);
+                for (var level = 1; level <= levels; level++)
+                {
+                    var id = $"{role.Id}{suffix}{(level > 1 ? $"-{level}" : "")}";
+                    var reveal = RevealOn(design.Reveal.Width.In(tools.System), Length.Min(size.Key.Width, size.Key.Height), tools);
+                    layers.Add(new SizedLayer(
+                        id,
+                        role,
+                        [.. size.Select(p => p.Panel.Id)],
+                        level,
+                        Side($"layers.{id}.width", "wide", size.Key.Width, reveal, level, tools),
+                        Side($"layers.{id}.height", "high", size.Key.Height, reveal, level, tools),
+                        size.Count() * (role.BothFaces ? 2 : 1)));
+                }
+            }
+        }
+
+        return layers;
+    }
+
+    private static Length Across(SizedPiece piece, SizedPanel panel, Axis axis) => piece.Piece.Axis == axis ? panel.Extent : piece.Across.Value;
+
+    private static (Length Width, Words? Shrunk) RevealOn(Length reveal, Length narrow, ToolSet tools)
+    {
+        var limit = Narrow.In(tools.System);
+        if (narrow >= limit || reveal == Length.Zero)
+        {
+            return (reveal, null);
+        }
+
+        var half = new Length(reveal.Units / 2);
+        var quarter = new Length(narrow.Units / 4);
+        return quarter < half
+            ? (quarter, Words.Of($"The strip is {narrow}: its reveal is a quarter of that, {quarter}"))
+            : (half, Words.Of($"The strip is under {limit}: its reveal is halved to {half}"));
+    }
+
+    private static Measured Side(string id, string way, Length panel, (Length Width, Words? Shrunk) reveal, int level, ToolSet tools)
+    {
+        var exact = panel - (2 * level * reveal.Width);
+        var cut = tools.CutDown(exact);
+        var borders = level == 1 ? "a reveal" : "two reveals";
+        var reasons = new List<Reason> { new(Words.Of($"The panel is {panel} {way}; less {borders} of {reveal.Width} on each side."), exact, exact) };
+        if (reveal.Shrunk is { } shrunk)
+        {
+            reasons.Add(new Reason(shrunk.Add($"."), exact, exact));
+        }
+
+        if (cut != exact)
+        {
+            reasons.Add(new Reason(Words.Of($"Down to the trimmer's mark: a layer may be scant, never full."), exact, cut));
+        }
+
+        return new Measured(id, cut, Setting.ForCut(tools, cut), reasons);
+    }
+}

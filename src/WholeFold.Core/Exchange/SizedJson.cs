@@ -1,0 +1,104 @@
+using System.Text.Encodings.Web;
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.Core.Exchange;
+
+/// <summary>A length as it is exchanged: exact, and as a person reads it in both systems.</summary>
+public sealed record LengthJson(long Units, decimal Mm, string In, string Cm)
+{
+    public static LengthJson Of(Length value) =>
+        new(value.Units, value.Millimetres, LengthWriter.Write(value, DisplayUnit.Inch), LengthWriter.Write(value, DisplayUnit.Centimetre));
+}
+
+public sealed record FormatJson(string Id, LengthJson Width, LengthJson Height);
+
+public sealed record ClosedJson(LengthJson Width, LengthJson Height, LengthJson Thickness);
+
+public sealed record SettingJson(string How, LengthJson At, LengthJson? Groove, LengthJson? Offset, string Text);
+
+public sealed record ScoreJson(string Axis, LengthJson At, string Direction, string Kind, SettingJson Set);
+
+public sealed record CutJson(string Kind, string Shape, IReadOnlyList<LengthJson> From, IReadOnlyList<LengthJson> To, SettingJson Set);
+
+public sealed record PieceSetJson(SettingJson Width, SettingJson Height);
+
+public sealed record PieceJson(string Id, string Name, int Quantity, LengthJson Width, LengthJson Height, string Stock, IReadOnlyList<ScoreJson> Scores, IReadOnlyList<CutJson> Cuts, PieceSetJson Set);
+
+public sealed record LayerJson(string Id, IReadOnlyList<string> Panels, string Face, int Level, LengthJson Width, LengthJson Height, int Quantity);
+
+public sealed record EnvelopeJson(string Id, LengthJson Width, LengthJson Height);
+
+public sealed record CheckJson(string Id, string Severity, string Text, IReadOnlyDictionary<string, LengthJson> Figures);
+
+public sealed record ReasonJson(string Why, LengthJson From, LengthJson To);
+
+public sealed record SizedJsonDocument(
+    string Construction,
+    FormatJson Format,
+    string Tools,
+    string Units,
+    IReadOnlyDictionary<string, object> Parameters,
+    ClosedJson Closed,
+    IReadOnlyList<PieceJson> Pieces,
+    IReadOnlyList<LayerJson> Layers,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.Never)] EnvelopeJson? Envelope,
+    IReadOnlyList<CheckJson> Checks,
+    IReadOnlyDictionary<string, IReadOnlyList<ReasonJson>> Reasons);
+
+/// <summary>The sized design as JSON, the contract of the command line. The same design gives the same bytes.</summary>
+public static class SizedJson
+{
+    public static JsonSerializerOptions Options { get; } = new(JsonSerializerDefaults.Web)
+    {
+        WriteIndented = true,
+        DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
+        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+        NumberHandling = JsonNumberHandling.Strict,
+    };
+
+    public static string Write(SizedDesign sized, DisplayUnit unit) => JsonSerializer.Serialize(Document(sized, unit), Options);
+
+    public static SizedJsonDocument Document(SizedDesign sized, DisplayUnit unit)
+    {
+        SettingJson Set(Setting s) => new(Name(s.How), LengthJson.Of(s.At), s.Groove is { } g ? LengthJson.Of(g) : null, s.Offset is { } o ? LengthJson.Of(o) : null, s.Words(unit));
+        var parameters = new Dictionary<string, object>();
+        foreach (var (choice, value) in sized.Construction.Choices)
+        {
+            parameters[choice] = int.TryParse(value, out var count) ? count : value;
+        }
+
+        foreach (var parameter in sized.Parameters)
+        {
+            parameters[parameter.Parameter.Id] = LengthJson.Of(parameter.Value);
+        }
+
+        return new SizedJsonDocument(
+            sized.Construction.Id,
+            new FormatJson(sized.Target.Format.Id, LengthJson.Of(sized.Target.Width), LengthJson.Of(sized.Target.Height)),
+            sized.Tools.Id,
+            LengthWriter.Symbol(unit),
+            parameters,
+            new ClosedJson(LengthJson.Of(sized.ClosedWidth), LengthJson.Of(sized.ClosedHeight), LengthJson.Of(sized.ClosedThickness)),
+            [.. sized.Pieces.Select(p => new PieceJson(
+                p.Piece.Id,
+                p.Piece.Name,
+                1,
+                LengthJson.Of(p.Width.Value),
+                LengthJson.Of(p.Height.Value),
+                sized.Design.Stock.Id,
+                [.. p.Scores.Select(s => new ScoreJson(p.Piece.Axis == Axis.X ? "x" : "y", LengthJson.Of(s.Figure.Value), s.Crease.Fold == Fold.Valley ? "valley" : "mountain", s.Crease.Working ? "working" : "set", Set(s.Figure.Setting)))],
+                [new CutJson("outer", "rectangle", [LengthJson.Of(Length.Zero), LengthJson.Of(Length.Zero)], [LengthJson.Of(p.Width.Value), LengthJson.Of(p.Height.Value)], Set(p.Width.Setting))],
+                new PieceSetJson(Set(p.Width.Setting), Set(p.Height.Setting))))],
+            [.. sized.Layers.Select(l => new LayerJson(l.Id, l.Panels, l.Role.BothFaces ? "both" : l.Role.Face == Face.Up ? "up" : "down", l.Level, LengthJson.Of(l.Width.Value), LengthJson.Of(l.Height.Value), l.Quantity))],
+            sized.Envelope is { } e ? new EnvelopeJson(e.Id, LengthJson.Of(e.Width), LengthJson.Of(e.Height)) : null,
+            [.. sized.Checks.Select(c => new CheckJson(c.Id, c.Severity.ToString().ToLowerInvariant(), c.Text.In(unit), c.Figures.ToDictionary(f => f.Key, f => LengthJson.Of(f.Value))))],
+            sized.Figures.ToDictionary(f => f.Id, f => (IReadOnlyList<ReasonJson>)[.. f.Reasons.Select(r => new ReasonJson(r.Why.In(unit), LengthJson.Of(r.From), LengthJson.Of(r.To)))]));
+    }
+
+    public static string Name(SetBy how) => how.ToString().ToLowerInvariant();
+}

@@ -1,0 +1,52 @@
+using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Folding;
+
+/// <summary>The closed card's thickness: over each spot, the caliper of every ply, layer and strip of tape that lies there.</summary>
+internal static class Thickness
+{
+    public static Length Greatest(ClosedPose pose, IReadOnlyList<SizedPiece> pieces, IReadOnlyList<SizedLayer> layers, Design design)
+    {
+        var plies = new List<(Box Box, Length Caliper)>();
+        foreach (var piece in pieces)
+        {
+            foreach (var panel in piece.Panels)
+            {
+                var key = ClosedPose.Key(piece.Piece.Id, panel.Panel.Id);
+                var flat = ClosedPose.FlatBox(piece, panel);
+                plies.Add((ClosedPose.BoxOf(pose.Placements[key], flat), design.Stock.Caliper));
+                foreach (var layer in layers.Where(l => l.Role.Piece == piece.Piece.Id && l.Panels.Contains(panel.Panel.Id)))
+                {
+                    // Layers lie centred on their panel, once for each face they are cut for.
+                    var (dx, dy) = ((flat.Width.Units - layer.Width.Value.Units) / 2, (flat.Height.Units - layer.Height.Value.Units) / 2);
+                    var box = new Box(flat.Left + new Length(dx), flat.Bottom + new Length(dy), flat.Left + new Length(dx) + layer.Width.Value, flat.Bottom + new Length(dy) + layer.Height.Value);
+                    for (var face = 0; face < (layer.Role.BothFaces ? 2 : 1); face++)
+                    {
+                        plies.Add((ClosedPose.BoxOf(pose.Placements[key], box), design.LayerStock.Caliper));
+                    }
+                }
+            }
+        }
+
+        foreach (var (x, y, width, height) in pose.BondRegions.Values)
+        {
+            plies.Add((new Box(x, y, x + width, y + height), Stocks.Tape));
+        }
+
+        // The sum only changes at edges, and is greatest just inside some left and some bottom edge.
+        var greatest = Length.Zero;
+        foreach (var x in plies.Select(p => p.Box.Left).Distinct())
+        {
+            var here = plies.Where(p => p.Box.Left <= x && x < p.Box.Right).ToList();
+            foreach (var y in here.Select(p => p.Box.Bottom).Distinct())
+            {
+                var sum = here.Where(p => p.Box.Bottom <= y && y < p.Box.Top).Aggregate(Length.Zero, (total, p) => total + p.Caliper);
+                greatest = Length.Max(greatest, sum);
+            }
+        }
+
+        return greatest;
+    }
+}

@@ -1,0 +1,81 @@
+using WholeFold.Core.Catalogue;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
+
+namespace WholeFold.Core.Sizing;
+
+/// <summary>What is given up first when not everything can be had.</summary>
+public enum Priority
+{
+    /// <summary>The finished size is kept; then as many scores on grooves as can be; then the proportions.</summary>
+    Format,
+
+    /// <summary>Scores on grooves first, even if the card ends a mark under its format.</summary>
+    Board,
+
+    /// <summary>Finished size and proportions first; scores where they fall.</summary>
+    Proportions,
+}
+
+/// <summary>A format as it is used: upright, or turned on its side.</summary>
+public readonly record struct Target(Format Format, bool Turn)
+{
+    public Length Width => Turn ? Format.Height : Format.Width;
+
+    public Length Height => Turn ? Format.Width : Format.Height;
+
+    /// <summary>One text for the format and its turning, under which a design keeps what was adjusted for it.</summary>
+    public string Key => Turn ? $"{Format.Id}:turned" : Format.Id;
+}
+
+/// <summary>The visible border of a layer: its width per side, and whether a paper lies on a mat.</summary>
+public sealed record Reveal(string Id, string Name, Pair Width, bool Framed = false)
+{
+    public static Reveal Standard => All[1];
+
+    public static IReadOnlyList<Reveal> All { get; } =
+    [
+        new("thin", "thin", Pair.Of(1, 16, 1.5m)),
+        new("standard", "standard", Pair.Of(1, 8, 3m)),
+        new("framed", "framed", Pair.Of(1, 8, 3m), Framed: true),
+        new("wide", "wide", Pair.Of(1, 4, 6m)),
+        new("flush", "flush", Pair.Of(0, 1, 0m)),
+    ];
+
+    public static Reveal? ById(string id) => All.FirstOrDefault(r => r.Id == id);
+
+    public static Reveal Custom(Length width) => new("custom", "custom", new Pair(width, width));
+}
+
+/// <summary>
+/// A card design: what was chosen, never what was worked out. Figures come of it anew each time (<see cref="Sizer.Size"/>).
+/// </summary>
+public sealed record Design
+{
+    public required ConstructionFamily Family { get; init; }
+
+    /// <summary>The format it was designed in.</summary>
+    public required Target Home { get; init; }
+
+    /// <summary>The id of a tool preset; null follows the system of whatever format it is sized for.</summary>
+    public string? Tools { get; init; }
+
+    public required Stock Stock { get; init; }
+
+    public required Stock LayerStock { get; init; }
+
+    public Reveal Reveal { get; init; } = Reveal.Standard;
+
+    public Priority Priority { get; init; }
+
+    public IReadOnlyDictionary<string, string> Choices { get; init; } = new Dictionary<string, string>();
+
+    /// <summary>Parameters set by hand in the home format. A fixed one is kept in every format, a proportional one scales.</summary>
+    public IReadOnlyDictionary<string, Length> Pins { get; init; } = new Dictionary<string, Length>();
+
+    /// <summary>Parameters set by hand for one format only, by <see cref="Target.Key"/>.</summary>
+    public IReadOnlyDictionary<string, IReadOnlyDictionary<string, Length>> Adjustments { get; init; } = new Dictionary<string, IReadOnlyDictionary<string, Length>>();
+
+    public Construction Construction => Family.For(Choices);
+}

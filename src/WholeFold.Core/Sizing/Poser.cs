@@ -1,0 +1,202 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.Core.Sizing;
+
+/// <summary>Poses a construction for one target as a <see cref="Problem"/>: resolves ideals, pins, limits and allowances.</summary>
+internal sealed class Poser
+{
+    private static readonly Length Farthest = Length.In(30);
+    private static readonly Pair LeastBand = Pair.Of(1, 16, 1.5m);
+
+    private readonly Construction _construction;
+    private readonly Target _target;
+    private readonly ToolSet _tools;
+    private readonly Stock _stock;
+    private readonly Priority _priority;
+    private readonly IReadOnlyDictionary<string, Rational> _wishes;
+
+    /// <param name="pins">Values that are hard.</param>
+    /// <param name="wishes">Ideals that replace the construction's own: what a person set in another format, scaled to this one.</param>
+    public Poser(Construction construction, Target target, ToolSet tools, Stock stock, Priority priority, IReadOnlyDictionary<string, Length> pins, IReadOnlyDictionary<string, Rational> wishes)
+    {
+        (_construction, _target, _tools, _stock, _priority, _wishes) = (construction, target, tools, stock, priority, wishes);
+        Pins = pins;
+        Ideals = ResolveIdeals();
+    }
+
+    public IReadOnlyDictionary<string, Length> Pins { get; }
+
+    /// <summary>Each parameter's ideal at the format, within its limits; a pinned one's is its pin.</summary>
+    public IReadOnlyDictionary<string, Rational> Ideals { get; }
+
+    /// <summary>The least and greatest a parameter may be at the exact format, others at their ideals.</summary>
+    public (Length Min, Length Max) LimitsOf(Parameter parameter)
+    {
+        var min = parameter.Min.Select(l => At(l.Value)).DefaultIfEmpty(Rational.Zero).Max();
+        var max = parameter.Max.Select(l => At(l.Value)).DefaultIfEmpty(Farthest.Units).Min();
+        return (new Length(min.Ceiling()), new Length(max.Floor()));
+    }
+
+    /// <summary>The exact value of an expression at the format and the ideals.</summary>
+    public Rational At(Affine expression) => expression.Evaluate(_tools.System, ValueAtIdeal);
+
+    public Rational Known(string name) => name[0] == '@' ? Allowance.Value(name, _stock).Units : throw new KeyNotFoundException($"{name} has no value.");
+
+    /// <summary>
+    /// The problem. <paramref name="without"/> names groups of requirements to leave out, which is how an impossible case
+    /// is explained; <paramref name="only"/> makes one parameter's distance from <paramref name="onlyIdeal"/> all that counts.
+    /// </summary>
+    public Problem Pose(Means means, IReadOnlySet<string>? without = null, string? only = null, Rational? onlyIdeal = null)
+    {
+        bool Without(string group) => without?.Contains(group) == true;
+        var slack = Sizer.Slack(means).In(_tools.System).Units;
+        var pinned = Pins.Where(p => p.Key != only && !Without($"pin:{p.Key}")).ToDictionary(p => p.Key, p => p.Value);
+        var held = _construction.Parameters.Where(p => p.Held && p.Id != only && !Pins.ContainsKey(p.Id)).ToDictionary(p => p.Id, p => Ideals[p.Id]);
+        var known = pinned.ToDictionary(p => p.Key, p => new Rational(p.Value.Units));
+        foreach (var (name, ideal) in held)
+        {
+            known[name] = ideal.Nearest();
+        }
+
+        foreach (var allowance in Allowances())
+        {
+            known[allowance] = Known(allowance);
+        }
+
+        var grid = _tools.Exact ? [1L] : _tools.RulerMarks.DefaultIfEmpty(_tools.CutMarks[0]).Select(m => m.Units / 2).ToArray();
+        var unknowns = new List<Unknown>
+        {
+            Side(Affine.WidthName, _target.Width, slack),
+            Side(Affine.HeightName, _target.Height, slack),
+        };
+        foreach (var parameter in _construction.Parameters.Where(p => !known.ContainsKey(p.Id)))
+        {
+            var ideal = parameter.Id == only ? onlyIdeal!.Value : Ideals[parameter.Id];
+            var band = Math.Max((Ideals[parameter.Id] * new Rational(15, 100)).Nearest(), LeastBand.In(_tools.System).Units);
+            unknowns.Add(new Unknown
+            {
+                Name = parameter.Id,
+                IsSide = false,
+                Low = 0,
+                High = Farthest.Units,
+                Ideal = ideal,
+                Weight = Math.Max(1, Problem.BandCost / (band * ideal.Denominator)),
+                Grid = grid,
+            });
+        }
+
+        var index = unknowns.Select((u, i) => (u.Name, i)).ToDictionary(p => p.Name, p => p.i);
+        Form FormOf(Affine expression) => Problem.FormOf(expression, _tools.System, index, known);
+        return new Problem
+        {
+            Tools = _tools,
+            Unknowns = [.. unknowns],
+            Bounds = [.. Requirements().Where(b => !Without(b.Id)).Select(b => new Bound(b.Id, FormOf(b.AtLeastZero)))],
+            Cuts = [.. _construction.Pieces.SelectMany(p => new[] { new CutForm(FormOf(p.Along)), new CutForm(FormOf(p.Across)) })],
+            Scores = [.. _construction.Pieces.SelectMany((p, strip) => p.Creases.Select((_, i) => new ScoreForm(strip, FormOf(p.Position(i)), FormOf(p.Along))))],
+            Priority = _priority,
+            OnMarks = means != Means.Rounded,
+            ScoresOnMarks = !Without("marks:scores"),
+            CutsOnMarks = !Without("marks:cuts"),
+            OnlyUnknown = only is null ? null : index[only],
+        };
+    }
+
+    /// <summary>Every hard requirement as "at least zero", with the words that explain it.</summary>
+    public IEnumerable<Requirement> Requirements()
+    {
+        foreach (var parameter in _construction.Parameters)
+        {
+            var zeroByHand = parameter.ZeroByHand is not null && Pins.TryGetValue(parameter.Id, out var pin) && pin == Length.Zero;
+            var value = Affine.Name(parameter.Id);
+            for (var i = 0; i < parameter.Min.Count && !zeroByHand; i++)
+            {
+                yield return new Requirement($"limit:{parameter.Id}.min{i}", value - parameter.Min[i].Value, parameter.Min[i].Because);
+            }
+
+            for (var i = 0; i < parameter.Max.Count; i++)
+            {
+                yield return new Requirement($"limit:{parameter.Id}.max{i}", parameter.Max[i].Value - value, parameter.Max[i].Because);
+            }
+        }
+
+        foreach (var piece in _construction.Pieces)
+        {
+            foreach (var panel in piece.Panels)
+            {
+                yield return new Requirement($"panel:{piece.Id}.{panel.Id}", panel.Extent - panel.Min.Value, panel.Min.Because);
+            }
+        }
+
+        foreach (var requirement in _construction.Requirements)
+        {
+            yield return requirement;
+        }
+    }
+
+    private Unknown Side(string name, Length format, long slack) => new()
+    {
+        Name = name,
+        IsSide = true,
+        Low = format.Units - slack,
+        High = format.Units,
+        Ideal = format.Units,
+        Weight = 1,
+        Grid = [.. _tools.CutMarks.Select(m => m.Units)],
+    };
+
+    private Rational ValueAtIdeal(string name) => name switch
+    {
+        Affine.WidthName => _target.Width.Units,
+        Affine.HeightName => _target.Height.Units,
+        _ when name[0] == '@' => Known(name),
+        _ => Ideals[name],
+    };
+
+    private Dictionary<string, Rational> ResolveIdeals()
+    {
+        var ideals = new Dictionary<string, Rational>();
+        Rational Value(string name) => name switch
+        {
+            Affine.WidthName => _target.Width.Units,
+            Affine.HeightName => _target.Height.Units,
+            _ when name[0] == '@' => Known(name),
+            _ => ideals[name],
+        };
+        foreach (var parameter in _construction.Parameters)
+        {
+            if (Pins.TryGetValue(parameter.Id, out var pin))
+            {
+                ideals[parameter.Id] = pin.Units;
+                continue;
+            }
+
+            var ideal = _wishes.TryGetValue(parameter.Id, out var wish) ? wish : parameter.Ideal.Evaluate(_tools.System, Value);
+            foreach (var limit in parameter.Min)
+            {
+                var least = limit.Value.Evaluate(_tools.System, Value);
+                ideal = ideal < least ? least : ideal;
+            }
+
+            foreach (var limit in parameter.Max)
+            {
+                var most = limit.Value.Evaluate(_tools.System, Value);
+                ideal = ideal > most ? most : ideal;
+            }
+
+            ideals[parameter.Id] = ideal;
+        }
+
+        return ideals;
+    }
+
+    private IEnumerable<string> Allowances() =>
+        Requirements().Select(r => r.AtLeastZero)
+            .Concat(_construction.Pieces.SelectMany(p => p.Panels.Select(q => q.Extent).Append(p.Across)))
+            .SelectMany(e => e.Terms.Keys)
+            .Where(n => n[0] == '@')
+            .Distinct();
+}

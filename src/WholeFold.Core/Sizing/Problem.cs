@@ -1,0 +1,143 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.Core.Sizing;
+
+/// <summary>An affine form over the problem's variables with one denominator: (Σ Aᵢxᵢ + B) / D, in units.</summary>
+internal sealed class Form(long[] a, long b, long d)
+{
+    public long[] A { get; } = a;
+
+    public long B { get; } = b;
+
+    public long D { get; } = d;
+
+    public long Numerator(long[] x)
+    {
+        var sum = B;
+        for (var i = 0; i < A.Length; i++)
+        {
+            sum += A[i] * x[i];
+        }
+
+        return sum;
+    }
+
+    /// <summary>The value to the nearest unit; exact wherever the marks were asked for.</summary>
+    public long Value(long[] x) => D == 1 ? Numerator(x) : new Rational(Numerator(x), D).Nearest();
+}
+
+/// <summary>One unknown: the finished width or height, or a parameter that nobody pinned.</summary>
+internal sealed record Unknown
+{
+    public required string Name { get; init; }
+
+    /// <summary>True for W and H, whose distance from the format counts as shortfall.</summary>
+    public required bool IsSide { get; init; }
+
+    public required long Low { get; init; }
+
+    public required long High { get; init; }
+
+    public required Rational Ideal { get; init; }
+
+    /// <summary>What a unit away from the ideal costs, times the ideal's denominator; measured by the comfort band.</summary>
+    public required long Weight { get; init; }
+
+    public required IReadOnlyList<long> Grid { get; init; }
+}
+
+/// <summary>A requirement Form ≥ 0 with the group it belongs to, so that an impossible case can name it.</summary>
+internal sealed record Bound(string Group, Form Form);
+
+/// <summary>A score: where it is, and how wide the piece is that may be turned round to set it. The scores of one strip
+/// are set one after the other on the board.</summary>
+internal sealed record ScoreForm(int Strip, Form At, Form Width);
+
+internal sealed record CutForm(Form At);
+
+/// <summary>
+/// A construction posed for one target as whole numbers: unknowns, bounds, cuts that must lie on a trimmer's marks and
+/// scores that should lie on grooves. <see cref="Search"/> solves it exactly.
+/// </summary>
+internal sealed record Problem
+{
+    /// <summary>The search's arithmetic for comfort: a whole band away from the ideal costs about this much.</summary>
+    public const long BandCost = 10_000_000;
+
+    public required ToolSet Tools { get; init; }
+
+    public required Unknown[] Unknowns { get; init; }
+
+    public required Bound[] Bounds { get; init; }
+
+    public required CutForm[] Cuts { get; init; }
+
+    public required ScoreForm[] Scores { get; init; }
+
+    public required Priority Priority { get; init; }
+
+    /// <summary>False in the last resort, where positions are rounded to the marks after the search.</summary>
+    public bool OnMarks { get; init; } = true;
+
+    /// <summary>Whether scores and cuts must lie on marks; both are switched off one by one to explain an impossible case.</summary>
+    public bool ScoresOnMarks { get; init; } = true;
+
+    public bool CutsOnMarks { get; init; } = true;
+
+    /// <summary>When only one unknown's distance from its ideal is to be least, for the ends of a feasible range.</summary>
+    public int? OnlyUnknown { get; init; }
+
+    /// <summary>Builds the form of an affine expression: unknowns by index, everything else by its known value.</summary>
+    public static Form FormOf(Affine expression, UnitSystem system, IReadOnlyDictionary<string, int> index, IReadOnlyDictionary<string, Rational> known)
+    {
+        var constant = expression.ConstantIn(system);
+        var ratios = new Rational[index.Count];
+        foreach (var (name, ratio) in expression.Terms)
+        {
+            if (index.TryGetValue(name, out var i))
+            {
+                ratios[i] = ratio;
+            }
+            else
+            {
+                constant += ratio * known[name];
+            }
+        }
+
+        var denominator = ratios.Aggregate(constant.Denominator, (d, r) => Rational.Lcm(d, r.Denominator));
+        return new Form(
+            [.. ratios.Select(r => r.Numerator * (denominator / r.Denominator))],
+            constant.Numerator * (denominator / constant.Denominator),
+            denominator);
+    }
+}
+
+/// <summary>
+/// What a solution costs, compared entry by entry in the order of the priority:
+/// shortfall of the finished size, scores off a groove, distance from the ideals, pieces to turn, different settings.
+/// </summary>
+public readonly record struct Cost(long Shortfall, long OffGroove, long Distance, long Turns, long Settings)
+{
+    public static Cost operator +(Cost a, Cost b) =>
+        new(a.Shortfall + b.Shortfall, a.OffGroove + b.OffGroove, a.Distance + b.Distance, a.Turns + b.Turns, a.Settings + b.Settings);
+
+    public int Compare(Cost other, Priority priority)
+    {
+        var (a, b, c) = Ordered(priority);
+        var (x, y, z) = other.Ordered(priority);
+        var result = a.CompareTo(x);
+        result = result != 0 ? result : b.CompareTo(y);
+        result = result != 0 ? result : c.CompareTo(z);
+        result = result != 0 ? result : Turns.CompareTo(other.Turns);
+        return result != 0 ? result : Settings.CompareTo(other.Settings);
+    }
+
+    private (long, long, long) Ordered(Priority priority) => priority switch
+    {
+        Priority.Board => (OffGroove, Shortfall, Distance),
+        Priority.Proportions => (Shortfall, Distance, OffGroove),
+        _ => (Shortfall, OffGroove, Distance),
+    };
+}

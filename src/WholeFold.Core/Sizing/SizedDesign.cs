@@ -1,0 +1,112 @@
+using WholeFold.Core.Catalogue;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.Core.Sizing;
+
+/// <summary>One step from a rule's exact figure to the one that is set.</summary>
+public sealed record Reason(Words Why, Length From, Length To);
+
+/// <summary>A figure to set: how long, how it is set, and how it came about. The first reason starts at the rule's ideal,
+/// each goes on where the one before it ended, and the last ends at the value.</summary>
+public sealed record Measured(string Id, Length Value, Setting Setting, IReadOnlyList<Reason> Reasons)
+{
+    /// <summary>What the rule gives before anything was moved to a mark.</summary>
+    public Length Ideal => Reasons[0].From;
+}
+
+/// <summary>A score with its figure, counted from the start of the chain.</summary>
+public sealed record SizedScore(Measured Figure, Crease Crease, string Between);
+
+/// <summary>A panel as cut: from, to, along the chain.</summary>
+public sealed record SizedPanel(Panel Panel, Length From, Length To)
+{
+    public Length Extent => To - From;
+}
+
+public sealed record SizedPiece(Piece Piece, Measured Along, Measured Across, IReadOnlyList<SizedScore> Scores, IReadOnlyList<SizedPanel> Panels)
+{
+    public Measured Width => Piece.Axis == Axis.X ? Along : Across;
+
+    public Measured Height => Piece.Axis == Axis.X ? Across : Along;
+}
+
+/// <summary>Layers of one size: a mat or a paper on each of some equal panels.</summary>
+/// <param name="Level">1 lies on the card, 2 on the first.</param>
+public sealed record SizedLayer(string Id, LayerRole Role, IReadOnlyList<string> Panels, int Level, Measured Width, Measured Height, int Quantity);
+
+/// <summary>A parameter's value, what it would ideally be, and whether a person set it.</summary>
+public sealed record SizedParameter(Parameter Parameter, Length Value, Length Ideal, bool Pinned);
+
+public enum Severity
+{
+    Note,
+    Caution,
+    Error,
+}
+
+/// <summary>Something found, with its figures.</summary>
+public sealed record Check(string Id, Severity Severity, Words Text, IReadOnlyDictionary<string, Length> Figures);
+
+/// <summary>How hard it was to find settable figures.</summary>
+public enum Means
+{
+    /// <summary>On the marks, at the format or at most 1/16 in (1.5 mm) below it.</summary>
+    Usual,
+
+    /// <summary>On the marks, but up to ⅛ in (3 mm) below the format.</summary>
+    Smaller,
+
+    /// <summary>No common mark: each figure rounded to its nearest.</summary>
+    Rounded,
+}
+
+/// <summary>A design with all its figures for one format.</summary>
+public sealed record SizedDesign
+{
+    public required Design Design { get; init; }
+
+    public required Construction Construction { get; init; }
+
+    public required Target Target { get; init; }
+
+    public required ToolSet Tools { get; init; }
+
+    public required Means Means { get; init; }
+
+    public required Cost Cost { get; init; }
+
+    /// <summary>The finished width and height that the search settled on.</summary>
+    public required Length Width { get; init; }
+
+    public required Length Height { get; init; }
+
+    public required IReadOnlyList<SizedParameter> Parameters { get; init; }
+
+    public required IReadOnlyList<SizedPiece> Pieces { get; init; }
+
+    public required IReadOnlyList<SizedLayer> Layers { get; init; }
+
+    /// <summary>Computed from panels, folds and bonds.</summary>
+    public required Length ClosedWidth { get; init; }
+
+    public required Length ClosedHeight { get; init; }
+
+    public required Length ClosedThickness { get; init; }
+
+    public required Envelope? Envelope { get; init; }
+
+    public required IReadOnlyList<Check> Checks { get; init; }
+
+    /// <summary>The values that the search settled on, by name.</summary>
+    internal Func<Affine, Rational> Evaluator { get; init; } = _ => Rational.Zero;
+
+    /// <summary>An expression of the construction at the figures of this result.</summary>
+    public Length ValueOf(Affine expression) => new(Evaluator(expression).Nearest());
+
+    /// <summary>Every figure of the result, in the order in which it is read out.</summary>
+    public IEnumerable<Measured> Figures =>
+        Pieces.SelectMany(p => new[] { p.Width, p.Height }.Concat(p.Scores.Select(s => s.Figure)))
+            .Concat(Layers.SelectMany(l => new[] { l.Width, l.Height }));
+}

@@ -1,0 +1,171 @@
+using WholeFold.Core.Catalogue;
+using WholeFold.Core.Checks;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Dressing;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.Core.Sizing;
+
+/// <summary>Sizes a design for a format: a pure function, the same for the command line, the interface and the wall.</summary>
+public static class Sizer
+{
+    /// <summary>How far the finished card may stay below its format.</summary>
+    internal static Pair Slack(Means means) => means == Means.Smaller ? Pair.Of(1, 8, 3m) : Pair.Of(1, 16, 1.5m);
+
+    /// <summary>The tools that the design is made with in a format.</summary>
+    public static ToolSet ToolsFor(Design design, Target target) =>
+        ToolSets.Resolve(design.Tools ?? ToolSets.DefaultFor(target.Format.System), target.Format.System)
+        ?? throw new InputProblemException("tools.unknown", "tools", $"“{design.Tools}” is not a tool set", string.Join(", ", ToolSets.Ids));
+
+    /// <summary>All figures of the design in the target format.</summary>
+    /// <exception cref="InputProblemException">A pin is outside its parameter's limits, or names none.</exception>
+    /// <exception cref="NoFiguresException">Nothing satisfies the pins, the limits and the marks together.</exception>
+    public static SizedDesign Size(Design design, Target target)
+    {
+        var poser = PoserFor(design, target);
+        foreach (var means in MeansFor(poser, ToolsFor(design, target)))
+        {
+            var problem = poser.Pose(means);
+            if (Search.Solve(problem) is { } solution)
+            {
+                return Assemble(design, target, poser, problem, solution.Values, solution.Cost, means);
+            }
+        }
+
+        throw new NoFiguresException(Conflicts.Explain(poser, ToolsFor(design, target)));
+    }
+
+    /// <summary>The values of one parameter that can be set, the other pins kept.</summary>
+    public static FeasibleRange? RangeOf(Design design, Target target, string parameter, Means means) =>
+        FeasibleRange.Of(PoserFor(design, target), ToolsFor(design, target), parameter, means);
+
+    internal static IEnumerable<Means> MeansFor(Poser poser, ToolSet tools) =>
+        tools.RulerMarks.Count > 0 ? [Means.Usual, Means.Smaller, Means.Rounded] : [Means.Usual, Means.Smaller];
+
+    internal static Poser PoserFor(Design design, Target target)
+    {
+        var construction = design.Construction;
+        var tools = ToolsFor(design, target);
+        var pins = new Dictionary<string, Length>();
+        var wishes = new Dictionary<string, Rational>();
+        var atHome = target.Key == design.Home.Key;
+        Poser? bare = null, bareHome = null;
+        foreach (var (name, value) in design.Pins)
+        {
+            var parameter = ParameterOf(construction, name);
+            if (atHome || parameter.OnConversion == OnConversion.Fixed)
+            {
+                pins[name] = value;
+                continue;
+            }
+
+            // A proportional parameter keeps its relation to the ideal, so what was set by hand is a wish here, not a pin.
+            bare ??= new Poser(construction, target, tools, design.Stock, design.Priority, new Dictionary<string, Length>(), new Dictionary<string, Rational>());
+            bareHome ??= new Poser(construction, design.Home, tools, design.Stock, design.Priority, new Dictionary<string, Length>(), new Dictionary<string, Rational>());
+            var here = bare.At(parameter.Ideal);
+            var home = bareHome.At(parameter.Ideal);
+            wishes[name] = home.IsZero ? value.Units : new Rational((here / home * value.Units).Nearest());
+        }
+
+        foreach (var (name, value) in design.Adjustments.GetValueOrDefault(target.Key) ?? new Dictionary<string, Length>())
+        {
+            ParameterOf(construction, name);
+            pins[name] = value;
+            wishes.Remove(name);
+        }
+
+        var poser = new Poser(construction, target, tools, design.Stock, design.Priority, pins, wishes);
+        foreach (var (name, value) in pins)
+        {
+            var parameter = ParameterOf(construction, name);
+            var (min, max) = poser.LimitsOf(parameter);
+            if ((value < min || value > max) && !(value == Length.Zero && parameter.ZeroByHand is not null) && DependsOnNothingOpen(parameter, pins))
+            {
+                var unit = tools.System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre;
+                var because = value < min ? parameter.Min.MaxBy(l => poser.At(l.Value))! : parameter.Max.MinBy(l => poser.At(l.Value))!;
+                throw new InputProblemException("parameter.limit", name, $"{LengthWriter.WithUnit(value, unit)} is outside its limits here: {because.Because}", $"{LengthWriter.Write(min, unit)} to {LengthWriter.WithUnit(max, unit)}, for example {name}={LengthWriter.Write(new Length(poser.At(parameter.Ideal).Nearest()), unit).Replace(" scant", "", StringComparison.Ordinal).Replace(" full", "", StringComparison.Ordinal).Replace(' ', '-')}{LengthWriter.Symbol(unit)}");
+            }
+        }
+
+        return poser;
+    }
+
+    private static bool DependsOnNothingOpen(Parameter parameter, Dictionary<string, Length> pins) =>
+        parameter.Min.Concat(parameter.Max).SelectMany(l => l.Value.Terms.Keys).All(n => n is Affine.WidthName or Affine.HeightName || n[0] == '@' || pins.ContainsKey(n));
+
+    private static Parameter ParameterOf(Construction construction, string name) =>
+        construction.Parameters.FirstOrDefault(p => p.Id == name)
+        ?? throw new InputProblemException("parameter.unknown", name, $"{construction.Id} has no parameter “{name}”", string.Join(", ", construction.Parameters.Select(p => p.Id).Concat(construction.Choices.Keys)));
+
+    private static SizedDesign Assemble(Design design, Target target, Poser poser, Problem problem, long[] solution, Cost cost, Means means)
+    {
+        var construction = design.Construction;
+        var tools = problem.Tools;
+        var values = construction.Parameters.ToDictionary(p => p.Id, p => new Rational(poser.Ideals[p.Id].Nearest()));
+        for (var i = 0; i < solution.Length; i++)
+        {
+            values[problem.Unknowns[i].Name] = solution[i];
+        }
+
+        var explainer = new Explainer(construction, target, tools, poser, values);
+        var pieces = construction.Pieces.Select(p => SizePiece(p, explainer, tools, means)).ToList();
+        var parameters = construction.Parameters.Select(p => new SizedParameter(p, new Length(values[p.Id].Nearest()), new Length(poser.Ideals[p.Id].Nearest()), poser.Pins.ContainsKey(p.Id))).ToList();
+        var layers = LayerSizer.Size(construction, pieces, design, tools);
+        var pose = ClosedPose.Of(construction, pieces, explainer.Value);
+        var thickness = Thickness.Greatest(pose, pieces, layers, design);
+        var sized = new SizedDesign
+        {
+            Design = design,
+            Construction = construction,
+            Target = target,
+            Tools = tools,
+            Means = means,
+            Cost = cost,
+            Width = new Length(values[Affine.WidthName].Nearest()),
+            Height = new Length(values[Affine.HeightName].Nearest()),
+            Parameters = parameters,
+            Pieces = pieces,
+            Layers = layers,
+            ClosedWidth = pose.Width,
+            ClosedHeight = pose.Height,
+            ClosedThickness = thickness,
+            Envelope = Envelopes.For(pose.Width, pose.Height, thickness, target.Format.System),
+            Checks = [],
+            Evaluator = explainer.Value,
+        };
+        return sized with { Checks = AllChecks.Run(sized, pose) };
+    }
+
+    private static SizedPiece SizePiece(Piece piece, Explainer explainer, ToolSet tools, Means means)
+    {
+        var along = piece.Axis == Axis.X ? "width" : "height";
+        var across = piece.Axis == Axis.X ? "height" : "width";
+        var exactAlong = new Length(explainer.Value(piece.Along).Nearest());
+        var exactAcross = new Length(explainer.Value(piece.Across).Nearest());
+        var cutAlong = means == Means.Rounded ? tools.CutDown(exactAlong) : exactAlong;
+        var cutAcross = means == Means.Rounded ? tools.CutDown(exactAcross) : exactAcross;
+        var scores = new List<SizedScore>();
+        var panels = new List<SizedPanel>();
+        var from = Length.Zero;
+        for (var i = 0; i < piece.Creases.Count; i++)
+        {
+            var expression = piece.Position(i);
+            var exact = new Length(explainer.Value(expression).Nearest());
+            var at = means == Means.Rounded ? Marks.Rounded(tools, exact, cutAlong).At : exact;
+            var setting = Setting.ForScore(tools, at, cutAlong);
+            scores.Add(new SizedScore(
+                new Measured($"{piece.Id}.scores[{i}]", at, setting, explainer.Explain(expression, piece.Creases[i].Rule, at, setting)),
+                piece.Creases[i],
+                $"{piece.Panels[i].Name} | {piece.Panels[i + 1].Name}"));
+            panels.Add(new SizedPanel(piece.Panels[i], from, at));
+            from = at;
+        }
+
+        panels.Add(new SizedPanel(piece.Panels[^1], from, cutAlong));
+        Measured Cut(string side, Affine expression, string rule, Length value) =>
+            new($"{piece.Id}.{side}", value, Setting.ForCut(tools, value), explainer.Explain(expression, rule, value, null));
+        return new SizedPiece(piece, Cut(along, piece.Along, piece.SizeRule, cutAlong), Cut(across, piece.Across, piece.AcrossRule, cutAcross), scores, panels);
+    }
+}

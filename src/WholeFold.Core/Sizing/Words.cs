@@ -1,0 +1,28 @@
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Sizing;
+
+/// <summary>A sentence with lengths in it, written in whatever unit the reader uses.</summary>
+public sealed class Words
+{
+    private readonly List<object> _parts = [];
+
+    public static Words Of(FormattableString text) => new Words().Add(text);
+
+    public Words Add(FormattableString text)
+    {
+        ArgumentNullException.ThrowIfNull(text);
+        _parts.Add(text);
+        return this;
+    }
+
+    public string In(DisplayUnit unit) => string.Concat(_parts.Cast<FormattableString>().Select(p => Render(p, unit)));
+
+    private static string Render(FormattableString text, DisplayUnit unit) =>
+        string.Format(System.Globalization.CultureInfo.InvariantCulture, text.Format, [.. text.GetArguments().Select(a => a switch
+        {
+            Length length => LengthWriter.Write(length, unit),
+            Words words => words.In(unit),
+            _ => a,
+        })]);
+}

@@ -1,0 +1,143 @@
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Tooling;
+
+/// <summary>One comb of grooves on a score board.</summary>
+/// <param name="Step">Distance from groove to groove.</param>
+/// <param name="First">Distance of the first groove from the stop.</param>
+public readonly record struct Comb(Length Step, Length First)
+{
+    /// <summary>The grooves are at <see cref="First"/>, and on from there; the stop itself is no groove.</summary>
+    public bool HasGrooveAt(Length at, Length end) => at >= First && at <= end && (at - First).IsOn(Step);
+}
+
+/// <summary>What a person can actually set: grooves, trimmer marks and the marks of a ruler for what no groove holds.</summary>
+/// <remarks>
+/// A preset that works in both systems follows the format's, so a tool set is resolved for a format's system before it
+/// is used (<see cref="ToolSets.Resolve"/>); <see cref="System"/> then says which of a pair's figures count.
+/// </remarks>
+public sealed record ToolSet
+{
+    public required string Id { get; init; }
+
+    public required string Name { get; init; }
+
+    public required UnitSystem System { get; init; }
+
+    /// <summary>The combs of the score board; none where there is no board.</summary>
+    public IReadOnlyList<Comb> Combs { get; init; } = [];
+
+    /// <summary>How far the board reaches. A position beyond is reached by turning the piece round.</summary>
+    public Length BoardEnd { get; init; }
+
+    /// <summary>Marks that a cut can be set to.</summary>
+    public required IReadOnlyList<Length> CutMarks { get; init; }
+
+    /// <summary>Marks of the ruler with which a score is set between grooves; none where it cannot be.</summary>
+    public IReadOnlyList<Length> RulerMarks { get; init; } = [];
+
+    /// <summary>True for a machine, which sets any figure to the unit and has no grooves to prefer.</summary>
+    public bool Exact { get; init; }
+
+    /// <summary>Whether there are grooves to prefer at all.</summary>
+    public bool HasBoard => Combs.Count > 0;
+
+    public bool OnGroove(Length at) => Combs.Any(c => c.HasGrooveAt(at, BoardEnd));
+
+    public bool OnRuler(Length at) => RulerMarks.Any(at.IsOn);
+
+    public bool OnCutMark(Length at) => CutMarks.Any(at.IsOn);
+
+    /// <summary>The nearest cut mark that is not above.</summary>
+    public Length CutDown(Length at) => CutMarks.Select(at.Down).Max();
+
+    /// <summary>The nearest cut mark that is not below.</summary>
+    public Length CutUp(Length at) => CutMarks.Select(at.Up).Min();
+
+    /// <summary>The nearest mark that a score can be set to with a ruler.</summary>
+    public Length RulerNearest(Length at) => RulerMarks.Select(at.Nearest).MinBy(m => (m - at).Abs());
+
+    /// <summary>The groove nearest to a position; the upper one where two are as near, since one sets just inside it.</summary>
+    public Length? NearestGroove(Length at)
+    {
+        Length? best = null;
+        foreach (var comb in Combs)
+        {
+            var last = comb.First + (BoardEnd - comb.First).Down(comb.Step);
+            var below = comb.First + (at - comb.First).Down(comb.Step);
+            var nearer = 2 * (at - below) >= comb.Step ? below + comb.Step : below;
+            var nearest = Length.Min(last, Length.Max(comb.First, nearer));
+            if (best is not { } b || (nearest - at).Abs() < (b - at).Abs())
+            {
+                best = nearest;
+            }
+        }
+
+        return best;
+    }
+}
+
+/// <summary>The preset tool sets.</summary>
+public static class ToolSets
+{
+    private static readonly Comb Eighths = new(Length.In(1, 8), Length.In(1, 8));
+    private static readonly Comb FiveMillimetres = new(Length.Mm(5), Length.Mm(5));
+
+    public static IReadOnlyList<string> Ids { get; } = ["imperial-eighths", "metric-5mm", "both", "ruler", "machine"];
+
+    /// <summary>The tools a format is made with unless said otherwise.</summary>
+    public static string DefaultFor(UnitSystem system) => system == UnitSystem.Imperial ? "imperial-eighths" : "metric-5mm";
+
+    /// <summary>A preset as it works on a format of the given system; null where there is none of that id.</summary>
+    public static ToolSet? Resolve(string id, UnitSystem formatSystem) => id switch
+    {
+        "imperial-eighths" => new ToolSet
+        {
+            Id = id,
+            Name = "Board in eighths, 12 in",
+            System = UnitSystem.Imperial,
+            Combs = [Eighths],
+            BoardEnd = Length.In(12),
+            CutMarks = [Length.In(1, 16)],
+            RulerMarks = [Length.In(1, 32)],
+        },
+        "metric-5mm" => new ToolSet
+        {
+            Id = id,
+            Name = "Board in 5 mm, 30 cm",
+            System = UnitSystem.Metric,
+            Combs = [FiveMillimetres],
+            BoardEnd = Length.Mm(300),
+            CutMarks = [Length.Mm(1)],
+            RulerMarks = [Length.Mm(0.5m)],
+        },
+        "both" => new ToolSet
+        {
+            Id = id,
+            Name = "Both boards",
+            System = formatSystem,
+            Combs = [Eighths, FiveMillimetres],
+            BoardEnd = Length.In(12),
+            CutMarks = [Length.In(1, 16), Length.Mm(1)],
+            RulerMarks = [Length.In(1, 32), Length.Mm(0.5m)],
+        },
+        "ruler" => new ToolSet
+        {
+            Id = id,
+            Name = "Ruler and stylus",
+            System = formatSystem,
+            CutMarks = [Pair.Of(1, 16, 1).In(formatSystem)],
+            RulerMarks = [Pair.Of(1, 32, 0.5m).In(formatSystem)],
+        },
+        "machine" => new ToolSet
+        {
+            Id = id,
+            Name = "Cutting machine",
+            System = formatSystem,
+            CutMarks = [new Length(1)],
+            RulerMarks = [new Length(1)],
+            Exact = true,
+        },
+        _ => null,
+    };
+}

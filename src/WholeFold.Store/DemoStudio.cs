@@ -1,0 +1,57 @@
+using Microsoft.EntityFrameworkCore;
+using WholeFold.Core.Exchange;
+
+namespace WholeFold.Store;
+
+/// <summary>The Lantern Street Paper Room, a back-room studio that runs evening tables. Wholly invented.</summary>
+public static class DemoStudio
+{
+    /// <summary>Fills an empty data file; one that has designs is left as it is.</summary>
+    public static async Task Fill(WholeFoldContext context, TimeProvider clock, CancellationToken cancel)
+    {
+        if (await context.Designs.AnyAsync(cancel))
+        {
+            return;
+        }
+
+        var store = new DesignStore(context, clock);
+        foreach (var (id, state) in Designs)
+        {
+            await store.Create(id, state, "from the demo studio", cancel);
+        }
+
+        // The first one is half converted: it came from a 5 in square and is on its way to A6.
+        var first = (await store.Find(Designs[0].Id, cancel))!;
+        var wider = first.State with { Set = new Dictionary<string, string> { ["centre"] = "1 in" } };
+        var saved = (await store.Save(first.Id, first.Version, wider, "centre to 1 in", cancel))!;
+        await store.Save(first.Id, saved.Version, wider with { Target = "a6-us" }, "to A6 US", cancel);
+
+        var position = 0;
+        foreach (var (kind, item) in Drawer)
+        {
+            context.Drawer.Add(new DrawerRow { Kind = kind, Id = item, ToHand = true, Position = position++ });
+        }
+
+        await context.SaveChangesAsync(cancel);
+    }
+
+    private static readonly (string Id, DesignSpec State)[] Designs =
+    [
+        ("comet-supper", new DesignSpec { Name = "Comet supper", Construction = "winged-lock-gatefold", Format = "5x5", Stock = "card-300" }),
+        ("night-ferry", new DesignSpec { Name = "Night ferry", Construction = "tier-scene", Format = "a6-iso", Turn = true, Stock = "card-300", Set = new Dictionary<string, string> { ["tiers"] = "3" } }),
+        ("market-lanterns", new DesignSpec { Name = "Market lanterns", Construction = "gatefold", Format = "a2-us", Stock = "card-216" }),
+        ("tandem", new DesignSpec { Name = "Tandem", Construction = "plain-fold", Format = "4x4", Stock = "card-216", Reveal = "framed" }),
+        ("teapot-row", new DesignSpec { Name = "Teapot row", Construction = "tier-scene", Format = "slimline", Turn = true, Stock = "card-300" }),
+        ("harbour-post", new DesignSpec { Name = "Harbour post", Construction = "plain-fold", Format = "dl", Stock = "card-300", Set = new Dictionary<string, string> { ["frontShort"] = "20 mm" } }),
+        ("two-bicycles", new DesignSpec { Name = "Two bicycles", Construction = "gatefold", Format = "sq-144", Stock = "card-216", Set = new Dictionary<string, string> { ["backKeeps"] = "sheet" } }),
+    ];
+
+    private static readonly (string Kind, string Id)[] Drawer =
+    [
+        ("tools", "imperial-eighths"),
+        ("tools", "metric-5mm"),
+        ("stock", "card-300"),
+        ("stock", "card-216"),
+        ("stock", "paper-120"),
+    ];
+}

@@ -1,0 +1,58 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Design;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
+
+namespace WholeFold.Store;
+
+/// <summary>The studio's data file.</summary>
+public sealed class WholeFoldContext(DbContextOptions<WholeFoldContext> options) : DbContext(options)
+{
+    public DbSet<DesignRow> Designs => Set<DesignRow>();
+
+    public DbSet<HistoryRow> History => Set<HistoryRow>();
+
+    public DbSet<DrawerRow> Drawer => Set<DrawerRow>();
+
+    protected override void OnModelCreating(ModelBuilder modelBuilder) =>
+        modelBuilder.ApplyConfigurationsFromAssembly(typeof(WholeFoldContext).Assembly);
+}
+
+internal sealed class DesignConfiguration : IEntityTypeConfiguration<DesignRow>
+{
+    public void Configure(EntityTypeBuilder<DesignRow> builder)
+    {
+        builder.ToTable("designs");
+        builder.HasKey(d => d.Id);
+        builder.Property(d => d.Id).HasMaxLength(40);
+        builder.Property(d => d.Name).HasMaxLength(120);
+        builder.Property(d => d.Version).IsConcurrencyToken();
+        builder.HasMany(d => d.History).WithOne().HasForeignKey(h => h.DesignId).OnDelete(DeleteBehavior.Cascade);
+    }
+}
+
+internal sealed class HistoryConfiguration : IEntityTypeConfiguration<HistoryRow>
+{
+    public void Configure(EntityTypeBuilder<HistoryRow> builder)
+    {
+        builder.ToTable("history");
+        builder.HasKey(h => h.Id);
+        builder.Property(h => h.Gesture).HasMaxLength(200);
+        builder.HasIndex(h => h.ParentId);
+    }
+}
+
+internal sealed class DrawerConfiguration : IEntityTypeConfiguration<DrawerRow>
+{
+    public void Configure(EntityTypeBuilder<DrawerRow> builder)
+    {
+        builder.ToTable("drawer");
+        builder.HasKey(d => new { d.Kind, d.Id });
+    }
+}
+
+/// <summary>Lets the migration tool make a context without the host.</summary>
+internal sealed class DesignTimeFactory : IDesignTimeDbContextFactory<WholeFoldContext>
+{
+    public WholeFoldContext CreateDbContext(string[] args) =>
+        new(new DbContextOptionsBuilder<WholeFoldContext>().UseSqlite("Data Source=:memory:").Options);
+}
