@@ -1,4 +1,3 @@
-using WholeFold.Core.Folding;
 using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Checks;
@@ -6,7 +5,7 @@ namespace WholeFold.Core.Checks;
 /// <summary>What is looked for in a sized design, one file a check.</summary>
 internal interface ICheck
 {
-    IEnumerable<Check> Find(SizedDesign sized, ClosedPose pose);
+    IEnumerable<Check> Find(SizedDesign sized);
 }
 
 internal static class AllChecks
@@ -14,6 +13,6 @@ internal static class AllChecks
     private static readonly ICheck[] Checks = [new BondsCoincide(), new ClosedInFormat(), new UnderFormat(), new SheetFits(), new ScoresOffGroove(), new RoundedFigures(), new ZeroByHand(), new EnvelopeFits()];
 
     /// <summary>All findings, the gravest first.</summary>
-    public static IReadOnlyList<Check> Run(SizedDesign sized, ClosedPose pose) =>
-        [.. Checks.SelectMany(c => c.Find(sized, pose)).OrderByDescending(c => c.Severity)];
+    public static IReadOnlyList<Check> Run(SizedDesign sized) =>
+        [.. Checks.SelectMany(c => c.Find(sized)).OrderByDescending(c => c.Severity)];
 }

@@ -1,4 +1,3 @@
-using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -7,10 +6,10 @@ namespace WholeFold.Core.Checks;
 /// <summary>Every bond's two regions must lie on each other in the closed card, within one mark where figures were rounded.</summary>
 internal sealed class BondsCoincide : ICheck
 {
-    public IEnumerable<Check> Find(SizedDesign sized, ClosedPose pose)
+    public IEnumerable<Check> Find(SizedDesign sized)
     {
         var mark = sized.Means == Means.Rounded ? sized.Tools.CutMarks.Max() : Length.Zero;
-        foreach (var miss in pose.Misses.Where(m => m.WrongFace || m.By > mark))
+        foreach (var miss in sized.Closed.Misses.Where(m => m.WrongFace || m.By > mark))
         {
             yield return new Check("bond-apart", Severity.Error, Words.Of($"The bond {miss.Bond} does not meet when the card is closed: its two sides are {miss.By} apart."), new Dictionary<string, Length> { ["apart"] = miss.By });
         }

@@ -1,4 +1,3 @@
-using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -7,7 +6,7 @@ namespace WholeFold.Core.Checks;
 /// <summary>The closed card must not be larger than its format, unless the chosen school lets it grow, which is then said.</summary>
 internal sealed class ClosedInFormat : ICheck
 {
-    public IEnumerable<Check> Find(SizedDesign sized, ClosedPose pose)
+    public IEnumerable<Check> Find(SizedDesign sized)
     {
         var over = Length.Max(sized.ClosedWidth - sized.Target.Width, sized.ClosedHeight - sized.Target.Height);
         if (over <= Length.Zero)

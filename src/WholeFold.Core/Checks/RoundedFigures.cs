@@ -1,4 +1,3 @@
-using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -7,7 +6,7 @@ namespace WholeFold.Core.Checks;
 /// <summary>Says that no common mark was found and each figure was put on its nearest.</summary>
 internal sealed class RoundedFigures : ICheck
 {
-    public IEnumerable<Check> Find(SizedDesign sized, ClosedPose pose)
+    public IEnumerable<Check> Find(SizedDesign sized)
     {
         if (sized.Means == Means.Rounded)
         {

@@ -1,4 +1,3 @@
-using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using WholeFold.Core.Tooling;
@@ -8,7 +7,7 @@ namespace WholeFold.Core.Checks;
 /// <summary>Scores that no groove holds, turned or not: they are set with the ruler.</summary>
 internal sealed class ScoresOffGroove : ICheck
 {
-    public IEnumerable<Check> Find(SizedDesign sized, ClosedPose pose)
+    public IEnumerable<Check> Find(SizedDesign sized)
     {
         var off = sized.Pieces.SelectMany(p => p.Scores).Where(s => s.Figure.Setting.How == SetBy.Ruler).Select(s => s.Figure).ToList();
         if (off.Count > 0 && sized.Tools.HasBoard)

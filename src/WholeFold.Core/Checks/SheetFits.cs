@@ -1,5 +1,4 @@
 using WholeFold.Core.Catalogue;
-using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -8,7 +7,7 @@ namespace WholeFold.Core.Checks;
 /// <summary>Each piece must come out of a sheet whole; the everyday sheet of the format's system is expected.</summary>
 internal sealed class SheetFits : ICheck
 {
-    public IEnumerable<Check> Find(SizedDesign sized, ClosedPose pose)
+    public IEnumerable<Check> Find(SizedDesign sized)
     {
         var system = sized.Target.Format.System;
         var everyday = Sheets.Everyday(system);

@@ -1,4 +1,3 @@
-using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -7,7 +6,7 @@ namespace WholeFold.Core.Checks;
 /// <summary>Says where the finished card ends below its format, and by how much.</summary>
 internal sealed class UnderFormat : ICheck
 {
-    public IEnumerable<Check> Find(SizedDesign sized, ClosedPose pose)
+    public IEnumerable<Check> Find(SizedDesign sized)
     {
         var (width, height) = (sized.Target.Width - sized.Width, sized.Target.Height - sized.Height);
         if (width > Length.Zero || height > Length.Zero)

@@ -7,7 +7,7 @@ namespace WholeFold.Core.Sizing;
 /// The values of one parameter for which all figures can be set, everything else free to follow.
 /// </summary>
 /// <param name="Step">From one settable value to the next, at the ends of the range.</param>
-/// <param name="Stops">All settable values in order, or none where there are too many to stop at (a machine).</param>
+/// <param name="Stops">All settable values in order; for a machine, which sets any, those at about every half millimetre.</param>
 public sealed record FeasibleRange(Length Min, Length Max, Length Step, IReadOnlyList<Length> Stops)
 {
     private const int MostStops = 400;
@@ -26,21 +26,18 @@ public sealed record FeasibleRange(Length Min, Length Max, Length Step, IReadOnl
         }
 
         var stops = new List<Length> { new(min) };
-        if (tools.Exact)
-        {
-            return new FeasibleRange(new Length(min), new Length(max), new Length(1), []);
-        }
-
+        var coarse = Pair.Of(1, 32, 0.5m).In(tools.System);
         // Each next stop is the least settable value above the last.
         while (stops[^1].Units < max && stops.Count < MostStops)
         {
-            var problem = poser.Pose(means, only: parameter, onlyIdeal: stops[^1].Units + 1);
+            var next = tools.Exact ? Math.Min(max, (stops[^1] + coarse).Down(coarse).Units) : stops[^1].Units + 1;
+            var problem = poser.Pose(means, only: parameter, onlyIdeal: next);
             var only = problem.OnlyUnknown!.Value;
-            var above = problem with { Unknowns = [.. problem.Unknowns.Select((u, i) => i == only ? u with { Low = stops[^1].Units + 1, High = max } : u)] };
+            var above = problem with { Unknowns = [.. problem.Unknowns.Select((u, i) => i == only ? u with { Low = next, High = max } : u)] };
             stops.Add(new Length(Search.Solve(above)!.Value.Values[only]));
         }
 
-        var step = stops.Count > 1 ? stops.Zip(stops.Skip(1), (a, b) => b - a).Min() : tools.RulerMarks.DefaultIfEmpty(tools.CutMarks[0]).Min();
+        var step = tools.Exact ? new Length(1) : stops.Count > 1 ? stops.Zip(stops.Skip(1), (a, b) => b - a).Min() : tools.RulerMarks.DefaultIfEmpty(tools.CutMarks[0]).Min();
         return new FeasibleRange(new Length(min), new Length(max), step, stops);
     }
 }

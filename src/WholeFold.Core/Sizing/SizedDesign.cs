@@ -1,5 +1,6 @@
 using WholeFold.Core.Catalogue;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Tooling;
 
@@ -88,10 +89,12 @@ public sealed record SizedDesign
 
     public required IReadOnlyList<SizedLayer> Layers { get; init; }
 
-    /// <summary>Computed from panels, folds and bonds.</summary>
-    public required Length ClosedWidth { get; init; }
+    /// <summary>The card in its envelope, computed from panels, folds and bonds.</summary>
+    public required ClosedPose Closed { get; init; }
 
-    public required Length ClosedHeight { get; init; }
+    public Length ClosedWidth => Closed.Width;
+
+    public Length ClosedHeight => Closed.Height;
 
     public required Length ClosedThickness { get; init; }
 

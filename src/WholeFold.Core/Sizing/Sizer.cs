@@ -83,13 +83,23 @@ public static class Sizer
             var (min, max) = poser.LimitsOf(parameter);
             if ((value < min || value > max) && !(value == Length.Zero && parameter.ZeroByHand is not null) && DependsOnNothingOpen(parameter, pins))
             {
-                var unit = tools.System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre;
-                var because = value < min ? parameter.Min.MaxBy(l => poser.At(l.Value))! : parameter.Max.MinBy(l => poser.At(l.Value))!;
-                throw new InputProblemException("parameter.limit", name, $"{LengthWriter.WithUnit(value, unit)} is outside its limits here: {because.Because}", $"{LengthWriter.Write(min, unit)} to {LengthWriter.WithUnit(max, unit)}, for example {name}={LengthWriter.Write(new Length(poser.At(parameter.Ideal).Nearest()), unit).Replace(" scant", "", StringComparison.Ordinal).Replace(" full", "", StringComparison.Ordinal).Replace(' ', '-')}{LengthWriter.Symbol(unit)}");
+                throw OutsideLimits(poser, tools, parameter, value, min, max);
             }
         }
 
         return poser;
+    }
+
+    private static InputProblemException OutsideLimits(Poser poser, ToolSet tools, Parameter parameter, Length value, Length min, Length max)
+    {
+        var unit = tools.System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre;
+        var because = value < min ? parameter.Min.MaxBy(l => poser.At(l.Value))! : parameter.Max.MinBy(l => poser.At(l.Value))!;
+
+        // The range is told in marks that lie inside it, so that what is read here is also accepted.
+        var mark = Pair.Of(1, 32, 0.5m).In(tools.System);
+        var (from, to) = (min.Up(mark), max.Down(mark));
+        var example = $"{parameter.Id}={LengthWriter.Write(from, unit).Replace(' ', '-')}{LengthWriter.Symbol(unit)}";
+        return new InputProblemException("parameter.limit", parameter.Id, $"{LengthWriter.WithUnit(value, unit)} is outside its limits here: {because.Because}", $"{LengthWriter.Write(from, unit)} to {LengthWriter.WithUnit(to, unit)}, for example {example}");
     }
 
     private static bool DependsOnNothingOpen(Parameter parameter, Dictionary<string, Length> pins) =>
@@ -128,14 +138,13 @@ public static class Sizer
             Parameters = parameters,
             Pieces = pieces,
             Layers = layers,
-            ClosedWidth = pose.Width,
-            ClosedHeight = pose.Height,
+            Closed = pose,
             ClosedThickness = thickness,
             Envelope = Envelopes.For(pose.Width, pose.Height, thickness, target.Format.System),
             Checks = [],
             Evaluator = explainer.Value,
         };
-        return sized with { Checks = AllChecks.Run(sized, pose) };
+        return sized with { Checks = AllChecks.Run(sized) };
     }
 
     private static SizedPiece SizePiece(Piece piece, Explainer explainer, ToolSet tools, Means means)

@@ -22,7 +22,8 @@ public enum SetBy
 /// <param name="At">The position to set: for a turned score the figure read off the board, not the score's own place.</param>
 /// <param name="Groove">The groove to measure from, where it is set between grooves.</param>
 /// <param name="Offset">From that groove, negative where short of it.</param>
-public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length? Offset = null)
+/// <param name="OfCut">True for a cut, which is set on the trimmer and not on the board.</param>
+public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length? Offset = null, bool OfCut = false)
 {
     public static Setting ForScore(ToolSet tools, Length at, Length pieceWidth)
     {
@@ -45,18 +46,18 @@ public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length
         return new Setting(SetBy.Ruler, at, groove, groove is { } g ? at - g : null);
     }
 
-    public static Setting ForCut(ToolSet tools, Length at) => new(tools.Exact ? SetBy.Machine : SetBy.Direct, at);
+    public static Setting ForCut(ToolSet tools, Length at) => new(tools.Exact ? SetBy.Machine : SetBy.Direct, at, OfCut: true);
 
-    /// <summary>The setting in words, without its figure for the plain cases.</summary>
+    /// <summary>The setting in few words: <c>groove</c>, <c>turned, 2 3/8</c>, <c>1/16 inside 2 1/2</c>.</summary>
     public string Words(DisplayUnit unit)
     {
         string W(Length l) => LengthWriter.Write(l, unit);
         return How switch
         {
             SetBy.Machine => "by machine",
-            SetBy.Direct => "as it lies",
-            SetBy.Turned => $"turn it round, set {W(At)}",
-            _ when Groove is { } g && Offset is { } o => $"{W(o.Abs())} {(o.Units < 0 ? "inside" : "past")} the {W(g)} groove",
+            SetBy.Direct => OfCut ? "trimmer" : "groove",
+            SetBy.Turned => $"turned, {W(At)}",
+            _ when Groove is { } g && Offset is { } o => $"{W(o.Abs())} {(o.Units < 0 ? "inside" : "past")} {W(g)}",
             _ => "by ruler",
         };
     }

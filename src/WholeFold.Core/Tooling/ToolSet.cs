@@ -61,7 +61,10 @@ public sealed record ToolSet
     public Length? NearestGroove(Length at)
     {
         Length? best = null;
-        foreach (var comb in Combs)
+
+        // Where both systems are on the board, measure from the groove whose own ruler has the distance.
+        var own = Combs.Where(c => RulerMarks.Any(m => c.Step.IsOn(m) && (at - c.First).IsOn(m))).ToList();
+        foreach (var comb in own.Count > 0 ? own : Combs)
         {
             var last = comb.First + (BoardEnd - comb.First).Down(comb.Step);
             var below = comb.First + (at - comb.First).Down(comb.Step);

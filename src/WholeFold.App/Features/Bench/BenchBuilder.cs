@@ -30,7 +30,13 @@ public sealed class BenchBuilder
 
     private string Text(Length value) => LengthWriter.Write(value, _unit);
 
-    private string SizeText(Target target) => $"{Text(target.Width)} × {Text(target.Height)}";
+    /// <summary>"A6 US, 4 1/2 × 6 1/4 in"; a format that is called by its size is named once.</summary>
+    private string NameAndSize(Target target)
+    {
+        var size = $"{Text(target.Width)} × {Text(target.Height)}";
+        var named = target.Format.Name == size ? size : $"{target.Format.Name}, {size}";
+        return $"{named} {LengthWriter.Symbol(_unit)}{(target.Turn ? ", turned" : "")}";
+    }
 
     private BenchView View()
     {
@@ -42,8 +48,11 @@ public sealed class BenchBuilder
         return new BenchView(
             design.Family.Name,
             design.Family.Opens,
-            $"{design.Home.Format.Name}, {SizeText(design.Home)}",
+            NameAndSize(design.Home),
+            target.Key == design.Home.Key,
+            target.Key,
             target.Format.Name,
+            NameAndSize(target),
             SystemName(target.Format.System),
             tools.Name,
             $"{design.Stock.Name} · {LengthWriterExact(design.Stock.Caliper)} mm",
@@ -83,7 +92,7 @@ public sealed class BenchBuilder
             {
                 var isWhole = at.IsOn(whole);
                 var size = isWhole ? "whole" : imperial && at.IsOn(Length.In(1, 2)) ? "half" : "groove";
-                ticks.Add(new Tick(at.Units, comb, size, isWhole ? LengthWriter.Write(at, imperial ? DisplayUnit.Inch : DisplayUnit.Centimetre) : null));
+                ticks.Add(new Tick(at.Units, comb, size, isWhole ? LengthWriter.Write(at, imperial ? DisplayUnit.Inch : DisplayUnit.Centimetre) : ""));
             }
         }
 
@@ -261,10 +270,18 @@ public sealed class BenchBuilder
 
     private ClosedView ClosedOf(SizedDesign sized)
     {
+        // The envelope is shown round the card as the card goes into it.
         var envelope = sized.Envelope;
+        if (envelope is not null && (envelope.Width < sized.ClosedWidth || envelope.Height < sized.ClosedHeight))
+        {
+            envelope = envelope with { Width = envelope.Height, Height = envelope.Width };
+        }
+
         var thickness = $"{Math.Round(sized.ClosedThickness.Millimetres, 1).ToString("0.0", System.Globalization.CultureInfo.InvariantCulture)} mm";
         return new ClosedView(
-            Figure(sized.ClosedWidth), Figure(sized.ClosedHeight), $"{Text(sized.ClosedWidth)} × {Text(sized.ClosedHeight)}", thickness,
+            Figure(sized.ClosedWidth), Figure(sized.ClosedHeight),
+            [.. sized.Closed.Panels.Select(p => new ClosedPanel($"{p.Piece}.{p.Panel}", (p.Box.Left - sized.Closed.Footprint.Left).Units, (p.Box.Bottom - sized.Closed.Footprint.Bottom).Units, p.Box.Width.Units, p.Box.Height.Units))],
+            $"{Text(sized.ClosedWidth)} × {Text(sized.ClosedHeight)}", thickness,
             envelope?.Name, envelope?.Width.Units, envelope?.Height.Units,
             envelope is null ? "envelope to make" : $"{envelope.Name} envelope, {Text(envelope.Width)} × {Text(envelope.Height)}");
     }

@@ -12,7 +12,7 @@ public sealed record Figure(long Units, string Text, string Also, string Exact);
 /// <summary>A tick of the drawn rule.</summary>
 /// <param name="Comb">0 for the rule's first edge, 1 for the second system's.</param>
 /// <param name="Size">whole, half or groove.</param>
-public sealed record Tick(long At, int Comb, string Size, string? Label);
+public sealed record Tick(long At, int Comb, string Size, string Label);
 
 /// <param name="End">How far the board reaches.</param>
 public sealed record Rule(string Name, bool HasGrooves, long End, IReadOnlyList<Tick> Ticks);
@@ -58,7 +58,10 @@ public sealed record CheckView(string Id, string Severity, string Text);
 /// <summary>What another priority would give.</summary>
 public sealed record AlternativeView(string Priority, string Name, string Gives, bool Current, bool Same);
 
-public sealed record ClosedView(Figure Width, Figure Height, string Text, string Thickness, string? EnvelopeName, long? EnvelopeWidth, long? EnvelopeHeight, string EnvelopeText);
+/// <summary>A panel as it lies in the closed card, from the card's lower left corner.</summary>
+public sealed record ClosedPanel(string Id, long X, long Y, long Width, long Height);
+
+public sealed record ClosedView(Figure Width, Figure Height, IReadOnlyList<ClosedPanel> Panels, string Text, string Thickness, string? EnvelopeName, long? EnvelopeWidth, long? EnvelopeHeight, string EnvelopeText);
 
 /// <summary>Why there are no figures for this format.</summary>
 public sealed record StuckView(string Text, IReadOnlyList<ConflictView> Conflicts);
@@ -71,7 +74,10 @@ public sealed record BenchView(
     string ConstructionName,
     string Opens,
     string Home,
+    bool AtHome,
+    string TargetKey,
     string Target,
+    string TargetSize,
     string TargetSystem,
     string Tools,
     string Stock,

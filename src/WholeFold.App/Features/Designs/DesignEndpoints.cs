@@ -12,7 +12,8 @@ namespace WholeFold.App.Features.Designs;
 public sealed record DesignView(string Id, int Version, DesignSpec State, string? Undo, string? Redo);
 
 /// <summary>A design as the drawer shows it.</summary>
-public sealed record DesignCard(string Id, string Name, string Construction, string Opens, string Home, long Width, long Height, string Stock, string Changed);
+/// <param name="Latest">The one worked on last, which opens first.</param>
+public sealed record DesignCard(string Id, string Name, string Construction, string Opens, string Home, long Width, long Height, string Stock, string Changed, bool Latest);
 
 public sealed record NewDesign(DesignSpec State);
 
@@ -30,7 +31,12 @@ internal static class DesignEndpoints
     public static void MapDesigns(this IEndpointRouteBuilder app)
     {
         var designs = app.MapGroup("/api/designs");
-        designs.MapGet("/", async (DesignStore store, CancellationToken cancel) => (await store.List(cancel)).Select(Card).ToList())
+        designs.MapGet("/", async (DesignStore store, CancellationToken cancel) =>
+            {
+                var all = await store.List(cancel);
+                var latest = all.MaxBy(d => d.ChangedAt);
+                return all.Select(d => Card(d, d == latest)).ToList();
+            })
             .WithName("listDesigns");
 
         designs.MapGet("/{id}", async (string id, DesignStore store, CancellationToken cancel) => Found(id, await store.Find(id, cancel)))
@@ -118,7 +124,7 @@ internal static class DesignEndpoints
 
     internal static DesignView View(StoredDesign stored) => new(stored.Id, stored.Version, stored.State, stored.Undo, stored.Redo);
 
-    private static DesignCard Card(StoredDesign stored)
+    private static DesignCard Card(StoredDesign stored, bool latest)
     {
         var read = DesignReader.Read(stored.State);
         var home = read.Design.Home;
@@ -127,6 +133,6 @@ internal static class DesignEndpoints
             stored.Id, stored.State.Name, read.Design.Family.Name, read.Design.Family.Opens,
             $"{home.Format.Name}, {LengthWriter.Write(home.Width, unit)} × {LengthWriter.WithUnit(home.Height, unit)}",
             home.Width.Units, home.Height.Units, read.Design.Stock.Name,
-            stored.ChangedAt.ToString("d MMM yyyy", System.Globalization.CultureInfo.InvariantCulture));
+            stored.ChangedAt.ToString("d MMM yyyy", System.Globalization.CultureInfo.InvariantCulture), latest);
     }
 }

@@ -1,0 +1,16 @@
+import { createBrowserRouter, RouterProvider } from "react-router";
+import { BenchPage } from "./features/bench/BenchPage";
+import { DrawerPage } from "./features/drawer/DrawerPage";
+import { Start } from "./features/drawer/Start";
+import { Lost } from "./features/help/Lost";
+
+const router = createBrowserRouter([
+  { path: "/", element: <Start /> },
+  { path: "/bench/:id", element: <BenchPage /> },
+  { path: "/drawer", element: <DrawerPage /> },
+  { path: "*", element: <Lost /> },
+]);
+
+export function App() {
+  return <RouterProvider router={router} />;
+}

@@ -1,0 +1,283 @@
+import type { Schemas } from "../api/client";
+import { figureParts } from "../components/Fig";
+import { type Flag, flagLanes, type PlacedFlag } from "./layout";
+
+type PieceView = Schemas["PieceView"];
+type RuleView = Schemas["Rule"];
+
+export const LANE = 25;
+const RULE_HEIGHT = 34;
+const FLAG_GAP = 6;
+
+const flagWidth = (score: Schemas["ScoreView"]) => {
+  const { whole, fraction, word } = figureParts(score.label);
+  return (
+    30 +
+    whole.length * 9 +
+    (fraction ? fraction.length * 6.2 + 2 : 0) +
+    (word ? word.length * 6 + 4 : 0) +
+    (score.how === "turned" ? 16 : 0)
+  );
+};
+
+/** Where each flag of a piece hangs at a scale, and how many lanes that takes. */
+export function flagsOf(piece: PieceView, scale: number): { placed: PlacedFlag[]; lanes: number } {
+  const flags: Flag[] = piece.scores.map((s) => ({ at: s.at.units * scale, width: flagWidth(s) }));
+  const placed = flagLanes(flags, piece.width.units * scale + 40);
+  return { placed, lanes: placed.reduce((most, f) => Math.max(most, f.lane + 1), 0) };
+}
+
+/** Room that a piece needs under itself for flags and rule. */
+export const roomBelow = (lanes: number) => (lanes > 0 ? FLAG_GAP + lanes * LANE + RULE_HEIGHT + 8 : 26);
+
+function SvgFig({
+  text,
+  x,
+  y,
+  className,
+  anchor = "start",
+}: {
+  text: string;
+  x: number;
+  y: number;
+  className: string;
+  anchor?: "start" | "middle" | "end";
+}) {
+  const { whole, fraction, word } = figureParts(text);
+  return (
+    <text x={x} y={y} className={className} textAnchor={anchor}>
+      {whole}
+      {fraction ? (
+        <tspan className="frac" dx={whole ? 2 : 0}>
+          {fraction}
+        </tspan>
+      ) : null}
+      {word ? (
+        <tspan className="word" dx={4}>
+          {word}
+        </tspan>
+      ) : null}
+    </text>
+  );
+}
+
+/** One piece at true relative scale, its creases, layers and glue, its flags, and the rule it lies against. */
+export function Piece({
+  piece,
+  rule,
+  x,
+  y,
+  scale,
+  selected,
+  onSelect,
+}: {
+  piece: PieceView;
+  rule: RuleView;
+  x: number;
+  y: number;
+  scale: number;
+  selected: string | null;
+  onSelect: (figure: string) => void;
+}) {
+  const width = piece.width.units * scale;
+  const height = piece.height.units * scale;
+  const { placed, lanes } = flagsOf(piece, scale);
+  const ruleTop = y + height + FLAG_GAP + lanes * LANE + 2;
+  // The card's foot is drawn at the bottom; the core counts heights from the foot.
+  const up = (from: number, size: number) => y + height - (from + size) * scale;
+  return (
+    <g data-piece={piece.id}>
+      <text x={x} y={y - 10} className="piece-name">
+        {piece.name}
+      </text>
+      <SvgFig text={piece.width.text} x={x + width / 2} y={y - 10} className="size" anchor="middle" />
+      <g transform={`translate(${x - 10} ${y + height / 2}) rotate(-90)`}>
+        <SvgFig text={piece.height.text} x={0} y={0} className="size" anchor="middle" />
+      </g>
+      <rect x={x + 3} y={y + 4} width={width} height={height} className="card-shadow" />
+      <rect x={x} y={y} width={width} height={height} className="card" />
+      {piece.panels.map((panel) => (
+        <g key={panel.id}>
+          {panel.layers.map((layer) => (
+            <rect
+              key={layer.id}
+              x={x + layer.x * scale}
+              y={up(layer.y, layer.height)}
+              width={layer.width * scale}
+              height={layer.height * scale}
+              className="layer"
+            />
+          ))}
+        </g>
+      ))}
+      {piece.glue.map((glue) => (
+        <rect
+          key={glue.id}
+          x={x + glue.x * scale}
+          y={up(glue.y, glue.height)}
+          width={glue.width * scale}
+          height={glue.height * scale}
+          className="glue"
+          fill="url(#hatch)"
+        >
+          <title>{glue.linedUp}</title>
+        </rect>
+      ))}
+      {piece.panels.map((panel) => (
+        <PanelName key={panel.id} panel={panel} x={x} y={up(panel.y, panel.height)} scale={scale} />
+      ))}
+      <rect x={x} y={y} width={width} height={height} className="cut" />
+      {piece.scores.length > 0 ? <RuleDrawing rule={rule} x={x} y={ruleTop} scale={scale} length={piece.width.units} /> : null}
+      {piece.scores.map((score, i) => {
+        const at = x + score.at.units * scale;
+        const flag = placed[i];
+        if (!flag) {
+          return null;
+        }
+        const w = flagWidth(score);
+        const top = y + height + FLAG_GAP + flag.lane * LANE;
+        const left = flag.side === "right" ? at : at - w;
+        const swallow = flag.side === "right" ? `M${at} ${top}h${w}l-6 10l6 10h${-w}z` : `M${at} ${top}h${-w}l6 10l-6 10h${w}z`;
+        return (
+          // biome-ignore lint/a11y/noStaticElementInteractions: a shortcut for the pointer; the keyboard opens the same figure in the list
+          <g
+            key={score.figureId}
+            className={`score ${score.direction} ${score.kind} ${selected === score.figureId ? "chosen" : ""}`}
+            onClick={() => onSelect(score.figureId)}
+          >
+            <title>{`${score.direction} at ${score.at.text}, ${score.between}: ${score.words}`}</title>
+            <line x1={at} x2={at} y1={y - 4} y2={y + height} className="crease" />
+            <line
+              x1={at}
+              x2={at}
+              y1={y + height}
+              y2={ruleTop + (score.how === "turned" ? 0 : 12)}
+              className="pole"
+              data-score={score.figureId}
+              data-at={score.at.units}
+            />
+            <path d={swallow} className={`flag ${score.how}`} />
+            {score.how === "turned" ? (
+              <text x={left + (flag.side === "right" ? 7 : 12)} y={top + 14.5} className="flag-text turn">
+                ↻
+              </text>
+            ) : null}
+            <SvgFig
+              text={score.label}
+              x={left + (flag.side === "right" ? 7 : 12) + (score.how === "turned" ? 16 : 0)}
+              y={top + 15}
+              className="flag-text"
+            />
+            <text x={left + w - (flag.side === "right" ? 10 : 5)} y={top + 14.5} className="flag-text letter" textAnchor="end">
+              {score.direction === "valley" ? "v" : "m"}
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+function PanelName({ panel, x, y, scale }: { panel: Schemas["PanelView"]; x: number; y: number; scale: number }) {
+  const w = panel.width * scale;
+  const h = panel.height * scale;
+  const cx = x + (panel.x + panel.width / 2) * scale;
+  const long = panel.name.length * 6.6 + 6;
+  const layer = panel.layers[0];
+  if (w >= long && h > 26) {
+    return (
+      <>
+        <text x={cx} y={y + h / 2} textAnchor="middle" className="panel-name">
+          {panel.name}
+        </text>
+        {layer && w > layer.text.length * 6.4 && h > 60 ? (
+          <text x={cx} y={y + h / 2 + 17} textAnchor="middle" className="layer-text">
+            {layer.text
+              .replace(/(\d) (?=\d+\/)/g, "$1\u2009")
+              .split(/(\d+\/\d+)/)
+              .map((part, i) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: parts of one fixed text
+                <tspan key={i} className={/\d\/\d/.test(part) ? "frac" : undefined}>
+                  {part}
+                </tspan>
+              ))}
+          </text>
+        ) : null}
+      </>
+    );
+  }
+  return h >= long && w > 12 ? (
+    <text transform={`translate(${cx + 4} ${y + h / 2}) rotate(-90)`} textAnchor="middle" className="panel-name">
+      {panel.name}
+    </text>
+  ) : null;
+}
+
+/** The user's own board as a rule: its grooves where they are, figures where a person reads them. */
+export function RuleDrawing({
+  rule,
+  x,
+  y,
+  scale,
+  length,
+}: {
+  rule: RuleView;
+  x: number;
+  y: number;
+  scale: number;
+  length: number;
+}) {
+  const shown = rule.ticks.filter((t) => t.at <= length);
+  const end = Math.min(length, rule.end) * scale;
+  const two = rule.ticks.some((t) => t.comb > 0);
+  // Grooves nearer than three pixels would run into a grey band; the whole ones always show.
+  const near = (size: string, comb: number) => {
+    const same = rule.ticks.filter((t) => t.comb === comb);
+    const step = (same[1]?.at ?? 1) - (same[0]?.at ?? 0);
+    return size === "groove" && step * scale < 3;
+  };
+  // Every whole mark carries its figure where there is room, otherwise every second, fifth or tenth.
+  const every = (comb: number) => {
+    const wholes = rule.ticks.filter((t) => t.comb === comb && t.size === "whole");
+    const step = ((wholes[1]?.at ?? 0) - (wholes[0]?.at ?? 0)) * scale;
+    return [1, 2, 5, 10].find((n) => n * step >= 19) ?? 10;
+  };
+  return (
+    <g className="rule" data-rule-x={x}>
+      <rect x={x - 8} y={y} width={end + 16} height={RULE_HEIGHT} rx={3} className="rule-body" />
+      {shown.map((tick) => {
+        if (near(tick.size, tick.comb)) {
+          return null;
+        }
+        const at = x + tick.at * scale;
+        const tall = tick.size === "whole" ? 13 : tick.size === "half" ? 10 : 7;
+        const [from, to] = tick.comb === 0 ? [y, y + tall] : [y + RULE_HEIGHT, y + RULE_HEIGHT - tall];
+        return (
+          <line
+            key={`${tick.comb}-${tick.at}`}
+            x1={at}
+            x2={at}
+            y1={from}
+            y2={to}
+            className={`tick ${tick.size}`}
+            data-groove={tick.at}
+            data-comb={tick.comb}
+          />
+        );
+      })}
+      {shown
+        .filter((t) => t.label !== "" && t.at > 0 && Number(t.label) % every(t.comb) === 0)
+        .map((tick) => (
+          <text
+            key={`l${tick.comb}-${tick.at}`}
+            x={x + tick.at * scale}
+            y={two ? (tick.comb === 0 ? y + 16.5 : y + RULE_HEIGHT - 8.5) : y + 26.5}
+            textAnchor="middle"
+            className="rule-text"
+          >
+            {tick.label}
+          </text>
+        ))}
+    </g>
+  );
+}

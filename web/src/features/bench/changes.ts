@@ -1,0 +1,44 @@
+import type { BenchView, DesignState } from "../../api/client";
+
+/** Sets a parameter by hand, for the format that is on the bench; null lets it go back to its rule. */
+export function withParameter(
+  state: DesignState,
+  view: Pick<BenchView, "atHome" | "targetKey">,
+  parameter: string,
+  value: string | null,
+): DesignState {
+  const change = (had: Record<string, string> | undefined) => {
+    const next = { ...had };
+    if (value === null) {
+      delete next[parameter];
+    } else {
+      next[parameter] = value;
+    }
+    return next;
+  };
+  if (view.atHome) {
+    return { ...state, set: change(state.set) };
+  }
+  const adjustments = { ...state.adjustments };
+  adjustments[view.targetKey] = change(adjustments[view.targetKey]);
+  // Letting go must also free what was set at home, which a fixed parameter carries into every format.
+  return { ...state, adjustments, set: value === null ? change(state.set) : (state.set ?? {}) };
+}
+
+/** A choice belongs to the design as such, in every format. */
+export function withChoice(state: DesignState, choice: string, value: string): DesignState {
+  return { ...state, set: { ...state.set, [choice]: value } };
+}
+
+export function withTarget(state: DesignState, format: string, turn: boolean): DesignState {
+  const home = format === state.format && turn === (state.turn ?? false);
+  return { ...state, target: home ? null : format, targetTurn: home ? false : turn };
+}
+
+/** Inches, centimetres, both: in this order, round and round. */
+export function nextUnits(state: DesignState, unit: string): DesignState {
+  if (state.bothSystems) {
+    return { ...state, bothSystems: false, units: "in" };
+  }
+  return unit === "in" ? { ...state, units: "cm" } : { ...state, bothSystems: true };
+}

@@ -1,0 +1,169 @@
+import { Button, Loader, Modal, Select, Switch, TextInput, useComputedColorScheme, useMantineColorScheme } from "@mantine/core";
+import { useDocumentTitle, useHotkeys } from "@mantine/hooks";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { answer, api, type Problem, type Schemas } from "../../api/client";
+import { Sentence } from "../../components/Fig";
+import { Trouble } from "../../components/Trouble";
+import { IconButton, ThemeButton, Wordmark } from "../bench/Bar";
+import { Help } from "../help/Help";
+
+/** All designs, and what the studio owns. */
+export function DrawerPage() {
+  const queries = useQueryClient();
+  const designs = useQuery({ queryKey: ["designs"], queryFn: () => answer(api.GET("/api/designs")) });
+  const catalogue = useQuery({
+    queryKey: ["catalogue"],
+    queryFn: () => answer(api.GET("/api/catalogue")),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const drawer = useQuery({ queryKey: ["drawer"], queryFn: () => answer(api.GET("/api/drawer")) });
+  const keep = useMutation({
+    mutationFn: (item: Schemas["DrawerItem"]) => answer(api.PUT("/api/drawer", { body: item })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["drawer"] }),
+  });
+  const { setColorScheme } = useMantineColorScheme();
+  const scheme = useComputedColorScheme("light");
+  const [help, setHelp] = useState(false);
+  const [making, setMaking] = useState(false);
+  useDocumentTitle("Drawer · Whole Fold");
+  useHotkeys([
+    ["N", () => setMaking(true)],
+    ["D", () => setColorScheme(scheme === "dark" ? "light" : "dark")],
+    ["shift+?", () => setHelp(true)],
+    ["?", () => setHelp(true)],
+  ]);
+  const tallest = Math.max(...(designs.data ?? []).map((d) => Math.max(d.height, d.width)), 1);
+  const owned = (kind: string, id: string) => drawer.data?.some((d) => d.kind === kind && d.id === id && d.toHand) ?? false;
+  const problem = (designs.error ?? catalogue.error ?? drawer.error ?? keep.error) as Problem | null;
+  return (
+    <main className="page drawer">
+      <header className="bar">
+        <Wordmark />
+        <h1>Drawer</h1>
+        <span className="spring" />
+        <Button onClick={() => setMaking(true)} radius="xl" aria-keyshortcuts="n">
+          New design
+        </Button>
+        <ThemeButton />
+        <IconButton label="Keys and help" keys="?" onClick={() => setHelp(true)}>
+          ?
+        </IconButton>
+      </header>
+      <div className="drawer-body">
+        {problem ? <Trouble problem={problem} /> : null}
+        {designs.isLoading ? <Loader aria-label="Opening the drawer" /> : null}
+        {designs.data?.length === 0 ? (
+          <p className="empty">
+            The drawer is empty. <b>New design</b> begins one from a construction and a format.
+          </p>
+        ) : null}
+        <ul className="designs">
+          {designs.data?.map((d) => (
+            <li key={d.id}>
+              <Link to={`/bench/${d.id}`} className="design">
+                <span className="silhouette">
+                  <span
+                    className="paper"
+                    style={{ width: Math.round((d.width / tallest) * 112), height: Math.round((d.height / tallest) * 112) }}
+                  />
+                </span>
+                <b>{d.name}</b>
+                <span>
+                  {d.construction}: {d.opens}
+                </span>
+                <small>
+                  <Sentence text={d.home} /> · {d.stock}
+                </small>
+                <small>changed {d.changed}</small>
+              </Link>
+            </li>
+          ))}
+        </ul>
+        <div className="owned">
+          {(
+            [
+              ["tools", "Boards and cutters to hand", catalogue.data?.tools],
+              ["stock", "Card and paper to hand", catalogue.data?.stocks],
+            ] as const
+          ).map(([kind, title, items]) => (
+            <section key={kind} aria-label={title}>
+              <h2>{title}</h2>
+              {items?.map((item) => (
+                <Switch
+                  key={item.id}
+                  label={item.name}
+                  description={item.detail}
+                  checked={owned(kind, item.id)}
+                  onChange={(e) => keep.mutate({ kind, id: item.id, toHand: e.currentTarget.checked })}
+                />
+              ))}
+            </section>
+          ))}
+        </div>
+      </div>
+      <Help opened={help} onClose={() => setHelp(false)} />
+      <Modal opened={making} onClose={() => setMaking(false)} title="New design" closeButtonProps={{ "aria-label": "Close" }}>
+        {catalogue.data ? <NewDesign catalogue={catalogue.data} /> : <Loader aria-label="Fetching the constructions" />}
+      </Modal>
+    </main>
+  );
+}
+
+function NewDesign({ catalogue }: { catalogue: Schemas["CatalogueView"] }) {
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const [name, setName] = useState("");
+  const [construction, setConstruction] = useState(catalogue.constructions[0]?.id ?? "");
+  const [format, setFormat] = useState("5x5");
+  const create = useMutation({
+    mutationFn: () => answer(api.POST("/api/designs", { body: { state: { name, construction, format } } })),
+    onSuccess: (made) => {
+      queries.setQueryData(["design", made.id], made);
+      queries.invalidateQueries({ queryKey: ["designs"] });
+      navigate(`/bench/${made.id}`);
+    },
+  });
+  const problem = create.error as Problem | null;
+  const wrong = (field: string) => (problem?.field === field ? problem.detail : undefined);
+  return (
+    <form
+      className="new-design"
+      onSubmit={(event) => {
+        event.preventDefault();
+        create.mutate();
+      }}
+    >
+      <TextInput
+        label="Name"
+        value={name}
+        onChange={(e) => setName(e.currentTarget.value)}
+        error={wrong("name")}
+        data-autofocus
+      />
+      <Select
+        label="Construction"
+        data={catalogue.constructions.map((c) => ({ value: c.id, label: `${c.name}: ${c.detail}` }))}
+        value={construction}
+        onChange={(value) => setConstruction(value ?? construction)}
+        allowDeselect={false}
+        error={wrong("construction")}
+      />
+      <TextInput
+        label="Finished size"
+        description={`A format such as ${catalogue.formats
+          .slice(3, 6)
+          .map((f) => f.id)
+          .join(", ")}, or ${catalogue.accepts}`}
+        value={format}
+        onChange={(e) => setFormat(e.currentTarget.value)}
+        error={wrong("format")}
+      />
+      {problem && !["name", "construction", "format"].includes(problem.field ?? "") ? <Trouble problem={problem} /> : null}
+      <Button type="submit" loading={create.isPending} mt="sm">
+        Lay it out
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,51 @@
+import { Modal } from "@mantine/core";
+
+const keys: [string[], string][] = [
+  [["1", "–", "9"], "make that format of the strip the target"],
+  [["["], "the format before"],
+  [["]"], "the format after"],
+  [["H"], "back to the home format"],
+  [["T"], "turn the card on its side"],
+  [["U"], "inches, centimetres, both"],
+  [["B"], "the next tools: board, ruler, machine"],
+  [["Ctrl", "Z"], "undo"],
+  [["Ctrl", "Shift", "Z"], "redo"],
+  [["Tab"], "to the next control; Enter opens a figure's reasons"],
+  [["←", "→"], "on a slider: the next figure that can be set"],
+  [["D"], "daylight or lamplight"],
+  [["G"], "the drawer with all designs"],
+  [["?"], "this list"],
+];
+
+const words: [string, string][] = [
+  ["scant, full", "a little less, a little more than the mark that is named"],
+  ["turn it round", "the piece is turned end for end, and the figure read from its other edge"],
+  ["inside, past", "between grooves: that much before or beyond the groove"],
+  ["reveal", "the border of card that shows round a layer"],
+  ["v, m", "valley and mountain, as the piece lies on the board"],
+];
+
+/** The keys, and the few words that the bench uses. */
+export function Help({ opened, onClose }: { opened: boolean; onClose: () => void }) {
+  return (
+    <Modal opened={opened} onClose={onClose} title="Keys" size="lg" closeButtonProps={{ "aria-label": "Close" }}>
+      <dl className="keys">
+        {keys.map(([pressed, does]) => (
+          <div key={does}>
+            <dt>{pressed.map((k) => (k === "–" ? " – " : <kbd key={k}>{k}</kbd>))}</dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+      </dl>
+      <h3>Words</h3>
+      <dl className="keys words">
+        {words.map(([word, means]) => (
+          <div key={word}>
+            <dt>{word}</dt>
+            <dd>{means}</dd>
+          </div>
+        ))}
+      </dl>
+    </Modal>
+  );
+}

@@ -1,0 +1,10 @@
+import react from "@vitejs/plugin-react";
+import { defineConfig } from "vitest/config";
+
+export default defineConfig({
+  plugins: [react()],
+  html: { cspNonce: "__NONCE__" },
+  build: { target: "es2023", assetsInlineLimit: 0, reportCompressedSize: false },
+  server: { proxy: { "/api": "http://127.0.0.1:5080" } },
+  test: { environment: "jsdom", include: ["src/**/*.test.ts", "src/**/*.test.tsx"] },
+});
