@@ -68,7 +68,7 @@ internal static class LayerSizer
         var reasons = new List<Reason> { new(Words.Of($"The panel is {panel} {way}; less {borders} of {reveal.Width} on each side."), exact, exact) };
         if (reveal.Shrunk is { } shrunk)
         {
-            reasons.Add(new Reason(shrunk.Add($"."), exact, exact));
+            reasons.Add(new Reason(Words.Of($"{shrunk}."), exact, exact));
         }
 
         if (cut != exact)

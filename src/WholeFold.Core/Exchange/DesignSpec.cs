@@ -66,7 +66,7 @@ public sealed record DesignSpec
     /// <exception cref="InputProblemException">It is no JSON, has an unknown field, or is of another version.</exception>
     public static DesignSpec Parse(string json, string place)
     {
-        const string accepted = """a design such as {"wholeFold": 1, "construction": "gatefold", "format": "5x7"}""";
+        var accepted = $$"""a design such as {"wholeFold": 1, "construction": "{{ConstructionLibrary.All[0].Id}}", "format": "5x7"}""";
         try
         {
             var spec = JsonSerializer.Deserialize<DesignSpec>(json, SizedJson.Options) ?? throw new JsonException("it is empty");

@@ -7,16 +7,31 @@ namespace WholeFold.Core.Sizing;
 /// them makes the rest possible.</summary>
 internal static class Conflicts
 {
+    private const long Effort = 20_000;
+
+    /// <summary>Proven impossible. Where the search cannot tell within its effort the requirement is kept, so that what is
+    /// named is always a true conflict, if now and then not the smallest.</summary>
+    private static bool Impossible(Problem problem)
+    {
+        try
+        {
+            return Search.Solve(problem with { Effort = Effort }) is null;
+        }
+        catch (UndecidedException)
+        {
+            return false;
+        }
+    }
+
     public static IReadOnlyList<Conflict> Explain(Poser poser, ToolSet tools)
     {
         var unit = tools.System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre;
-        var means = Sizer.MeansFor(poser, tools).Last();
-        var all = new List<Conflict>();
-        if (means != Means.Rounded)
+        const Means means = Means.Smaller;
+        var all = new List<Conflict>
         {
-            all.Add(new Conflict("marks:cuts", "every cut on a mark of the trimmer"));
-            all.Add(new Conflict("marks:scores", "every score on a groove of the board, as it lies or turned round"));
-        }
+            new("marks:cuts", "every cut on a mark of the trimmer"),
+            new("marks:scores", tools.RulerMarks.Count > 0 ? "every score on a mark of the ruler" : "every score on a groove of the board, as it lies or turned round"),
+        };
 
         foreach (var requirement in poser.Requirements())
         {
@@ -30,7 +45,7 @@ internal static class Conflicts
         foreach (var conflict in all)
         {
             dropped.Add(conflict.Id);
-            if (Search.Solve(poser.Pose(means, dropped)) is not null)
+            if (!Impossible(poser.Pose(means, dropped)))
             {
                 dropped.Remove(conflict.Id);
             }

@@ -47,6 +47,10 @@ public sealed record Attempt(Target Target, SizedDesign? Sized, string? Problem,
 /// <summary>Judges an attempt. The gravest thing gets the line; the rest is in the checks.</summary>
 public static class Verdicts
 {
+    /// <summary>A parameter counts as eased once it is further from its ideal than a trimmer's mark; less than that is only
+    /// the ideal put on a rule.</summary>
+    private static readonly Pair Noticeable = Pair.Of(1, 16, 1m);
+
     public static Verdict Of(Attempt attempt)
     {
         if (attempt.Sized is not { } sized)
@@ -60,7 +64,7 @@ public static class Verdicts
             return new Verdict(VerdictKind.Stuck, error.Id == "sheet-too-small" ? Words.Of($"no sheet of {error.Figures["width"]}") : error.Text);
         }
 
-        var moved = sized.Parameters.Where(p => !p.Pinned && Noticeable(p)).ToList();
+        var moved = sized.Parameters.Where(p => !p.Pinned && (p.Value - p.Ideal).Abs() > Noticeable.In(sized.Tools.System)).ToList();
         if (sized.Checks.Any(c => c.Id == "larger-sheet"))
         {
             return new Verdict(VerdictKind.LargerSheet, Words.Of($"wants a larger sheet"));
@@ -78,8 +82,4 @@ public static class Verdicts
             _ => new Verdict(VerdictKind.AsDrawn, Words.Of($"goes as drawn")),
         };
     }
-
-    /// <summary>A parameter counts as moved once it is further from its ideal than half the ruler's finest mark: less is
-    /// only a third of an inch put on a rule.</summary>
-    private static bool Noticeable(SizedParameter parameter) => (parameter.Value - parameter.Ideal).Abs() > Length.In(1, 64);
 }

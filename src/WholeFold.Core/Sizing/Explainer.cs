@@ -16,7 +16,12 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
     {
         var exact = poser.At(expression);
         var at = new Length(exact.Nearest());
-        var reasons = new List<Reason> { new(Words.Of($"{Capital(rule)}: {Formula(expression)}."), at, at) };
+        var reasons = new List<Reason> { new(Words.Of($"{Capital(rule)}: {Formula(expression, at)}."), at, at) };
+        foreach (var name in expression.Terms.Keys.Where(n => poser.Origins.ContainsKey(n) && !poser.Ideals[n].IsZero))
+        {
+            reasons.Add(new Reason(Words.Of($"{poser.Origins[name]}."), at, at));
+        }
+
         void Step(Words why, Rational change)
         {
             if (change.IsZero)
@@ -75,8 +80,14 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
     };
 
     /// <summary>The rule with its figures: "half of the width 5, less the relief 1/16".</summary>
-    private Words Formula(Affine expression)
+    private Words Formula(Affine expression, Length result)
     {
+        // A figure that is one length as it stands needs no sum.
+        if (expression.Terms.Count == 1 && expression.Terms.First().Value == Rational.One && expression.ConstantIn(tools.System).IsZero)
+        {
+            return Words.Of($"{result}");
+        }
+
         var words = new Words();
         var first = true;
         void Term(Rational ratio, FormattableString text)
@@ -96,8 +107,7 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
             }
 
             var called = name switch { Affine.WidthName => "the width", Affine.HeightName => "the height", _ => _parameters.TryGetValue(name, out var p) ? $"the {p.Name}" : "the allowance" };
-            var byHand = poser.Pins.ContainsKey(name) ? " that you set" : "";
-            Term(ratio, $"{called} {value}{byHand}");
+            Term(ratio, $"{called} {value}");
         }
 
         var constant = expression.ConstantIn(tools.System);

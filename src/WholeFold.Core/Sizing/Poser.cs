@@ -29,8 +29,14 @@ internal sealed class Poser
 
     public IReadOnlyDictionary<string, Length> Pins { get; }
 
+    /// <summary>Which of the pins were set in the home format and only carried into this one.</summary>
+    public IReadOnlySet<string> Carried { get; init; } = new HashSet<string>();
+
     /// <summary>Each parameter's ideal at the format, within its limits; a pinned one's is its pin.</summary>
     public IReadOnlyDictionary<string, Rational> Ideals { get; }
+
+    /// <summary>Where each parameter's ideal comes from, in words.</summary>
+    public Dictionary<string, Words> Origins { get; } = [];
 
     /// <summary>The least and greatest a parameter may be at the exact format, others at their ideals.</summary>
     public (Length Min, Length Max) LimitsOf(Parameter parameter)
@@ -54,7 +60,7 @@ internal sealed class Poser
         bool Without(string group) => without?.Contains(group) == true;
         var slack = Sizer.Slack(means).In(_tools.System).Units;
         var pinned = Pins.Where(p => p.Key != only && !Without($"pin:{p.Key}")).ToDictionary(p => p.Key, p => p.Value);
-        var held = _construction.Parameters.Where(p => p.Held && p.Id != only && !Pins.ContainsKey(p.Id)).ToDictionary(p => p.Id, p => Ideals[p.Id]);
+        var held = _construction.Parameters.Where(p => p.Held && p.Id != only && !Pins.ContainsKey(p.Id) && !_wishes.ContainsKey(p.Id)).ToDictionary(p => p.Id, p => Ideals[p.Id]);
         var known = pinned.ToDictionary(p => p.Key, p => new Rational(p.Value.Units));
         foreach (var (name, ideal) in held)
         {
@@ -171,27 +177,35 @@ internal sealed class Poser
             if (Pins.TryGetValue(parameter.Id, out var pin))
             {
                 ideals[parameter.Id] = pin.Units;
+                Origins[parameter.Id] = Words.Of($"{Capital(parameter.Name)} {pin}, as you set it");
                 continue;
             }
 
-            var ideal = _wishes.TryGetValue(parameter.Id, out var wish) ? wish : parameter.Ideal.Evaluate(_tools.System, Value);
-            foreach (var limit in parameter.Min)
+            var wished = _wishes.TryGetValue(parameter.Id, out var wish);
+            var ideal = wished ? wish : parameter.Ideal.Evaluate(_tools.System, Value);
+            var origin = wished
+                ? Words.Of($"{Capital(parameter.Name)} {Near(ideal)}: what you set at home, grown or shrunk with the format")
+                : Words.Of($"{Capital(parameter.Name)} {Near(ideal)}: {parameter.Rule}");
+            foreach (var (limit, isMin) in parameter.Min.Select(l => (l, true)).Concat(parameter.Max.Select(l => (l, false))))
             {
-                var least = limit.Value.Evaluate(_tools.System, Value);
-                ideal = ideal < least ? least : ideal;
-            }
-
-            foreach (var limit in parameter.Max)
-            {
-                var most = limit.Value.Evaluate(_tools.System, Value);
-                ideal = ideal > most ? most : ideal;
+                var bound = limit.Value.Evaluate(_tools.System, Value);
+                if (isMin ? ideal < bound : ideal > bound)
+                {
+                    ideal = bound;
+                    origin.Add($"; but {(isMin ? "at least" : "at most")} {Near(bound)}, since {limit.Because}");
+                }
             }
 
             ideals[parameter.Id] = ideal;
+            Origins[parameter.Id] = origin;
         }
 
         return ideals;
     }
+
+    private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];
+
+    private static Length Near(Rational units) => new(units.Nearest());
 
     private IEnumerable<string> Allowances() =>
         Requirements().Select(r => r.AtLeastZero)

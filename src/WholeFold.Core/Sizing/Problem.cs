@@ -86,6 +86,9 @@ internal sealed record Problem
 
     public bool CutsOnMarks { get; init; } = true;
 
+    /// <summary>How many values may be tried before the search gives up undecided; explanations set it, sizing never does.</summary>
+    public long Effort { get; init; } = long.MaxValue;
+
     /// <summary>When only one unknown's distance from its ideal is to be least, for the ends of a feasible range.</summary>
     public int? OnlyUnknown { get; init; }
 

@@ -20,17 +20,28 @@ internal sealed class Search
 
     private readonly Problem _problem;
     private readonly long[] _values;
+    private readonly long[] _low;
+    private long _effort;
+    private readonly long[] _high;
 
     private Search(Problem problem)
     {
         _problem = problem;
         _values = new long[problem.Unknowns.Length];
+        _effort = problem.Effort;
+        _low = [.. problem.Unknowns.Select(u => u.Low)];
+        _high = [.. problem.Unknowns.Select(u => u.High)];
     }
 
     /// <summary>The best values with their cost, or null where nothing satisfies the hard requirements.</summary>
     public static (long[] Values, Cost Cost)? Solve(Problem problem)
     {
         var search = new Search(problem);
+        if (!search.Narrow())
+        {
+            return null;
+        }
+
         var total = default(Cost);
         foreach (var component in search.Components())
         {
@@ -43,6 +54,58 @@ internal sealed class Search
         }
 
         return (search._values, total);
+    }
+
+    /// <summary>
+    /// Draws in each unknown's range by what the bounds allow at the others' best, again and again until nothing moves.
+    /// </summary>
+    /// <returns>False where a range comes out empty: nothing can satisfy the bounds.</returns>
+    private bool Narrow()
+    {
+        for (var moved = true; moved;)
+        {
+            moved = false;
+            foreach (var form in _problem.Bounds.Select(b => b.Form))
+            {
+                for (var i = 0; i < form.A.Length; i++)
+                {
+                    if (form.A[i] == 0)
+                    {
+                        continue;
+                    }
+
+                    var rest = form.B;
+                    for (var j = 0; j < form.A.Length; j++)
+                    {
+                        rest += j == i ? 0 : form.A[j] * (form.A[j] > 0 ? _high[j] : _low[j]);
+                    }
+
+                    var (low, high) = (_low[i], _high[i]);
+                    Tighten(form.A[i], rest, ref _low[i], ref _high[i]);
+                    if (_low[i] > _high[i])
+                    {
+                        return false;
+                    }
+
+                    moved |= low != _low[i] || high != _high[i];
+                }
+            }
+        }
+
+        return true;
+    }
+
+    /// <summary>The range in which a·x + rest ≥ 0.</summary>
+    private static void Tighten(long a, long rest, ref long low, ref long high)
+    {
+        if (a > 0)
+        {
+            low = Math.Max(low, -Rational.FloorDivide(rest, a));
+        }
+        else
+        {
+            high = Math.Min(high, Rational.FloorDivide(rest, -a));
+        }
     }
 
     private sealed record Component(List<int> Unknowns, List<Bound> Bounds, List<Condition> Conditions, List<List<ScoreForm>> Strips);
@@ -248,12 +311,12 @@ internal sealed class Search
         var fixedCost = default(Cost);
         foreach (var bound in component.Bounds)
         {
-            var at = LastLevel(bound.Form);
-            if (at >= 0)
+            foreach (var level in levels.Where(l => bound.Form.A[l.Unknown] != 0))
             {
-                levels[at].Bounds.Add(bound);
+                level.Bounds.Add(bound);
             }
-            else if (bound.Form.B < 0)
+
+            if (LastLevel(bound.Form) < 0 && bound.Form.B < 0)
             {
                 return null;
             }
@@ -316,6 +379,11 @@ internal sealed class Search
             var counts = _problem.OnlyUnknown is null || _problem.OnlyUnknown == level.Unknown;
             foreach (var value in Candidates(level))
             {
+                if (_effort-- == 0)
+                {
+                    throw new UndecidedException();
+                }
+
                 _values[level.Unknown] = value;
                 if (!level.Settled.All(Holds))
                 {
@@ -440,20 +508,18 @@ internal sealed class Search
     private IEnumerable<long> Candidates(Level level)
     {
         var unknown = _problem.Unknowns[level.Unknown];
-        var (low, high) = (unknown.Low, unknown.High);
+        var (low, high) = (_low[level.Unknown], _high[level.Unknown]);
         foreach (var bound in level.Bounds)
         {
-            var a = bound.Form.A[level.Unknown];
-            _values[level.Unknown] = 0;
-            var rest = bound.Form.Numerator(_values);
-            if (a > 0)
+            // Those not decided yet count at their best.
+            var rest = bound.Form.B;
+            for (var i = 0; i < bound.Form.A.Length; i++)
             {
-                low = Math.Max(low, -Rational.FloorDivide(rest, a));
+                var a = bound.Form.A[i];
+                rest += i == level.Unknown || a == 0 ? 0 : a * (level.Later[i] ? a > 0 ? _high[i] : _low[i] : _values[i]);
             }
-            else
-            {
-                high = Math.Min(high, Rational.FloorDivide(rest, -a));
-            }
+
+            Tighten(bound.Form.A[level.Unknown], rest, ref low, ref high);
         }
 
         if (low > high)
@@ -587,6 +653,9 @@ internal sealed class Search
         return sum;
     }
 }
+
+/// <summary>The search used up the effort it was given without finding out whether there is a solution.</summary>
+internal sealed class UndecidedException : Exception;
 
 /// <summary>The last resort: figures rounded to the marks one by one, positions rather than panels, so that errors do not add up.</summary>
 internal static class Marks

@@ -105,6 +105,9 @@ public sealed record SizedDesign
     /// <summary>The values that the search settled on, by name.</summary>
     internal Func<Affine, Rational> Evaluator { get; init; } = _ => Rational.Zero;
 
+    /// <summary>A parameter's ideal before it is rounded to a unit.</summary>
+    internal Func<string, Rational> ExactIdeal { get; init; } = _ => Rational.Zero;
+
     /// <summary>An expression of the construction at the figures of this result.</summary>
     public Length ValueOf(Affine expression) => new(Evaluator(expression).Nearest());
 

@@ -24,40 +24,70 @@ public static class Sizer
     /// <exception cref="NoFiguresException">Nothing satisfies the pins, the limits and the marks together.</exception>
     public static SizedDesign Size(Design design, Target target)
     {
-        var poser = PoserFor(design, target);
-        foreach (var means in MeansFor(poser, ToolsFor(design, target)))
+        var tools = ToolsFor(design, target);
+
+        // What was pinned at home stays hard where it can be set here; otherwise it is only wished for.
+        foreach (var carried in new[] { true, false })
         {
-            var problem = poser.Pose(means);
-            if (Search.Solve(problem) is { } solution)
+            var poser = PoserFor(design, target, carried);
+            foreach (var means in new[] { Means.Usual, Means.Smaller })
             {
-                return Assemble(design, target, poser, problem, solution.Values, solution.Cost, means);
+                if (Solved(design, target, poser, means) is { } sized)
+                {
+                    return sized;
+                }
+            }
+
+            if (poser.Carried.Count == 0)
+            {
+                break;
             }
         }
 
-        throw new NoFiguresException(Conflicts.Explain(poser, ToolsFor(design, target)));
+        // Where nothing can be set even with every parameter free, figures are rounded. A pin alone is no reason to.
+        var last = PoserFor(design, target, carried: false);
+        var hopeless = last.Pins.Count == 0 || !new[] { Means.Usual, Means.Smaller }.Any(m => Search.Solve(last.Pose(m, last.Pins.Keys.Select(p => $"pin:{p}").ToHashSet())) is not null);
+        return (hopeless && tools.RulerMarks.Count > 0 ? Solved(design, target, last, Means.Rounded) : null)
+            ?? throw new NoFiguresException(Conflicts.Explain(last, tools));
+    }
+
+    private static SizedDesign? Solved(Design design, Target target, Poser poser, Means means)
+    {
+        var problem = poser.Pose(means);
+        return Search.Solve(problem) is { } solution ? Assemble(design, target, poser, problem, solution.Values, solution.Cost, means) : null;
     }
 
     /// <summary>The values of one parameter that can be set, the other pins kept.</summary>
     public static FeasibleRange? RangeOf(Design design, Target target, string parameter, Means means) =>
-        FeasibleRange.Of(PoserFor(design, target), ToolsFor(design, target), parameter, means);
+        FeasibleRange.Of(PoserFor(design, target, carried: false), ToolsFor(design, target), parameter, means);
 
-    internal static IEnumerable<Means> MeansFor(Poser poser, ToolSet tools) =>
-        tools.RulerMarks.Count > 0 ? [Means.Usual, Means.Smaller, Means.Rounded] : [Means.Usual, Means.Smaller];
-
-    internal static Poser PoserFor(Design design, Target target)
+    /// <param name="carried">Whether a fixed parameter set at home is hard in another format, or only wished for.</param>
+    internal static Poser PoserFor(Design design, Target target, bool carried)
     {
         var construction = design.Construction;
         var tools = ToolsFor(design, target);
         var pins = new Dictionary<string, Length>();
         var wishes = new Dictionary<string, Rational>();
+        var fromHome = new HashSet<string>();
         var atHome = target.Key == design.Home.Key;
         Poser? bare = null, bareHome = null;
         foreach (var (name, value) in design.Pins)
         {
             var parameter = ParameterOf(construction, name);
-            if (atHome || parameter.OnConversion == OnConversion.Fixed)
+            if (atHome || (parameter.OnConversion == OnConversion.Fixed && carried))
             {
                 pins[name] = value;
+                if (!atHome)
+                {
+                    fromHome.Add(name);
+                }
+
+                continue;
+            }
+
+            if (parameter.OnConversion == OnConversion.Fixed)
+            {
+                wishes[name] = value.Units;
                 continue;
             }
 
@@ -74,14 +104,15 @@ public static class Sizer
             ParameterOf(construction, name);
             pins[name] = value;
             wishes.Remove(name);
+            fromHome.Remove(name);
         }
 
-        var poser = new Poser(construction, target, tools, design.Stock, design.Priority, pins, wishes);
+        var poser = new Poser(construction, target, tools, design.Stock, design.Priority, pins, wishes) { Carried = fromHome };
         foreach (var (name, value) in pins)
         {
             var parameter = ParameterOf(construction, name);
             var (min, max) = poser.LimitsOf(parameter);
-            if ((value < min || value > max) && !(value == Length.Zero && parameter.ZeroByHand is not null) && DependsOnNothingOpen(parameter, pins))
+            if ((value < min || value > max) && !(value == Length.Zero && parameter.ZeroByHand is not null) && !fromHome.Contains(name) && DependsOnTheFormatOnly(parameter))
             {
                 throw OutsideLimits(poser, tools, parameter, value, min, max);
             }
@@ -102,8 +133,9 @@ public static class Sizer
         return new InputProblemException("parameter.limit", parameter.Id, $"{LengthWriter.WithUnit(value, unit)} is outside its limits here: {because.Because}", $"{LengthWriter.Write(from, unit)} to {LengthWriter.WithUnit(to, unit)}, for example {example}");
     }
 
-    private static bool DependsOnNothingOpen(Parameter parameter, Dictionary<string, Length> pins) =>
-        parameter.Min.Concat(parameter.Max).SelectMany(l => l.Value.Terms.Keys).All(n => n is Affine.WidthName or Affine.HeightName || n[0] == '@' || pins.ContainsKey(n));
+    /// <summary>A limit that hangs on another parameter is a conflict between the two, not a mistake in one.</summary>
+    private static bool DependsOnTheFormatOnly(Parameter parameter) =>
+        parameter.Min.Concat(parameter.Max).SelectMany(l => l.Value.Terms.Keys).All(n => n is Affine.WidthName or Affine.HeightName || n[0] == '@');
 
     private static Parameter ParameterOf(Construction construction, string name) =>
         construction.Parameters.FirstOrDefault(p => p.Id == name)
@@ -143,6 +175,7 @@ public static class Sizer
             Envelope = Envelopes.For(pose.Width, pose.Height, thickness, target.Format.System),
             Checks = [],
             Evaluator = explainer.Value,
+            ExactIdeal = name => poser.Ideals[name],
         };
         return sized with { Checks = AllChecks.Run(sized) };
     }

@@ -14,15 +14,17 @@ public sealed class BenchBuilder
     private readonly DisplayUnit _unit;
     private readonly DisplayUnit _other;
 
-    private BenchBuilder(ReadDesign read)
+    private BenchBuilder(ReadDesign read, bool both)
     {
         _read = read;
-        _unit = read.Unit;
-        _other = read.Unit == DisplayUnit.Inch ? DisplayUnit.Centimetre : DisplayUnit.Inch;
+
+        // Where both systems are shown, the one that the tools are marked in comes first.
+        _unit = !both ? read.Unit : Sizer.ToolsFor(read.Design, read.Target).System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Centimetre;
+        _other = _unit == DisplayUnit.Inch ? DisplayUnit.Centimetre : DisplayUnit.Inch;
     }
 
     /// <exception cref="InputProblemException">The design is not understood.</exception>
-    public static BenchView Build(DesignSpec spec) => new BenchBuilder(DesignReader.Read(spec)).View();
+    public static BenchView Build(DesignSpec spec) => new BenchBuilder(DesignReader.Read(spec), spec.BothSystems).View();
 
     private Figure Figure(Length value) => new(value.Units, LengthWriter.Write(value, _unit), LengthWriter.Write(value, _other), $"{LengthWriterExact(value)} mm");
 

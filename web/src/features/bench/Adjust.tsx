@@ -36,7 +36,14 @@ export function Adjust({
         </div>
       ))}
       {view.parameters.map((parameter) => (
-        <Trade key={parameter.id} parameter={parameter} unit={view.unit} onTry={onTry} onSet={onSet} />
+        <Trade
+          key={parameter.id}
+          parameter={parameter}
+          unit={view.unit}
+          compact={view.parameters.length > 2}
+          onTry={onTry}
+          onSet={onSet}
+        />
       ))}
       <fieldset className="priorities">
         <legend>If not all can be had</legend>
@@ -60,11 +67,13 @@ export function Adjust({
 function Trade({
   parameter,
   unit,
+  compact,
   onTry,
   onSet,
 }: {
   parameter: ParameterView;
   unit: string;
+  compact: boolean;
   onTry: (parameter: string, value: string) => void;
   onSet: (parameter: ParameterView, value: string | null, text: string) => void;
 }) {
@@ -81,7 +90,7 @@ function Trade({
   const at = moving ?? here;
   const label = `trade-${parameter.id}`;
   return (
-    <div className="trade">
+    <div className={compact ? "trade compact" : "trade"}>
       <div className="trade-head">
         <span id={label} title={parameter.meaning}>
           {parameter.name}
@@ -90,7 +99,7 @@ function Trade({
           <Fig text={moving === null ? parameter.value.text : (stops[at]?.text ?? "")} /> {unit}
         </b>
         <small>
-          {stops.length > 1 ? (
+          {stops.length > 1 && compact ? null : stops.length > 1 ? (
             <>
               can be <Fig text={parameter.min?.text ?? ""} /> to <Fig text={parameter.max?.text ?? ""} />
             </>
@@ -108,7 +117,7 @@ function Trade({
       </div>
       {stops.length > 1 ? (
         <div className="trade-line">
-          <span aria-hidden="true">{parameter.least}</span>
+          <span aria-hidden="true">{compact ? <Fig text={parameter.min?.text ?? ""} /> : parameter.least}</span>
           <Slider
             min={0}
             max={stops.length - 1}
@@ -133,7 +142,7 @@ function Trade({
               }
             }}
           />
-          <span aria-hidden="true">{parameter.most}</span>
+          <span aria-hidden="true">{compact ? <Fig text={parameter.max?.text ?? ""} /> : parameter.most}</span>
         </div>
       ) : null}
     </div>

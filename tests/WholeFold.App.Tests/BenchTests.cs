@@ -1,0 +1,112 @@
+using System.Globalization;
+using WholeFold.Core.Exchange;
+using Xunit;
+
+namespace WholeFold.App.Tests;
+
+public sealed class BenchTests : IDisposable
+{
+    private readonly Studio _studio = new(demo: false);
+    private readonly HttpClient _client;
+
+    public BenchTests() => _client = _studio.CreateClient();
+
+    public void Dispose() => _studio.Dispose();
+
+    private static DesignSpec Spec(string construction, string format) => new() { Name = "x", Construction = construction, Format = format };
+
+    [Fact]
+    public async Task The_strip_has_every_format_with_a_verdict_and_the_home_and_target_marked()
+    {
+        var view = await _client.Bench(Spec("winged-lock-gatefold", "5x5") with { Target = "a6-iso" });
+        Assert.Equal(16, view.Strip.Count);
+        Assert.Equal("5x5", Assert.Single(view.Strip, f => f.Home).Format);
+        Assert.Equal("a6-iso", Assert.Single(view.Strip, f => f.Target).Format);
+        Assert.All(view.Strip, f => Assert.NotEmpty(f.VerdictText));
+        Assert.Equal("largerSheet", view.Strip.Single(f => f.Format == "6x6").Verdict);
+    }
+
+    [Fact]
+    public async Task The_ledger_says_was_and_now_with_reasons_that_lead_there()
+    {
+        var view = await _client.Bench(Spec("winged-lock-gatefold", "5x5") with { Target = "5x7" });
+        var rows = view.Ledger.SelectMany(s => s.Rows).ToList();
+        var first = rows.Single(r => r.FigureId == "base.scores[0]");
+        Assert.Equal(("3/8", "3/8", false), (first.Was!.Text, first.Now.Text, first.Changed));
+        var height = rows.Single(r => r.FigureId == "base.height");
+        Assert.Equal(("5", "7", true), (height.Was!.Text, height.Now.Text, height.Changed));
+        Assert.All(rows, r => Assert.NotEmpty(r.Reasons));
+        Assert.All(rows, r => Assert.Equal(r.Now.Text, r.Reasons[^1].To));
+    }
+
+    [Fact]
+    public async Task Flags_and_grooves_are_given_in_the_pieces_own_units()
+    {
+        var view = await _client.Bench(Spec("winged-lock-gatefold", "5x7"));
+        var piece = Assert.Single(view.Pieces);
+        Assert.Equal([3048L, 20320, 37592, 43688, 60960, 78232], piece.Scores.Select(s => s.At.Units));
+        Assert.All(piece.Scores, s => Assert.Contains(view.Rule.Ticks, t => t.At == s.At.Units));
+        Assert.Equal(97, view.Rule.Ticks.Count);
+        Assert.Equal("12", view.Rule.Ticks[^1].Label);
+    }
+
+    [Fact]
+    public async Task Switching_units_changes_texts_only_and_switching_tools_the_rule()
+    {
+        var inches = await _client.Bench(Spec("gatefold", "5x7"));
+        var metric = await _client.Bench(Spec("gatefold", "5x7") with { Units = "cm" });
+        Assert.Equal(inches.Pieces[0].Scores.Select(s => s.At.Units), metric.Pieces[0].Scores.Select(s => s.At.Units));
+        Assert.Equal("6.2 scant", metric.Pieces[0].Scores[0].At.Text);
+        var board = await _client.Bench(Spec("gatefold", "5x7") with { Tools = "metric-5mm" });
+        Assert.Equal(1600, board.Rule.Ticks[1].At);
+        Assert.NotEqual(inches.Pieces[0].Scores.Select(s => s.At.Units), board.Pieces[0].Scores.Select(s => s.At.Units));
+    }
+
+    [Fact]
+    public async Task Every_stop_of_every_slider_can_be_set_and_gives_that_value()
+    {
+        var spec = Spec("tier-scene", "5x7");
+        var view = await _client.Bench(spec);
+        foreach (var parameter in view.Parameters)
+        {
+            Assert.Contains(parameter.Stops, s => s.Units == parameter.Value.Units);
+            foreach (var stop in parameter.Stops.Where((_, i) => i % 6 == 0))
+            {
+                var moved = await _client.Bench(spec with { Set = new Dictionary<string, string> { [parameter.Id] = stop.Exact } });
+                Assert.Null(moved.Stuck);
+                Assert.Equal(stop.Units, moved.Parameters.Single(p => p.Id == parameter.Id).Value.Units);
+            }
+        }
+    }
+
+    [Fact]
+    public async Task A_case_with_no_figures_names_what_conflicts_and_what_can_be_freed()
+    {
+        var view = await _client.Bench(Spec("winged-lock-gatefold", "5x5") with { Set = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } });
+        Assert.NotNull(view.Stuck);
+        Assert.Equal("stuck", view.VerdictKind);
+        Assert.Equal(["centre", "pad"], view.Stuck.Conflicts.Select(c => c.Frees).OfType<string>().Order());
+        Assert.Empty(view.Pieces);
+        Assert.Equal(16, view.Strip.Count);
+    }
+
+    [Fact]
+    public async Task Glue_is_shown_where_the_bonds_are()
+    {
+        var view = await _client.Bench(Spec("tier-scene", "5x7") with { Turn = true, Set = new Dictionary<string, string> { ["depth"] = "1" } });
+        var wall = view.Pieces[0].Glue.Where(g => g.Id.StartsWith("tier2-left", StringComparison.Ordinal)).Single();
+        Assert.Equal((4064L, 4064L), (wall.X, wall.Width));
+        Assert.All(view.Pieces.Skip(1), p => Assert.Equal(2, p.Glue.Count));
+    }
+
+    [Fact]
+    public async Task The_alternatives_say_what_each_priority_would_give()
+    {
+        var view = await _client.Bench(Spec("gatefold", "5x7"));
+        Assert.Equal(["format", "board", "proportions"], view.Alternatives.Select(a => a.Priority));
+        Assert.Contains("2 by ruler", view.Alternatives[0].Gives, StringComparison.Ordinal);
+        Assert.Contains("4 15/16", view.Alternatives[1].Gives, StringComparison.Ordinal);
+        Assert.False(view.Alternatives[1].Same);
+        Assert.True(decimal.TryParse(view.Parameters[0].Value.Exact.Split(' ')[0], CultureInfo.InvariantCulture, out _));
+    }
+}

@@ -1,0 +1,97 @@
+using System.Text.Json;
+using WholeFold.App.Cli;
+using Xunit;
+
+namespace WholeFold.App.Tests;
+
+public class CommandLineTests
+{
+    private static (int Exit, string Out, string Error) Run(params string[] args)
+    {
+        using var output = new StringWriter();
+        using var error = new StringWriter();
+        return (CommandLine.Run(args, output, error), output.ToString(), error.ToString());
+    }
+
+    [Fact]
+    public void Convert_writes_the_figures_as_text_and_as_json()
+    {
+        var plain = Run("convert", "--construction", "winged-lock-gatefold", "--format", "5x7");
+        Assert.Equal(0, plain.Exit);
+        Assert.Contains("4 5/8 in (11.7 cm full)", plain.Out, StringComparison.Ordinal);
+        var json = Run("convert", "--construction", "tier-scene", "--format", "5x7", "--turn", "--set", "depth=1in", "--set", "tiers=1", "--json");
+        Assert.Equal((0, ""), (json.Exit, json.Error));
+        using var document = JsonDocument.Parse(json.Out);
+        Assert.Equal(8128, document.RootElement.GetProperty("parameters").GetProperty("depth").GetProperty("units").GetInt64());
+        Assert.Equal(2, document.RootElement.GetProperty("pieces").GetArrayLength());
+    }
+
+    [Theory]
+    [InlineData("a6-iso", "metric-5mm", "cm")]
+    [InlineData("a2-us", "imperial-eighths", "in")]
+    public void Tools_and_units_follow_the_format_unless_said_otherwise(string format, string tools, string units)
+    {
+        using var document = JsonDocument.Parse(Run("convert", "--construction", "gatefold", "--format", format, "--json").Out);
+        Assert.Equal((tools, units), (document.RootElement.GetProperty("tools").GetString(), document.RootElement.GetProperty("units").GetString()));
+    }
+
+    [Theory]
+    [InlineData("format", "convert", "--construction", "gatefold", "--format", "0x5in")]
+    [InlineData("format", "convert", "--construction", "gatefold", "--format", "five")]
+    [InlineData("format", "convert", "--construction", "gatefold")]
+    [InlineData("construction", "convert", "--construction", "origami", "--format", "5x5")]
+    [InlineData("relief", "convert", "--construction", "gatefold", "--format", "5x5", "--set", "relief=1in")]
+    [InlineData("--set", "convert", "--construction", "gatefold", "--format", "5x5", "--set", "relief")]
+    [InlineData("--design", "convert", "--design", "/nowhere.json", "--format", "5x5")]
+    [InlineData("--port", "serve", "--port", "0")]
+    [InlineData("--listen", "serve", "--listen", "0.0.0.0")]
+    [InlineData("--colour", "convert", "--colour", "red")]
+    [InlineData("bake", "bake")]
+    public void What_is_not_understood_is_exit_2_with_the_place(string place, params string[] args)
+    {
+        var (exit, output, error) = Run(args);
+        Assert.Equal((2, ""), (exit, output));
+        Assert.Contains(place, error, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void What_no_figures_can_satisfy_is_exit_3_with_the_conflicts()
+    {
+        var (exit, output, error) = Run("convert", "--construction", "winged-lock-gatefold", "--format", "5x5", "--set", "centre=3/4", "--set", "pad=5/8");
+        Assert.Equal((3, ""), (exit, output));
+        Assert.Contains("centre set to 3/4 in", error, StringComparison.Ordinal);
+        Assert.Contains("pad set to 5/8 in", error, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_design_file_is_converted_and_its_own_format_gives_it_back()
+    {
+        var file = Path.GetTempFileName();
+        try
+        {
+            File.WriteAllText(file, """{"wholeFold": 1, "name": "Comet", "construction": "winged-lock-gatefold", "format": "5x5", "set": {"centre": "1in"}}""");
+            var home = Run("convert", "--design", file, "--json").Out;
+            var away = Run("convert", "--design", file, "--format", "a6-iso", "--tools", "machine", "--json");
+            Assert.Equal(0, away.Exit);
+            Assert.Contains("\"a6-iso\"", away.Out, StringComparison.Ordinal);
+            Assert.Equal(home, Run("convert", "--design", file, "--format", "5x5", "--json").Out);
+            Assert.Equal(home, Run("convert", "--construction", "winged-lock-gatefold", "--format", "5x5", "--set", "centre=1", "--json").Out);
+        }
+        finally
+        {
+            File.Delete(file);
+        }
+    }
+
+    [Fact]
+    public void Lists_tell_every_construction_and_format()
+    {
+        using var constructions = JsonDocument.Parse(Run("constructions", "--json").Out);
+        Assert.Equal(4, constructions.RootElement.GetArrayLength());
+        Assert.All(constructions.RootElement.EnumerateArray(), c => Assert.NotEmpty(c.GetProperty("parameters").EnumerateArray()));
+        using var formats = JsonDocument.Parse(Run("formats", "--json").Out);
+        Assert.Equal(16, formats.RootElement.GetArrayLength());
+        Assert.Contains("relief", Run("constructions").Out, StringComparison.Ordinal);
+        Assert.Contains("105 × 148 mm", Run("formats").Out, StringComparison.Ordinal);
+    }
+}

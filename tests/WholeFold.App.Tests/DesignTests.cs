@@ -1,0 +1,218 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text;
+using System.Text.Json;
+using Microsoft.Data.Sqlite;
+using WholeFold.App.Features.Designs;
+using WholeFold.Core.Exchange;
+using Xunit;
+
+namespace WholeFold.App.Tests;
+
+public sealed class DesignTests : IDisposable
+{
+    private readonly Studio _studio = new();
+    private readonly HttpClient _client;
+
+    public DesignTests() => _client = _studio.CreateClient();
+
+    private static CancellationToken Cancel => TestContext.Current.CancellationToken;
+
+    public void Dispose() => _studio.Dispose();
+
+    [Fact]
+    public async Task The_demo_studio_opens_with_a_design_half_converted()
+    {
+        var cards = await Http.Read<List<DesignCard>>(await _client.GetAsync("/api/designs", Cancel));
+        Assert.InRange(cards.Count, 6, 8);
+        var latest = Assert.Single(cards, c => c.Latest);
+        var design = await _client.Design(latest.Id);
+        Assert.Equal("5x5", design.State.Format);
+        Assert.NotNull(design.State.Target);
+        foreach (var card in cards)
+        {
+            var view = await _client.Bench((await _client.Design(card.Id)).State);
+            Assert.Null(view.Stuck);
+        }
+    }
+
+    [Fact]
+    public async Task What_is_stored_are_parameters_and_never_figures()
+    {
+        await using var connection = new SqliteConnection($"Data Source={Path.Combine(_studio.Folder, "studio.db")};Mode=ReadOnly");
+        await connection.OpenAsync(Cancel);
+        await using var command = connection.CreateCommand();
+        command.CommandText = "SELECT State FROM history";
+        await using var reader = await command.ExecuteReaderAsync(Cancel);
+        var states = 0;
+        while (await reader.ReadAsync(Cancel))
+        {
+            states++;
+            using var state = JsonDocument.Parse(reader.GetString(0));
+            Assert.DoesNotContain(state.RootElement.EnumerateObject(), p => p.Name is "pieces" or "scores" or "layers" or "closed");
+        }
+
+        Assert.True(states > 6);
+    }
+
+    [Fact]
+    public async Task Undo_and_redo_go_through_the_whole_history_and_survive_a_restart()
+    {
+        var design = await _client.Design("market-lanterns");
+        var start = design.State;
+        var first = await _client.Saved(design, start with { Target = "5x7" }, "to 5 × 7");
+        var second = await _client.Saved(first, first.State with { Tools = "machine" }, "Cutting machine");
+        Assert.Equal("Cutting machine", second.Undo);
+        var back = await _client.Step(second, "undo");
+        Assert.Equal(Text(first.State), Text(back.State));
+        Assert.Equal("Cutting machine", back.Redo);
+
+        using (var again = new Studio(folder: _studio.Folder))
+        {
+            var client = again.CreateClient();
+            var restored = await client.Design("market-lanterns");
+            Assert.Equal(Text(first.State), Text(restored.State));
+            var forward = await client.Step(restored, "redo");
+            Assert.Equal(Text(second.State), Text(forward.State));
+            var all = await client.Step(await client.Step(forward, "undo"), "undo");
+            Assert.Equal(Text(start), Text(all.State));
+            Assert.Null(all.Undo);
+            Assert.Equal(Text(start), Text((await client.Step(all, "undo")).State));
+        }
+    }
+
+    [Fact]
+    public async Task Editing_after_undo_grows_a_branch_and_loses_nothing()
+    {
+        var design = await _client.Design("tandem");
+        var one = await _client.Saved(design, design.State with { Target = "5x7" }, "to 5 × 7");
+        var back = await _client.Step(one, "undo");
+        var other = await _client.Saved(back, back.State with { Target = "a2-us" }, "to A2");
+        Assert.Null(other.Redo);
+        await using var connection = new SqliteConnection($"Data Source={Path.Combine(_studio.Folder, "studio.db")};Mode=ReadOnly");
+        await connection.OpenAsync(Cancel);
+        await using var command = connection.CreateCommand();
+        command.CommandText = "SELECT COUNT(*) FROM history WHERE DesignId = 'tandem'";
+        Assert.Equal(3L, await command.ExecuteScalarAsync(Cancel));
+        Assert.Equal("to A2", (await _client.Step(await _client.Step(other, "undo"), "redo")).Undo);
+    }
+
+    [Fact]
+    public async Task A_write_that_comes_too_late_is_refused_with_both_sides_shown()
+    {
+        var design = await _client.Design("tandem");
+        await _client.Saved(design, design.State with { Target = "5x7" }, "to 5 × 7");
+        var late = await _client.Save(design, design.State with { Target = "6x6" }, "to 6 × 6");
+        Assert.Equal(HttpStatusCode.Conflict, late.StatusCode);
+        var problem = await late.Problem();
+        Assert.Equal("design.stale", problem.GetProperty("code").GetString());
+        Assert.Equal("5x7", problem.GetProperty("current").GetProperty("state").GetProperty("target").GetString());
+        Assert.Equal("5x7", (await _client.Design("tandem")).State.Target);
+    }
+
+    [Fact]
+    public async Task Many_writers_at_once_lose_no_acknowledged_change()
+    {
+        var design = await _client.Design("tandem");
+        async Task<int> Writer(int n)
+        {
+            for (var tries = 0; ; tries++)
+            {
+                var now = await _client.Design("tandem");
+                var answer = await _client.Save(now, now.State with { Name = $"Tandem {n}" }, $"named {n}");
+                if (answer.IsSuccessStatusCode)
+                {
+                    return tries;
+                }
+
+                Assert.Equal(HttpStatusCode.Conflict, answer.StatusCode);
+            }
+        }
+
+        await Task.WhenAll(Enumerable.Range(0, 8).Select(Writer));
+        var end = await _client.Design("tandem");
+        Assert.Equal(design.Version + 8, end.Version);
+        var gestures = new HashSet<string>();
+        while (end.Undo is not null)
+        {
+            gestures.Add(end.Undo);
+            end = await _client.Step(end, "undo");
+        }
+
+        Assert.Equal(8, gestures.Count);
+    }
+
+    [Theory]
+    [InlineData("format", "0x5in", "format.unknown")]
+    [InlineData("format", "five", "format.unknown")]
+    [InlineData("construction", "nothing", "construction.unknown")]
+    [InlineData("name", "  ", "name.length")]
+    [InlineData("set", "relief=1/2in", "parameter.limit")]
+    [InlineData("set", "relief=five", "length.unreadable")]
+    public async Task Bad_input_is_a_problem_document_and_touches_nothing(string field, string value, string code)
+    {
+        var design = await _client.Design("market-lanterns");
+        var state = field switch
+        {
+            "format" => design.State with { Format = value },
+            "construction" => design.State with { Construction = value },
+            "name" => design.State with { Name = value },
+            _ => design.State with { Set = new Dictionary<string, string> { [value.Split('=')[0]] = value.Split('=')[1] } },
+        };
+        var answer = await _client.Save(design, state, "a slip");
+        Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+        var problem = await answer.Problem();
+        Assert.Equal(code, problem.GetProperty("code").GetString());
+        Assert.NotEmpty(problem.GetProperty("field").GetString()!);
+        Assert.NotEmpty(problem.GetProperty("accepted").GetString()!);
+        var after = await _client.Design("market-lanterns");
+        Assert.Equal((design.Version, Text(design.State)), (after.Version, Text(after.State)));
+    }
+
+    [Theory]
+    [InlineData("{")]
+    [InlineData("{\"version\": \"one\", \"state\": {}, \"gesture\": \"x\"}")]
+    [InlineData("{\"version\": 1, \"state\": {\"colour\": 1}, \"gesture\": \"x\"}")]
+    [InlineData("{\"version\": 1, \"state\": null, \"gesture\": \"x\"}")]
+    public async Task A_request_that_is_no_design_is_a_problem_document(string body)
+    {
+        var answer = await _client.PutAsync("/api/designs/tandem", new StringContent(body, Encoding.UTF8, "application/json"), Cancel);
+        Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+        Assert.Equal("request.unreadable", (await answer.Problem()).GetProperty("code").GetString());
+    }
+
+    [Fact]
+    public async Task A_design_that_is_not_there_is_said_so()
+    {
+        var answer = await _client.GetAsync("/api/designs/none", Cancel);
+        Assert.Equal(HttpStatusCode.NotFound, answer.StatusCode);
+        Assert.Equal("design.missing", (await answer.Problem()).GetProperty("code").GetString());
+        Assert.Equal("route.missing", (await (await _client.GetAsync("/api/nowhere", Cancel)).Problem()).GetProperty("code").GetString());
+    }
+
+    [Fact]
+    public async Task The_drawer_keeps_what_is_to_hand()
+    {
+        var put = await _client.PutAsJsonAsync("/api/drawer", new DrawerItem("stock", "vellum", true), Cancel);
+        Assert.True(put.IsSuccessStatusCode);
+        var items = await Http.Read<List<DrawerItem>>(await _client.GetAsync("/api/drawer", Cancel));
+        Assert.Contains(items, i => i is { Kind: "stock", Id: "vellum", ToHand: true });
+        var unknown = await _client.PutAsJsonAsync("/api/drawer", new DrawerItem("stock", "tin", true), Cancel);
+        Assert.Equal("drawer.unknown", (await unknown.Problem()).GetProperty("code").GetString());
+    }
+
+    [Fact]
+    public async Task Only_this_machines_own_page_is_answered()
+    {
+        using var foreign = new HttpRequestMessage(HttpMethod.Get, "/api/designs");
+        foreign.Headers.Host = "elsewhere.example";
+        Assert.Equal(HttpStatusCode.Forbidden, (await _client.SendAsync(foreign, Cancel)).StatusCode);
+        using var other = new HttpRequestMessage(HttpMethod.Post, "/api/designs/tandem/undo") { Content = JsonContent.Create(new Step(1)) };
+        other.Headers.Add("Origin", "http://elsewhere.example");
+        Assert.Equal(HttpStatusCode.Forbidden, (await _client.SendAsync(other, Cancel)).StatusCode);
+        var own = await _client.GetAsync("/api/designs", Cancel);
+        Assert.Contains("default-src 'self'", own.Headers.GetValues("Content-Security-Policy").Single(), StringComparison.Ordinal);
+    }
+
+    private static string Text(DesignSpec state) => JsonSerializer.Serialize(state);
+}

@@ -1,0 +1,98 @@
+using System.Diagnostics;
+using System.Net;
+using System.Net.Sockets;
+using WholeFold.App.Features.Designs;
+using Xunit;
+
+namespace WholeFold.App.Tests;
+
+/// <summary>The program as it is installed, killed without warning.</summary>
+public class KillTests
+{
+    private static CancellationToken Cancel => TestContext.Current.CancellationToken;
+
+    [Fact]
+    public async Task Killed_at_any_moment_it_loses_nothing_that_was_acknowledged()
+    {
+        var folder = Directory.CreateTempSubdirectory("wholefold-kill-").FullName;
+        try
+        {
+            var acknowledged = 0;
+            for (var round = 0; round < 3; round++)
+            {
+                var (process, client) = await Start(folder);
+                var design = await client.Design("tandem");
+                Assert.Equal(acknowledged == 0 ? "Tandem" : $"Tandem {acknowledged}", design.State.Name);
+                var writes = Task.Run(
+                    async () =>
+                    {
+                        try
+                        {
+                            while (true)
+                            {
+                                design = await client.Saved(design, design.State with { Name = $"Tandem {acknowledged + 1}" }, $"named {acknowledged + 1}");
+                                acknowledged++;
+                            }
+                        }
+                        catch (HttpRequestException)
+                        {
+                            // Killed in the middle of a write; that one was not acknowledged.
+                        }
+                    },
+                    Cancel);
+                var before = acknowledged;
+                while (acknowledged < before + 3 && !writes.IsCompleted)
+                {
+                    await Task.Delay(20, Cancel);
+                }
+
+                await Task.Delay(13 * (round + 1), Cancel);
+                process.Kill();
+                await process.WaitForExitAsync(Cancel);
+                await writes;
+                Assert.True(acknowledged >= before + 3);
+
+                // A write may have reached the disk without its answer reaching us; it counts as done then.
+                var (check, checkClient) = await Start(folder);
+                var stored = await checkClient.Design("tandem");
+                var number = int.Parse(stored.State.Name.Split(' ')[1], System.Globalization.CultureInfo.InvariantCulture);
+                Assert.InRange(number, acknowledged, acknowledged + 1);
+                acknowledged = number;
+                check.Kill();
+                await check.WaitForExitAsync(Cancel);
+            }
+
+            var (last, lastClient) = await Start(folder);
+            var end = await lastClient.Design("tandem");
+            for (var n = acknowledged; n > 0; n--)
+            {
+                Assert.Equal($"named {n}", end.Undo);
+                end = await lastClient.Step(end, "undo");
+            }
+
+            Assert.Equal("Tandem", end.State.Name);
+            last.Kill();
+            await last.WaitForExitAsync(Cancel);
+        }
+        finally
+        {
+            Directory.Delete(folder, recursive: true);
+        }
+    }
+
+    private static async Task<(Process Process, HttpClient Client)> Start(string folder)
+    {
+        var port = FreePort();
+        var process = Process.Start(new ProcessStartInfo("dotnet", [typeof(DesignView).Assembly.Location, "demo", "--no-open", "--port", $"{port}", "--data", folder]) { RedirectStandardOutput = true, RedirectStandardError = true })!;
+        var said = await process.StandardOutput.ReadLineAsync(Cancel);
+        Assert.Contains($"{port}", said ?? await process.StandardError.ReadToEndAsync(Cancel), StringComparison.Ordinal);
+        return (process, new HttpClient { BaseAddress = new Uri($"http://127.0.0.1:{port}") });
+    }
+
+    private static int FreePort()
+    {
+        using var listener = new TcpListener(IPAddress.Loopback, 0);
+        listener.Start();
+        return ((IPEndPoint)listener.LocalEndpoint).Port;
+    }
+}

@@ -1,0 +1,91 @@
+using System.Text.RegularExpressions;
+using NetArchTest.Rules;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Constructions.Library;
+using Xunit;
+
+namespace WholeFold.Core.Tests;
+
+/// <summary>The shape of the program, kept by machine.</summary>
+public partial class ArchitectureTests
+{
+    private static readonly string Source = Find("src");
+
+    [Fact]
+    public void The_core_depends_on_nothing_but_the_runtime()
+    {
+        var references = typeof(Construction).Assembly.GetReferencedAssemblies().Select(a => a.Name!);
+        Assert.All(references, name => Assert.True(name.StartsWith("System", StringComparison.Ordinal) || name is "netstandard", $"Core references {name}"));
+    }
+
+    [Theory]
+    [InlineData("WholeFold.Core.Measure", "WholeFold.Core.Sizing", "WholeFold.Core.Constructions", "WholeFold.Core.Tooling")]
+    [InlineData("WholeFold.Core.Constructions", "WholeFold.Core.Sizing", "WholeFold.Core.Folding", "WholeFold.Core.Exchange")]
+    [InlineData("WholeFold.Core.Tooling", "WholeFold.Core.Sizing", "WholeFold.Core.Constructions")]
+    public void Dependencies_point_one_way(string from, params string[] never)
+    {
+        var result = Types.InAssembly(typeof(Construction).Assembly).That().ResideInNamespaceStartingWith(from).ShouldNot().HaveDependencyOnAny(never).GetResult();
+        Assert.True(result.IsSuccessful, string.Join(", ", result.FailingTypeNames ?? []));
+    }
+
+    [Fact]
+    public void No_file_outside_the_library_knows_a_construction_by_its_id()
+    {
+        var ids = ConstructionLibrary.All.Select(c => $"\"{c.Id}\"").ToList();
+        foreach (var file in Directory.EnumerateFiles(Source, "*.cs", SearchOption.AllDirectories).Where(f => !f.Contains("/obj/", StringComparison.Ordinal) && !f.Contains("/Library/", StringComparison.Ordinal) && !f.EndsWith("DemoStudio.cs", StringComparison.Ordinal)))
+        {
+            var text = File.ReadAllText(file);
+            Assert.All(ids, id => Assert.False(text.Contains(id, StringComparison.Ordinal), $"{file} names {id}"));
+        }
+    }
+
+    [Fact]
+    public void A_construction_names_its_allowances_and_never_computes_one()
+    {
+        foreach (var file in Directory.EnumerateFiles(Path.Combine(Source, "WholeFold.Core", "Constructions", "Library"), "*.cs"))
+        {
+            Assert.DoesNotMatch(Caliper(), File.ReadAllText(file));
+        }
+    }
+
+    [Fact]
+    public void Every_check_has_a_file_of_its_own_and_can_fire()
+    {
+        var checks = Directory.EnumerateFiles(Path.Combine(Source, "WholeFold.Core", "Checks"), "*.cs").Select(File.ReadAllText).SelectMany(t => CheckId().Matches(t)).Select(m => m.Groups[1].Value).Distinct().ToList();
+        var fired = new[] { "imperial-eighths", "metric-5mm", "both" }
+            .SelectMany(t => Support.Grid(t, "0.6mm"))
+            .Append(Support.Spec("gatefold", "5x7", "relief=0"))
+            .Append(Support.Spec("plain-fold", "12x12in"))
+            .Append(Support.Spec("tier-scene", "10.1x10.1cm", "tiers=3") with { Tools = "metric-5mm" })
+            .Select(s => Exchange(s)).Where(s => s is not null).SelectMany(s => s!.Checks).Select(c => c.Id).ToHashSet();
+
+        // A bond apart is a fault of a construction itself, and rounding needs panels with no mark in common:
+        // ClosedPoseTests and ConflictTests make both.
+        Assert.Equal(["bond-apart", "figures-rounded"], checks.Where(c => !fired.Contains(c)).Order());
+    }
+
+    private static Core.Sizing.SizedDesign? Exchange(Core.Exchange.DesignSpec spec)
+    {
+        var read = Core.Exchange.DesignReader.Read(spec);
+        return Core.Sizing.Attempt.Of(read.Design, read.Target).Sized;
+    }
+
+    private static string Find(string folder)
+    {
+        for (var at = new DirectoryInfo(AppContext.BaseDirectory); at is not null; at = at.Parent)
+        {
+            if (File.Exists(Path.Combine(at.FullName, "WholeFold.slnx")))
+            {
+                return Path.Combine(at.FullName, folder);
+            }
+        }
+
+        throw new InvalidOperationException("The tests run from inside the project.");
+    }
+
+    [GeneratedRegex("[Cc]aliper\\b(?!.{0,40} rub)|Stock\\b")]
+    private static partial Regex Caliper();
+
+    [GeneratedRegex("new Check\\(\\s*\"([a-z-]+)\"")]
+    private static partial Regex CheckId();
+}

@@ -1,0 +1,87 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Exchange;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+using Xunit;
+
+namespace WholeFold.Core.Tests.Folding;
+
+public class ClosedPoseTests
+{
+    [Fact]
+    public void Every_construction_fills_its_format_exactly_on_a_machine()
+    {
+        foreach (var spec in Support.Grid("machine"))
+        {
+            var sized = Support.Size(spec);
+            Assert.Empty(sized.Closed.Misses);
+            if (sized.Construction.GrowsBecause is null)
+            {
+                Assert.Equal((sized.Target.Width, sized.Target.Height), (sized.ClosedWidth, sized.ClosedHeight));
+            }
+        }
+    }
+
+    /// <summary>Where a score is a mark off, either a bond misses, or the card ends larger, or a door or a panel is seen to be uneven.</summary>
+    [Fact]
+    public void A_score_moved_by_one_mark_is_noticed()
+    {
+        var moved = 0;
+        foreach (var spec in Support.Grid("machine").Where((_, i) => i % 5 == 0))
+        {
+            var sized = Support.Size(spec);
+            foreach (var piece in sized.Pieces)
+            {
+                for (var score = 0; score < piece.Scores.Count; score++)
+                {
+                    foreach (var by in new[] { Length.Mm(0.5m), -Length.Mm(0.5m) })
+                    {
+                        var pieces = sized.Pieces.Select(p => p == piece ? Moved(p, score, by) : p).ToList();
+                        var pose = ClosedPose.Of(sized.Construction, pieces, e => sized.ValueOf(e).Units);
+                        var missed = pose.Misses.Count > 0;
+                        var otherSize = pose.Width != sized.ClosedWidth || pose.Height != sized.ClosedHeight;
+                        var otherPanels = !pose.Panels.Select(p => p.Box).SequenceEqual(sized.Closed.Panels.Select(p => p.Box));
+                        Assert.True(missed || otherSize || otherPanels, $"{spec.Named()}: {piece.Piece.Id} score {score} moved by {by} went unnoticed");
+                        moved++;
+                    }
+                }
+            }
+        }
+
+        Assert.True(moved > 100);
+    }
+
+    [Fact]
+    public void A_bond_on_the_wrong_face_or_out_of_place_is_found()
+    {
+        var sized = Support.Size(Support.Spec("tier-scene", "5x7") with { Turn = true });
+        ClosedPose With(Func<Bond, Bond> change) =>
+            ClosedPose.Of(sized.Construction with { Bonds = [.. sized.Construction.Bonds.Select((b, i) => i == 1 ? change(b) : b)] }, sized.Pieces, e => sized.ValueOf(e).Units);
+        Assert.Empty(With(b => b).Misses);
+        Assert.True(With(b => b with { FaceA = Face.Down }).Misses.Single().WrongFace);
+        var aside = With(b => b with { A = b.A with { FromX = b.A.FromX + Pair.Of(1, 16, 1.5m), ToX = b.A.ToX + Pair.Of(1, 16, 1.5m) } }).Misses.Single();
+        Assert.Equal(Length.In(1, 16), aside.By);
+    }
+
+    [Fact]
+    public void A_tier_scene_closes_sideways_by_its_depth()
+    {
+        var sized = Support.Size(Support.Spec("tier-scene", "5x7", "depth=1") with { Turn = true });
+        var box = sized.Closed.Panels.ToDictionary(p => $"{p.Piece}.{p.Panel}", p => p.Box);
+
+        // The left wall lies still and the back is folded over onto it; each tier's face stands over by its own
+        // distance from the back.
+        Assert.Equal(box["base.back"].Right, box["base.wall-left"].Right);
+        Assert.Equal(Length.In(1, 2), box["base.back"].Right - box["tier2.face"].Right);
+        Assert.Equal(Length.In(1), box["base.back"].Right - box["tier1.face"].Right);
+        Assert.All(box.Values, b => Assert.True(b.Bottom == Length.Zero, "all stand flush at the foot"));
+    }
+
+    private static SizedPiece Moved(SizedPiece piece, int score, Length by)
+    {
+        var scores = piece.Scores.Select((s, i) => i == score ? s with { Figure = s.Figure with { Value = s.Figure.Value + by } } : s).ToList();
+        var panels = piece.Panels.Select((p, i) => i == score ? p with { To = p.To + by } : i == score + 1 ? p with { From = p.From + by } : p).ToList();
+        return piece with { Scores = scores, Panels = panels };
+    }
+}

@@ -1,0 +1,75 @@
+using WholeFold.Core.Catalogue;
+using WholeFold.Core.Exchange;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+using Xunit;
+using static WholeFold.Core.Tests.Support;
+
+namespace WholeFold.Core.Tests.Sizing;
+
+public class ConversionTests
+{
+    [Fact]
+    public void There_and_back_through_the_written_design_gives_the_same_bytes()
+    {
+        foreach (var start in new[]
+        {
+            Spec("winged-lock-gatefold", "5x5", "centre=1", "pad=1/4"), Spec("tier-scene", "a6-iso", "tiers=3", "depth=45mm") with { Turn = true },
+            Spec("gatefold", "a2-us", "relief=3/32", "backKeeps=sheet"), Spec("plain-fold", "dl", "frontShort=20mm"),
+        })
+        {
+            var before = Json(start);
+            var spec = start;
+            foreach (var format in Formats.All)
+            {
+                foreach (var tools in new[] { null, "machine", "metric-5mm", "imperial-eighths" })
+                {
+                    // Each stop is written down and read again, as the store does.
+                    spec = DesignSpec.Parse(System.Text.Json.JsonSerializer.Serialize(spec with { Target = format.Id, Tools = tools }, SizedJson.Options), "test");
+                    var read = DesignReader.Read(spec);
+                    _ = Attempt.Of(read.Design, read.Target);
+                }
+            }
+
+            Assert.Equal(before, Json(spec with { Target = null, Tools = start.Tools }));
+        }
+
+        static string Json(DesignSpec spec)
+        {
+            var read = DesignReader.Read(spec);
+            return SizedJson.Write(Sizer.Size(read.Design, read.Target), read.Unit);
+        }
+    }
+
+    [Fact]
+    public void A_fixed_parameter_keeps_its_size_and_a_proportional_one_its_relation()
+    {
+        var spec = Spec("winged-lock-gatefold", "6x6", "centre=1 1/2", "pad=1/4") with { Tools = "machine", Target = "4x4" };
+        var sized = Size(spec);
+        Assert.Equal(In("1"), sized.Parameters.Single(p => p.Parameter.Id == "centre").Value);
+        Assert.Equal(In("1/4"), sized.Parameters.Single(p => p.Parameter.Id == "pad").Value);
+    }
+
+    [Fact]
+    public void An_adjustment_holds_for_its_format_only()
+    {
+        var adjusted = Spec("winged-lock-gatefold", "5x5") with { Adjustments = new Dictionary<string, IReadOnlyDictionary<string, string>> { ["5x7"] = new Dictionary<string, string> { ["centre"] = "1 1/4" } } };
+        Assert.Equal(In("1 1/4"), Size(adjusted with { Target = "5x7" }).Parameters[0].Value);
+        Assert.NotEqual(In("1 1/4"), Size(adjusted with { Target = "a2-us" }).Parameters[0].Value);
+        Assert.Equal(SizedJson.Write(Size(Spec("winged-lock-gatefold", "5x5")), DisplayUnit.Inch), SizedJson.Write(Size(adjusted), DisplayUnit.Inch));
+    }
+
+    [Theory]
+    [InlineData("plain-fold", "5x5", null, VerdictKind.AsDrawn)]
+    [InlineData("winged-lock-gatefold", "6x6", null, VerdictKind.LargerSheet)]
+    [InlineData("gatefold", "5x7", null, VerdictKind.Eased)]
+    [InlineData("plain-fold", "a6-iso", "imperial-eighths", VerdictKind.Eased)]
+    [InlineData("plain-fold", "12x12in", null, VerdictKind.Stuck)]
+    public void The_verdict_says_the_gravest_thing(string construction, string format, string? tools, VerdictKind kind)
+    {
+        var read = DesignReader.Read(Spec(construction, format) with { Tools = tools });
+        var verdict = Attempt.Of(read.Design, read.Target).Verdict;
+        Assert.Equal(kind, verdict.Kind);
+        Assert.NotEmpty(verdict.Text.In(DisplayUnit.Inch));
+    }
+}

@@ -1,0 +1,142 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Exchange;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
+using Xunit;
+
+namespace WholeFold.Core.Tests.Sizing;
+
+/// <summary>What holds for every construction in every format with every tool set.</summary>
+public class Laws
+{
+    public static TheoryData<string, string, string> Ways => new()
+    {
+        { "imperial-eighths", "0.34mm", "format" }, { "imperial-eighths", "0.8mm", "board" }, { "imperial-eighths", "0.1mm", "proportions" },
+        { "metric-5mm", "0.34mm", "format" }, { "metric-5mm", "0.8mm", "board" }, { "metric-5mm", "0.1mm", "proportions" },
+        { "both", "0.34mm", "format" }, { "ruler", "0.34mm", "format" }, { "machine", "0.34mm", "format" }, { "machine", "0.8mm", "board" },
+    };
+
+    [Theory]
+    [MemberData(nameof(Ways))]
+    public void Hold_for_every_construction_and_format(string tools, string caliper, string priority)
+    {
+        var sizedCount = 0;
+        foreach (var spec in Support.Grid(tools, caliper, priority))
+        {
+            var read = DesignReader.Read(spec);
+            var attempt = Attempt.Of(read.Design, read.Target);
+            if (attempt.Sized is not { } sized)
+            {
+                Assert.NotEmpty(attempt.Conflicts);
+                continue;
+            }
+
+            sizedCount++;
+            var name = spec.Named();
+            ChainsClose(sized, name);
+            EveryFigureIsSettableAsItSays(sized, name);
+            IdealPlusStepsIsTheResult(sized, name);
+            ClosesWithinItsFormat(sized, name);
+            Assert.Equal(SizedJson.Write(sized, read.Unit), SizedJson.Write(Sizer.Size(read.Design, read.Target), read.Unit));
+        }
+
+        Assert.True(sizedCount > 180, $"only {sizedCount} could be sized");
+    }
+
+    private static void ChainsClose(SizedDesign sized, string name)
+    {
+        foreach (var piece in sized.Pieces)
+        {
+            Assert.Equal(piece.Along.Value, piece.Panels.Aggregate(Length.Zero, (sum, p) => sum + p.Extent));
+            Assert.All(piece.Panels, p => Assert.True(p.Extent > Length.Zero, $"{name}: {p.Panel.Id} is {p.Extent}"));
+            if (sized.Means != Means.Rounded)
+            {
+                // Panels that are equal by their rule are equal as cut.
+                Assert.All(piece.Panels, p => Assert.Equal(sized.ValueOf(p.Panel.Extent), p.Extent));
+                Assert.All(piece.Panels, p => Assert.True(p.Extent >= sized.ValueOf(p.Panel.Min.Value), $"{name}: {p.Panel.Id} is {p.Extent}, too small"));
+            }
+        }
+    }
+
+    private static void EveryFigureIsSettableAsItSays(SizedDesign sized, string name)
+    {
+        var tools = sized.Tools;
+        foreach (var cut in sized.Pieces.SelectMany(p => new[] { p.Width, p.Height }).Concat(sized.Layers.SelectMany(l => new[] { l.Width, l.Height })))
+        {
+            Assert.True(tools.OnCutMark(cut.Value), $"{name}: {cut.Id} of {cut.Value} is on no mark of the trimmer");
+            Assert.Equal(cut.Value, cut.Setting.At);
+        }
+
+        foreach (var piece in sized.Pieces)
+        {
+            foreach (var score in piece.Scores.Select(s => s.Figure))
+            {
+                var holds = score.Setting switch
+                {
+                    { How: SetBy.Direct, At: var at } => at == score.Value && tools.Combs.Any(c => at <= tools.BoardEnd && (at - c.First).IsOn(c.Step)),
+                    { How: SetBy.Turned, At: var at } => at == piece.Along.Value - score.Value && tools.Combs.Any(c => at <= tools.BoardEnd && (at - c.First).IsOn(c.Step)),
+                    { How: SetBy.Ruler, At: var at, Groove: var groove, Offset: var offset } => at == score.Value && tools.RulerMarks.Any(at.IsOn) && (groove is null ? !tools.HasBoard : groove + offset == at),
+                    { How: SetBy.Machine, At: var at } => at == score.Value && tools.Exact,
+                    _ => false,
+                };
+                Assert.True(holds, $"{name}: {score.Id} at {score.Value} cannot be set as it says: {score.Setting}");
+            }
+        }
+    }
+
+    private static void IdealPlusStepsIsTheResult(SizedDesign sized, string name)
+    {
+        foreach (var figure in sized.Figures)
+        {
+            var at = figure.Reasons[0].From;
+            foreach (var reason in figure.Reasons)
+            {
+                Assert.Equal(at, reason.From);
+                at = reason.To;
+            }
+
+            Assert.True(at == figure.Value, $"{name}: the reasons of {figure.Id} end at {at}, not at {figure.Value}");
+        }
+
+        // The first reason's figure is the rule at the format and the ideals, worked out here by itself.
+        foreach (var piece in sized.Pieces)
+        {
+            Assert.Equal(IdealOf(sized, piece.Piece.Along), piece.Along.Ideal);
+            for (var i = 0; i < piece.Scores.Count; i++)
+            {
+                Assert.Equal(IdealOf(sized, piece.Piece.Position(i)), piece.Scores[i].Figure.Ideal);
+            }
+        }
+    }
+
+    private static Length IdealOf(SizedDesign sized, Affine expression)
+    {
+        var sum = expression.ConstantIn(sized.Tools.System);
+        foreach (var (name, ratio) in expression.Terms)
+        {
+            sum += ratio * name switch
+            {
+                "W" => sized.Target.Width.Units,
+                "H" => sized.Target.Height.Units,
+                _ => sized.ExactIdeal(name),
+            };
+        }
+
+        return new Length(sum.Nearest());
+    }
+
+    private static void ClosesWithinItsFormat(SizedDesign sized, string name)
+    {
+        var mark = sized.Means == Means.Rounded ? sized.Tools.CutMarks.Max() : Length.Zero;
+        Assert.All(sized.Closed.Misses, m => Assert.True(!m.WrongFace && m.By <= mark, $"{name}: {m}"));
+        if (sized.Construction.GrowsBecause is null)
+        {
+            Assert.True(sized.ClosedWidth <= sized.Target.Width + mark && sized.ClosedHeight <= sized.Target.Height, $"{name}: closed {sized.ClosedWidth} × {sized.ClosedHeight}");
+        }
+
+        var slack = (sized.Means == Means.Smaller ? Pair.Of(1, 8, 3m) : Pair.Of(1, 16, 1.5m)).In(sized.Tools.System);
+        Assert.True(sized.Width <= sized.Target.Width && sized.Width >= sized.Target.Width - slack, name);
+        Assert.True(sized.Height <= sized.Target.Height && sized.Height >= sized.Target.Height - slack, name);
+    }
+}

@@ -1,0 +1,297 @@
+using Google.OrTools.Sat;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
+using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.Core.Tests.Sizing;
+
+/// <summary>
+/// An independent judge of the search: the same question posed to a general constraint solver, straight from the
+/// construction, by code that shares nothing with the program's own. It is asked for anything better than what was
+/// found; "infeasible" proves that there is none.
+/// </summary>
+internal sealed class Oracle
+{
+    private readonly CpModel _model = new();
+    private readonly Construction _construction;
+    private readonly Target _target;
+    private readonly ToolSet _tools;
+    private readonly Stock _stock;
+    private readonly long _fine;
+    private readonly Dictionary<string, IntVar> _fineVars = [];
+    private readonly Dictionary<string, Rational> _ideals = [];
+    private readonly LinearExpr[] _cost;
+
+    public Oracle(Construction construction, Target target, ToolSet tools, Stock stock, Priority priority)
+    {
+        (_construction, _target, _tools, _stock) = (construction, target, tools, stock);
+
+        // Parameters count in half marks of the ruler, W and H in marks of the trimmer.
+        _fine = tools.RulerMarks[0].Units / 2;
+        var cut = tools.CutMarks[0].Units;
+        var slack = tools.System == UnitSystem.Imperial ? 508 : 480;
+        var shortfall = new List<LinearExpr>();
+        foreach (var (name, side) in new[] { ("W", target.Width.Units), ("H", target.Height.Units) })
+        {
+            var marks = _model.NewIntVar(CeilDiv(side - slack, cut), side / cut, name);
+            _fineVars[name] = marks;
+            shortfall.Add(LinearExpr.Constant(side) - (marks * cut));
+        }
+
+        foreach (var parameter in construction.Parameters)
+        {
+            var ideal = Exact(parameter.Ideal);
+            foreach (var least in parameter.Min.Select(l => Exact(l.Value)))
+            {
+                ideal = ideal < least ? least : ideal;
+            }
+
+            foreach (var most in parameter.Max.Select(l => Exact(l.Value)))
+            {
+                ideal = ideal > most ? most : ideal;
+            }
+
+            _ideals[parameter.Id] = ideal;
+            _fineVars[parameter.Id] = parameter.Held ? _model.NewConstant(ideal.Nearest() / _fine) : _model.NewIntVar(0, 243_840 / _fine, parameter.Id);
+        }
+
+        foreach (var parameter in construction.Parameters)
+        {
+            foreach (var limit in parameter.Min)
+            {
+                AtLeastZero(Affine.Name(parameter.Id) - limit.Value);
+            }
+
+            foreach (var limit in parameter.Max)
+            {
+                AtLeastZero(limit.Value - Affine.Name(parameter.Id));
+            }
+        }
+
+        foreach (var requirement in construction.Requirements)
+        {
+            AtLeastZero(requirement.AtLeastZero);
+        }
+
+        var off = new List<LinearExpr>();
+        var turns = new List<LinearExpr>();
+        var settings = new List<LinearExpr>();
+        foreach (var piece in construction.Pieces)
+        {
+            foreach (var panel in piece.Panels)
+            {
+                AtLeastZero(panel.Extent - panel.Min.Value);
+            }
+
+            var width = OnMarks(piece.Panels.Aggregate(Affine.Zero, (sum, p) => sum + p.Extent), cut);
+            OnMarks(piece.Across, cut);
+            PieceCosts(piece, width, off, turns, settings);
+        }
+
+        var distance = new List<LinearExpr>();
+        foreach (var parameter in construction.Parameters.Where(p => !p.Held))
+        {
+            var ideal = _ideals[parameter.Id];
+            var band = Math.Max((ideal * new Rational(15, 100)).Nearest(), slack);
+            var weight = Math.Max(1, 10_000_000 / (band * ideal.Denominator));
+            var away = _model.NewIntVar(0, 1_000_000_000_000, "");
+            _model.AddAbsEquality(away, (_fineVars[parameter.Id] * (_fine * ideal.Denominator)) - ideal.Numerator);
+            distance.Add(away * weight);
+        }
+
+        var (s, o, d) = (LinearExpr.Sum(shortfall), LinearExpr.Sum(off), LinearExpr.Sum(distance));
+        LinearExpr[] first = priority switch { Priority.Board => [o, s, d], Priority.Proportions => [s, d, o], _ => [s, o, d] };
+        _cost = [.. first, LinearExpr.Sum(turns), LinearExpr.Sum(settings)];
+    }
+
+    /// <summary>Whether anything at all satisfies the hard rules, or, given a cost, anything cheaper does.</summary>
+    public bool HasBetterThan(Cost? found, Priority priority)
+    {
+        if (found is { } c)
+        {
+            long[] ordered = priority switch
+            {
+                Priority.Board => [c.OffGroove, c.Shortfall, c.Distance, c.Turns, c.Settings],
+                Priority.Proportions => [c.Shortfall, c.Distance, c.OffGroove, c.Turns, c.Settings],
+                _ => [c.Shortfall, c.OffGroove, c.Distance, c.Turns, c.Settings],
+            };
+            var lower = new List<BoolVar>();
+            for (var i = 0; i < ordered.Length; i++)
+            {
+                var here = _model.NewBoolVar("");
+                for (var j = 0; j < i; j++)
+                {
+                    _model.Add(_cost[j] == ordered[j]).OnlyEnforceIf(here);
+                }
+
+                _model.Add(_cost[i] <= ordered[i] - 1).OnlyEnforceIf(here);
+                lower.Add(here);
+            }
+
+            _model.AddBoolOr(lower);
+        }
+
+        return Solve() is CpSolverStatus.Optimal or CpSolverStatus.Feasible;
+    }
+
+    /// <summary>The solver's own figure for the cost of given values, to compare with the program's.</summary>
+    public long[]? CostOf(IReadOnlyDictionary<string, long> values, out CpSolverStatus status)
+    {
+        foreach (var (name, units) in values)
+        {
+            var step = name is "W" or "H" ? _tools.CutMarks[0].Units : _fine;
+            if (units % step != 0)
+            {
+                status = CpSolverStatus.Infeasible;
+                return null;
+            }
+
+            _model.Add(_fineVars[name] == units / step);
+        }
+
+        var solver = new CpSolver { StringParameters = "num_workers:1" };
+        status = solver.Solve(_model);
+        return status is CpSolverStatus.Optimal or CpSolverStatus.Feasible ? [.. _cost.Select(solver.Value)] : null;
+    }
+
+    private CpSolverStatus Solve()
+    {
+        var solver = new CpSolver { StringParameters = "num_workers:1,max_time_in_seconds:20" };
+        var status = solver.Solve(_model);
+        return status is CpSolverStatus.Unknown or CpSolverStatus.ModelInvalid ? throw new InvalidOperationException($"the judge could not decide: {status}") : status;
+    }
+
+    private void PieceCosts(Piece piece, LinearExpr width, List<LinearExpr> off, List<LinearExpr> turns, List<LinearExpr> settings)
+    {
+        var mark = _tools.RulerMarks[0].Units;
+        var step = _tools.Combs[0].Step.Units;
+        var turned = new List<BoolVar>();
+        var places = new List<IntVar>();
+        var sum = Affine.Zero;
+        foreach (var panel in piece.Panels.SkipLast(1))
+        {
+            sum += panel.Extent;
+            var at = OnMarks(sum, mark);
+            var direct = OnGroove(at, step);
+            var other = OnGroove(width - at, step);
+            var isTurned = _model.NewBoolVar("");
+            _model.AddBoolAnd([direct.Not(), other]).OnlyEnforceIf(isTurned);
+            _model.AddBoolOr([direct, other.Not()]).OnlyEnforceIf(isTurned.Not());
+            var isOff = _model.NewBoolVar("");
+            _model.AddBoolAnd([direct.Not(), other.Not()]).OnlyEnforceIf(isOff);
+            _model.AddBoolOr([direct, other]).OnlyEnforceIf(isOff.Not());
+            off.Add(isOff);
+            turned.Add(isTurned);
+            var place = _model.NewIntVar(-1_000_000, 1_000_000, "");
+            _model.Add(place == width - at).OnlyEnforceIf(isTurned);
+            _model.Add(place == at).OnlyEnforceIf(isTurned.Not());
+            places.Add(place);
+        }
+
+        var any = _model.NewBoolVar("");
+        _model.AddMaxEquality(any, turned);
+        turns.Add(any);
+        for (var i = 0; i < places.Count; i++)
+        {
+            var isNew = _model.NewBoolVar("");
+            var same = new List<ILiteral>();
+            for (var j = 0; j < i; j++)
+            {
+                var equal = _model.NewBoolVar("");
+                _model.Add(places[i] == places[j]).OnlyEnforceIf(equal);
+                _model.Add(places[i] != places[j]).OnlyEnforceIf(equal.Not());
+                same.Add(equal);
+            }
+
+            if (same.Count == 0)
+            {
+                _model.Add(isNew == 1);
+            }
+            else
+            {
+                _model.AddBoolOr(same).OnlyEnforceIf(isNew.Not());
+                _model.AddBoolAnd(same.Select(l => l.Not())).OnlyEnforceIf(isNew);
+            }
+
+            settings.Add(isNew);
+        }
+    }
+
+    private BoolVar OnGroove(LinearExpr at, long step)
+    {
+        // Shifted up so that the solver's remainder is never that of a negative number.
+        var shift = 1000 * step;
+        var rest = _model.NewIntVar(0, step - 1, "");
+        _model.AddModuloEquality(rest, at + shift, step);
+        var whole = _model.NewBoolVar("");
+        _model.Add(rest == 0).OnlyEnforceIf(whole);
+        _model.Add(rest >= 1).OnlyEnforceIf(whole.Not());
+        var within = _model.NewBoolVar("");
+        _model.AddLinearExpressionInDomain(at, Google.OrTools.Util.Domain.FromFlatIntervals([_tools.Combs[0].First.Units, _tools.BoardEnd.Units])).OnlyEnforceIf(within);
+        _model.AddLinearExpressionInDomain(at, Google.OrTools.Util.Domain.FromFlatIntervals([-10_000_000, _tools.Combs[0].First.Units - 1, _tools.BoardEnd.Units + 1, 10_000_000])).OnlyEnforceIf(within.Not());
+        var on = _model.NewBoolVar("");
+        _model.AddBoolAnd([whole, within]).OnlyEnforceIf(on);
+        _model.AddBoolOr([whole.Not(), within.Not()]).OnlyEnforceIf(on.Not());
+        return on;
+    }
+
+    /// <summary>The expression as a whole number of marks, in units.</summary>
+    private LinearExpr OnMarks(Affine expression, long mark)
+    {
+        var (terms, denominator) = Whole(expression);
+        var count = _model.NewIntVar(-10_000, 10_000, "");
+        _model.Add(count * (mark * denominator) == terms);
+        return count * mark;
+    }
+
+    private void AtLeastZero(Affine expression) => _model.Add(Whole(expression).Terms >= 0);
+
+    private (LinearExpr Terms, long Denominator) Whole(Affine expression)
+    {
+        var constant = expression.ConstantIn(_tools.System);
+        var ratios = new List<(string Name, Rational Ratio)>();
+        foreach (var (name, ratio) in expression.Terms)
+        {
+            if (name == "@doors")
+            {
+                constant += ratio * new Rational(2 * _stock.Caliper.Units);
+            }
+            else
+            {
+                ratios.Add((name, ratio * new Rational(name is "W" or "H" ? _tools.CutMarks[0].Units : _fine)));
+            }
+        }
+
+        var denominator = ratios.Select(r => r.Ratio.Denominator).Append(constant.Denominator).Aggregate(1L, (a, b) => a * b / Gcd(a, b));
+        var sum = LinearExpr.Constant(constant.Numerator * (denominator / constant.Denominator));
+        foreach (var (name, ratio) in ratios)
+        {
+            sum += _fineVars[name] * (ratio.Numerator * (denominator / ratio.Denominator));
+        }
+
+        return (sum, denominator);
+    }
+
+    private Rational Exact(Affine expression)
+    {
+        var sum = expression.ConstantIn(_tools.System);
+        foreach (var (name, ratio) in expression.Terms)
+        {
+            sum += ratio * name switch
+            {
+                "W" => new Rational(_target.Width.Units),
+                "H" => new Rational(_target.Height.Units),
+                "@doors" => new Rational(2 * _stock.Caliper.Units),
+                _ => _ideals[name],
+            };
+        }
+
+        return sum;
+    }
+
+    private static long CeilDiv(long a, long b) => (a + b - 1) / b;
+
+    private static long Gcd(long a, long b) => b == 0 ? a : Gcd(b, a % b);
+}

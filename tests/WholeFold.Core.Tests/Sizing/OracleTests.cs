@@ -1,0 +1,82 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Exchange;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
+using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
+using Xunit;
+
+namespace WholeFold.Core.Tests.Sizing;
+
+/// <summary>The search against a general constraint solver, over the whole ordered cost.</summary>
+public class OracleTests
+{
+    private const int RandomCases = 1000;
+
+    [Fact]
+    public void The_search_finds_the_optimum_of_random_chains()
+    {
+        var random = new Random(5080);
+        var solved = 0;
+        for (var i = 0; i < RandomCases; i++)
+        {
+            var construction = RandomChains.Make(random);
+            var (target, tools) = RandomChains.Case(random);
+            var priority = (Priority)random.Next(3);
+            solved += Judge(construction, target, tools, priority, $"random case {i}") ? 1 : 0;
+        }
+
+        // Both kinds must be well represented, or agreement would mean little.
+        Assert.InRange(solved, RandomCases / 4, RandomCases * 9 / 10);
+    }
+
+    [Theory]
+    [InlineData("imperial-eighths")]
+    [InlineData("metric-5mm")]
+    public void The_search_finds_the_optimum_of_the_library(string toolsId)
+    {
+        foreach (var (spec, i) in Support.Grid(toolsId).Select((s, i) => (s, i)).Where(p => p.i % 2 == 0))
+        {
+            var read = DesignReader.Read(spec);
+            Judge(read.Design.Construction, read.Target, ToolSets.Resolve(toolsId, read.Target.Format.System)!, (Priority)(i / 2 % 3), spec.Named());
+        }
+    }
+
+    [Fact]
+    public void A_dearer_answer_would_be_noticed()
+    {
+        var read = DesignReader.Read(Support.Spec("winged-lock-gatefold", "5x7"));
+        var cost = Sizer.Size(read.Design, read.Target).Cost;
+        bool Noticed(Cost dearer) => new Oracle(read.Design.Construction, read.Target, ToolSets.Resolve("imperial-eighths", UnitSystem.Imperial)!, read.Design.Stock, Priority.Format).HasBetterThan(dearer, Priority.Format);
+        Assert.False(Noticed(cost));
+        Assert.True(Noticed(cost with { Settings = cost.Settings + 1 }));
+        Assert.True(Noticed(cost with { Distance = cost.Distance + 1 }));
+        Assert.True(Noticed(cost with { OffGroove = cost.OffGroove + 1, Distance = 0 }));
+    }
+
+    private static bool Judge(Construction construction, Target target, ToolSet tools, Priority priority, string name)
+    {
+        var stock = Stocks.ById("card-270")!;
+        var poser = new Poser(construction, target, tools, stock, priority, new Dictionary<string, Length>(), new Dictionary<string, Rational>());
+        var problem = poser.Pose(Means.Usual);
+        var found = Search.Solve(problem);
+        if (found is not { } solution)
+        {
+            Assert.False(new Oracle(construction, target, tools, stock, priority).HasBetterThan(null, priority), $"{name}: the judge found a solution where the search found none");
+            return false;
+        }
+
+        var values = problem.Unknowns.Select((u, i) => (u.Name, solution.Values[i])).ToDictionary(p => p.Name, p => p.Item2);
+        var cost = new Oracle(construction, target, tools, stock, priority).CostOf(values, out var status);
+        Assert.True(cost is not null, $"{name}: the judge says that the search's values break a rule ({status})");
+        long[] own = priority switch
+        {
+            Priority.Board => [solution.Cost.OffGroove, solution.Cost.Shortfall, solution.Cost.Distance, solution.Cost.Turns, solution.Cost.Settings],
+            Priority.Proportions => [solution.Cost.Shortfall, solution.Cost.Distance, solution.Cost.OffGroove, solution.Cost.Turns, solution.Cost.Settings],
+            _ => [solution.Cost.Shortfall, solution.Cost.OffGroove, solution.Cost.Distance, solution.Cost.Turns, solution.Cost.Settings],
+        };
+        Assert.True(cost!.SequenceEqual(own), $"{name}: the judge costs it {string.Join(", ", cost!)}, the search {string.Join(", ", own)}");
+        Assert.False(new Oracle(construction, target, tools, stock, priority).HasBetterThan(solution.Cost, priority), $"{name}: the judge found something better than {solution.Cost}");
+        return true;
+    }
+}

@@ -1,0 +1,47 @@
+import { AxeBuilder } from "@axe-core/playwright";
+import { expect, test } from "./studio.mjs";
+
+for (const colorScheme of ["light", "dark"]) {
+  test.describe(colorScheme, () => {
+    test.use({ colorScheme });
+
+    test("no view has anything that axe finds", async ({ page }) => {
+      const check = async (view) => {
+        await page.waitForLoadState("networkidle");
+        await page.waitForTimeout(350);
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        expect(violations.map((v) => `${view}: ${v.id}: ${v.nodes.map((n) => `${n.html.slice(0, 120)} ${n.any[0]?.message ?? ""}`).join(" | ")}`)).toEqual([]);
+      };
+      await page.goto("/bench/night-ferry");
+      await page.locator("g.score").first().waitFor();
+      await check("bench");
+      await page.locator(".row").nth(2).click();
+      await check("bench with reasons");
+      await page.keyboard.press("?");
+      await check("help");
+      await page.keyboard.press("Escape");
+      await page.getByRole("button", { name: /^Tools/ }).click();
+      await check("menu");
+      await page.keyboard.press("Escape");
+      await page.getByRole("button", { name: /Other size/ }).click();
+      await page.getByRole("textbox", { name: /Finished size/ }).fill("five");
+      await check("other size");
+      await page.keyboard.press("Enter");
+      await page.getByRole("alert").waitFor();
+      await check("bench with an error");
+      await page.goto("/bench/two-bicycles");
+      await page.locator("g.score").first().waitFor();
+      await check("a card that grows");
+      await page.goto("/drawer");
+      await page.locator(".design").first().waitFor();
+      await check("drawer");
+      await page.keyboard.press("n");
+      await page.getByRole("dialog").waitFor();
+      await page.getByRole("button", { name: "Lay it out" }).click();
+      await page.getByText("the design has no name").waitFor();
+      await check("new design with an error");
+      await page.goto("/nowhere");
+      await check("lost");
+    });
+  });
+}

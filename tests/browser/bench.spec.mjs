@@ -1,0 +1,209 @@
+import { bench, expect, figure, settled, stored, test } from "./studio.mjs";
+
+const shown = async (locator) => (await locator.innerText()).replace(/[\s\u2009]+/g, " ").trim();
+
+test("a 5 in square is converted with the mouse, in inches and centimetres, and all is there after a reload", async ({ page }) => {
+  await page.goto("/");
+  await expect(page).toHaveURL(/bench\/comet-supper/);
+  await expect(page.getByRole("heading", { name: /Comet supper/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /5 × 5/ })).toContainText("from here");
+
+  for (const [name, key] of [["5 × 7", "5x7"], ["A2 US", "a2-us"], ["Slimline", "slimline"], ["A6 US", "a6-us"], ["A6 ISO", "a6-iso"]]) {
+    await page.locator(".format").filter({ has: page.locator(".format-name", { hasText: new RegExp(`^${name}$`) }) }).click();
+    await expect.poll(async () => (await stored(page, "comet-supper")).state.target).toBe(key);
+    const { view } = await settled(page, "comet-supper");
+    const rows = view.ledger.flatMap((s) => s.rows);
+    for (const row of rows) {
+      expect(await shown(figure(page, row.figureId).locator(".now"))).toBe(row.now.text);
+      expect(await shown(figure(page, row.figureId).locator(".was"))).toBe(row.was.text);
+    }
+  }
+
+  await page.locator(".bar").getByText("in", { exact: true }).click();
+  await expect(page.locator(".ledger-head")).toContainText("inches");
+  await page.locator(".bar").getByText("cm", { exact: true }).click();
+  await expect(page.locator(".ledger-head")).toContainText("cm");
+  await page.locator(".bar").getByText("both", { exact: true }).click();
+  await expect(page.locator(".ledger-head > *")).toHaveCount(5);
+
+  // A row opens to its reasons, and so does its flag in the drawing.
+  await figure(page, "base.width").getByRole("button").click();
+  await expect(figure(page, "base.width").locator(".reasons")).toContainText("Twice the card's width");
+  await page.locator("g.score").nth(1).locator("path.flag").click();
+  await expect(figure(page, "base.scores[1]").locator(".reasons")).toBeVisible();
+
+  // A dragged slider shows what it does at once, and stores one gesture.
+  await page.getByRole("button", { name: /^A2 US/ }).click();
+  await settled(page, "comet-supper");
+  const before = (await stored(page, "comet-supper")).version;
+  const thumb = page.getByRole("slider").first();
+  const box = await thumb.boundingBox();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 130, box.y + box.height / 2, { steps: 6 });
+  await page.mouse.up();
+  await expect.poll(async () => (await stored(page, "comet-supper")).version).toBe(before + 1);
+  const { state, view } = await settled(page, "comet-supper");
+  expect(state.adjustments["a2-us"].centre).toBe(view.parameters[0].value.exact);
+  expect(view.parameters[0].pinned).toBe(true);
+
+  await page.reload();
+  await settled(page, "comet-supper");
+  await expect(page.getByRole("button", { name: /^A2 US/ })).toHaveAttribute("aria-pressed", "true");
+  for (const row of view.ledger.flatMap((s) => s.rows)) {
+    expect(await shown(figure(page, row.figureId).locator(".now"))).toBe(row.now.text);
+  }
+  await page.getByRole("button", { name: /^Undo/ }).click();
+  await expect.poll(async () => (await stored(page, "comet-supper")).state.adjustments["a2-us"]).toBeUndefined();
+  await page.getByRole("button", { name: /^Redo/ }).click();
+  await expect.poll(async () => (await stored(page, "comet-supper")).state.adjustments["a2-us"].centre).toBe(state.adjustments["a2-us"].centre);
+});
+
+test("everything goes from the keyboard, and one always sees where one is", async ({ page }) => {
+  const seen = async () => {
+    const outline = await page.evaluate(() => {
+      const at = document.activeElement;
+      const style = at ? getComputedStyle(at) : null;
+      return { tag: at?.tagName, text: at?.textContent?.slice(0, 30), width: style?.outlineWidth, kind: style?.outlineStyle };
+    });
+    expect(outline.kind, JSON.stringify(outline)).not.toBe("none");
+    expect(Number.parseFloat(outline.width), JSON.stringify(outline)).toBeGreaterThanOrEqual(2);
+  };
+  await page.goto("/");
+  await page.waitForURL(/bench/);
+  await settled(page, "comet-supper");
+  await page.keyboard.press("4");
+  await expect.poll(async () => (await stored(page, "comet-supper")).state.target).toBe("5x7");
+  await page.keyboard.press("]");
+  await expect.poll(async () => (await stored(page, "comet-supper")).state.target).toBe("slimline");
+  await page.keyboard.press("[");
+  await expect.poll(async () => (await stored(page, "comet-supper")).state.target).toBe("5x7");
+  await page.keyboard.press("t");
+  await expect.poll(async () => (await stored(page, "comet-supper")).state.targetTurn).toBe(true);
+  await page.keyboard.press("b");
+  await expect.poll(async () => (await stored(page, "comet-supper")).state.tools).toBe("metric-5mm");
+  const unit = (await settled(page, "comet-supper")).view.unit;
+  await page.keyboard.press("u");
+  await expect.poll(async () => (await settled(page, "comet-supper")).view.unit).not.toBe(unit);
+  await page.keyboard.press("Control+z");
+  await page.keyboard.press("Control+z");
+  await expect.poll(async () => (await stored(page, "comet-supper")).state.tools ?? null).toBe(null);
+  await page.keyboard.press("Control+Shift+z");
+  await expect.poll(async () => (await stored(page, "comet-supper")).state.tools).toBe("metric-5mm");
+
+  // Through the page by Tab: everything that can be reached is seen to be reached.
+  let slid = false;
+  for (let i = 0; i < 48; i++) {
+    await page.keyboard.press("Tab");
+    if (await page.evaluate(() => document.activeElement === document.body)) break;
+    await seen();
+    if (!slid && (await page.evaluate(() => document.activeElement?.getAttribute("role") === "slider"))) {
+      slid = true;
+      const version = (await stored(page, "comet-supper")).version;
+      await page.keyboard.press("ArrowRight");
+      await expect.poll(async () => (await stored(page, "comet-supper")).version).toBe(version + 1);
+    }
+  }
+  expect(slid).toBe(true);
+
+  // A figure's reasons, the help and back.
+  await figure(page, "base.height").getByRole("button").focus();
+  await page.keyboard.press("Enter");
+  await expect(figure(page, "base.height").locator(".reasons")).toBeVisible();
+  await page.keyboard.press("?");
+  await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
+  await seen();
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("dialog")).toHaveCount(0);
+  await page.keyboard.press("h");
+  await expect.poll(async () => (await stored(page, "comet-supper")).state.target ?? null).toBe(null);
+  await page.keyboard.press("g");
+  await expect(page).toHaveURL(/drawer/);
+});
+
+test("flags and grooves stand where the core says, before and after the board is switched", async ({ page }) => {
+  const check = async (id) => {
+    const { view } = await settled(page, id);
+    for (const piece of view.pieces) {
+      const group = page.locator(`g[data-piece="${piece.id}"]`);
+      const card = await group.locator("rect.cut").boundingBox();
+      const scale = card.width / piece.width.units;
+      expect(Math.abs(card.height - piece.height.units * scale)).toBeLessThan(3.3);
+      const places = (selector, attribute) =>
+        group.locator(selector).evaluateAll((all, name) => all.map((l) => ({ at: Number(l.dataset[name]), x: l.getBoundingClientRect().x + l.getBoundingClientRect().width / 2 })), attribute);
+      const left = await group.locator("rect.cut").evaluate((r) => r.getScreenCTM().e + Number(r.getAttribute("x")));
+      const flags = await places("line.pole", "at");
+      expect(flags.map((f) => f.at)).toEqual(piece.scores.map((s) => s.at.units));
+      const grooves = await places("line.tick", "groove");
+      expect(grooves.length).toBeGreaterThan(3);
+      const known = new Set(view.rule.ticks.map((t) => t.at));
+      for (const { at, x } of [...flags, ...grooves]) {
+        expect(Math.abs(x - (left + at * scale)), `${piece.id} at ${at}`).toBeLessThan(1);
+      }
+      expect(grooves.every((g) => known.has(g.at))).toBe(true);
+      expect(grooves.some((g) => g.at > 0 && g.at % (view.rule.ticks[1].at) === 0)).toBe(true);
+    }
+    return view;
+  };
+  await page.goto("/bench/teapot-row");
+  const before = await check("teapot-row");
+  await page.getByRole("button", { name: /^Tools/ }).click();
+  await page.getByRole("menuitem", { name: /5 mm/ }).click();
+  await expect.poll(async () => (await stored(page, "teapot-row")).state.tools).toBe("metric-5mm");
+  const after = await check("teapot-row");
+  expect(after.rule.ticks[1].at).not.toBe(before.rule.ticks[1].at);
+});
+
+test("bad input says what was wrong and what is accepted, and nothing is lost", async ({ page }) => {
+  await page.goto("/bench/tandem");
+  const { state } = await settled(page, "tandem");
+  await page.getByRole("button", { name: /Other size/ }).click();
+  await page.getByRole("textbox", { name: /Finished size/ }).fill("0x5in");
+  await page.keyboard.press("Enter");
+  const alert = page.getByRole("alert");
+  await expect(alert).toContainText("target");
+  await expect(alert).toContainText("outside 2 to 12 in");
+  await expect(alert).toContainText("150x150mm");
+  expect((await stored(page, "tandem")).state).toEqual(state);
+  await alert.getByRole("button", { name: "Put this away" }).click();
+  await settled(page, "tandem");
+
+  await page.goto("/drawer");
+  await page.keyboard.press("n");
+  const dialog = page.getByRole("dialog", { name: "New design" });
+  await dialog.getByRole("textbox", { name: "Name" }).fill("Moth lamp");
+  await dialog.getByRole("textbox", { name: "Finished size" }).fill("five");
+  await dialog.getByRole("button", { name: "Lay it out" }).click();
+  await expect(dialog).toContainText("“five” is not a format");
+  await expect(dialog).toContainText("5x5in");
+  await dialog.getByRole("textbox", { name: "Finished size" }).fill("5 1/2 x 4in");
+  await dialog.getByRole("button", { name: "Lay it out" }).click();
+  await expect(page.getByRole("heading", { name: /Moth lamp/ })).toBeVisible();
+  await expect(page.locator(".target-line")).toContainText("5½ × 4".replace("½", "1/2"));
+});
+
+test("pins that cannot hold together are named, and freeing one mends it", async ({ page }) => {
+  const made = await (await page.request.post("/api/designs", { data: { state: { name: "Wedged", construction: "winged-lock-gatefold", format: "5x5", set: { centre: "3/4", pad: "5/8" } } } })).json();
+  await page.goto(`/bench/${made.id}`);
+  await expect(page.locator(".foot")).toContainText("It does not go yet.");
+  await expect(page.locator(".foot")).toContainText("pad set to 5/8 in");
+  await page.locator(".foot li", { hasText: "pad set to" }).getByRole("button", { name: "free it" }).click();
+  await expect(page.locator("g[data-piece=base]")).toBeVisible();
+});
+
+test("two windows on one design are told of each other", async ({ page, context }) => {
+  await page.goto("/bench/harbour-post");
+  await settled(page, "harbour-post");
+  const design = await stored(page, "harbour-post");
+  // The other window stores a change that this one has not seen.
+  await page.request.put("/api/designs/harbour-post", { data: { version: design.version, state: { ...design.state, target: "a5" }, gesture: "to A5" } });
+  await page.keyboard.press("2");
+  const dialog = page.getByRole("dialog", { name: "Changed in another window" });
+  await expect(dialog).toBeVisible();
+  await dialog.getByRole("button", { name: "Put mine on top" }).click();
+  await expect.poll(async () => (await stored(page, "harbour-post")).state.target).toBe("a2-us");
+  await page.keyboard.press("Control+z");
+  await expect.poll(async () => (await stored(page, "harbour-post")).state.target).toBe("a5");
+  expect(context.pages()).toHaveLength(1);
+  expect((await bench(page, design.state)).stuck).toBeNull();
+});

@@ -1,0 +1,24 @@
+import { mkdtempSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { defineConfig } from "@playwright/test";
+import { launch } from "./chromium.mjs";
+
+const port = Number(process.env.WHOLEFOLD_PORT ?? 5187);
+const data = process.env.WHOLEFOLD_DATA ?? mkdtempSync(join(tmpdir(), "wholefold-browser-"));
+process.env.WHOLEFOLD_DATA = data;
+
+export default defineConfig({
+  testDir: ".",
+  testMatch: "*.spec.mjs",
+  workers: 1,
+  timeout: 60_000,
+  forbidOnly: true,
+  use: { baseURL: `http://127.0.0.1:${port}`, viewport: { width: 1280, height: 800 }, launchOptions: launch, colorScheme: "light" },
+  webServer: {
+    command: `dotnet ../../.build/app/wholefold.dll demo --no-open --port ${port} --data ${data}`,
+    url: `http://127.0.0.1:${port}/api/catalogue`,
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+});

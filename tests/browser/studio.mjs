@@ -1,0 +1,36 @@
+import { test as base, expect } from "@playwright/test";
+
+/** A page that must stay quiet: no errors in its console, nothing asked of any other host. */
+export const test = base.extend({
+  page: async ({ page, baseURL }, use) => {
+    const heard = [];
+    page.on("console", (m) => {
+      // A refused request is part of some tests; the browser always writes it down.
+      if (m.type() === "error" && !/status of (400|409)/.test(m.text())) heard.push(m.text());
+    });
+    page.on("pageerror", (e) => heard.push(e.message));
+    page.on("request", (r) => {
+      if (!r.url().startsWith(baseURL) && !r.url().startsWith("data:")) heard.push(`asked for ${r.url()}`);
+    });
+    await use(page);
+    expect(heard).toEqual([]);
+  },
+});
+export { expect };
+
+/** The design as it is stored. */
+export const stored = async (page, id) => (await page.request.get(`/api/designs/${id}`)).json();
+
+/** What the core says about a design's bench. */
+export const bench = async (page, state) => (await page.request.post("/api/bench", { data: { design: state } })).json();
+
+/** Waits until the bench shows what is stored. */
+export async function settled(page, id) {
+  await page.waitForLoadState("networkidle");
+  const { state } = await stored(page, id);
+  const view = await bench(page, state);
+  await expect(page.locator(".foot strong")).toHaveText(view.summary.replace(/(\d) (\d+\/)/g, "$1 $2"));
+  return { state, view };
+}
+
+export const figure = (page, id) => page.locator(`[data-figure="${id}"]`);
