@@ -26,11 +26,19 @@ export const bench = async (page, state) => (await page.request.post("/api/bench
 
 /** Waits until the bench shows what is stored. */
 export async function settled(page, id) {
-  await page.waitForLoadState("networkidle");
-  const { state } = await stored(page, id);
-  const view = await bench(page, state);
-  await expect(page.locator(".foot strong")).toHaveText(view.summary.replace(/(\d) (\d+\/)/g, "$1 $2"));
-  return { state, view };
+  let settledOn;
+  await expect(async () => {
+    const { state } = await stored(page, id);
+    const view = await bench(page, state);
+    expect(await page.locator(".foot strong").innerText()).toBe(view.summary);
+    const target = view.strip.find((f) => f.target);
+    expect(await page.locator('.format[aria-pressed="true"] .format-name').innerText()).toBe(target.name);
+    for (const row of view.ledger.flatMap((s) => s.rows)) {
+      expect((await figure(page, row.figureId).locator(".now").textContent()).trim()).toBe(row.now.text);
+    }
+    settledOn = { state, view };
+  }).toPass();
+  return settledOn;
 }
 
 export const figure = (page, id) => page.locator(`[data-figure="${id}"]`);

@@ -17,7 +17,7 @@ const ink: MantineColorsTuple = [
 export const theme = createTheme({
   colors: { ink },
   primaryColor: "ink",
-  primaryShade: { light: 8, dark: 1 },
+  primaryShade: { light: 8, dark: 5 },
   autoContrast: true,
   fontFamily: '"Inter Variable", system-ui, sans-serif',
   headings: { fontFamily: '"Bricolage Grotesque Variable", "Inter Variable", sans-serif' },

@@ -24,14 +24,9 @@ const inText = /((?:\d+ )?\d+\/\d+)/;
 
 /** Running text in which every n/m is set as a fraction. */
 export function Sentence({ text }: { text: string }) {
-  let at = 0;
-  return (
-    <>
-      {text.split(inText).map((part) => {
-        const key = at;
-        at += part.length;
-        return inText.test(part) ? <Fig key={key} text={part} /> : <span key={key}>{part}</span>;
-      })}
-    </>
+  // Split at the fractions: what stands between them alternates with them.
+  return text.split(inText).map((part, i) =>
+    // biome-ignore lint/suspicious/noArrayIndexKey: parts of one fixed text
+    i % 2 === 1 ? <Fig key={i} text={part} /> : <span key={i}>{part}</span>,
   );
 }

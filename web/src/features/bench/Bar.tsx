@@ -57,7 +57,7 @@ export function Pick({
   onPick: (item: PickItem) => void;
 }) {
   return (
-    <Menu position="bottom-end" withArrow>
+    <Menu position="bottom-end" withArrow withinPortal={false} withInitialFocusPlaceholder={false}>
       <Menu.Target>
         <UnstyledButton className="pick" aria-label={`${label}: ${shown}`}>
           <b>{label}</b> <span>{shown}</span>

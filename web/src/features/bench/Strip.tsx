@@ -43,7 +43,11 @@ export function Strip({
                   className="paper"
                   style={{ width: Math.round(format.width * scale), height: Math.round(format.height * scale) }}
                 >
-                  {i < 9 ? <kbd>{i + 1}</kbd> : null}
+                  {i < 9 ? (
+                    <span className="key" aria-hidden="true">
+                      {i + 1}
+                    </span>
+                  ) : null}
                 </span>
               </span>
               <span className="format-name">{format.name}</span>
