@@ -51,7 +51,8 @@ public static class WebHost
         builder.Services.AddScoped<DesignStore>();
         if (!DescribesItself)
         {
-            builder.Services.AddHostedService<StudioPreparation>();
+            builder.Services.AddSingleton<StudioPreparation>();
+            builder.Services.AddHostedService(s => s.GetRequiredService<StudioPreparation>());
         }
 
         var app = builder.Build();
@@ -112,6 +113,7 @@ public static class WebHost
         if (context.Request.Path.StartsWithSegments("/api"))
         {
             headers.CacheControl = "no-store";
+            await context.RequestServices.GetRequiredService<StudioPreparation>().Ready;
         }
 
         await next(context);
@@ -120,19 +122,31 @@ public static class WebHost
     private static bool IsLoopback(string host) => host == "localhost" || (IPAddress.TryParse(host.Trim('[', ']'), out var address) && IPAddress.IsLoopback(address));
 }
 
-/// <summary>Makes the data file ready before the first request is answered, and fills a demo studio where one is asked for.</summary>
+/// <summary>
+/// Makes the data file ready, and fills a demo studio where one is asked for. The page is served meanwhile; whatever
+/// needs data waits for <see cref="Ready"/>.
+/// </summary>
 internal sealed class StudioPreparation(IServiceScopeFactory scopes, IConfiguration configuration) : IHostedService
 {
-    public async Task StartAsync(CancellationToken cancellationToken)
+    /// <summary>Ends when the data can be used, and fails where they cannot.</summary>
+    public Task Ready { get; private set; } = Task.CompletedTask;
+
+    public Task StartAsync(CancellationToken cancellationToken)
+    {
+        Ready = Task.Run(() => Prepare(CancellationToken.None), CancellationToken.None);
+        return Task.CompletedTask;
+    }
+
+    public Task StopAsync(CancellationToken cancellationToken) => Ready.WaitAsync(cancellationToken).ContinueWith(_ => { }, CancellationToken.None, TaskContinuationOptions.None, TaskScheduler.Default);
+
+    private async Task Prepare(CancellationToken cancel)
     {
         await using var scope = scopes.CreateAsyncScope();
         var context = scope.ServiceProvider.GetRequiredService<WholeFoldContext>();
-        await StudioFile.Prepare(context, WebHost.StudioFolder(configuration), cancellationToken);
+        await StudioFile.Prepare(context, WebHost.StudioFolder(configuration), cancel);
         if (configuration.GetValue<bool>("Studio:Demo"))
         {
-            await DemoStudio.Fill(context, scope.ServiceProvider.GetRequiredService<TimeProvider>(), cancellationToken);
+            await DemoStudio.Fill(context, scope.ServiceProvider.GetRequiredService<TimeProvider>(), cancel);
         }
     }
-
-    public Task StopAsync(CancellationToken cancellationToken) => Task.CompletedTask;
 }

@@ -255,6 +255,7 @@ internal static class CommandLine
                 throw new InputProblemException("port.taken", "--port", $"something else is listening on {number}", $"a free port, such as --port {number + 1}");
             }
 
+            await app.Services.GetRequiredService<StudioPreparation>().Ready;
             await output.WriteLineAsync($"Whole Fold is open at {url} (data in {folder}). Ctrl+C closes it.");
             if (demo && !parsed.GetValue(noOpen))
             {

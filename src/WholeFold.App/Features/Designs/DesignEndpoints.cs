@@ -129,9 +129,10 @@ internal static class DesignEndpoints
         var read = DesignReader.Read(stored.State);
         var home = read.Design.Home;
         var unit = home.Format.System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre;
+        var size = $"{LengthWriter.Write(home.Width, unit)} × {LengthWriter.Write(home.Height, unit)}";
         return new DesignCard(
             stored.Id, stored.State.Name, read.Design.Family.Name, read.Design.Family.Opens,
-            $"{home.Format.Name}, {LengthWriter.Write(home.Width, unit)} × {LengthWriter.WithUnit(home.Height, unit)}",
+            $"{(home.Format.Name == size ? "" : $"{home.Format.Name}, ")}{size} {LengthWriter.Symbol(unit)}",
             home.Width.Units, home.Height.Units, read.Design.Stock.Name,
             stored.ChangedAt.ToString("d MMM yyyy", System.Globalization.CultureInfo.InvariantCulture), latest);
     }

@@ -22,8 +22,8 @@ export function Ledger({
       <div className="ledger-head" aria-hidden="true">
         <span>{view.unit === "in" ? "inches" : view.unit}</span>
         {converted ? <span className="num">was</span> : null}
-        <span className="num">{converted ? "now" : ""}</span>
-        {both ? <span className="num">{view.unit === "in" ? "cm" : "in"}</span> : null}
+        <span className="num now">{converted ? "now" : ""}</span>
+        {both ? <span className="num also">{view.unit === "in" ? "cm" : "in"}</span> : null}
         <span>set</span>
       </div>
       {view.ledger.map((section) => (

@@ -1,0 +1,81 @@
+using BenchmarkDotNet.Attributes;
+using BenchmarkDotNet.Configs;
+using BenchmarkDotNet.Jobs;
+using BenchmarkDotNet.Running;
+using WholeFold.Core.Catalogue;
+using WholeFold.Core.Constructions.Library;
+using WholeFold.Core.Exchange;
+using WholeFold.Core.Sizing;
+
+#pragma warning disable CA1822 // The benchmark runner wants instance methods.
+
+
+BenchmarkSwitcher.FromAssembly(typeof(WholeFold.Bench.SizingBench).Assembly).Run(args.Length > 0 ? args : ["--filter", "*"], DefaultConfig.Instance.AddJob(Job.ShortRun.WithWarmupCount(5).WithIterationCount(8)));
+
+namespace WholeFold.Bench
+{
+    /// <summary>One sizing, warm: the aim is under 2 ms.</summary>
+    [MemoryDiagnoser]
+    public class SizingBench
+    {
+        private Design _design = null!;
+        private Target _target;
+
+        [ParamsSource(nameof(Constructions))]
+        public string Construction { get; set; } = "";
+
+        [Params("imperial-eighths", "metric-5mm", "both", "machine")]
+        public string Tools { get; set; } = "";
+
+        public static IEnumerable<string> Constructions => ConstructionLibrary.All.Select(c => c.Id);
+
+        [GlobalSetup]
+        public void Setup()
+        {
+            var read = DesignReader.Read(new DesignSpec { Construction = Construction, Format = "5x7", Turn = true, Tools = Tools });
+            (_design, _target) = (read.Design, read.Target);
+        }
+
+        [Benchmark]
+        public SizedDesign Size() => Sizer.Size(_design, _target);
+    }
+
+    /// <summary>One design in all sixteen formats: the aim is under 50 ms.</summary>
+    public class WallBench
+    {
+        [ParamsSource(nameof(Constructions))]
+        public string Construction { get; set; } = "";
+
+        public static IEnumerable<string> Constructions => ConstructionLibrary.All.Select(c => c.Id);
+
+        [Benchmark]
+        public int SixteenFormats()
+        {
+            var read = DesignReader.Read(new DesignSpec { Construction = Construction, Format = "5x5" });
+            return Formats.All.Count(f => Attempt.Of(read.Design, new Target(f, false)).Sized is not null);
+        }
+    }
+
+    /// <summary>Everything × everything on one core: the aim is under 3 s when the library is whole.</summary>
+    public class GridBench
+    {
+        [Benchmark]
+        public int AllConstructionsFormatsAndTools()
+        {
+            var sized = 0;
+            foreach (var tools in new[] { "imperial-eighths", "metric-5mm", "both", "machine" })
+            {
+                foreach (var construction in ConstructionLibrary.All)
+                {
+                    foreach (var format in Formats.All)
+                    {
+                        var read = DesignReader.Read(new DesignSpec { Construction = construction.Id, Format = format.Id, Tools = tools });
+                        sized += Attempt.Of(read.Design, read.Target).Sized is null ? 0 : 1;
+                    }
+                }
+            }
+
+            return sized;
+        }
+    }
+}

@@ -1,0 +1,44 @@
+/** Makes every picture in docs/screenshots from a fresh demo studio:  node tests/browser/screenshots.mjs */
+import { spawn } from "node:child_process";
+import { mkdtempSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { chromium } from "@playwright/test";
+import { launch } from "./chromium.mjs";
+
+const root = join(import.meta.dirname, "../..");
+const port = 5199;
+const base = `http://127.0.0.1:${port}`;
+const data = mkdtempSync(join(tmpdir(), "wholefold-pictures-"));
+const app = spawn("dotnet", [join(root, ".build/app/wholefold.dll"), "demo", "--no-open", "--port", String(port), "--data", data], { stdio: ["ignore", "pipe", "inherit"] });
+await new Promise((ready) => app.stdout.once("data", ready));
+
+const browser = await chromium.launch(launch);
+const picture = async (name, path, { colorScheme = "light", width = 1280, height = 800, prepare } = {}) => {
+  const context = await browser.newContext({ viewport: { width, height }, colorScheme });
+  const page = await context.newPage();
+  await page.goto(base + path);
+  await page.waitForLoadState("networkidle");
+  await prepare?.(page);
+  await page.waitForLoadState("networkidle");
+  await page.mouse.move(2, 2);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: join(root, "docs/screenshots", `${name}.png`) });
+  await context.close();
+};
+
+await picture("bench", "/bench/comet-supper", { prepare: (page) => page.locator('[data-figure="base.scores[1]"] button').click() });
+await picture("bench-lamplight", "/bench/night-ferry", { colorScheme: "dark" });
+await picture("bench-small", "/bench/market-lanterns", {
+  width: 1024,
+  height: 768,
+  prepare: async (page) => {
+    await page.keyboard.press("4");
+    await page.waitForTimeout(300);
+    await page.locator(".bar").getByText("both", { exact: true }).click();
+  },
+});
+await picture("drawer", "/drawer");
+await picture("help", "/bench/comet-supper", { prepare: (page) => page.keyboard.press("?") });
+await browser.close();
+app.kill();
