@@ -4,6 +4,8 @@ import { expect, test } from "./studio.mjs";
 for (const colorScheme of ["light", "dark"]) {
   test.describe(colorScheme, () => {
     test.use({ colorScheme });
+    // Each look takes axe some seconds on a slow machine.
+    test.setTimeout(150_000);
 
     test("no view has anything that axe finds", async ({ page }) => {
       const check = async (view) => {
@@ -22,6 +24,10 @@ for (const colorScheme of ["light", "dark"]) {
       await page.keyboard.press("Escape");
       await page.getByRole("button", { name: /^Tools/ }).click();
       await check("menu");
+      await page.keyboard.press("Escape");
+      await page.getByRole("button", { name: /^Card:/ }).click();
+      await page.getByRole("dialog", { name: /^Card/ }).waitFor();
+      await check("card and papers");
       await page.keyboard.press("Escape");
       await page.getByRole("button", { name: /Other size/ }).click();
       await page.getByRole("textbox", { name: /Finished size/ }).fill("five");

@@ -169,6 +169,7 @@ test("bad input says what was wrong and what is accepted, and nothing is lost", 
   await settled(page, "tandem");
 
   await page.goto("/drawer");
+  await page.locator(".design").first().waitFor();
   await page.keyboard.press("n");
   const dialog = page.getByRole("dialog", { name: "New design" });
   await dialog.getByRole("textbox", { name: "Name" }).fill("Moth lamp");
@@ -180,6 +181,27 @@ test("bad input says what was wrong and what is accepted, and nothing is lost", 
   await dialog.getByRole("button", { name: "Lay it out" }).click();
   await expect(page.getByRole("heading", { name: /Moth lamp/ })).toBeVisible();
   await expect(page.locator(".target-line")).toContainText("5 1/2 × 4 in");
+});
+
+test("card and papers are chosen in place, and a caliper is read as people know it", async ({ page }) => {
+  await page.goto("/bench/market-lanterns");
+  const before = await settled(page, "market-lanterns");
+  await page.getByRole("button", { name: /^Card:/ }).click();
+  const dialog = page.getByRole("dialog", { name: /^Card/ });
+  await dialog.getByRole("textbox", { name: /measured/ }).fill("9mm/10");
+  await dialog.getByRole("button", { name: "use it" }).click();
+  await expect.poll(async () => (await stored(page, "market-lanterns")).state.caliper).toBe("9mm/10");
+  // Doors of 0.9 mm card need more than the usual gap, so the figures move.
+  const thick = await settled(page, "market-lanterns");
+  expect(thick.view.pieces[0].scores.map((s) => s.at.units)).not.toEqual(before.view.pieces[0].scores.map((s) => s.at.units));
+  await dialog.getByRole("combobox", { name: "Papers on it" }).selectOption("vellum");
+  await expect(page.locator(".foot")).toContainText("wet glue cockles vellum");
+  await dialog.getByRole("combobox", { name: "Stuck with" }).selectOption("tape");
+  await expect(page.locator(".foot")).not.toContainText("wet glue");
+  await dialog.getByRole("textbox", { name: /measured/ }).fill("thin");
+  await dialog.getByRole("button", { name: "use it" }).click();
+  await expect(page.getByRole("alert")).toContainText("a weight such as 300gsm smooth");
+  expect((await stored(page, "market-lanterns")).state.caliper).toBe("9mm/10");
 });
 
 test("pins that cannot hold together are named, and freeing one mends it", async ({ page }) => {

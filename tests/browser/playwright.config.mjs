@@ -14,7 +14,7 @@ export default defineConfig({
   workers: 1,
   timeout: 60_000,
   forbidOnly: true,
-  use: { baseURL: `http://127.0.0.1:${port}`, viewport: { width: 1280, height: 800 }, launchOptions: launch, colorScheme: "light" },
+  use: { actionTimeout: 10_000, baseURL: `http://127.0.0.1:${port}`, viewport: { width: 1280, height: 800 }, launchOptions: launch, colorScheme: "light" },
   webServer: {
     command: `dotnet ../../.build/app/wholefold.dll demo --no-open --port ${port} --data ${data}`,
     url: `http://127.0.0.1:${port}/api/catalogue`,

@@ -67,7 +67,7 @@ internal static class CommandLine
         var units = new Option<string?>("--units") { Description = "in, cm or mm: the unit of texts and of bare numbers." };
         var tools = new Option<string?>("--tools") { Description = "imperial-eighths, metric-5mm, both, ruler or machine." };
         var stock = new Option<string?>("--stock") { Description = "Id of a stock, such as card-270." };
-        var caliper = new Option<string?>("--caliper") { Description = "A measured caliper, such as 0.33mm." };
+        var caliper = new Option<string?>("--caliper") { Description = "The card's caliper: 0.33mm, 13pt, a stack such as 3.4mm/10, or a weight such as \"110lb cover\"." };
         var reveal = new Option<string?>("--reveal") { Description = "thin, standard, framed, wide, flush or a width." };
         var priority = new Option<string?>("--priority") { Description = "format, board or proportions." };
         var set = new Option<string[]>("--set") { Description = "NAME=VALUE: sets a parameter by hand. May be given several times." };

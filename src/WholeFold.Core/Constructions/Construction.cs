@@ -1,3 +1,4 @@
+using WholeFold.Core.Constructions.Allowances;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Constructions;
@@ -120,6 +121,9 @@ public sealed record Construction
     public required IReadOnlyList<LayerRole> Layers { get; init; }
 
     public required IReadOnlyList<Requirement> Requirements { get; init; }
+
+    /// <summary>The allowances it names in its expressions, by that name.</summary>
+    public required IReadOnlyDictionary<string, Allowance> Allowances { get; init; }
 
     /// <summary>Said when the choices let the finished card grow beyond its format; null where it must not.</summary>
     public string? GrowsBecause { get; init; }

@@ -1,4 +1,5 @@
 using System.Globalization;
+using WholeFold.Core.Constructions.Allowances;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Constructions;
@@ -11,6 +12,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     private readonly List<Bond> _bonds = [];
     private readonly List<LayerRole> _layers = [];
     private readonly List<Requirement> _requirements = [];
+    private readonly Dictionary<string, Allowance> _allowances = [];
     private string? _grows;
 
     /// <summary>Which option of a choice this is built for.</summary>
@@ -36,6 +38,14 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     {
         _parameters.Add(new Parameter(id, name, meaning, ideal, [.. min.Select(l => new Limit(l.Value, l.Because))], [.. max.Select(l => new Limit(l.Value, l.Because))], onConversion, held, rule, least, most, zeroByHand));
         return Affine.Name(id);
+    }
+
+    /// <summary>An allowance for thickness; its value comes from the stock, and this only names it.</summary>
+    public Affine Allow(Allowance allowance)
+    {
+        var name = $"@{_allowances.Count + 1}";
+        _allowances[name] = allowance;
+        return Affine.Name(name);
     }
 
     public ConstructionBuilder Piece(string id, string name, Axis axis, Affine across, string sizeRule, string acrossRule, Panel[] panels, Crease[] creases)
@@ -92,6 +102,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         Bonds = _bonds,
         Layers = _layers,
         Requirements = _requirements,
+        Allowances = _allowances,
         GrowsBecause = _grows,
         Choices = choices,
     };

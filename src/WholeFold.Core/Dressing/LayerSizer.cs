@@ -33,6 +33,7 @@ internal static class LayerSizer
                         role,
                         [.. size.Select(p => p.Panel.Id)],
                         level,
+                        level < levels ? design.MatStock : design.LayerStock,
                         Side($"layers.{id}.width", "wide", size.Key.Width, reveal, level, tools),
                         Side($"layers.{id}.height", "high", size.Key.Height, reveal, level, tools),
                         size.Count() * (role.BothFaces ? 2 : 1)));

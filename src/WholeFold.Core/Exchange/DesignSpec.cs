@@ -45,10 +45,23 @@ public sealed record DesignSpec
 
     public string Stock { get; init; } = Stocks.Default;
 
-    /// <summary>A measured caliper, which wins over the stock's usual one.</summary>
+    /// <summary>The card's caliper, measured or from its weight (<see cref="CaliperReader"/>); it wins over the stock's usual one.</summary>
     public string? Caliper { get; init; }
 
+    /// <summary>How the grain runs in the sheet: long, short, or null where it is not known.</summary>
+    public string? Grain { get; init; }
+
+    /// <summary>What papers are cut from.</summary>
     public string LayerStock { get; init; } = Stocks.Layers;
+
+    /// <summary>What a mat is cut from, where a paper lies on one.</summary>
+    public string MatStock { get; init; } = "card-216";
+
+    /// <summary>Pieces that are cut from another stock than the design's own.</summary>
+    public IReadOnlyDictionary<string, string> PieceStocks { get; init; } = new Dictionary<string, string>();
+
+    /// <summary>What layers are stuck with: glue, tape, foam-1, foam-1.5 or foam-2.</summary>
+    public string Adhesive { get; init; } = "glue";
 
     /// <summary>A reveal school's id, or a width with its unit.</summary>
     public string Reveal { get; init; } = "standard";
@@ -121,6 +134,18 @@ public static class DesignReader
             Tools = spec.Tools,
             Stock = StockOf(spec.Stock, spec.Caliper, "stock"),
             LayerStock = StockOf(spec.LayerStock, null, "layerStock"),
+            MatStock = StockOf(spec.MatStock, null, "matStock"),
+            PieceStocks = spec.PieceStocks.ToDictionary(p => p.Key, p => construction.Pieces.Any(q => q.Id == p.Key)
+                ? StockOf(p.Value, null, $"pieceStocks.{p.Key}")
+                : throw new InputProblemException("piece.unknown", $"pieceStocks.{p.Key}", $"{family.Id} has no piece “{p.Key}”", string.Join(", ", construction.Pieces.Select(q => q.Id)))),
+            Adhesive = Adhesive.ById(spec.Adhesive) ?? throw new InputProblemException("adhesive.unknown", "adhesive", $"“{spec.Adhesive}” is not an adhesive", string.Join(", ", Adhesive.All.Select(a => a.Id))),
+            Grain = spec.Grain switch
+            {
+                null => Grain.Unknown,
+                "long" => Grain.Long,
+                "short" => Grain.Short,
+                _ => throw new InputProblemException("grain.unknown", "grain", $"“{spec.Grain}” is no way for a grain to run", "long or short, by the sheet's longer side"),
+            },
             Reveal = RevealOf(spec.Reveal, unit),
             Priority = spec.Priority switch
             {
@@ -156,10 +181,9 @@ public static class DesignReader
             return stock;
         }
 
-        var measured = LengthOf(caliper, DisplayUnit.Millimetre, "caliper", "0.05 to 1 mm, such as 0.33mm");
-        return measured >= Stocks.Thinnest && measured <= Stocks.Thickest
-            ? stock with { Caliper = measured }
-            : throw new InputProblemException("caliper.range", "caliper", $"{caliper} is no card", "0.05 to 1 mm, such as 0.33mm");
+        return CaliperReader.TryRead(caliper, out var read, out var reason)
+            ? stock with { Caliper = read.Caliper, Grammage = read.Grammage ?? stock.Grammage }
+            : throw new InputProblemException("caliper.unreadable", "caliper", reason!, CaliperReader.Accepted);
     }
 
     private static Reveal RevealOf(string text, DisplayUnit unit)

@@ -29,7 +29,7 @@ public sealed record PieceSetJson(SettingJson Width, SettingJson Height);
 
 public sealed record PieceJson(string Id, string Name, int Quantity, LengthJson Width, LengthJson Height, string Stock, IReadOnlyList<ScoreJson> Scores, IReadOnlyList<CutJson> Cuts, PieceSetJson Set);
 
-public sealed record LayerJson(string Id, IReadOnlyList<string> Panels, string Face, int Level, LengthJson Width, LengthJson Height, int Quantity);
+public sealed record LayerJson(string Id, IReadOnlyList<string> Panels, string Face, int Level, string Stock, LengthJson Width, LengthJson Height, int Quantity);
 
 public sealed record EnvelopeJson(string Id, LengthJson Width, LengthJson Height);
 
@@ -90,11 +90,11 @@ public static class SizedJson
                 1,
                 LengthJson.Of(p.Width.Value),
                 LengthJson.Of(p.Height.Value),
-                sized.Design.Stock.Id,
+                sized.Design.StockOf(p.Piece.Id).Id,
                 [.. p.Scores.Select(s => new ScoreJson(p.Piece.Axis == Axis.X ? "x" : "y", LengthJson.Of(s.Figure.Value), s.Crease.Fold == Fold.Valley ? "valley" : "mountain", s.Crease.Working ? "working" : "set", Set(s.Figure.Setting)))],
                 [new CutJson("outer", "rectangle", [LengthJson.Of(Length.Zero), LengthJson.Of(Length.Zero)], [LengthJson.Of(p.Width.Value), LengthJson.Of(p.Height.Value)], Set(p.Width.Setting))],
                 new PieceSetJson(Set(p.Width.Setting), Set(p.Height.Setting))))],
-            [.. sized.Layers.Select(l => new LayerJson(l.Id, l.Panels, l.Role.BothFaces ? "both" : l.Role.Face == Face.Up ? "up" : "down", l.Level, LengthJson.Of(l.Width.Value), LengthJson.Of(l.Height.Value), l.Quantity))],
+            [.. sized.Layers.Select(l => new LayerJson(l.Id, l.Panels, l.Role.BothFaces ? "both" : l.Role.Face == Face.Up ? "up" : "down", l.Level, l.Stock.Id, LengthJson.Of(l.Width.Value), LengthJson.Of(l.Height.Value), l.Quantity))],
             sized.Envelope is { } e ? new EnvelopeJson(e.Id, LengthJson.Of(e.Width), LengthJson.Of(e.Height)) : null,
             [.. sized.Checks.Select(c => new CheckJson(c.Id, c.Severity.ToString().ToLowerInvariant(), c.Text.In(unit), c.Figures.ToDictionary(f => f.Key, f => LengthJson.Of(f.Value))))],
             sized.Figures.ToDictionary(f => f.Id, f => (IReadOnlyList<ReasonJson>)[.. f.Reasons.Select(r => new ReasonJson(r.Why.In(unit), LengthJson.Of(r.From), LengthJson.Of(r.To)))]));

@@ -16,7 +16,7 @@ internal static class Thickness
             {
                 var key = ClosedPose.Key(piece.Piece.Id, panel.Panel.Id);
                 var flat = ClosedPose.FlatBox(piece, panel);
-                plies.Add((ClosedPose.BoxOf(pose.Placements[key], flat), design.Stock.Caliper));
+                plies.Add((ClosedPose.BoxOf(pose.Placements[key], flat), design.StockOf(piece.Piece.Id).Caliper));
                 foreach (var layer in layers.Where(l => l.Role.Piece == piece.Piece.Id && l.Panels.Contains(panel.Panel.Id)))
                 {
                     // Layers lie centred on their panel, once for each face they are cut for.
@@ -24,7 +24,7 @@ internal static class Thickness
                     var box = new Box(flat.Left + new Length(dx), flat.Bottom + new Length(dy), flat.Left + new Length(dx) + layer.Width.Value, flat.Bottom + new Length(dy) + layer.Height.Value);
                     for (var face = 0; face < (layer.Role.BothFaces ? 2 : 1); face++)
                     {
-                        plies.Add((ClosedPose.BoxOf(pose.Placements[key], box), design.LayerStock.Caliper));
+                        plies.Add((ClosedPose.BoxOf(pose.Placements[key], box), layer.Stock.Caliper + design.Adhesive.Thickness));
                     }
                 }
             }
@@ -32,7 +32,7 @@ internal static class Thickness
 
         foreach (var (x, y, width, height) in pose.BondRegions.Values)
         {
-            plies.Add((new Box(x, y, x + width, y + height), Stocks.Tape));
+            plies.Add((new Box(x, y, x + width, y + height), Adhesive.Tape.Thickness));
         }
 
         // The sum only changes at edges, and is greatest just inside some left and some bottom edge.

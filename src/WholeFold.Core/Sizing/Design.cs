@@ -63,7 +63,20 @@ public sealed record Design
 
     public required Stock Stock { get; init; }
 
+    /// <summary>What papers are cut from.</summary>
     public required Stock LayerStock { get; init; }
+
+    /// <summary>What a mat is cut from, where a paper lies on one.</summary>
+    public required Stock MatStock { get; init; }
+
+    /// <summary>Pieces that are cut from another card than the design's own.</summary>
+    public IReadOnlyDictionary<string, Stock> PieceStocks { get; init; } = new Dictionary<string, Stock>();
+
+    /// <summary>What the layers are stuck with.</summary>
+    public Adhesive Adhesive { get; init; } = Adhesive.Glue;
+
+    /// <summary>How the grain runs in the sheet that the card is cut from.</summary>
+    public Grain Grain { get; init; }
 
     public Reveal Reveal { get; init; } = Reveal.Standard;
 
@@ -78,4 +91,7 @@ public sealed record Design
     public IReadOnlyDictionary<string, IReadOnlyDictionary<string, Length>> Adjustments { get; init; } = new Dictionary<string, IReadOnlyDictionary<string, Length>>();
 
     public Construction Construction => Family.For(Choices);
+
+    /// <summary>The stock of a piece; the design's own card for null.</summary>
+    public Stock StockOf(string? piece) => piece is not null && PieceStocks.TryGetValue(piece, out var own) ? own : Stock;
 }

@@ -106,7 +106,7 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
                 continue;
             }
 
-            var called = name switch { Affine.WidthName => "the width", Affine.HeightName => "the height", _ => _parameters.TryGetValue(name, out var p) ? $"the {p.Name}" : "the allowance" };
+            var called = name switch { Affine.WidthName => "the width", Affine.HeightName => "the height", _ => _parameters.TryGetValue(name, out var p) ? $"the {p.Name}" : construction.Allowances[name].Name };
             Term(ratio, $"{called} {value}");
         }
 

@@ -14,15 +14,16 @@ internal sealed class Poser
     private readonly Construction _construction;
     private readonly Target _target;
     private readonly ToolSet _tools;
-    private readonly Stock _stock;
+    private readonly Func<string?, Stock> _stockOf;
     private readonly Priority _priority;
     private readonly IReadOnlyDictionary<string, Rational> _wishes;
 
+    /// <param name="stockOf">The stock of a piece; of the design's own card for null.</param>
     /// <param name="pins">Values that are hard.</param>
     /// <param name="wishes">Ideals that replace the construction's own: what a person set in another format, scaled to this one.</param>
-    public Poser(Construction construction, Target target, ToolSet tools, Stock stock, Priority priority, IReadOnlyDictionary<string, Length> pins, IReadOnlyDictionary<string, Rational> wishes)
+    public Poser(Construction construction, Target target, ToolSet tools, Func<string?, Stock> stockOf, Priority priority, IReadOnlyDictionary<string, Length> pins, IReadOnlyDictionary<string, Rational> wishes)
     {
-        (_construction, _target, _tools, _stock, _priority, _wishes) = (construction, target, tools, stock, priority, wishes);
+        (_construction, _target, _tools, _stockOf, _priority, _wishes) = (construction, target, tools, stockOf, priority, wishes);
         Pins = pins;
         Ideals = ResolveIdeals();
     }
@@ -49,7 +50,13 @@ internal sealed class Poser
     /// <summary>The exact value of an expression at the format and the ideals.</summary>
     public Rational At(Affine expression) => expression.Evaluate(_tools.System, ValueAtIdeal);
 
-    public Rational Known(string name) => name[0] == '@' ? Allowance.Value(name, _stock).Units : throw new KeyNotFoundException($"{name} has no value.");
+    /// <summary>The value of an allowance, from the stock of the piece that it is for.</summary>
+    /// <exception cref="KeyNotFoundException">The construction names no such allowance.</exception>
+    public Rational Known(string name)
+    {
+        var allowance = _construction.Allowances[name];
+        return allowance.Value(_stockOf(allowance.Piece), _tools).Units;
+    }
 
     /// <summary>
     /// The problem. <paramref name="without"/> names groups of requirements to leave out, which is how an impossible case
@@ -67,7 +74,7 @@ internal sealed class Poser
             known[name] = ideal.Nearest();
         }
 
-        foreach (var allowance in Allowances())
+        foreach (var allowance in _construction.Allowances.Keys)
         {
             known[allowance] = Known(allowance);
         }
@@ -206,11 +213,4 @@ internal sealed class Poser
     private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 
     private static Length Near(Rational units) => new(units.Nearest());
-
-    private IEnumerable<string> Allowances() =>
-        Requirements().Select(r => r.AtLeastZero)
-            .Concat(_construction.Pieces.SelectMany(p => p.Panels.Select(q => q.Extent).Append(p.Across)))
-            .SelectMany(e => e.Terms.Keys)
-            .Where(n => n[0] == '@')
-            .Distinct();
 }

@@ -2,6 +2,7 @@ using WholeFold.Core.Catalogue;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 using WholeFold.Core.Tooling;
 
 namespace WholeFold.Core.Sizing;
@@ -35,7 +36,7 @@ public sealed record SizedPiece(Piece Piece, Measured Along, Measured Across, IR
 
 /// <summary>Layers of one size: a mat or a paper on each of some equal panels.</summary>
 /// <param name="Level">1 lies on the card, 2 on the first.</param>
-public sealed record SizedLayer(string Id, LayerRole Role, IReadOnlyList<string> Panels, int Level, Measured Width, Measured Height, int Quantity);
+public sealed record SizedLayer(string Id, LayerRole Role, IReadOnlyList<string> Panels, int Level, Stock Stock, Measured Width, Measured Height, int Quantity);
 
 /// <summary>A parameter's value, what it would ideally be, and whether a person set it.</summary>
 public sealed record SizedParameter(Parameter Parameter, Length Value, Length Ideal, bool Pinned);

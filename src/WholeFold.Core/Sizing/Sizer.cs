@@ -92,8 +92,8 @@ public static class Sizer
             }
 
             // A proportional parameter keeps its relation to the ideal, so what was set by hand is a wish here, not a pin.
-            bare ??= new Poser(construction, target, tools, design.Stock, design.Priority, new Dictionary<string, Length>(), new Dictionary<string, Rational>());
-            bareHome ??= new Poser(construction, design.Home, tools, design.Stock, design.Priority, new Dictionary<string, Length>(), new Dictionary<string, Rational>());
+            bare ??= new Poser(construction, target, tools, design.StockOf, design.Priority, new Dictionary<string, Length>(), new Dictionary<string, Rational>());
+            bareHome ??= new Poser(construction, design.Home, tools, design.StockOf, design.Priority, new Dictionary<string, Length>(), new Dictionary<string, Rational>());
             var here = bare.At(parameter.Ideal);
             var home = bareHome.At(parameter.Ideal);
             wishes[name] = home.IsZero ? value.Units : new Rational((here / home * value.Units).Nearest());
@@ -107,7 +107,7 @@ public static class Sizer
             fromHome.Remove(name);
         }
 
-        var poser = new Poser(construction, target, tools, design.Stock, design.Priority, pins, wishes) { Carried = fromHome };
+        var poser = new Poser(construction, target, tools, design.StockOf, design.Priority, pins, wishes) { Carried = fromHome };
         foreach (var (name, value) in pins)
         {
             var parameter = ParameterOf(construction, name);

@@ -24,8 +24,14 @@ public class DesignReaderTests
     [InlineData("tools", "hammer", "tools.unknown")]
     [InlineData("units", "ell", "units.unknown")]
     [InlineData("stock", "slate", "stock.unknown")]
-    [InlineData("caliper", "2mm", "caliper.range")]
-    [InlineData("caliper", "thin", "length.unreadable")]
+    [InlineData("caliper", "2mm", "caliper.unreadable")]
+    [InlineData("caliper", "600gsm cotton", null)]
+    [InlineData("caliper", "900gsm cotton", "caliper.unreadable")]
+    [InlineData("grain", "diagonal", "grain.unknown")]
+    [InlineData("adhesive", "chewing gum", "adhesive.unknown")]
+    [InlineData("pieceStocks", "lid=card-300", "piece.unknown")]
+    [InlineData("pieceStocks", "base=tin", "stock.unknown")]
+    [InlineData("caliper", "thin", "caliper.unreadable")]
     [InlineData("caliper", "0.33", null)]
     [InlineData("reveal", "2in", "reveal.range")]
     [InlineData("reveal", "some", "length.unreadable")]
@@ -45,6 +51,9 @@ public class DesignReaderTests
             "units" => spec with { Units = value },
             "stock" => spec with { Stock = value },
             "caliper" => spec with { Caliper = value },
+            "grain" => spec with { Grain = value },
+            "adhesive" => spec with { Adhesive = value },
+            "pieceStocks" => spec with { PieceStocks = new Dictionary<string, string> { [value.Split('=')[0]] = value.Split('=')[1] } },
             "reveal" => spec with { Reveal = value },
             "priority" => spec with { Priority = value },
             _ => spec with { Set = new Dictionary<string, string> { [value.Split('=')[0]] = value.Split('=')[1] } },

@@ -62,7 +62,7 @@ public class ConflictTests
             var construction = RandomChains.Make(random);
             var (target, tools) = RandomChains.Case(random, ruler: false);
             var pins = construction.Parameters.Where(_ => random.Next(2) == 0).ToDictionary(p => p.Id, _ => new Length(random.Next(1, 80) * 508L));
-            var poser = new Poser(construction, target, tools, Stocks.All[2], Priority.Format, pins, new Dictionary<string, Rational>());
+            var poser = new Poser(construction, target, tools, _ => Stocks.All[2], Priority.Format, pins, new Dictionary<string, Rational>());
             if (new[] { Means.Usual, Means.Smaller }.Any(m => Search.Solve(poser.Pose(m)) is not null))
             {
                 continue;
@@ -115,7 +115,7 @@ public class ConflictTests
             "base", "Base", Axis.X, Affine.H, "the width", "the height",
             [.. Enumerable.Range(1, 5).Select(i => Panel($"p{i}", $"panel {i}", fifth))],
             [.. Enumerable.Range(1, 4).Select(i => Valley(90, "a fifth", closed: i % 2 == 0 ? -180 : 180))]));
-        var design = new Design { Family = family, Home = new Target(Core.Catalogue.Formats.ById("a2-us")!, false), Stock = Stocks.All[2], LayerStock = Stocks.All[0] };
+        var design = new Design { Family = family, Home = new Target(Core.Catalogue.Formats.ById("a2-us")!, false), Stock = Stocks.All[2], LayerStock = Stocks.All[0], MatStock = Stocks.All[0] };
         var sized = Sizer.Size(design, design.Home);
         Assert.Equal(Means.Rounded, sized.Means);
         Assert.Equal(0, sized.Cost.Shortfall);

@@ -254,7 +254,7 @@ internal sealed class Oracle
         var ratios = new List<(string Name, Rational Ratio)>();
         foreach (var (name, ratio) in expression.Terms)
         {
-            if (name == "@doors")
+            if (name[0] == '@')
             {
                 constant += ratio * new Rational(2 * _stock.Caliper.Units);
             }
@@ -283,7 +283,7 @@ internal sealed class Oracle
             {
                 "W" => new Rational(_target.Width.Units),
                 "H" => new Rational(_target.Height.Units),
-                "@doors" => new Rational(2 * _stock.Caliper.Units),
+                _ when name[0] == '@' => new Rational(2 * _stock.Caliper.Units),
                 _ => _ideals[name],
             };
         }

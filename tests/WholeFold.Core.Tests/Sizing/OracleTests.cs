@@ -57,7 +57,7 @@ public class OracleTests
     private static bool Judge(Construction construction, Target target, ToolSet tools, Priority priority, string name)
     {
         var stock = Stocks.ById("card-270")!;
-        var poser = new Poser(construction, target, tools, stock, priority, new Dictionary<string, Length>(), new Dictionary<string, Rational>());
+        var poser = new Poser(construction, target, tools, _ => stock, priority, new Dictionary<string, Length>(), new Dictionary<string, Rational>());
         var problem = poser.Pose(Means.Usual);
         var found = Search.Solve(problem);
         if (found is not { } solution)

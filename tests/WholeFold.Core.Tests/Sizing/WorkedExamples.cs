@@ -151,8 +151,8 @@ public class WorkedExamples
     [Fact]
     public void Closed_thickness_adds_every_ply_layer_and_tape_over_the_thickest_spot()
     {
-        // A plain fold: two plies of 0.34, two layers on the front and one inside of 0.15 each.
-        Assert.Equal(Length.Mm(0.34m * 2) + Length.Mm(0.15m * 3), Size(Spec("plain-fold", "5x5")).ClosedThickness);
+        // A plain fold: two plies of 0.34, a mat of 0.27 and a paper of 0.15 on the front, a paper inside.
+        Assert.Equal((2 * Length.Mm(0.34m)) + Length.Mm(0.27m) + (2 * Length.Mm(0.15m)), Size(Spec("plain-fold", "5x5")).ClosedThickness);
 
         // One tier: the folded wall lies on the back; between them the tab taped to it, on the tier's face with its layer.
         var tier = Size(Spec("tier-scene", "5x7", "tiers=1") with { Turn = true });

@@ -168,7 +168,9 @@ export interface components {
             tools: components["schemas"]["CatalogueItem"][];
             stocks: components["schemas"]["CatalogueItem"][];
             reveals: components["schemas"]["CatalogueItem"][];
+            adhesives: components["schemas"]["CatalogueItem"][];
             accepts: string;
+            acceptsCaliper: string;
         };
         CheckView: {
             id: string;
@@ -250,9 +252,20 @@ export interface components {
             /** @description Whether the other system is shown beside. */
             bothSystems?: boolean;
             stock?: string;
-            /** @description A measured caliper, which wins over the stock's usual one. */
+            /** @description The card's caliper, measured or from its weight (CaliperReader); it wins over the stock's usual one. */
             caliper?: null | string;
+            /** @description How the grain runs in the sheet: long, short, or null where it is not known. */
+            grain?: null | string;
+            /** @description What papers are cut from. */
             layerStock?: string;
+            /** @description What a mat is cut from, where a paper lies on one. */
+            matStock?: string;
+            /** @description Pieces that are cut from another stock than the design's own. */
+            pieceStocks?: {
+                [key: string]: string;
+            };
+            /** @description What layers are stuck with: glue, tape, foam-1, foam-1.5 or foam-2. */
+            adhesive?: string;
             /** @description A reveal school's id, or a width with its unit. */
             reveal?: string;
             /** @description format, board or proportions. */

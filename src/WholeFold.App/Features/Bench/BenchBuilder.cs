@@ -30,6 +30,9 @@ public sealed class BenchBuilder
 
     private static string LengthWriterExact(Length value) => value.Millimetres.ToString("0.######", System.Globalization.CultureInfo.InvariantCulture);
 
+    /// <summary>A caliper as it is spoken of, to the hundredth of a millimetre.</summary>
+    internal static string CaliperText(Length caliper) => $"{Math.Round(caliper.Millimetres, 2, MidpointRounding.AwayFromZero).ToString("0.##", System.Globalization.CultureInfo.InvariantCulture)} mm";
+
     private string Text(Length value) => LengthWriter.Write(value, _unit);
 
     /// <summary>"A6 US, 4 1/2 × 6 1/4 in"; a format that is called by its size is named once.</summary>
@@ -57,7 +60,7 @@ public sealed class BenchBuilder
             NameAndSize(target),
             SystemName(target.Format.System),
             tools.Name,
-            $"{design.Stock.Name} · {LengthWriterExact(design.Stock.Caliper)} mm",
+            $"{design.Stock.Name} · {CaliperText(design.Stock.Caliper)}",
             LengthWriter.Symbol(_unit),
             RuleOf(tools),
             sized is null ? [] : [.. sized.Pieces.Select(p => PieceOf(sized, p))],
@@ -167,7 +170,7 @@ public sealed class BenchBuilder
         var sections = sized.Pieces.Select(p => new LedgerSection(
             p.Piece.Id,
             p.Piece.Name,
-            $"{sized.Design.Stock.Name}, cut 1",
+            $"{sized.Design.StockOf(p.Piece.Id).Name}, cut 1",
             [
                 Row(p.Width, "width", "cut", ""),
                 Row(p.Height, "height", "cut", ""),

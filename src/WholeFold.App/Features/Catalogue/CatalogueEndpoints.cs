@@ -17,7 +17,9 @@ public sealed record CatalogueView(
     IReadOnlyList<CatalogueItem> Tools,
     IReadOnlyList<CatalogueItem> Stocks,
     IReadOnlyList<CatalogueItem> Reveals,
-    string Accepts);
+    IReadOnlyList<CatalogueItem> Adhesives,
+    string Accepts,
+    string AcceptsCaliper);
 
 internal static class CatalogueEndpoints
 {
@@ -30,9 +32,11 @@ internal static class CatalogueEndpoints
         [.. ConstructionLibrary.All.Select(c => new CatalogueItem(c.Id, c.Name, c.Opens))],
         [.. Formats.All.Select(f => new CatalogueItem(f.Id, f.Name, Size(f)))],
         [.. ToolSets.Ids.Select(id => new CatalogueItem(id, ToolSets.Resolve(id, UnitSystem.Imperial)!.Name, ToolWords(id)))],
-        [.. Stocks.All.Select(s => new CatalogueItem(s.Id, s.Name, $"{LengthWriter.Write(s.Caliper, DisplayUnit.Millimetre) switch { var t when t.Contains(' ') => s.Caliper.Millimetres.ToString("0.###", System.Globalization.CultureInfo.InvariantCulture), var t => t }} mm"))],
+        [.. Stocks.All.Select(s => new CatalogueItem(s.Id, s.Name, Bench.BenchBuilder.CaliperText(s.Caliper)))],
         [.. Reveal.All.Select(r => new CatalogueItem(r.Id, r.Name, $"{LengthWriter.WithUnit(r.Width.Imperial, DisplayUnit.Inch)} / {LengthWriter.WithUnit(r.Width.Metric, DisplayUnit.Millimetre)}"))],
-        "5x7in or 150x150mm, each side from 2 to 12 in");
+        [.. Adhesive.All.Select(a => new CatalogueItem(a.Id, a.Name, a.Wet ? "can be nudged, must set" : "holds at once"))],
+        "5x7in or 150x150mm, each side from 2 to 12 in",
+        CaliperReader.Accepted);
 
     private static string Size(Format format)
     {

@@ -13,6 +13,7 @@ import { IconButton, Pick, ThemeButton, UnitsSwitch, Wordmark } from "./Bar";
 import { nextUnits, withChoice, withParameter, withTarget } from "./changes";
 import { Foot } from "./Foot";
 import { Ledger } from "./Ledger";
+import { Papers } from "./Papers";
 import { Strip } from "./Strip";
 import { useDesign } from "./useDesign";
 
@@ -123,12 +124,14 @@ export function BenchPage() {
           value={tools.find((t) => t.name === view?.tools)?.id ?? ""}
           onPick={(item) => setTools(item)}
         />
-        <Pick
-          label="Card"
+        <Papers
+          state={state}
           shown={view?.stock ?? ""}
-          items={stocksToHand}
-          value={state.stock ?? ""}
-          onPick={(item) => commit({ ...state, stock: item.id, caliper: null }, item.name)}
+          stocks={stocksToHand}
+          all={stocks}
+          adhesives={catalogue.data?.adhesives ?? []}
+          accepted={catalogue.data?.acceptsCaliper ?? ""}
+          onChange={commit}
         />
         <Pick
           label="Reveal"

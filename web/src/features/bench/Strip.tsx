@@ -83,7 +83,7 @@ function OtherSize({ onTyped }: { onTyped: (format: string) => void }) {
           <span className="format-size">type it</span>
         </button>
       </Popover.Target>
-      <Popover.Dropdown aria-label="Another size">
+      <Popover.Dropdown>
         <form
           onSubmit={(event) => {
             event.preventDefault();

@@ -1,0 +1,13 @@
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Checks;
+
+/// <summary>A stock that is not scored like plain card.</summary>
+internal sealed class ScoredWithCare : ICheck
+{
+    public IEnumerable<Check> Find(SizedDesign sized) =>
+        from stock in sized.Pieces.Where(p => p.Scores.Count > 0).Select(p => sized.Design.StockOf(p.Piece.Id)).Distinct()
+        where stock.ScoredWithCare is not null
+        select new Check("scored-with-care", Severity.Note, Words.Of($"{stock.Name}: {stock.ScoredWithCare}."), new Dictionary<string, Length>());
+}

@@ -1,0 +1,39 @@
+using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.Core.Constructions.Allowances;
+
+/// <summary>
+/// A length that the thickness of the card asks for. A construction names the allowance it needs and never computes one;
+/// its value is known before the search begins, from the stock of the piece it is for.
+/// </summary>
+/// <param name="Piece">Whose stock counts; null is the design's own card.</param>
+public abstract record Allowance(string? Piece = null)
+{
+    /// <summary>A hand's clearance: what a piece needs beside another to slide without force.</summary>
+    protected static readonly Length Hand = Length.Mm(0.25m);
+
+    /// <summary>What it is called in a reason.</summary>
+    public abstract string Name { get; }
+
+    /// <summary>Why it is needed, in a few words.</summary>
+    public abstract string Because { get; }
+
+    /// <summary>Whether it is taken off a cut, and so goes up to the trimmer's next mark.</summary>
+    public virtual bool UpToTheMark => true;
+
+    /// <summary>What the thickness asks for, before any mark.</summary>
+    /// <param name="caliper">t, one ply of the piece.</param>
+    public abstract Length Exact(Length caliper);
+
+    /// <summary>The allowance as it is used.</summary>
+    public Length Value(Stock stock, ToolSet tools)
+    {
+        var exact = Exact(stock.Caliper);
+        return UpToTheMark ? tools.CutUp(exact) : exact;
+    }
+
+    /// <summary>k · t for a crease factor that is a decimal, rounded up to the unit, since an allowance may not be short.</summary>
+    protected static Length Times(decimal factor, Length length) => new((long)Math.Ceiling(factor * length.Units));
+}

@@ -1,0 +1,20 @@
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Constructions.Allowances;
+
+/// <summary>
+/// How much wider than its contents a sleeve is inside: 2 · (thickness + a hand's clearance).
+/// </summary>
+/// <remarks>
+/// Flat, a sleeve's inside is as wide as its contents. With something in it, its two walls bow apart by the contents'
+/// thickness, and each side wall takes that much of the width.
+/// </remarks>
+/// <param name="Contents">Thickness of what goes in.</param>
+public sealed record Sleeve(Length Contents) : Allowance
+{
+    public override string Name => "the sleeve's ease";
+
+    public override string Because => "the sleeve bows round what is in it";
+
+    public override Length Exact(Length caliper) => 2 * (Contents + Hand);
+}

@@ -1,0 +1,22 @@
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Constructions.Allowances;
+
+/// <summary>
+/// A fold that closes over a stack: the spine of two creases it needs, T + t, once the stack is over 3t.
+/// </summary>
+/// <remarks>
+/// A single crease closes over a stack of thickness T up to about 3t, the give of its own two plies and the crease. Above that
+/// the fore-edge falls short by about T, and the card gapes. Two creases T + t apart stand the covers off by the stack and
+/// half a ply at either side.
+/// </remarks>
+/// <param name="Stack">T, what the fold closes over.</param>
+public sealed record WrappedStack(Length Stack) : Allowance
+{
+    public override string Name => "the spine";
+
+    public override string Because => "a single crease does not close over so much";
+
+    /// <summary>The spine's width; nothing where a single crease will do.</summary>
+    public override Length Exact(Length caliper) => Stack <= 3 * caliper ? Length.Zero : Stack + caliper;
+}

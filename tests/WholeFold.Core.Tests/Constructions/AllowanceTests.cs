@@ -1,0 +1,102 @@
+using WholeFold.Core.Constructions.Allowances;
+using WholeFold.Core.Exchange;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
+using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
+using Xunit;
+
+namespace WholeFold.Core.Tests.Constructions;
+
+/// <summary>Each allowance against its derivation, worked by hand for 0.4 mm card.</summary>
+public class AllowanceTests
+{
+    private static readonly Stock Card = Stocks.All[2] with { Caliper = Length.Mm(0.4m) };
+    private static readonly ToolSet Machine = ToolSets.Resolve("machine", UnitSystem.Metric)!;
+    private static readonly ToolSet Metric = ToolSets.Resolve("metric-5mm", UnitSystem.Metric)!;
+    private static readonly ToolSet Imperial = ToolSets.Resolve("imperial-eighths", UnitSystem.Imperial)!;
+
+    public static TheoryData<Allowance, double, double, string> Worked => new()
+    {
+        { new Doors(), 0.8, 0.8, "2t, no cut of its own" },
+        { new Tube(), 1.05, 2, "2t + 0.25, up to the millimetre" },
+        { new NestedPanel(), 1.05, 2, "2t + 0.25, up to the millimetre" },
+        { new Creep(1), 0.63, 1, "π/2 · t for one ply" },
+        { new Creep(3), 1.885, 2, "three plies" },
+        { new Creep(1, Creep.Hard), 0.8, 1, "a hard crease" },
+        { new Creep(1, 5m), 0.8, 1, "no crease is harder than that" },
+        { new BoxDepth(2), 1.2, 2, "two layers and the end wall" },
+        { new BoxDepth(2, Length.Mm(1)), 2.2, 3, "with a millimetre on them" },
+        { new Sleeve(Length.Mm(1.5m)), 3.5, 4, "2 · (1.5 + 0.25)" },
+        { new Slit(Length.Mm(1)), 2, 2, "a clearance at either end" },
+        { new WrappedStack(Length.Mm(1.2m)), 0, 0, "3t still closes over one crease" },
+        { new WrappedStack(Length.Mm(2)), 2.4, 3, "T + t" },
+    };
+
+    [Theory]
+    [MemberData(nameof(Worked))]
+    public void Is_what_its_derivation_gives_and_goes_up_to_the_mark(Allowance allowance, double exact, double onTheMark, string why)
+    {
+        Assert.InRange((double)allowance.Value(Card, Machine).Millimetres, exact - 0.004, exact + 0.004);
+        Assert.Equal((decimal)onTheMark, allowance.Value(Card, Metric).Millimetres);
+        Assert.NotEmpty(why);
+        Assert.NotEmpty(allowance.Name);
+        Assert.NotEmpty(allowance.Because);
+        var sixteenths = allowance.Value(Card, Imperial);
+        Assert.True(sixteenths >= allowance.Value(Card, Machine) && (!allowance.UpToTheMark || sixteenths.IsOn(Length.In(1, 16))));
+    }
+
+    [Fact]
+    public void None_shrinks_as_card_gets_thicker()
+    {
+        foreach (var allowance in Worked.Select(row => row.Data.Item1))
+        {
+            var last = Length.Zero;
+            for (var t = 0.1m; t <= 0.8m; t += 0.05m)
+            {
+                var now = allowance.Value(Card with { Caliper = Length.Mm(t) }, Machine);
+                Assert.True(now >= last || allowance is WrappedStack, $"{allowance} at {t}");
+                last = now;
+            }
+        }
+    }
+
+    [Fact]
+    public void A_thick_slide_needs_a_slit_as_wide_as_itself()
+    {
+        Assert.Equal(Length.Zero, Slit.WidthFor(Length.Mm(0.4m)));
+        Assert.Equal(Length.Mm(0.6m), Slit.WidthFor(Length.Mm(0.6m)));
+    }
+
+    /// <summary>On a machine, from 0.2 to 0.6 mm, exactly these figures follow the card; doors stand off 1/16 in, which is enough up to 0.79 mm.</summary>
+    [Theory]
+    [InlineData("0.6mm", "")]
+    [InlineData("0.9mm", "gatefold: base.scores[0] base.scores[1] base.width layers.door.width")]
+    public void Thick_card_changes_the_right_figures_and_no_others(string thick, string expected)
+    {
+        var changed = new SortedSet<string>(StringComparer.Ordinal);
+        foreach (var (thin, heavy) in Support.Grid("machine", "0.2mm").Zip(Support.Grid("machine", thick)))
+        {
+            var (a, b) = (Support.Size(thin), Support.Size(heavy));
+            foreach (var (was, now) in a.Figures.Zip(b.Figures))
+            {
+                Assert.Equal(was.Id, now.Id);
+                if (was.Value != now.Value)
+                {
+                    changed.Add($"{thin.Construction}: {now.Id}");
+                }
+            }
+        }
+
+        var listed = changed.GroupBy(c => c.Split(": ")[0]).Select(g => $"{g.Key}: {string.Join(' ', g.Select(c => c.Split(": ")[1]))}");
+        Assert.Equal(expected, string.Join("; ", listed).Replace(" layers.inside.width", "", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void The_reasons_of_a_figure_name_the_allowance_that_made_it()
+    {
+        var read = DesignReader.Read(Support.Spec("gatefold", "5x7") with { Caliper = "0.9mm", Tools = "machine" });
+        var score = Sizer.Size(read.Design, read.Target).Pieces[0].Scores[0].Figure;
+        Assert.Contains(score.Reasons, r => r.Why.In(DisplayUnit.Millimetre).Contains("doors nearer than twice", StringComparison.Ordinal));
+    }
+}

@@ -1,0 +1,110 @@
+import { Button, NativeSelect, Popover, SegmentedControl, TextInput, UnstyledButton } from "@mantine/core";
+import { useState } from "react";
+import type { DesignState } from "../../api/client";
+import type { PickItem } from "./Bar";
+
+/** The card and papers of a design: which, how thick as measured, which way the grain runs, what the layers are stuck with. */
+export function Papers({
+  state,
+  shown,
+  stocks,
+  all,
+  adhesives,
+  accepted,
+  onChange,
+}: {
+  state: DesignState;
+  shown: string;
+  stocks: PickItem[];
+  all: PickItem[];
+  adhesives: PickItem[];
+  accepted: string;
+  onChange: (state: DesignState, gesture: string) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const [caliper, setCaliper] = useState("");
+  const options = (items: PickItem[]) => items.map((i) => ({ value: i.id, label: `${i.name}, ${i.detail}` }));
+  const named = (items: PickItem[], id: string) => items.find((i) => i.id === id)?.name ?? id;
+  return (
+    <Popover opened={open} onChange={setOpen} position="bottom-end" withArrow trapFocus withinPortal={false} width={340}>
+      <Popover.Target>
+        <UnstyledButton
+          className="pick"
+          aria-haspopup="dialog"
+          aria-expanded={open}
+          aria-label={`Card: ${shown}`}
+          onClick={() => setOpen(!open)}
+        >
+          <b>Card</b> <span>{shown}</span>
+        </UnstyledButton>
+      </Popover.Target>
+      <Popover.Dropdown className="papers">
+        <NativeSelect
+          label="Card"
+          data={options(stocks)}
+          value={state.stock ?? ""}
+          onChange={(e) => onChange({ ...state, stock: e.currentTarget.value, caliper: null }, named(all, e.currentTarget.value))}
+        />
+        <form
+          onSubmit={(event) => {
+            event.preventDefault();
+            onChange(
+              { ...state, caliper: caliper.trim() || null },
+              caliper.trim() ? `card of ${caliper.trim()}` : "usual caliper",
+            );
+          }}
+        >
+          <TextInput
+            label="Its thickness, measured"
+            description={accepted}
+            placeholder={state.caliper ?? "as the stock usually is"}
+            value={caliper}
+            onChange={(e) => setCaliper(e.currentTarget.value)}
+            rightSectionWidth={62}
+            rightSection={
+              <Button type="submit" size="compact-xs" variant="default">
+                use it
+              </Button>
+            }
+          />
+        </form>
+        <div className="choice">
+          <span id="grain-of-sheet">Grain in the sheet</span>
+          <SegmentedControl
+            size="xs"
+            aria-labelledby="grain-of-sheet"
+            data={[
+              { value: "", label: "unknown" },
+              { value: "long", label: "long" },
+              { value: "short", label: "short" },
+            ]}
+            value={state.grain ?? ""}
+            onChange={(value) => onChange({ ...state, grain: value || null }, value ? `grain ${value}` : "grain unknown")}
+          />
+        </div>
+        <NativeSelect
+          label="Papers on it"
+          data={options(all)}
+          value={state.layerStock ?? ""}
+          onChange={(e) =>
+            onChange({ ...state, layerStock: e.currentTarget.value }, `papers of ${named(all, e.currentTarget.value)}`)
+          }
+        />
+        <NativeSelect
+          label="Mats under them"
+          data={options(all)}
+          value={state.matStock ?? ""}
+          onChange={(e) =>
+            onChange({ ...state, matStock: e.currentTarget.value }, `mats of ${named(all, e.currentTarget.value)}`)
+          }
+        />
+        <NativeSelect
+          label="Stuck with"
+          data={options(adhesives)}
+          value={state.adhesive ?? ""}
+          onChange={(e) => onChange({ ...state, adhesive: e.currentTarget.value }, named(adhesives, e.currentTarget.value))}
+        />
+      </Popover.Dropdown>
+    </Popover>
+  );
+}
