@@ -9,6 +9,7 @@ using WholeFold.App.Features;
 using WholeFold.App.Features.Bench;
 using WholeFold.App.Features.Catalogue;
 using WholeFold.App.Features.Designs;
+using WholeFold.App.Features.Lists;
 using WholeFold.Store;
 
 namespace WholeFold.App;
@@ -63,6 +64,7 @@ public static class WebHost
         app.MapBench();
         app.MapCatalogue();
         app.MapDesigns();
+        app.MapLists();
         app.Map("/api/{**rest}", () => TypedResults.Problem(statusCode: 404, title: "Nothing here", detail: "No part of the API has this address.", extensions: new Dictionary<string, object?> { ["code"] = "route.missing" })).ExcludeFromDescription();
         MapInterface(app);
         return app;

@@ -84,6 +84,28 @@ public class CommandLineTests
     }
 
     [Fact]
+    public void A_measure_list_is_looked_through()
+    {
+        var file = Path.GetTempFileName();
+        try
+        {
+            File.WriteAllText(file, "width 10\nscores 1/2, 2 1/2, 4 3/8, 5 1/2, 7 1/2, 9 1/2\n");
+            var slipped = Run("check", file);
+            Assert.Equal(1, slipped.Exit);
+            Assert.Contains("line 2: Score 3 at 4 3/8 breaks the pattern of the others; 4 1/2 would keep it.", slipped.Out, StringComparison.Ordinal);
+            Assert.StartsWith("[", Run("check", file, "--json").Out, StringComparison.Ordinal);
+            File.WriteAllText(file, "width 10\nscores 5\n");
+            Assert.Equal(0, Run("check", file).Exit);
+            File.WriteAllText(file, "ten by five\n");
+            Assert.Equal(2, Run("check", file).Exit);
+        }
+        finally
+        {
+            File.Delete(file);
+        }
+    }
+
+    [Fact]
     public void Lists_tell_every_construction_and_format()
     {
         using var constructions = JsonDocument.Parse(Run("constructions", "--json").Out);

@@ -46,6 +46,12 @@ for (const colorScheme of ["light", "dark"]) {
       await page.getByRole("button", { name: "Lay it out" }).click();
       await page.getByText("the design has no name").waitFor();
       await check("new design with an error");
+      await page.keyboard.press("Escape");
+      await page.getByRole("button", { name: "Check a list" }).click();
+      await page.getByRole("textbox", { name: "Measure list" }).fill("width 10\nscores 5, 4");
+      await page.getByRole("button", { name: "Look through it" }).click();
+      await page.getByText("does not come after").waitFor();
+      await check("a list with findings");
       await page.goto("/nowhere");
       await check("lost");
     });

@@ -204,6 +204,19 @@ test("card and papers are chosen in place, and a caliper is read as people know 
   expect((await stored(page, "market-lanterns")).state.caliper).toBe("9mm/10");
 });
 
+test("a measure list typed in is looked through", async ({ page }) => {
+  await page.goto("/drawer");
+  await page.locator(".design").first().waitFor();
+  await page.keyboard.press("l");
+  const dialog = page.getByRole("dialog", { name: "Check a list" });
+  await dialog.getByRole("textbox", { name: "Measure list" }).fill("width 10\nscores 1/2, 2 1/2, 4 3/8, 5 1/2, 7 1/2, 9 1/2");
+  await dialog.getByRole("button", { name: "Look through it" }).click();
+  await expect(dialog.getByRole("status")).toContainText("Score 3 at 4 3/8 breaks the pattern of the others; 4 1/2 would keep it.");
+  await dialog.getByRole("textbox", { name: "Measure list" }).fill("ten by five");
+  await dialog.getByRole("button", { name: "Look through it" }).click();
+  await expect(dialog.getByRole("alert")).toContainText("line 1");
+});
+
 test("pins that cannot hold together are named, and freeing one mends it", async ({ page }) => {
   const made = await (await page.request.post("/api/designs", { data: { state: { name: "Wedged", construction: "winged-lock-gatefold", format: "5x5", set: { centre: "3/4", pad: "5/8" } } } })).json();
   await page.goto(`/bench/${made.id}`);

@@ -1,5 +1,6 @@
 using System.CommandLine;
 using System.Text.Json;
+using WholeFold.App.Features.Lists;
 using WholeFold.Core.Catalogue;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Library;
@@ -12,7 +13,7 @@ namespace WholeFold.App.Cli;
 /// <summary>The command line, a contract for scripts: 0 done, 2 not understood, 3 no figures can satisfy it.</summary>
 internal static class CommandLine
 {
-    private const int NotUnderstood = 2, NoFigures = 3;
+    private const int Contradicts = 1, NotUnderstood = 2, NoFigures = 3;
 
     public static int Run(string[] args, TextWriter output, TextWriter error)
     {
@@ -21,6 +22,7 @@ internal static class CommandLine
             Convert(output),
             Constructions(output),
             FormatList(output),
+            CheckList(output),
             Serve("serve", "Serve the studio to this machine's browser.", demo: false, output),
             Serve("demo", "Serve the demo studio, with its own data.", demo: true, output),
         };
@@ -85,7 +87,7 @@ internal static class CommandLine
                     throw new InputProblemException("design.twice", "--design", "a design file already names its construction", "either --design FILE or --construction ID");
                 }
 
-                spec = DesignSpec.Parse(ReadFile(path), "--design");
+                spec = DesignSpec.Parse(ReadFile(path, "--design"), "--design");
                 var target = parsed.GetValue(format);
                 if (target is not null || parsed.GetValue(turn))
                 {
@@ -149,15 +151,15 @@ internal static class CommandLine
         return merged;
     }
 
-    private static string ReadFile(FileInfo file)
+    private static string ReadFile(FileInfo file, string place)
     {
         const long largest = 1024 * 1024;
         if (!file.Exists)
         {
-            throw new InputProblemException("design.missing", "--design", $"there is no file {file.Name}", "the path of a design file");
+            throw new InputProblemException("file.missing", place, $"there is no file {file.Name}", "the path of a file");
         }
 
-        return file.Length <= largest ? File.ReadAllText(file.FullName) : throw new InputProblemException("design.size", "--design", $"{file.Name} is over a megabyte", "a design file of at most 1 MB");
+        return file.Length <= largest ? File.ReadAllText(file.FullName) : throw new InputProblemException("file.size", place, $"{file.Name} is over a megabyte", "a file of at most 1 MB");
     }
 
     private static Dictionary<string, string> ReadSet(string[] pins)
@@ -213,6 +215,38 @@ internal static class CommandLine
             }
 
             return 0;
+        });
+        return command;
+    }
+
+    private static Command CheckList(TextWriter output)
+    {
+        var file = new Argument<FileInfo>("list") { Description = "A text file with lines such as: width 10, scores 1/2, 2 1/2 …" };
+        var units = new Option<string>("--units") { Description = "The unit of bare numbers: in, cm or mm.", DefaultValueFactory = _ => "in" };
+        var json = new Option<bool>("--json") { Description = "Write the findings as JSON." };
+        var command = new Command("check", "Look through a measure list for what contradicts itself.") { file, units, json };
+        command.SetAction(parsed =>
+        {
+            var findings = ListEndpoints.Check(ReadFile(parsed.GetValue(file)!, "list"), parsed.GetValue(units)!);
+            if (parsed.GetValue(json))
+            {
+                output.WriteLine(JsonSerializer.Serialize(findings, SizedJson.Options));
+            }
+            else if (findings.Count == 0)
+            {
+                output.WriteLine("Nothing in this list contradicts itself.");
+            }
+
+            foreach (var finding in parsed.GetValue(json) ? [] : findings)
+            {
+                output.WriteLine($"line {finding.Line}: {finding.Text}");
+                foreach (var likely in finding.Likely)
+                {
+                    output.WriteLine($"    {likely.Because}");
+                }
+            }
+
+            return findings.Count == 0 ? 0 : Contradicts;
         });
         return command;
     }

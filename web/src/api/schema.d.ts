@@ -38,6 +38,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/check-list": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What contradicts itself in a measure list that was typed in. */
+        post: operations["checkList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/designs": {
         parameters: {
             query?: never;
@@ -301,6 +318,15 @@ export interface components {
             also: string;
             exact: string;
         };
+        FindingView: {
+            id: string;
+            /** Format: int32 */
+            line: number;
+            /** Format: int32 */
+            place: null | number;
+            text: string;
+            likely: components["schemas"]["LikelyView"][];
+        };
         GlueView: {
             id: string;
             /** Format: int64 */
@@ -342,6 +368,14 @@ export interface components {
             title: string;
             detail: string;
             rows: components["schemas"]["LedgerRow"][];
+        };
+        LikelyView: {
+            value: string;
+            because: string;
+        };
+        ListRequest: {
+            text: string;
+            units: string;
         };
         NewDesign: {
             state: components["schemas"]["DesignSpec"];
@@ -510,6 +544,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CatalogueView"];
+                };
+            };
+        };
+    };
+    checkList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FindingView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

@@ -8,6 +8,7 @@ import { Sentence } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
 import { IconButton, ThemeButton, Wordmark } from "../bench/Bar";
 import { Help } from "../help/Help";
+import { CheckList } from "./CheckList";
 
 /** All designs, and what the studio owns. */
 export function DrawerPage() {
@@ -27,9 +28,11 @@ export function DrawerPage() {
   const scheme = useComputedColorScheme("light");
   const [help, setHelp] = useState(false);
   const [making, setMaking] = useState(false);
+  const [checking, setChecking] = useState(false);
   useDocumentTitle("Drawer · Whole Fold");
   useHotkeys([
     ["N", () => setMaking(true)],
+    ["L", () => setChecking(true)],
     ["D", () => setColorScheme(scheme === "dark" ? "light" : "dark")],
     ["shift+?", () => setHelp(true)],
     ["?", () => setHelp(true)],
@@ -43,6 +46,9 @@ export function DrawerPage() {
         <Wordmark />
         <h1>Drawer</h1>
         <span className="spring" />
+        <Button variant="default" onClick={() => setChecking(true)} radius="xl" aria-keyshortcuts="l">
+          Check a list
+        </Button>
         <Button onClick={() => setMaking(true)} radius="xl" aria-keyshortcuts="n">
           New design
         </Button>
@@ -104,6 +110,14 @@ export function DrawerPage() {
         </div>
       </div>
       <Help opened={help} onClose={() => setHelp(false)} />
+      <Modal
+        opened={checking}
+        onClose={() => setChecking(false)}
+        title="Check a list"
+        closeButtonProps={{ "aria-label": "Close" }}
+      >
+        <CheckList />
+      </Modal>
       <Modal opened={making} onClose={() => setMaking(false)} title="New design" closeButtonProps={{ "aria-label": "Close" }}>
         {catalogue.data ? <NewDesign catalogue={catalogue.data} /> : <Loader aria-label="Fetching the constructions" />}
       </Modal>

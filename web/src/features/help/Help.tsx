@@ -14,6 +14,8 @@ const keys: [string[], string][] = [
   [["←", "→"], "on a slider: the next figure that can be set"],
   [["D"], "daylight or lamplight"],
   [["G"], "the drawer with all designs"],
+  [["N"], "in the drawer: a new design"],
+  [["L"], "in the drawer: check a measure list"],
   [["?"], "this list"],
 ];
 

@@ -1,0 +1,84 @@
+using WholeFold.Core.Lists;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+using Xunit;
+
+namespace WholeFold.Core.Tests.Lists;
+
+public class ListCheckerTests
+{
+    private static IReadOnlyList<ListFinding> Check(string text) => ListChecker.Check(MeasureList.Read(text, DisplayUnit.Inch));
+
+    [Theory]
+    [InlineData("width 10\nscores 1/2, 2 1/2, 4 1/2, 5 1/2, 7 1/2, 9 1/2")]
+    [InlineData("width 10\nscores 1/2; 2½; 4½; 5½; 7½; 9½\nscores cm 1.3, 6.4, 11.4, 14, 19.1, 24.1")]
+    [InlineData("width 8\nscores 1, 7\npanels 1 | 6 | 1")]
+    [InlineData("width 9 1/2\nscores 5")]
+    [InlineData("width cm: 21\nheight cm: 14.8\nscores cm: 10.5")]
+    [InlineData("width 10\nscores 1 1/2, 3, 7, 8 1/2")]
+    [InlineData("width 11\nscores 2, 5, 6 1/2")]
+    public void A_list_that_holds_together_is_left_alone(string list) => Assert.Empty(Check(list));
+
+    [Theory]
+    [InlineData("width 10\nscores 1/2, 2 1/2, 4 3/8, 5 1/2, 7 1/2, 9 1/2", "slip", 3, "4 1/2")]
+    [InlineData("width 10\nscores 1/2, 2 1/2, 4 1/2, 5 1/2, 7 3/4, 9 1/2", "slip", 5, "7 1/2")]
+    [InlineData("width 10\nscores 5, 4", "order", 2, null)]
+    [InlineData("width 10\nscores 5, 10 1/2", "beyond", 2, null)]
+    [InlineData("width 8\npanels 1 | 6 1/8 | 1", "sum", 2, "6")]
+    [InlineData("width 9\npanels 2 | 2 | 2 1/4 | 2 | 1", "sum", 3, "2")]
+    [InlineData("width 8\nscores 1, 6\npanels 1 | 6 | 1", "positions", 2, "7")]
+    [InlineData("scores 2 7/16, 7 7/16\nscores cm 6.2, 18.4", "systems", 2, "7 7/16")]
+    [InlineData("width 5\nwidth mm 130", "systems", 1, "5")]
+    public void What_contradicts_the_rest_is_found_with_what_would_be_right(string list, string id, int place, string? likely)
+    {
+        var finding = Assert.Single(Check(list), f => f.Id == id);
+        Assert.Equal(place, finding.Place);
+        Assert.Equal(likely, finding.Likely.Count == 0 ? null : LengthWriter.Write(finding.Likely[0].Value, DisplayUnit.Inch));
+        Assert.NotEmpty(finding.Text.In(DisplayUnit.Inch));
+    }
+
+    [Fact]
+    public void A_gatefold_with_unequal_doors_could_be_mended_at_either_and_the_other_system_tells_which()
+    {
+        var either = Assert.Single(Check("width 9 7/8\nscores 2 3/8, 7 7/16"));
+        Assert.Null(either.Place);
+        Assert.Equal(["2 7/16", "7 1/2"], either.Likely.Select(l => LengthWriter.Write(l.Value, DisplayUnit.Inch)));
+        var findings = Check("width 9 7/8\nscores 2 3/8, 7 7/16\nscores cm 6.2, 18.9");
+        Assert.Equal(1, Assert.Single(findings, f => f.Id == "slip").Place);
+        Assert.Contains(findings, f => f.Id == "systems");
+    }
+
+    /// <summary>Lists of real cards, each with one score moved: the slip is found, and the true figure is among the likely ones.</summary>
+    [Fact]
+    public void A_slip_in_a_real_cards_list_is_found()
+    {
+        var random = new Random(77);
+        var found = 0;
+        foreach (var spec in Support.Grid("imperial-eighths").Where(s => s.Construction == "winged-lock-gatefold"))
+        {
+            var sized = Support.Size(spec);
+            var (scores, width) = (sized.Scores("base").ToList(), sized.Piece("base").Width.Value);
+            string List(IEnumerable<Length> figures) => $"width {width} \nscores mm {string.Join("; ", figures)}".Replace(" mm ", "mm ", StringComparison.Ordinal);
+            Assert.Empty(Check(List(scores)));
+            var slipped = random.Next(scores.Count);
+            var by = (random.Next(2) == 0 ? 1 : -1) * Length.In(random.Next(1, 4), 16);
+            var finding = Assert.Single(Check(List(scores.Select((s, i) => i == slipped ? s + by : s))), f => f.Id == "slip");
+            Assert.Contains(finding.Likely, l => l.Value == scores[slipped]);
+            found++;
+        }
+
+        Assert.True(found > 20);
+    }
+
+    [Theory]
+    [InlineData("", "list.empty", "list")]
+    [InlineData("10 x 5", "list.line", "line 1")]
+    [InlineData("width 10\nscores 1/2, five", "list.figure", "line 2")]
+    [InlineData("width 10, 11", "list.many", "line 1")]
+    public void What_is_no_list_is_refused_with_the_line(string text, string code, string place)
+    {
+        var problem = Assert.Throws<InputProblemException>(() => Check(text));
+        Assert.Equal((code, place), (problem.Code, problem.Field));
+        Assert.Contains("scores", problem.Accepted, StringComparison.Ordinal);
+    }
+}
