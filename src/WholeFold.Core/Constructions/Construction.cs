@@ -14,7 +14,11 @@ public enum OnConversion
 }
 
 /// <summary>A limit of a parameter or of a panel, with the words that explain it.</summary>
-public sealed record Limit(Affine Value, string Because);
+public sealed record Limit(Affine Value, string Because)
+{
+    /// <summary>True where no parameter is in it, only the format and allowances.</summary>
+    public bool OnFormatOnly { get; } = Value.Terms.Keys.All(n => n is Affine.WidthName or Affine.HeightName || n[0] == '@');
+}
 
 /// <summary>A length that a construction leaves open.</summary>
 /// <param name="Held">
@@ -70,6 +74,7 @@ public sealed record Crease(Fold Fold, bool Working, int Shown, int Closed, stri
 
 /// <summary>A piece of card: a chain of panels along one axis, with a crease between each two.</summary>
 /// <param name="Across">The piece's size along the creases.</param>
+/// <param name="Quantity">How many are cut alike; a bond names one of several as <c>fin:2</c>.</param>
 public sealed record Piece(
     string Id,
     string Name,
@@ -78,8 +83,12 @@ public sealed record Piece(
     IReadOnlyList<Crease> Creases,
     Affine Across,
     string SizeRule,
-    string AcrossRule)
+    string AcrossRule,
+    int Quantity = 1)
 {
+    /// <summary>The names of the single pieces, as bonds use them.</summary>
+    public IEnumerable<string> Copies => Quantity == 1 ? [Id] : Enumerable.Range(1, Quantity).Select(n => $"{Id}:{n}");
+
     /// <summary>The whole sheet along the chain.</summary>
     public Affine Along { get; } = Panels.Aggregate(Affine.Zero, (sum, p) => sum + p.Extent);
 
@@ -99,7 +108,9 @@ public sealed record Bond(string Id, string PieceA, string PanelA, Face FaceA, R
 /// <summary>Where decoration goes: one layer for each panel and face named.</summary>
 /// <param name="Levels">How many lie on each other at the most usual: a mat, and a paper on it.</param>
 /// <param name="BothFaces">Whether the other face of each panel carries one too.</param>
-public sealed record LayerRole(string Id, string Name, string Piece, IReadOnlyList<string> Panels, Face Face, int Levels, bool BothFaces);
+/// <param name="Free">The part of the panel that is free, where something is bonded over the rest; null is the whole panel.</param>
+/// <param name="Reveal">A border of the construction's own, where the design's reveal does not apply.</param>
+public sealed record LayerRole(string Id, string Name, string Piece, IReadOnlyList<string> Panels, Face Face, int Levels, bool BothFaces, Region? Free = null, Affine? Reveal = null);
 
 /// <summary>A requirement that binds several parameters.</summary>
 public sealed record Requirement(string Id, Affine AtLeastZero, string Because);

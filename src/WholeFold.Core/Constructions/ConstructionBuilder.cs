@@ -48,19 +48,20 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         return Affine.Name(name);
     }
 
-    public ConstructionBuilder Piece(string id, string name, Axis axis, Affine across, string sizeRule, string acrossRule, Panel[] panels, Crease[] creases)
+    public ConstructionBuilder Piece(string id, string name, Axis axis, Affine across, string sizeRule, string acrossRule, Panel[] panels, Crease[] creases, int quantity = 1)
     {
         if (creases.Length != panels.Length - 1)
         {
             throw new InvalidOperationException($"{id}: {panels.Length} panels have {panels.Length - 1} creases, not {creases.Length}.");
         }
 
-        _pieces.Add(new Piece(id, name, axis, panels, creases, across, sizeRule, acrossRule));
+        _pieces.Add(new Piece(id, name, axis, panels, creases, across, sizeRule, acrossRule, quantity));
         return this;
     }
 
-    public static Panel Panel(string id, string name, Affine extent) =>
-        new(id, name, extent, new Limit(Construction.SmallestPanel, $"{name} would be a sliver"));
+    /// <summary>A panel, of ⅜ in or 10 mm at the least unless its role allows less.</summary>
+    public static Panel Panel(string id, string name, Affine extent, Pair? min = null) =>
+        new(id, name, extent, new Limit(min ?? Construction.SmallestPanel, $"{name} would be a sliver"));
 
     public static Panel Tab(string id, string name, Affine extent) =>
         new(id, name, extent, new Limit(Construction.SmallestTab, $"{name} would be too narrow to hold"));
@@ -75,9 +76,9 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         return this;
     }
 
-    public ConstructionBuilder Layer(string id, string name, string piece, string[] panels, Face face, int levels = 1, bool bothFaces = false)
+    public ConstructionBuilder Layer(string id, string name, string piece, string[] panels, Face face, int levels = 1, bool bothFaces = false, Region? free = null, Affine? reveal = null)
     {
-        _layers.Add(new LayerRole(id, name, piece, panels, face, levels, bothFaces));
+        _layers.Add(new LayerRole(id, name, piece, panels, face, levels, bothFaces, free, reveal));
         return this;
     }
 

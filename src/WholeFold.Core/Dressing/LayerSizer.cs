@@ -1,4 +1,5 @@
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using WholeFold.Core.Tooling;
@@ -11,7 +12,7 @@ internal static class LayerSizer
     /// <summary>Below this a strip's reveal is halved, or the border would be all one sees.</summary>
     private static readonly Pair Narrow = Pair.Of(5, 4, 30m);
 
-    public static IReadOnlyList<SizedLayer> Size(Construction construction, IReadOnlyList<SizedPiece> pieces, Design design, ToolSet tools)
+    public static IReadOnlyList<SizedLayer> Size(Construction construction, IReadOnlyList<SizedPiece> pieces, Design design, ToolSet tools, Func<Affine, Rational> value)
     {
         var layers = new List<SizedLayer>();
         foreach (var role in construction.Layers)
@@ -19,24 +20,26 @@ internal static class LayerSizer
             var piece = pieces.First(p => p.Piece.Id == role.Piece);
 
             // Panels that are equal by rule can differ by a mark where figures were rounded; each size is cut by itself.
-            var sizes = piece.Panels.Where(p => role.Panels.Contains(p.Panel.Id)).GroupBy(p => (Width: Across(piece, p, Axis.X), Height: Across(piece, p, Axis.Y))).ToList();
+            var free = piece.Panels.Where(p => role.Panels.Contains(p.Panel.Id)).ToDictionary(p => p.Panel.Id, p => FreeOn(piece, p, role, value));
+            var sizes = free.GroupBy(f => (f.Value.Width, f.Value.Height)).ToList();
             foreach (var size in sizes)
             {
-                var suffix = sizes.Count > 1 ? $"-{size.First().Panel.Id}" : "";
+                var suffix = sizes.Count > 1 ? $"-{size.First().Key}" : "";
                 var levels = Math.Max(role.Levels, design.Reveal.Framed ? 2 : 1);
                 for (var level = 1; level <= levels; level++)
                 {
                     var id = $"{role.Id}{suffix}{(level > 1 ? $"-{level}" : "")}";
-                    var reveal = RevealOn(design.Reveal.Width.In(tools.System), Length.Min(size.Key.Width, size.Key.Height), tools);
+                    var reveal = role.Reveal is { } own ? (new Length(value(own).Nearest()), null) : RevealOn(design.Reveal.Width.In(tools.System), Length.Min(size.Key.Width, size.Key.Height), tools);
                     layers.Add(new SizedLayer(
                         id,
                         role,
-                        [.. size.Select(p => p.Panel.Id)],
+                        [.. size.Select(p => p.Key)],
                         level,
                         level < levels ? design.MatStock : design.LayerStock,
                         Side($"layers.{id}.width", "wide", size.Key.Width, reveal, level, tools),
                         Side($"layers.{id}.height", "high", size.Key.Height, reveal, level, tools),
-                        size.Count() * (role.BothFaces ? 2 : 1)));
+                        size.Count() * piece.Piece.Quantity * (role.BothFaces ? 2 : 1),
+                        size.ToDictionary(p => p.Key, p => p.Value)));
                 }
             }
         }
@@ -44,7 +47,16 @@ internal static class LayerSizer
         return layers;
     }
 
-    private static Length Across(SizedPiece piece, SizedPanel panel, Axis axis) => piece.Piece.Axis == axis ? panel.Extent : piece.Across.Value;
+    private static Box FreeOn(SizedPiece piece, SizedPanel panel, LayerRole role, Func<Affine, Rational> value)
+    {
+        if (role.Free is not { } free)
+        {
+            return ClosedPose.FlatBox(piece, panel);
+        }
+
+        Length At(Affine expression) => new(value(expression).Nearest());
+        return new Box(At(free.FromX), At(free.FromY), At(free.ToX), At(free.ToY));
+    }
 
     private static (Length Width, Words? Shrunk) RevealOn(Length reveal, Length narrow, ToolSet tools)
     {

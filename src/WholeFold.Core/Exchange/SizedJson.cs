@@ -87,7 +87,7 @@ public static class SizedJson
             [.. sized.Pieces.Select(p => new PieceJson(
                 p.Piece.Id,
                 p.Piece.Name,
-                1,
+                p.Piece.Quantity,
                 LengthJson.Of(p.Width.Value),
                 LengthJson.Of(p.Height.Value),
                 sized.Design.StockOf(p.Piece.Id).Id,

@@ -55,12 +55,13 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
     /// <param name="value">Evaluates a bond's region at the sized figures.</param>
     public static ClosedPose Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value)
     {
-        // Each panel within its own piece, the first one lying still.
+        // Each panel within its own piece, the first one lying still. Of pieces cut alike, each is laid by itself.
         var within = new Dictionary<string, Placement>();
-        foreach (var piece in pieces)
+        var copies = pieces.SelectMany(p => p.Piece.Copies.Select(id => (Id: id, Piece: p))).ToList();
+        foreach (var (id, piece) in copies)
         {
             var placement = Placement.Identity;
-            within[Key(piece.Piece.Id, piece.Panels[0].Panel.Id)] = placement;
+            within[Key(id, piece.Panels[0].Panel.Id)] = placement;
             for (var i = 0; i < piece.Scores.Count; i++)
             {
                 if (piece.Scores[i].Crease.Closed != 0)
@@ -68,11 +69,11 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
                     placement = placement.Folded(piece.Piece.Axis, piece.Scores[i].Figure.Value.Units);
                 }
 
-                within[Key(piece.Piece.Id, piece.Panels[i + 1].Panel.Id)] = placement;
+                within[Key(id, piece.Panels[i + 1].Panel.Id)] = placement;
             }
         }
 
-        var frames = new Dictionary<string, Placement> { [pieces[0].Piece.Id] = Placement.Identity };
+        var frames = new Dictionary<string, Placement> { [copies[0].Id] = Placement.Identity };
         var misses = new List<BondMiss>();
         var left = construction.Bonds.ToList();
         while (left.Count > 0)
@@ -110,18 +111,18 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
 
         var placements = new Dictionary<string, Placement>();
         var placed = new List<PlacedPanel>();
-        foreach (var piece in pieces)
+        foreach (var (id, piece) in copies)
         {
-            if (!frames.TryGetValue(piece.Piece.Id, out var frame))
+            if (!frames.TryGetValue(id, out var frame))
             {
-                throw new InvalidOperationException($"{construction.Id}: nothing holds the piece {piece.Piece.Id}.");
+                throw new InvalidOperationException($"{construction.Id}: nothing holds the piece {id}.");
             }
 
             foreach (var panel in piece.Panels)
             {
-                var placement = Compose(frame, within[Key(piece.Piece.Id, panel.Panel.Id)]);
-                placements[Key(piece.Piece.Id, panel.Panel.Id)] = placement;
-                placed.Add(new PlacedPanel(piece.Piece.Id, panel.Panel.Id, BoxOf(placement, FlatBox(piece, panel)), placement.FaceUp));
+                var placement = Compose(frame, within[Key(id, panel.Panel.Id)]);
+                placements[Key(id, panel.Panel.Id)] = placement;
+                placed.Add(new PlacedPanel(id, panel.Panel.Id, BoxOf(placement, FlatBox(piece, panel)), placement.FaceUp));
             }
         }
 
@@ -138,7 +139,8 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
 
     internal static string Key(string piece, string panel) => $"{piece}/{panel}";
 
-    internal static Box FlatBox(SizedPiece piece, SizedPanel panel) => piece.Piece.Axis == Axis.X
+    /// <summary>A panel's place in its flat piece.</summary>
+    public static Box FlatBox(SizedPiece piece, SizedPanel panel) => piece.Piece.Axis == Axis.X
         ? new Box(panel.From, Length.Zero, panel.To, piece.Across.Value)
         : new Box(Length.Zero, panel.From, piece.Across.Value, panel.To);
 

@@ -10,18 +10,17 @@ internal static class Thickness
     public static Length Greatest(ClosedPose pose, IReadOnlyList<SizedPiece> pieces, IReadOnlyList<SizedLayer> layers, Design design)
     {
         var plies = new List<(Box Box, Length Caliper)>();
-        foreach (var piece in pieces)
+        foreach (var (id, piece) in pieces.SelectMany(p => p.Piece.Copies.Select(id => (id, p))))
         {
             foreach (var panel in piece.Panels)
             {
-                var key = ClosedPose.Key(piece.Piece.Id, panel.Panel.Id);
+                var key = ClosedPose.Key(id, panel.Panel.Id);
                 var flat = ClosedPose.FlatBox(piece, panel);
                 plies.Add((ClosedPose.BoxOf(pose.Placements[key], flat), design.StockOf(piece.Piece.Id).Caliper));
                 foreach (var layer in layers.Where(l => l.Role.Piece == piece.Piece.Id && l.Panels.Contains(panel.Panel.Id)))
                 {
-                    // Layers lie centred on their panel, once for each face they are cut for.
-                    var (dx, dy) = ((flat.Width.Units - layer.Width.Value.Units) / 2, (flat.Height.Units - layer.Height.Value.Units) / 2);
-                    var box = new Box(flat.Left + new Length(dx), flat.Bottom + new Length(dy), flat.Left + new Length(dx) + layer.Width.Value, flat.Bottom + new Length(dy) + layer.Height.Value);
+                    // Once for each face they are cut for.
+                    var box = layer.BoxOn(panel.Panel.Id);
                     for (var face = 0; face < (layer.Role.BothFaces ? 2 : 1); face++)
                     {
                         plies.Add((ClosedPose.BoxOf(pose.Placements[key], box), layer.Stock.Caliper + design.Adhesive.Thickness));

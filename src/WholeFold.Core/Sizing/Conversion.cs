@@ -61,7 +61,7 @@ public static class Verdicts
 
         if (sized.Checks.FirstOrDefault(c => c.Severity == Severity.Error) is { } error)
         {
-            return new Verdict(VerdictKind.Stuck, error.Id == "sheet-too-small" ? Words.Of($"no sheet of {error.Figures["width"]}") : error.Text);
+            return new Verdict(VerdictKind.Stuck, error.Id == "sheet-too-small" ? Words.Of($"no sheet of {Length.Max(error.Figures["width"], error.Figures["height"])}") : error.Text);
         }
 
         var moved = sized.Parameters.Where(p => !p.Pinned && (p.Value - p.Ideal).Abs() > Noticeable.In(sized.Tools.System)).ToList();

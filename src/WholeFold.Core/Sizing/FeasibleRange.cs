@@ -7,34 +7,35 @@ namespace WholeFold.Core.Sizing;
 /// The values of one parameter for which all figures can be set, everything else free to follow.
 /// </summary>
 /// <param name="Step">From one settable value to the next, at the ends of the range.</param>
-/// <param name="Stops">All settable values in order; for a machine, which sets any, those at about every half millimetre.</param>
+/// <param name="Stops">All settable values in order; for a machine or both systems at once, those at about every half millimetre.</param>
 public sealed record FeasibleRange(Length Min, Length Max, Length Step, IReadOnlyList<Length> Stops)
 {
     private const int MostStops = 400;
 
     internal static FeasibleRange? Of(Poser poser, ToolSet tools, string parameter, Means means)
     {
-        long? End(Rational ideal)
+        var problem = poser.Pose(means, only: parameter, onlyIdeal: Rational.Zero);
+        var only = problem.OnlyUnknown!.Value;
+
+        // The settable value nearest to an ideal, at least as great as a low end.
+        long? Nearest(long ideal, long low)
         {
-            var problem = poser.Pose(means, only: parameter, onlyIdeal: ideal);
-            return Search.Solve(problem) is { } solution ? solution.Values[problem.OnlyUnknown!.Value] : null;
+            var asked = problem with { Unknowns = [.. problem.Unknowns.Select((u, i) => i == only ? u with { Ideal = ideal, Low = low } : u)] };
+            return Search.Solve(asked) is { } solution ? solution.Values[only] : null;
         }
 
-        if (End(Rational.Zero) is not { } min || End(Length.In(30).Units) is not { } max)
+        if (Nearest(0, 0) is not { } min || Nearest(Length.In(30).Units, 0) is not { } max)
         {
             return null;
         }
 
+        // A machine, or two systems at once, can set nearly anything: there the stops are those next to each fine mark.
         var stops = new List<Length> { new(min) };
-        var coarse = Pair.Of(1, 32, 0.5m).In(tools.System);
-        // Each next stop is the least settable value above the last.
+        var coarse = tools.Exact || tools.CutMarks.Count > 1 ? Pair.Of(1, 32, 0.5m).In(tools.System) : new Length(1);
         while (stops[^1].Units < max && stops.Count < MostStops)
         {
-            var next = tools.Exact ? Math.Min(max, (stops[^1] + coarse).Down(coarse).Units) : stops[^1].Units + 1;
-            var problem = poser.Pose(means, only: parameter, onlyIdeal: next);
-            var only = problem.OnlyUnknown!.Value;
-            var above = problem with { Unknowns = [.. problem.Unknowns.Select((u, i) => i == only ? u with { Low = next, High = max } : u)] };
-            stops.Add(new Length(Search.Solve(above)!.Value.Values[only]));
+            var next = Math.Min(max, (stops[^1] + coarse).Down(coarse).Units);
+            stops.Add(new Length(Nearest(next, next) ?? max));
         }
 
         var step = tools.Exact ? new Length(1) : stops.Count > 1 ? stops.Zip(stops.Skip(1), (a, b) => b - a).Min() : tools.RulerMarks.DefaultIfEmpty(tools.CutMarks[0]).Min();

@@ -39,11 +39,11 @@ internal sealed class Poser
     /// <summary>Where each parameter's ideal comes from, in words.</summary>
     public Dictionary<string, Words> Origins { get; } = [];
 
-    /// <summary>The least and greatest a parameter may be at the exact format, others at their ideals.</summary>
+    /// <summary>The least and greatest a parameter may be by the limits that hang on nothing but the format and the stock.</summary>
     public (Length Min, Length Max) LimitsOf(Parameter parameter)
     {
-        var min = parameter.Min.Select(l => At(l.Value)).DefaultIfEmpty(Rational.Zero).Max();
-        var max = parameter.Max.Select(l => At(l.Value)).DefaultIfEmpty(Farthest.Units).Min();
+        var min = parameter.Min.Where(l => l.OnFormatOnly).Select(l => At(l.Value)).DefaultIfEmpty(Rational.Zero).Max();
+        var max = parameter.Max.Where(l => l.OnFormatOnly).Select(l => At(l.Value)).DefaultIfEmpty(Farthest.Units).Min();
         return (new Length(min.Ceiling()), new Length(max.Floor()));
     }
 
@@ -127,7 +127,11 @@ internal sealed class Poser
             var value = Affine.Name(parameter.Id);
             for (var i = 0; i < parameter.Min.Count && !zeroByHand; i++)
             {
-                yield return new Requirement($"limit:{parameter.Id}.min{i}", value - parameter.Min[i].Value, parameter.Min[i].Because);
+                // A lower limit that hangs on the format alone is taken at the format: a card that ends a mark smaller does
+                // not make less do. Upper limits follow the card as it ends, or something would stand out of it.
+                var limit = parameter.Min[i];
+                var least = limit.OnFormatOnly ? Affine.Constant(new Length(At(limit.Value).Ceiling())) : limit.Value;
+                yield return new Requirement($"limit:{parameter.Id}.min{i}", value - least, limit.Because);
             }
 
             for (var i = 0; i < parameter.Max.Count; i++)

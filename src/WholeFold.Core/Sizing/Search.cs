@@ -14,13 +14,15 @@ namespace WholeFold.Core.Sizing;
 /// can be set are ever tried. The result is the optimum of the whole ordered cost; equal ones go to the first found,
 /// which is the one nearest and then lowest, unknown by unknown: the same every time.
 /// </remarks>
-internal sealed class Search
+internal sealed partial class Search
 {
     private const int MostProgressions = 64;
 
     private readonly Problem _problem;
     private readonly long[] _values;
     private readonly long[] _low;
+    private readonly Progression[] _own;
+    private bool[] _mayBeOff = [];
     private long _effort;
     private readonly long[] _high;
 
@@ -31,13 +33,14 @@ internal sealed class Search
         _effort = problem.Effort;
         _low = [.. problem.Unknowns.Select(u => u.Low)];
         _high = [.. problem.Unknowns.Select(u => u.High)];
+        _own = [.. problem.Unknowns.Select(_ => new Progression(0, 1))];
     }
 
     /// <summary>The best values with their cost, or null where nothing satisfies the hard requirements.</summary>
     public static (long[] Values, Cost Cost)? Solve(Problem problem)
     {
         var search = new Search(problem);
-        if (!search.Narrow())
+        if (!search.Narrow(problem.Bounds) || !search.Settle())
         {
             return null;
         }
@@ -45,6 +48,12 @@ internal sealed class Search
         var total = default(Cost);
         foreach (var component in search.Components())
         {
+            // For the ends of one unknown's range, what is independent of it does not matter.
+            if (problem.OnlyUnknown is { } only && !component.Unknowns.Contains(only))
+            {
+                continue;
+            }
+
             if (search.SolveComponent(component) is not { } cost)
             {
                 return null;
@@ -56,211 +65,10 @@ internal sealed class Search
         return (search._values, total);
     }
 
-    /// <summary>
-    /// Draws in each unknown's range by what the bounds allow at the others' best, again and again until nothing moves.
-    /// </summary>
-    /// <returns>False where a range comes out empty: nothing can satisfy the bounds.</returns>
-    private bool Narrow()
-    {
-        for (var moved = true; moved;)
-        {
-            moved = false;
-            foreach (var form in _problem.Bounds.Select(b => b.Form))
-            {
-                for (var i = 0; i < form.A.Length; i++)
-                {
-                    if (form.A[i] == 0)
-                    {
-                        continue;
-                    }
-
-                    var rest = form.B;
-                    for (var j = 0; j < form.A.Length; j++)
-                    {
-                        rest += j == i ? 0 : form.A[j] * (form.A[j] > 0 ? _high[j] : _low[j]);
-                    }
-
-                    var (low, high) = (_low[i], _high[i]);
-                    Tighten(form.A[i], rest, ref _low[i], ref _high[i]);
-                    if (_low[i] > _high[i])
-                    {
-                        return false;
-                    }
-
-                    moved |= low != _low[i] || high != _high[i];
-                }
-            }
-        }
-
-        return true;
-    }
-
-    /// <summary>The range in which a·x + rest ≥ 0.</summary>
-    private static void Tighten(long a, long rest, ref long low, ref long high)
-    {
-        if (a > 0)
-        {
-            low = Math.Max(low, -Rational.FloorDivide(rest, a));
-        }
-        else
-        {
-            high = Math.Min(high, Rational.FloorDivide(rest, -a));
-        }
-    }
-
     private sealed record Component(List<int> Unknowns, List<Bound> Bounds, List<Condition> Conditions, List<List<ScoreForm>> Strips);
 
     /// <summary>Any of these must hold: form ≡ rest (mod step), the value whole.</summary>
     private sealed record Condition(IReadOnlyList<(Form Form, long Offset, long Step)> Alternatives);
-
-    private List<Component> Components()
-    {
-        var n = _problem.Unknowns.Length;
-        var parent = Enumerable.Range(0, n + 1).ToArray();
-        int Root(int i) => parent[i] == i ? i : parent[i] = Root(parent[i]);
-        int First(Form f)
-        {
-            var i = Array.FindIndex(f.A, a => a != 0);
-            return i < 0 ? n : i;
-        }
-
-        void Join(Form f)
-        {
-            var first = First(f);
-            for (var i = 0; i < n; i++)
-            {
-                if (f.A[i] != 0)
-                {
-                    parent[Root(i)] = Root(first);
-                }
-            }
-        }
-
-        void JoinTwo(Form f, Form g)
-        {
-            Join(f);
-            Join(g);
-            if (First(f) < n && First(g) < n)
-            {
-                parent[Root(First(f))] = Root(First(g));
-            }
-        }
-
-        var conditions = Conditions().ToList();
-        foreach (var bound in _problem.Bounds)
-        {
-            Join(bound.Form);
-        }
-
-        foreach (var alternatives in conditions.Select(c => c.Alternatives))
-        {
-            foreach (var (form, _, _) in alternatives)
-            {
-                JoinTwo(alternatives[0].Form, form);
-            }
-        }
-
-        // Scores of one strip share the board's settings, so they belong together.
-        var strips = _problem.Scores.GroupBy(s => s.Strip).Select(g => g.ToList()).ToList();
-        foreach (var strip in strips)
-        {
-            foreach (var score in strip)
-            {
-                JoinTwo(strip[0].At, score.At);
-                JoinTwo(score.At, score.Width);
-            }
-        }
-
-        // A strip may be constant but for one form; find the root of whichever part has an unknown.
-        int RootOf(IEnumerable<Form> forms) => forms.Select(First).Where(i => i < n).Select(Root).FirstOrDefault(n);
-        var groups = new SortedDictionary<int, Component>();
-        Component Of(int root)
-        {
-            if (!groups.TryGetValue(root, out var component))
-            {
-                groups[root] = component = new Component([], [], [], []);
-            }
-
-            return component;
-        }
-
-        for (var i = 0; i < n; i++)
-        {
-            Of(Root(i)).Unknowns.Add(i);
-        }
-
-        foreach (var bound in _problem.Bounds)
-        {
-            Of(RootOf([bound.Form])).Bounds.Add(bound);
-        }
-
-        foreach (var condition in conditions)
-        {
-            Of(RootOf(condition.Alternatives.Select(a => a.Form))).Conditions.Add(condition);
-        }
-
-        foreach (var strip in strips)
-        {
-            Of(RootOf(strip.SelectMany(s => new[] { s.At, s.Width }))).Strips.Add(strip);
-        }
-
-        return [.. groups.Values];
-    }
-
-    private IEnumerable<Condition> Conditions()
-    {
-        var tools = _problem.Tools;
-        var n = _problem.Unknowns.Length;
-        for (var i = 0; i < n; i++)
-        {
-            var one = new long[n];
-            one[i] = 1;
-            var form = new Form(one, 0, 1);
-            yield return new Condition([.. _problem.Unknowns[i].Grid.Select(g => (form, 0L, g))]);
-        }
-
-        if (!_problem.OnMarks)
-        {
-            yield break;
-        }
-
-        if (_problem.CutsOnMarks)
-        {
-            foreach (var cut in _problem.Cuts)
-            {
-                yield return new Condition([.. tools.CutMarks.Select(m => (cut.At, 0L, m.Units))]);
-            }
-        }
-
-        if (_problem.ScoresOnMarks)
-        {
-            // Where every groove and every cut lies on the ruler's marks, a groove is only a nicer mark, turned or not.
-            bool OnOneRuler(long step) => tools.RulerMarks.Count == 1 && step % tools.RulerMarks[0].Units == 0;
-            var rulerIsAll = tools.Combs.All(c => OnOneRuler(c.Step.Units) && OnOneRuler(c.First.Units)) && tools.CutMarks.All(m => OnOneRuler(m.Units)) && _problem.CutsOnMarks;
-            foreach (var score in _problem.Scores)
-            {
-                var alternatives = tools.RulerMarks.Select(m => (score.At, 0L, m.Units)).ToList();
-                if (!rulerIsAll || alternatives.Count == 0)
-                {
-                    var turned = Subtract(score.Width, score.At);
-                    foreach (var comb in tools.Combs)
-                    {
-                        alternatives.Add((score.At, comb.First.Units, comb.Step.Units));
-                        alternatives.Add((turned, comb.First.Units, comb.Step.Units));
-                    }
-                }
-
-                yield return new Condition(alternatives);
-            }
-        }
-    }
-
-    private static Form Subtract(Form f, Form g)
-    {
-        var d = Rational.Lcm(f.D, g.D);
-        var (p, q) = (d / f.D, d / g.D);
-        return new Form([.. f.A.Zip(g.A, (a, b) => (a * p) - (b * q))], (f.B * p) - (g.B * q), d);
-    }
 
     /// <summary>One unknown of the order in which a component is searched, with what becomes decidable once it has a value.</summary>
     private sealed class Level
@@ -274,6 +82,9 @@ internal sealed class Search
         public List<Condition> Conditions { get; } = [];
 
         public List<ScoreForm> Scores { get; } = [];
+
+        /// <summary>Grooves that may be asked for: which of them, and whether it is decided with this unknown.</summary>
+        public List<(int Index, Condition Condition, bool IsLast)> Asked { get; } = [];
 
         /// <summary>Conditions with alternatives that this unknown is the last of.</summary>
         public List<Condition> Settled { get; } = [];
@@ -358,9 +169,43 @@ internal sealed class Search
             }
         }
 
+        // Scores are asked onto grooves all at once, then all but the fewest: each set that may be off is one search, with
+        // everything else as a congruence, so that hopeless branches are never entered. Not where distance comes first.
+        var sides = levels.TakeWhile(l => _problem.Unknowns[l.Unknown].IsSide).Count();
+        var deepenAt = !_problem.OnMarks || !_problem.Tools.HasBoard || _problem.OnlyUnknown is not null ? -1
+            : _problem.Priority switch { Priority.Board => 0, Priority.Format => sides, _ => -1 };
+        var asked = deepenAt < 0 ? [] : AskedOntoGrooves(component, levels, LastLevel, deepenAt);
+        _mayBeOff = new bool[asked.Count];
+        var sets = Enumerable.Range(0, 1 << asked.Count).Select(m => (Mask: m, Off: asked.Where((_, i) => (m & (1 << i)) != 0).Sum(a => a.Scores))).OrderBy(t => t.Off).ThenBy(t => t.Mask).ToList();
+
         Cost? best = null;
         var bestValues = new long[n];
         void Descend(int depth, Cost cost)
+        {
+            if (depth != deepenAt)
+            {
+                Try(depth, cost);
+                return;
+            }
+
+            foreach (var (mask, off) in sets)
+            {
+                // Every one of this set is off, or a smaller set would have found it.
+                if (best is { } b && (cost with { OffGroove = cost.OffGroove + off }).Compare(b, _problem.Priority) >= 0)
+                {
+                    return;
+                }
+
+                for (var i = 0; i < _mayBeOff.Length; i++)
+                {
+                    _mayBeOff[i] = (mask & (1 << i)) != 0;
+                }
+
+                Try(depth, cost);
+            }
+        }
+
+        void Try(int depth, Cost cost)
         {
             if (depth == levels.Length)
             {
@@ -385,7 +230,7 @@ internal sealed class Search
                 }
 
                 _values[level.Unknown] = value;
-                if (!level.Settled.All(Holds))
+                if (!level.Settled.All(Holds) || !level.Asked.All(a => _mayBeOff[a.Index] || !a.IsLast || Holds(a.Condition)))
                 {
                     continue;
                 }
@@ -413,7 +258,12 @@ internal sealed class Search
                     }
                 }
 
-                Descend(depth + 1, here);
+                if (NarrowedBy(level.Unknown, value, component, levels.Length - depth) is { } before)
+                {
+                    Descend(depth + 1, here);
+                    before.Low.CopyTo(_low, 0);
+                    before.High.CopyTo(_high, 0);
+                }
             }
         }
 
@@ -460,198 +310,6 @@ internal sealed class Search
 
     private bool Holds(Condition condition) => condition.Alternatives.Any(a => (a.Form.Numerator(_values) - (a.Form.D * a.Offset)) % (a.Form.D * a.Step) == 0);
 
-    private Cost Off(ScoreForm score)
-    {
-        if (!_problem.Tools.HasBoard || _problem.OnlyUnknown is not null)
-        {
-            return default;
-        }
-
-        var (at, width) = Placed(score);
-        return _problem.Tools.OnGroove(at) || _problem.Tools.OnGroove(width - at) ? default : new Cost(0, 1, 0, 0, 0);
-    }
-
-    private (Length At, Length Width) Placed(ScoreForm score)
-    {
-        var at = new Length(score.At.Value(_values));
-        var width = new Length(score.Width.Value(_values));
-        return _problem.OnMarks ? (at, width) : Marks.Rounded(_problem.Tools, at, width);
-    }
-
-    private Cost SettingsOf(List<List<ScoreForm>> strips)
-    {
-        var cost = default(Cost);
-        if (_problem.OnlyUnknown is not null)
-        {
-            return cost;
-        }
-
-        foreach (var strip in strips)
-        {
-            var settings = new HashSet<Length>();
-            var turned = false;
-            foreach (var score in strip)
-            {
-                var (at, width) = Placed(score);
-                var setting = Setting.ForScore(_problem.Tools, at, width);
-                settings.Add(setting.At);
-                turned |= setting.How == SetBy.Turned;
-            }
-
-            cost += new Cost(0, 0, 0, turned ? 1 : 0, settings.Count);
-        }
-
-        return cost;
-    }
-
-    /// <summary>The values an unknown can take given those before it, nearest to its ideal first, the lower of two as near.</summary>
-    private IEnumerable<long> Candidates(Level level)
-    {
-        var unknown = _problem.Unknowns[level.Unknown];
-        var (low, high) = (_low[level.Unknown], _high[level.Unknown]);
-        foreach (var bound in level.Bounds)
-        {
-            // Those not decided yet count at their best.
-            var rest = bound.Form.B;
-            for (var i = 0; i < bound.Form.A.Length; i++)
-            {
-                var a = bound.Form.A[i];
-                rest += i == level.Unknown || a == 0 ? 0 : a * (level.Later[i] ? a > 0 ? _high[i] : _low[i] : _values[i]);
-            }
-
-            Tighten(bound.Form.A[level.Unknown], rest, ref low, ref high);
-        }
-
-        if (low > high)
-        {
-            yield break;
-        }
-
-        var progressions = Allowed(level);
-        var below = new long[progressions.Count];
-        var above = new long[progressions.Count];
-        var start = Math.Clamp(unknown.Ideal.Floor(), low - 1, high);
-        for (var i = 0; i < progressions.Count; i++)
-        {
-            below[i] = progressions[i].AtOrBelow(start);
-            above[i] = below[i] + progressions[i].Step;
-        }
-
-        long? last = null;
-        while (true)
-        {
-            var pick = -1;
-            var pickBelow = false;
-            var distance = long.MaxValue;
-            for (var i = 0; i < progressions.Count; i++)
-            {
-                if (below[i] >= low && Away(unknown, below[i]) is var d && d < distance)
-                {
-                    (pick, pickBelow, distance) = (i, true, d);
-                }
-
-                if (above[i] <= high && Away(unknown, above[i]) is var e && (e < distance || (e == distance && !pickBelow && above[i] < above[pick])))
-                {
-                    (pick, pickBelow, distance) = (i, false, e);
-                }
-            }
-
-            if (pick < 0)
-            {
-                yield break;
-            }
-
-            var value = pickBelow ? below[pick] : above[pick];
-            if (pickBelow)
-            {
-                below[pick] -= progressions[pick].Step;
-            }
-            else
-            {
-                above[pick] += progressions[pick].Step;
-            }
-
-            if (value != last)
-            {
-                last = value;
-                yield return value;
-            }
-        }
-    }
-
-    private static long Away(Unknown unknown, long value) => Math.Abs((value * unknown.Ideal.Denominator) - unknown.Ideal.Numerator);
-
-    private List<Progression> Allowed(Level level)
-    {
-        var allowed = new List<Progression> { new(0, 1) };
-        _values[level.Unknown] = 0;
-        foreach (var condition in level.Conditions)
-        {
-            var options = new List<Progression>();
-            foreach (var (form, rest, step) in condition.Alternatives)
-            {
-                var modulus = form.D * step;
-                for (var i = 0; i < form.A.Length; i++)
-                {
-                    if (level.Later[i] && form.A[i] != 0)
-                    {
-                        modulus = Rational.Gcd(Math.Abs(form.A[i]), modulus);
-                    }
-                }
-
-                if (Progression.Solve(form.A[level.Unknown], NumeratorBefore(form, level) - (form.D * rest), modulus) is { } solved && !options.Contains(solved))
-                {
-                    options.Add(solved);
-                }
-            }
-
-            if (options.Any(o => o.Step == 1))
-            {
-                continue;
-            }
-
-            var joined = new HashSet<Progression>();
-            foreach (var a in allowed)
-            {
-                foreach (var b in options)
-                {
-                    if (a.And(b) is { } both)
-                    {
-                        joined.Add(both);
-                    }
-                }
-            }
-
-            if (joined.Count > MostProgressions)
-            {
-                // Too many mixtures of two systems' marks to list: this one is tested value by value instead.
-                continue;
-            }
-
-            allowed = [.. joined.Where(p => !joined.Any(q => q != p && p.Step % q.Step == 0 && p.Step != q.Step && (p.Rest - q.Rest) % q.Step == 0)).OrderBy(p => p.Step).ThenBy(p => p.Rest)];
-            if (allowed.Count == 0)
-            {
-                return allowed;
-            }
-        }
-
-        return allowed;
-    }
-
-    /// <summary>The numerator from what is already decided; unknowns not yet decided count as nothing.</summary>
-    private long NumeratorBefore(Form form, Level level)
-    {
-        var sum = form.B;
-        for (var i = 0; i < form.A.Length; i++)
-        {
-            if (i != level.Unknown && !level.Later[i])
-            {
-                sum += form.A[i] * _values[i];
-            }
-        }
-
-        return sum;
-    }
 }
 
 /// <summary>The search used up the effort it was given without finding out whether there is a solution.</summary>

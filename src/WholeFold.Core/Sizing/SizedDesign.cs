@@ -36,7 +36,18 @@ public sealed record SizedPiece(Piece Piece, Measured Along, Measured Across, IR
 
 /// <summary>Layers of one size: a mat or a paper on each of some equal panels.</summary>
 /// <param name="Level">1 lies on the card, 2 on the first.</param>
-public sealed record SizedLayer(string Id, LayerRole Role, IReadOnlyList<string> Panels, int Level, Stock Stock, Measured Width, Measured Height, int Quantity);
+/// <param name="Free">By panel, the region that the layer lies in the middle of, in the flat piece.</param>
+public sealed record SizedLayer(string Id, LayerRole Role, IReadOnlyList<string> Panels, int Level, Stock Stock, Measured Width, Measured Height, int Quantity, IReadOnlyDictionary<string, Box> Free)
+{
+    /// <summary>Where the layer lies on a panel, in the flat piece: in the middle of what is free.</summary>
+    public Box BoxOn(string panel)
+    {
+        var free = Free[panel];
+        var left = free.Left + new Length((free.Width - Width.Value).Units / 2);
+        var bottom = free.Bottom + new Length((free.Height - Height.Value).Units / 2);
+        return new Box(left, bottom, left + Width.Value, bottom + Height.Value);
+    }
+}
 
 /// <summary>A parameter's value, what it would ideally be, and whether a person set it.</summary>
 public sealed record SizedParameter(Parameter Parameter, Length Value, Length Ideal, bool Pinned);

@@ -111,8 +111,9 @@ public static class Sizer
         foreach (var (name, value) in pins)
         {
             var parameter = ParameterOf(construction, name);
+            // A limit that hangs on another parameter is a conflict between the two, not a mistake in one.
             var (min, max) = poser.LimitsOf(parameter);
-            if ((value < min || value > max) && !(value == Length.Zero && parameter.ZeroByHand is not null) && !fromHome.Contains(name) && DependsOnTheFormatOnly(parameter))
+            if ((value < min || value > max) && !(value == Length.Zero && parameter.ZeroByHand is not null) && !fromHome.Contains(name))
             {
                 throw OutsideLimits(poser, tools, parameter, value, min, max);
             }
@@ -124,7 +125,7 @@ public static class Sizer
     private static InputProblemException OutsideLimits(Poser poser, ToolSet tools, Parameter parameter, Length value, Length min, Length max)
     {
         var unit = tools.System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre;
-        var because = value < min ? parameter.Min.MaxBy(l => poser.At(l.Value))! : parameter.Max.MinBy(l => poser.At(l.Value))!;
+        var because = value < min ? parameter.Min.Where(l => l.OnFormatOnly).MaxBy(l => poser.At(l.Value))! : parameter.Max.Where(l => l.OnFormatOnly).MinBy(l => poser.At(l.Value))!;
 
         // The range is told in marks that lie inside it, so that what is read here is also accepted.
         var mark = Pair.Of(1, 32, 0.5m).In(tools.System);
@@ -132,10 +133,6 @@ public static class Sizer
         var example = $"{parameter.Id}={LengthWriter.Write(from, unit).Replace(' ', '-')}{LengthWriter.Symbol(unit)}";
         return new InputProblemException("parameter.limit", parameter.Id, $"{LengthWriter.WithUnit(value, unit)} is outside its limits here: {because.Because}", $"{LengthWriter.Write(from, unit)} to {LengthWriter.WithUnit(to, unit)}, for example {example}");
     }
-
-    /// <summary>A limit that hangs on another parameter is a conflict between the two, not a mistake in one.</summary>
-    private static bool DependsOnTheFormatOnly(Parameter parameter) =>
-        parameter.Min.Concat(parameter.Max).SelectMany(l => l.Value.Terms.Keys).All(n => n is Affine.WidthName or Affine.HeightName || n[0] == '@');
 
     private static Parameter ParameterOf(Construction construction, string name) =>
         construction.Parameters.FirstOrDefault(p => p.Id == name)
@@ -154,7 +151,7 @@ public static class Sizer
         var explainer = new Explainer(construction, target, tools, poser, values);
         var pieces = construction.Pieces.Select(p => SizePiece(p, explainer, tools, means)).ToList();
         var parameters = construction.Parameters.Select(p => new SizedParameter(p, new Length(values[p.Id].Nearest()), new Length(poser.Ideals[p.Id].Nearest()), poser.Pins.ContainsKey(p.Id))).ToList();
-        var layers = LayerSizer.Size(construction, pieces, design, tools);
+        var layers = LayerSizer.Size(construction, pieces, design, tools, explainer.Value);
         var pose = ClosedPose.Of(construction, pieces, explainer.Value);
         var thickness = Thickness.Greatest(pose, pieces, layers, design);
         var sized = new SizedDesign

@@ -71,7 +71,7 @@ public class AllowanceTests
     /// <summary>On a machine, from 0.2 to 0.6 mm, exactly these figures follow the card; doors stand off 1/16 in, which is enough up to 0.79 mm.</summary>
     [Theory]
     [InlineData("0.6mm", "")]
-    [InlineData("0.9mm", "gatefold: base.scores[0] base.scores[1] base.width layers.door.width")]
+    [InlineData("0.9mm", "gatefold: base.scores[0] base.scores[1] base.width layers.door.width; split-gatefold: base.width layers.right.width")]
     public void Thick_card_changes_the_right_figures_and_no_others(string thick, string expected)
     {
         var changed = new SortedSet<string>(StringComparer.Ordinal);

@@ -61,7 +61,12 @@ internal sealed class Oracle
         {
             foreach (var limit in parameter.Min)
             {
+                // Lower limits on the format alone hold at the format, though the card may end a mark smaller.
                 AtLeastZero(Affine.Name(parameter.Id) - limit.Value);
+                if (limit.Value.Terms.Keys.All(n => n is "W" or "H" or "@1"))
+                {
+                    AtLeastZero(Affine.Name(parameter.Id) - Affine.Constant(new Length(Exact(limit.Value).Ceiling())));
+                }
             }
 
             foreach (var limit in parameter.Max)
@@ -190,9 +195,13 @@ internal sealed class Oracle
             places.Add(place);
         }
 
-        var any = _model.NewBoolVar("");
-        _model.AddMaxEquality(any, turned);
-        turns.Add(any);
+        if (turned.Count > 0)
+        {
+            var any = _model.NewBoolVar("");
+            _model.AddMaxEquality(any, turned);
+            turns.Add(any);
+        }
+
         for (var i = 0; i < places.Count; i++)
         {
             var isNew = _model.NewBoolVar("");

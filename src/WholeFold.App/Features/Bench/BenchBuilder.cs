@@ -1,6 +1,7 @@
 using WholeFold.Core.Catalogue;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Exchange;
+using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using WholeFold.Core.Tooling;
@@ -104,16 +105,29 @@ public sealed class BenchBuilder
         return new Rule(tools.Name, tools.HasBoard, end.Units, ticks);
     }
 
+    /// <summary>A piece as it lies on the board: its chain along the rule, whichever way the finished card stands.</summary>
     private PieceView PieceOf(SizedDesign sized, SizedPiece piece)
     {
         var alongX = piece.Piece.Axis == Axis.X;
+        (long X, long Y, long Width, long Height) Lay(Box box) => alongX
+            ? (box.Left.Units, box.Bottom.Units, box.Width.Units, box.Height.Units)
+            : (box.Bottom.Units, box.Left.Units, box.Height.Units, box.Width.Units);
         return new PieceView(
             piece.Piece.Id,
-            piece.Piece.Name,
+            piece.Piece.Quantity > 1 ? $"{piece.Piece.Name} × {piece.Piece.Quantity}" : piece.Piece.Name,
             alongX ? "x" : "y",
-            Figure(piece.Width.Value),
-            Figure(piece.Height.Value),
-            [.. piece.Panels.Select(p => PanelOf(sized, piece, p))],
+            Figure(piece.Along.Value),
+            Figure(piece.Across.Value),
+            [.. piece.Panels.Select(panel =>
+            {
+                var (x, y, width, height) = Lay(ClosedPose.FlatBox(piece, panel));
+                var layers = sized.Layers.Where(l => l.Role.Piece == piece.Piece.Id && l.Panels.Contains(panel.Panel.Id)).Select(l =>
+                {
+                    var (lx, ly, lw, lh) = Lay(l.BoxOn(panel.Panel.Id));
+                    return new LayerView(l.Id, $"{Text(l.Width.Value)} × {Text(l.Height.Value)}", lx, ly, lw, lh);
+                });
+                return new PanelView(panel.Panel.Id, panel.Panel.Name, x, y, width, height, [.. layers]);
+            })],
             [.. piece.Scores.Select(s => new ScoreView(
                 s.Figure.Id,
                 Figure(s.Figure.Value),
@@ -123,36 +137,28 @@ public sealed class BenchBuilder
                 Text(s.Figure.Setting.At),
                 s.Figure.Setting.Words(_unit),
                 s.Between))],
-            [.. sized.Construction.Bonds.SelectMany(b => GlueOf(sized, b, piece.Piece.Id))]);
-    }
-
-    private PanelView PanelOf(SizedDesign sized, SizedPiece piece, SizedPanel panel)
-    {
-        var alongX = piece.Piece.Axis == Axis.X;
-        var (x, y) = alongX ? (panel.From, Length.Zero) : (Length.Zero, panel.From);
-        var (width, height) = alongX ? (panel.Extent, piece.Across.Value) : (piece.Across.Value, panel.Extent);
-        var layers = sized.Layers.Where(l => l.Role.Piece == piece.Piece.Id && l.Panels.Contains(panel.Panel.Id)).Select(l => new LayerView(
-            l.Id,
-            $"{Text(l.Width.Value)} × {Text(l.Height.Value)}",
-            x.Units + ((width - l.Width.Value).Units / 2),
-            y.Units + ((height - l.Height.Value).Units / 2),
-            l.Width.Value.Units,
-            l.Height.Value.Units));
-        return new PanelView(panel.Panel.Id, panel.Panel.Name, x.Units, y.Units, width.Units, height.Units, [.. layers]);
-    }
-
-    private static IEnumerable<GlueView> GlueOf(SizedDesign sized, Bond bond, string piece)
-    {
-        foreach (var (on, region, side) in new[] { (bond.PieceA, bond.A, "a"), (bond.PieceB, bond.B, "b") })
-        {
-            if (on == piece)
+            [.. GlueOf(sized, piece).Select(g =>
             {
-                var (x0, y0, x1, y1) = (Value(region.FromX), Value(region.FromY), Value(region.ToX), Value(region.ToY));
-                yield return new GlueView($"{bond.Id}-{side}", Math.Min(x0, x1), Math.Min(y0, y1), Math.Abs(x1 - x0), Math.Abs(y1 - y0), bond.LinedUp);
+                var (x, y, width, height) = Lay(g.Box);
+                return new GlueView(g.Id, x, y, width, height, g.LinedUp);
+            })]);
+    }
+
+    private static IEnumerable<(string Id, Box Box, string LinedUp)> GlueOf(SizedDesign sized, SizedPiece piece)
+    {
+        Length Value(Affine expression) => sized.ValueOf(expression);
+        foreach (var bond in sized.Construction.Bonds)
+        {
+            foreach (var (on, region, side) in new[] { (bond.PieceA, bond.A, "a"), (bond.PieceB, bond.B, "b") })
+            {
+                // Pieces cut alike are drawn once, with what is glued on the first of them.
+                if (on == piece.Piece.Copies.First())
+                {
+                    var (x0, y0, x1, y1) = (Value(region.FromX), Value(region.FromY), Value(region.ToX), Value(region.ToY));
+                    yield return ($"{bond.Id}-{side}", new Box(Length.Min(x0, x1), Length.Min(y0, y1), Length.Max(x0, x1), Length.Max(y0, y1)), bond.LinedUp);
+                }
             }
         }
-
-        long Value(Affine expression) => sized.ValueOf(expression).Units;
     }
 
     private IReadOnlyList<LedgerSection> LedgerOf(SizedDesign sized, SizedDesign? home)
@@ -170,7 +176,7 @@ public sealed class BenchBuilder
         var sections = sized.Pieces.Select(p => new LedgerSection(
             p.Piece.Id,
             p.Piece.Name,
-            $"{sized.Design.StockOf(p.Piece.Id).Name}, cut 1",
+            $"{sized.Design.StockOf(p.Piece.Id).Name}, cut {p.Piece.Quantity}",
             [
                 Row(p.Width, "width", "cut", ""),
                 Row(p.Height, "height", "cut", ""),

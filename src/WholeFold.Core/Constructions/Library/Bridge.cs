@@ -1,0 +1,28 @@
+using WholeFold.Core.Measure;
+using static WholeFold.Core.Constructions.Affine;
+using static WholeFold.Core.Constructions.ConstructionBuilder;
+
+namespace WholeFold.Core.Constructions.Library;
+
+/// <summary>A back with two folded legs, and a bridge across them that stands off it. Closed, the front slides by a leg's width.</summary>
+internal static class Bridge
+{
+    public static ConstructionFamily Family { get; } = new("bridge", "Bridge", "stands with a bridge in front of its back", [], c =>
+    {
+        var back = c.Length("back", "back", "width of the back between the legs", 0.55m * W, "0.55 of the card's width", [(0.375m * W, "a narrower back leaves no room behind the bridge")], [(W - Pair.Of(3, 4, 20m), "the legs need ⅜ in, or 10 mm, each")], least: "deeper", most: "wider back");
+        var bridge = c.Length("bridge", "bridge", "height of the bridge", 0.35m * H, "0.35 of the card's height", [(Construction.SmallestPanel, "a lower bridge does not hold the legs")], [(H, "a higher bridge stands out of the closed card")], least: "lower", most: "higher");
+        var s = (W - back) / 2;
+        c.Piece("base", "Base", Axis.X, H, "twice the card's width, less the back", "the card's height", [Panel("outer-left", "left outer leg", s), Panel("inner-left", "left inner leg", s), Panel("back", "back", back), Panel("inner-right", "right inner leg", s), Panel("outer-right", "right outer leg", s)], [
+            Mountain(-90, "a leg: half of what the back leaves of the width"),
+            Valley(90, "both parts of the left leg"),
+            Valley(90, "then the back", closed: 0),
+            Mountain(-90, "then the right inner leg; the outer one is what is left", closed: 0),
+        ]);
+        c.Piece("bridge", "Bridge", Axis.X, bridge, "the card's width", "the height of the bridge", [Panel("bridge", "bridge", W)], []);
+        Region On(Affine from, Affine to) => new(from, Zero, to, bridge);
+        c.Bond("left", "base", "outer-left", Face.Up, On(Zero, s), "bridge", "bridge", Face.Down, On(Zero, s), "flush with the outer edge and the foot");
+        c.Bond("right", "base", "outer-right", Face.Up, On((3 * s) + back, (4 * s) + back), "bridge", "bridge", Face.Down, On(W - s, W), "as on the left; press it with the card closed");
+        c.Layer("back", "back", "base", ["back"], Face.Up);
+        c.Layer("bridge", "bridge", "bridge", ["bridge"], Face.Up);
+    });
+}

@@ -1,0 +1,28 @@
+using WholeFold.Core.Measure;
+using static WholeFold.Core.Constructions.Affine;
+using static WholeFold.Core.Constructions.ConstructionBuilder;
+
+namespace WholeFold.Core.Constructions.Library;
+
+/// <summary>A square tower with four fins that all turn the same way; it lies flat by shearing.</summary>
+internal static class TowerPinwheel
+{
+    public static ConstructionFamily Family { get; } = new("tower-pinwheel", "Tower pinwheel", "stands as a tower with four fins", [], c =>
+    {
+        var f = W / 2;
+        var s = c.Length("side", "side", "width of the tower's sides", 0.18m * W, "0.18 of the card's width", [(Construction.SmallestPanel, "a narrower tower does not stand")], [(f - Construction.SmallestPanel, "the fins must stand out by ⅜ in, or 10 mm")], least: "slimmer tower", most: "shorter fins");
+        c.Piece("strip", "Strip", Axis.X, H, "the four sides and the first fin", "the card's height, cut alike on all four", [Panel("side1", "side 1", s), Panel("side2", "side 2", s), Panel("side3", "side 3", s), Panel("side4", "side 4", s), Panel("fin", "fin", f)], [Mountain(-90, "a side", closed: 0), Mountain(-90, "two sides"), Mountain(-90, "three sides", closed: 0), Mountain(-90, "four sides; the fin is what is left")]);
+        c.Piece("fin", "Fin", Axis.X, H, "half the card's width", "the card's height, cut alike on all four", [Panel("fin", "fin", f)], [], quantity: 3);
+        Region On(Affine from, Affine to) => new(from, Zero, to, H);
+        c.Bond("tube", "strip", "side1", Face.Up, On(Zero, s), "strip", "fin", Face.Down, On(4 * s, 5 * s), "the first side's edge into the fin's crease");
+        for (var i = 1; i <= 3; i++)
+        {
+            c.Bond($"fin{i}", "strip", $"side{i + 1}", Face.Up, On(i * s, (i + 1) * s), $"fin:{i}", "fin", Face.Down, On(Zero, s), $"the fin's edge against the crease before side {i + 1}, feet level");
+        }
+
+        c.Layer("outer", "outer face of the strip's fin", "strip", ["fin"], Face.Up);
+        c.Layer("outer-fins", "outer faces of the fins", "fin", ["fin"], Face.Up);
+        c.Layer("inner", "inner face of the strip's fin", "strip", ["fin"], Face.Down, free: new Region(5 * s, Zero, (4 * s) + f, H));
+        c.Layer("inner-fins", "inner faces of the fins", "fin", ["fin"], Face.Down, free: new Region(s, Zero, f, H));
+    });
+}
