@@ -43,7 +43,7 @@ public static class DemoStudio
         ("tandem", new DesignSpec { Name = "Tandem", Construction = "plain-fold", Format = "4x4", Stock = "card-216", Reveal = "framed" }),
         ("teapot-row", new DesignSpec { Name = "Teapot row", Construction = "tier-scene", Format = "slimline", Turn = true, Stock = "card-300" }),
         ("harbour-post", new DesignSpec { Name = "Harbour post", Construction = "plain-fold", Format = "dl", Stock = "card-300", Set = new Dictionary<string, string> { ["frontShort"] = "20 mm" } }),
-        ("kettle-song", new DesignSpec { Name = "Kettle song", Construction = "front-step", Format = "a6-us", Stock = "card-216" }),
+        ("kettle-song", new DesignSpec { Name = "Kettle song", Construction = "drop-flap", Format = "a2-us", Stock = "card-216" }),
         ("two-bicycles", new DesignSpec { Name = "Two bicycles", Construction = "gatefold", Format = "sq-144", Stock = "card-216", Set = new Dictionary<string, string> { ["backKeeps"] = "sheet" } }),
     ];
 

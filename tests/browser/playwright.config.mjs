@@ -4,7 +4,9 @@ import { join } from "node:path";
 import { defineConfig } from "@playwright/test";
 import { launch } from "./chromium.mjs";
 
-const port = Number(process.env.WHOLEFOLD_PORT ?? 5187);
+// The workers read this file too, so what is chosen once is kept in the environment.
+process.env.WHOLEFOLD_PORT ??= String(20_000 + (process.pid % 20_000));
+const port = Number(process.env.WHOLEFOLD_PORT);
 const data = process.env.WHOLEFOLD_DATA ?? mkdtempSync(join(tmpdir(), "wholefold-browser-"));
 process.env.WHOLEFOLD_DATA = data;
 

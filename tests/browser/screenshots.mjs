@@ -27,7 +27,7 @@ const picture = async (name, path, { colorScheme = "light", width = 1280, height
   await context.close();
 };
 
-await picture("bench", "/bench/comet-supper", { prepare: (page) => page.locator('[data-figure="base.scores[1]"] button').click() });
+await picture("bench", "/bench/comet-supper", { prepare: (page) => page.locator('[data-figure="base.scores[2]"] button').click() });
 await picture("bench-lamplight", "/bench/night-ferry", { colorScheme: "dark" });
 await picture("bench-small", "/bench/market-lanterns", {
   width: 1024,
