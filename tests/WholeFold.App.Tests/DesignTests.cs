@@ -39,6 +39,8 @@ public sealed class DesignTests : IDisposable
     [Fact]
     public async Task What_is_stored_are_parameters_and_never_figures()
     {
+        // The first answer comes once the file is ready.
+        await _client.Design("tandem");
         await using var connection = new SqliteConnection($"Data Source={Path.Combine(_studio.Folder, "studio.db")};Mode=ReadOnly");
         await connection.OpenAsync(Cancel);
         await using var command = connection.CreateCommand();
