@@ -158,4 +158,64 @@ public class WorkedExamples
         var tier = Size(Spec("tier-scene", "5x7", "tiers=1") with { Turn = true });
         Assert.True(tier.ClosedThickness >= Length.Mm(0.34m * 3) + Length.Mm(0.1m));
     }
+
+    [Fact]
+    public void Bridge_with_its_back_and_height_given()
+    {
+        var sized = Size(Spec("bridge", "7x5in", "back=4", "bridge=1 5/8"));
+        Assert.Equal((In("10"), In("5")), (sized.Piece("base").Width.Value, sized.Piece("base").Height.Value));
+        Assert.Equal([In("1 1/2"), In("3"), In("7"), In("8 1/2")], sized.Scores("base"));
+        Assert.Equal((In("7"), In("1 5/8")), (sized.Piece("bridge").Width.Value, sized.Piece("bridge").Height.Value));
+
+        // The front slides by a leg: the bridge, bonded to the outer legs, ends a leg's width beside the back.
+        var box = sized.Closed.Panels.ToDictionary(p => $"{p.Piece}.{p.Panel}", p => p.Box);
+        Assert.Equal(In("7"), box["bridge.bridge"].Width);
+        Assert.Equal(box["base.outer-left"].Left, box["bridge.bridge"].Left);
+        Assert.Equal(box["base.back"].Left, box["base.outer-left"].Left);
+    }
+
+    [Fact]
+    public void Tower_pinwheel_with_its_side_given()
+    {
+        var sized = Size(Spec("tower-pinwheel", "6x4in", "side=1"));
+        Assert.Equal((In("7"), In("4")), (sized.Piece("strip").Width.Value, sized.Piece("strip").Height.Value));
+        Assert.Equal([In("1"), In("2"), In("3"), In("4")], sized.Scores("strip"));
+        Assert.Equal((In("3"), In("4"), 3), (sized.Piece("fin").Width.Value, sized.Piece("fin").Height.Value, sized.Piece("fin").Piece.Quantity));
+        Assert.Equal(In("6"), sized.ClosedWidth);
+
+        // Four outer faces f wide, four inner ones f − s; each less its reveal.
+        Assert.Equal(4, sized.Layers.Where(l => l.Width.Value == In("2 3/4")).Sum(l => l.Quantity));
+        Assert.Equal(4, sized.Layers.Where(l => l.Width.Value == In("1 3/4")).Sum(l => l.Quantity));
+    }
+
+    [Fact]
+    public void Drop_flap_keeps_its_liner_inside_the_cover_on_all_sides()
+    {
+        var sized = Size(Spec("drop-flap", "a2-us"));
+        Assert.Equal((In("4 1/4"), In("8 1/4")), (sized.Piece("cover").Width.Value, sized.Piece("cover").Height.Value));
+        Assert.Equal([In("5 1/2")], sized.Scores("cover"));
+        Assert.Equal((In("3 3/4"), In("10")), (sized.Piece("liner").Width.Value, sized.Piece("liner").Height.Value));
+        Assert.Equal([In("5")], sized.Scores("liner"));
+        var flap = sized.Layers.Single(l => l.Id == "flap");
+        Assert.Equal((In("3 3/4"), In("2 1/4")), (flap.Width.Value, flap.Height.Value));
+        Assert.Equal((In("4 1/4"), In("5 1/2")), (sized.ClosedWidth, sized.ClosedHeight));
+    }
+
+    [Fact]
+    public void Split_gatefold_gives_the_right_door_what_is_left()
+    {
+        var sized = Size(Spec("split-gatefold", "5x7", "left=3", "relief=1/16"));
+        Assert.Equal(In("9 15/16"), sized.Piece("base").Width.Value);
+        Assert.Equal([In("3"), In("8")], sized.Scores("base"));
+        Assert.Equal(In("5"), sized.ClosedWidth);
+    }
+
+    [Fact]
+    public void Bay_window_with_a_hook_fills_the_card_and_glues_its_strip_beside_the_spine()
+    {
+        var sized = Size(Spec("bay-window-hook", "5x7", "centre=1 3/4", "hook=1/4", "glue=1/4"));
+        Assert.Equal([In("1/4"), In("1 5/8"), In("3 3/8"), In("4 3/4"), In("5")], sized.Scores("base"));
+        Assert.Equal([true, true, true, true, false], sized.Piece("base").Scores.Select(s => s.Crease.Working));
+        Assert.Equal(In("4 1/2"), sized.Layers.Single(l => l.Id == "inside").Width.Value);
+    }
 }
