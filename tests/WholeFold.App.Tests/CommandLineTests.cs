@@ -114,6 +114,8 @@ public class CommandLineTests
         using var formats = JsonDocument.Parse(Run("formats", "--json").Out);
         Assert.Equal(16, formats.RootElement.GetArrayLength());
         Assert.Contains("relief", Run("constructions").Out, StringComparison.Ordinal);
+        Assert.Contains("from the doors' clearance and 1/32 in / 1 mm", Run("constructions").Out, StringComparison.Ordinal);
+        Assert.DoesNotContain("@", Run("constructions", "--json").Out, StringComparison.Ordinal);
         Assert.Contains("105 × 148 mm", Run("formats").Out, StringComparison.Ordinal);
     }
 }

@@ -9,9 +9,10 @@ namespace WholeFold.App.Cli;
 /// <summary>An affine rule as it is exchanged: ratios by name, and the constant of either system.</summary>
 internal sealed record RuleEntry(string Text, IReadOnlyDictionary<string, string> Ratios, LengthJson Imperial, LengthJson Metric)
 {
-    public static RuleEntry Of(Affine rule) => new(
-        rule.ToString(),
-        rule.Terms.ToDictionary(t => t.Key, t => t.Value.ToString()),
+    /// <summary>The rule with each allowance under the name a person knows it by.</summary>
+    public static RuleEntry Of(Affine rule, Construction construction) => new(
+        construction.Allowances.Aggregate(rule.ToString(), (text, a) => text.Replace(a.Key, a.Value.Name, StringComparison.Ordinal)),
+        rule.Terms.ToDictionary(t => construction.Allowances.TryGetValue(t.Key, out var allowance) ? allowance.Name : t.Key, t => t.Value.ToString()),
         LengthJson.Of(new Length(rule.Imperial.Nearest())),
         LengthJson.Of(new Length(rule.Metric.Nearest())));
 
@@ -39,7 +40,7 @@ internal sealed record ConstructionEntry(string Id, string Name, string Opens, I
         family.Name,
         family.Opens,
         [.. family.Choices.Select(c => new ChoiceEntry(c.Id, c.Meaning, c.Options, c.Default))],
-        [.. family.For().Parameters.Select(p => new ParameterEntry(p.Id, p.Meaning, RuleEntry.Of(p.Ideal), [.. p.Min.Select(l => RuleEntry.Of(l.Value))], [.. p.Max.Select(l => RuleEntry.Of(l.Value))], p.OnConversion.ToString().ToLowerInvariant()))]);
+        [.. family.For().Parameters.Select(p => new ParameterEntry(p.Id, p.Meaning, RuleEntry.Of(p.Ideal, family.For()), [.. p.Min.Select(l => RuleEntry.Of(l.Value, family.For()))], [.. p.Max.Select(l => RuleEntry.Of(l.Value, family.For()))], p.OnConversion.ToString().ToLowerInvariant()))]);
 
     public string Text()
     {
