@@ -10,7 +10,7 @@ import { Trouble } from "../../components/Trouble";
 import { Help } from "../help/Help";
 import { Adjust } from "./Adjust";
 import { IconButton, Pick, ThemeButton, UnitsSwitch, Wordmark } from "./Bar";
-import { nextUnits, withChoice, withParameter, withTarget } from "./changes";
+import { nextUnits, targetOf, withChoice, withParameter, withTarget } from "./changes";
 import { Foot } from "./Foot";
 import { Ledger } from "./Ledger";
 import { Papers } from "./Papers";
@@ -35,21 +35,23 @@ export function BenchPage() {
   useDocumentTitle(state ? `${state.name} · Whole Fold` : "Whole Fold");
 
   const pick = (format: Schemas["StripFormat"]) =>
-    state && !format.target && commit(withTarget(state, format.format, format.turn), `to ${format.name}`);
+    state && targetOf(state).format !== format.format && commit(withTarget(state, format.format, format.turn), `to ${format.name}`);
   const pickAt = (index: number) => {
     const format = view?.strip[index];
     if (format) {
       pick(format);
     }
   };
+  // From what was chosen last, which the view on the bench may not have caught up with.
   const step = (by: number) => {
     const strip = view?.strip ?? [];
-    pickAt(Math.min(strip.length - 1, Math.max(0, strip.findIndex((f) => f.target) + by)));
+    const chosen = state ? targetOf(state).format : "";
+    pickAt(Math.min(strip.length - 1, Math.max(0, strip.findIndex((f) => f.format === chosen) + by)));
   };
   const turn = () => {
-    const target = view?.strip.find((f) => f.target);
-    if (state && target) {
-      commit(withTarget(state, target.format, !target.turn), `${target.name} turned`);
+    if (state) {
+      const { format, turn: turned } = targetOf(state);
+      commit(withTarget(state, format, !turned), `${view?.strip.find((f) => f.format === format)?.name ?? format} turned`);
     }
   };
   const toHand = (kind: string) => new Set((drawer.data ?? []).filter((d) => d.kind === kind && d.toHand).map((d) => d.id));

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { DesignState } from "../../api/client";
-import { nextUnits, withChoice, withParameter, withTarget } from "./changes";
+import { nextUnits, targetOf, withChoice, withParameter, withTarget } from "./changes";
 
 const state = {
   name: "x",
@@ -53,5 +53,13 @@ describe("units", () => {
     const both = nextUnits(cm, "cm");
     expect(both.bothSystems).toBe(true);
     expect(nextUnits(both, "cm")).toMatchObject({ units: "in", bothSystems: false });
+  });
+});
+
+describe("the format it is made in", () => {
+  it("is the one chosen last, whatever the bench still shows", () => {
+    expect(targetOf(state)).toEqual({ format: "5x5", turn: false });
+    expect(targetOf(withTarget(state, "a5", true))).toEqual({ format: "a5", turn: true });
+    expect(targetOf(withTarget(withTarget(state, "a5", true), "5x5", false))).toEqual({ format: "5x5", turn: false });
   });
 });
