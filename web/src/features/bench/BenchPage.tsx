@@ -35,7 +35,9 @@ export function BenchPage() {
   useDocumentTitle(state ? `${state.name} · Whole Fold` : "Whole Fold");
 
   const pick = (format: Schemas["StripFormat"]) =>
-    state && targetOf(state).format !== format.format && commit(withTarget(state, format.format, format.turn), `to ${format.name}`);
+    state &&
+    targetOf(state).format !== format.format &&
+    commit(withTarget(state, format.format, format.turn), `to ${format.name}`);
   const pickAt = (index: number) => {
     const format = view?.strip[index];
     if (format) {

@@ -32,7 +32,9 @@ export function withChoice(state: DesignState, choice: string, value: string): D
 
 /** The format that a design is being made in: its home where no other was chosen. */
 export function targetOf(state: DesignState): { format: string; turn: boolean } {
-  return state.target ? { format: state.target, turn: state.targetTurn ?? false } : { format: state.format, turn: state.turn ?? false };
+  return state.target
+    ? { format: state.target, turn: state.targetTurn ?? false }
+    : { format: state.format ?? "", turn: state.turn ?? false };
 }
 
 export function withTarget(state: DesignState, format: string, turn: boolean): DesignState {

@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useCallback, useState } from "react";
+import { useCallback, useRef, useState } from "react";
 import { answer, api, type BenchView, type DesignState, type DesignView, Problem } from "../../api/client";
 
 export type Desk = {
@@ -46,11 +46,16 @@ export function useDesign(id: string): Desk {
     retry: 0,
   });
 
+  // Gestures on their way to the store. What is shown is the last of them until all have arrived: falling back to the
+  // first while the second is still under way would let the next gesture start from what is no longer meant.
+  const underWay = useRef(0);
   const arrived = (next: DesignView) => {
     queries.setQueryData(key, next);
     queries.invalidateQueries({ queryKey: ["designs"] });
-    setDraft(null);
     setFailure(null);
+    if (underWay.current === 0) {
+      setDraft(null);
+    }
   };
   const failed = (error: unknown, mine?: { state: DesignState; gesture: string }) => {
     const problem =
@@ -73,8 +78,14 @@ export function useDesign(id: string): Desk {
     scope,
     mutationFn: (gesture: { state: DesignState; gesture: string }) =>
       answer(api.PUT("/api/designs/{id}", { params: { path: { id } }, body: { version: version(), ...gesture } })),
-    onSuccess: arrived,
-    onError: (error, gesture) => failed(error, gesture),
+    onSuccess: (next) => {
+      underWay.current--;
+      arrived(next);
+    },
+    onError: (error, gesture) => {
+      underWay.current--;
+      failed(error, gesture);
+    },
   });
   const step = useMutation({
     scope,
@@ -92,6 +103,7 @@ export function useDesign(id: string): Desk {
   const { mutate: stepNow } = step;
   const commit = useCallback(
     (next: DesignState, gesture: string) => {
+      underWay.current++;
       setDraft(next);
       saveNow({ state: next, gesture });
     },
@@ -112,7 +124,7 @@ export function useDesign(id: string): Desk {
     keepMine: () => {
       if (clash) {
         queries.setQueryData(key, clash.theirs);
-        saveNow({ state: clash.mine, gesture: clash.gesture });
+        commit(clash.mine, clash.gesture);
         setClash(null);
       }
     },
