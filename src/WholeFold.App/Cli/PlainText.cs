@@ -24,7 +24,7 @@ internal static class PlainText
             foreach (var score in piece.Scores)
             {
                 var fold = score.Crease.Fold == Fold.Valley ? "valley" : "mountain";
-                Line($"  {fold,-8} {Both(score.Figure.Value),-26} {score.Figure.Setting.Words(unit),-34} {score.Between}");
+                Line($"  {fold,-8} {Both(score.Figure.Value),-26} {score.Figure.Setting.In(unit),-34} {score.Between}");
             }
         }
 

@@ -9,13 +9,13 @@ internal sealed class ScoresOffGroove : ICheck
 {
     public IEnumerable<Check> Find(SizedDesign sized)
     {
-        var off = sized.Pieces.SelectMany(p => p.Scores).Where(s => s.Figure.Setting.How == SetBy.Ruler).Select(s => s.Figure).ToList();
+        var off = sized.Pieces.SelectMany(p => p.Scores).Where(s => s.Figure.Setting.How is SetBy.Between or SetBy.Fold).Select(s => s.Figure).ToList();
         if (off.Count > 0 && sized.Tools.HasBoard)
         {
             yield return new Check(
                 "score-off-groove",
                 Severity.Note,
-                off.Count == 1 ? Words.Of($"One score lies between grooves, at {off[0].Value}: set it with the ruler.") : Words.Of($"{off.Count} scores lie between grooves, the first at {off[0].Value}: set them with the ruler."),
+                off.Count == 1 ? Words.Of($"One score lies between grooves, at {off[0].Value}: {off[0].Setting.Text}.") : Words.Of($"{off.Count} scores lie between grooves, the first at {off[0].Value}: {off[0].Setting.Text}."),
                 off.ToDictionary(f => f.Id, f => f.Value));
         }
     }

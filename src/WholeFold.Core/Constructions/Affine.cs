@@ -104,6 +104,9 @@ public sealed class Affine
 
     public static Affine operator /(Affine a, int divisor) => a * new Rational(1, divisor);
 
+    /// <summary>True where both are the same sum, whatever the names stand for.</summary>
+    public bool IsSameAs(Affine other) => (this - other) is { _terms.Count: 0, Imperial.IsZero: true, Metric.IsZero: true };
+
     public override string ToString()
     {
         var parts = _terms.Select(t => t.Value == Rational.One ? t.Key : $"{t.Value}·{t.Key}").ToList();

@@ -28,6 +28,7 @@ public sealed record Limit(Affine Value, string Because)
 /// <param name="ZeroByHand">
 /// Where a person may set 0 though the limits forbid it (doors that touch): the caution that goes with it; otherwise null.
 /// </param>
+/// <param name="So">What it is there for, after "so that": "the doors do not touch"; null where that says itself.</param>
 public sealed record Parameter(
     string Id,
     string Name,
@@ -40,7 +41,8 @@ public sealed record Parameter(
     string Rule,
     string Least,
     string Most,
-    string? ZeroByHand);
+    string? ZeroByHand,
+    string? So);
 
 /// <summary>The face of a panel that lies up on the score board (the card's inside, unless its entry says otherwise), and the other.</summary>
 public enum Face
@@ -115,6 +117,10 @@ public sealed record LayerRole(string Id, string Name, string Piece, IReadOnlyLi
 /// <summary>A requirement that binds several parameters.</summary>
 public sealed record Requirement(string Id, Affine AtLeastZero, string Because);
 
+/// <summary>Two things of which one can only have more at the cost of the other, and the parameter that decides between them.</summary>
+/// <param name="Parameter">Id of the parameter that is moved.</param>
+public sealed record Tradeoff(string Parameter, string OneName, Affine One, string OtherName, Affine Other);
+
 /// <summary>
 /// How a card is cut, scored, folded and bonded, for one set of its choices. Everything downstream (sizing, folding,
 /// drawing) reads this value and never asks which construction it is.
@@ -132,6 +138,8 @@ public sealed record Construction
     public required IReadOnlyList<LayerRole> Layers { get; init; }
 
     public required IReadOnlyList<Requirement> Requirements { get; init; }
+
+    public required IReadOnlyList<Tradeoff> Tradeoffs { get; init; }
 
     /// <summary>The allowances it names in its expressions, by that name.</summary>
     public required IReadOnlyDictionary<string, Allowance> Allowances { get; init; }

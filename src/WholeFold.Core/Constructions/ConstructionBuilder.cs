@@ -13,6 +13,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     private readonly List<LayerRole> _layers = [];
     private readonly List<Requirement> _requirements = [];
     private readonly Dictionary<string, Allowance> _allowances = [];
+    private readonly List<Tradeoff> _tradeoffs = [];
     private string? _grows;
 
     /// <summary>Which option of a choice this is built for.</summary>
@@ -34,9 +35,10 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         bool held = false,
         string least = "less",
         string most = "more",
-        string? zeroByHand = null)
+        string? zeroByHand = null,
+        string? so = null)
     {
-        _parameters.Add(new Parameter(id, name, meaning, ideal, [.. min.Select(l => new Limit(l.Value, l.Because))], [.. max.Select(l => new Limit(l.Value, l.Because))], onConversion, held, rule, least, most, zeroByHand));
+        _parameters.Add(new Parameter(id, name, meaning, ideal, [.. min.Select(l => new Limit(l.Value, l.Because))], [.. max.Select(l => new Limit(l.Value, l.Because))], onConversion, held, rule, least, most, zeroByHand, so));
         return Affine.Name(id);
     }
 
@@ -88,6 +90,13 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         return this;
     }
 
+    /// <summary>More of one is less of the other; the parameter decides.</summary>
+    public ConstructionBuilder Trade(string parameter, string oneName, Affine one, string otherName, Affine other)
+    {
+        _tradeoffs.Add(new Tradeoff(parameter, oneName, one, otherName, other));
+        return this;
+    }
+
     /// <summary>The chosen school lets the finished card grow beyond its format.</summary>
     public ConstructionBuilder Grows(string because)
     {
@@ -103,6 +112,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         Bonds = _bonds,
         Layers = _layers,
         Requirements = _requirements,
+        Tradeoffs = _tradeoffs,
         Allowances = _allowances,
         GrowsBecause = _grows,
         Choices = choices,

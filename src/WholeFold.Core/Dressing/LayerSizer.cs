@@ -36,8 +36,8 @@ internal static class LayerSizer
                         [.. size.Select(p => p.Key)],
                         level,
                         level < levels ? design.MatStock : design.LayerStock,
-                        Side($"layers.{id}.width", "wide", size.Key.Width, reveal, level, tools),
-                        Side($"layers.{id}.height", "high", size.Key.Height, reveal, level, tools),
+                        Side($"layers.{id}.width", "wide", size.Key.Width, reveal, level, tools, design.Prefer.NoSixteenths),
+                        Side($"layers.{id}.height", "high", size.Key.Height, reveal, level, tools, design.Prefer.NoSixteenths),
                         size.Count() * piece.Piece.Quantity * (role.BothFaces ? 2 : 1),
                         size.ToDictionary(p => p.Key, p => p.Value)));
                 }
@@ -73,10 +73,11 @@ internal static class LayerSizer
             : (half, Words.Of($"The strip is under {limit}: its reveal is halved to {half}"));
     }
 
-    private static Measured Side(string id, string way, Length panel, (Length Width, Words? Shrunk) reveal, int level, ToolSet tools)
+    private static Measured Side(string id, string way, Length panel, (Length Width, Words? Shrunk) reveal, int level, ToolSet tools, bool noFine)
     {
+        var plain = noFine && !tools.Exact;
         var exact = panel - (2 * level * reveal.Width);
-        var cut = tools.CutDown(exact);
+        var cut = plain ? tools.PlainMarks.Select(exact.Down).Max() : tools.CutDown(exact);
         var borders = level == 1 ? "a reveal" : "two reveals";
         var reasons = new List<Reason> { new(Words.Of($"The panel is {panel} {way}; less {borders} of {reveal.Width} on each side."), exact, exact) };
         if (reveal.Shrunk is { } shrunk)
@@ -86,9 +87,10 @@ internal static class LayerSizer
 
         if (cut != exact)
         {
-            reasons.Add(new Reason(Words.Of($"Down to the trimmer's mark: a layer may be scant, never full."), exact, cut));
+            var mark = plain ? "a mark that needs no sixteenth" : "the trimmer's mark";
+            reasons.Add(new Reason(Words.Of($"Down to {mark}: a layer may be scant, never full."), exact, cut));
         }
 
-        return new Measured(id, cut, Setting.ForCut(tools, cut), reasons);
+        return new Measured(id, cut, Setting.ForCut(tools, cut, Length.Zero), reasons, Words.Of($"{cut} = the panel {panel}, less {borders} of {reveal.Width} on each side{(cut == exact ? "" : ", scant rather than full")}"));
     }
 }

@@ -69,6 +69,12 @@ public sealed record DesignSpec
     /// <summary>format, board or proportions.</summary>
     public string Priority { get; init; } = "format";
 
+    /// <summary>How figures are liked best: no-sixteenths, one-stop, mountains-from-behind, whole-sheet.</summary>
+    public IReadOnlyList<string> Prefer { get; init; } = [];
+
+    /// <summary>Tools and stocks of one's own that the design needs, so that its file stands alone.</summary>
+    public Workshop? Own { get; init; }
+
     /// <summary>Parameters and choices set by hand in the home format.</summary>
     public IReadOnlyDictionary<string, string> Set { get; init; } = new Dictionary<string, string>();
 
@@ -99,18 +105,23 @@ public sealed record ReadDesign(Design Design, Target Target, DisplayUnit Unit);
 /// <summary>Turns what was written down into a design, refusing what is not understood with the place and an example.</summary>
 public static class DesignReader
 {
+    /// <param name="workshop">The tools and stocks of the reader's own, beside those the design carries.</param>
     /// <exception cref="InputProblemException">Something is unknown or out of range.</exception>
-    public static ReadDesign Read(DesignSpec spec)
+    public static ReadDesign Read(DesignSpec spec, Workshop? workshop = null)
     {
         ArgumentNullException.ThrowIfNull(spec);
+        var own = (workshop ?? Workshop.Empty).With(spec.Own);
+        var ownTools = own.Tools.Select((t, i) => WorkshopReader.Read(t, $"own.tools[{i}]")).ToDictionary(t => t.Id);
+        var ownStocks = own.Stocks.Select((t, i) => WorkshopReader.Read(t, $"own.stocks[{i}]")).ToDictionary(t => t.Id);
+        Stock StockOf(string id, string? caliper, string field) => DesignReader.StockOf(id, caliper, field, ownStocks);
         var family = ConstructionLibrary.ById(spec.Construction) ?? throw new InputProblemException(
             "construction.unknown", "construction", spec.Construction.Length == 0 ? "no construction is given" : $"“{spec.Construction}” is not a construction", string.Join(", ", ConstructionLibrary.All.Select(c => c.Id)));
         var home = new Target(FormatOf(spec.Format, "format"), spec.Turn);
         var target = spec.Target is null ? home : new Target(FormatOf(spec.Target, "target"), spec.TargetTurn);
         var unit = UnitOf(spec.Units, home.Format.System);
-        if (spec.Tools is not null && !ToolSets.Ids.Contains(spec.Tools))
+        if (spec.Tools is not null && !ToolSets.Ids.Contains(spec.Tools) && !ownTools.ContainsKey(spec.Tools))
         {
-            throw new InputProblemException("tools.unknown", "tools", $"“{spec.Tools}” is not a tool set", string.Join(", ", ToolSets.Ids));
+            throw new InputProblemException("tools.unknown", "tools", $"“{spec.Tools}” is not a tool set", string.Join(", ", ToolSets.Ids.Concat(ownTools.Keys)));
         }
 
         var choices = new Dictionary<string, string>();
@@ -132,6 +143,8 @@ public static class DesignReader
             Family = family,
             Home = home,
             Tools = spec.Tools,
+            OwnTools = ownTools,
+            Prefer = PreferencesOf(spec.Prefer),
             Stock = StockOf(spec.Stock, spec.Caliper, "stock"),
             LayerStock = StockOf(spec.LayerStock, null, "layerStock"),
             MatStock = StockOf(spec.MatStock, null, "matStock"),
@@ -164,18 +177,22 @@ public static class DesignReader
     public static Format FormatOf(string? text, string field) =>
         Formats.TryRead(text, out var format, out var reason) ? format : throw new InputProblemException("format.unknown", field, reason!, Formats.Accepted);
 
-    private static DisplayUnit UnitOf(string? text, UnitSystem system) => text switch
+    private static Preferences PreferencesOf(IReadOnlyList<string> names) => names.Aggregate(Preferences.None, (prefer, name) =>
+        Preferences.All.FirstOrDefault(p => p.Id == name).With is { } with ? with(prefer)
+            : throw new InputProblemException("prefer.unknown", "prefer", $"“{name}” is not a preference", string.Join(", ", Preferences.All.Select(p => p.Id))));
+
+    internal static DisplayUnit UnitOf(string? text, UnitSystem system, string field = "units") => text switch
     {
         null => system == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Centimetre,
         "in" => DisplayUnit.Inch,
         "cm" => DisplayUnit.Centimetre,
         "mm" => DisplayUnit.Millimetre,
-        _ => throw new InputProblemException("units.unknown", "units", $"“{text}” is not a unit", "in, cm or mm"),
+        _ => throw new InputProblemException("units.unknown", field, $"“{text}” is not a unit", "in, cm or mm"),
     };
 
-    private static Stock StockOf(string id, string? caliper, string field)
+    private static Stock StockOf(string id, string? caliper, string field, Dictionary<string, Stock> own)
     {
-        var stock = Stocks.ById(id) ?? throw new InputProblemException("stock.unknown", field, $"“{id}” is not a stock", string.Join(", ", Stocks.All.Select(s => s.Id)));
+        var stock = own.GetValueOrDefault(id) ?? Stocks.ById(id) ?? throw new InputProblemException("stock.unknown", field, $"“{id}” is not a stock", string.Join(", ", Stocks.All.Select(s => s.Id).Concat(own.Keys)));
         if (caliper is null)
         {
             return stock;
@@ -216,7 +233,7 @@ public static class DesignReader
         return pins;
     }
 
-    private static Length LengthOf(string text, DisplayUnit bare, string field, string? accepted) =>
+    internal static Length LengthOf(string text, DisplayUnit bare, string field, string? accepted) =>
         LengthReader.TryRead(text, bare, out var value, out var problem)
             ? value
             : throw new InputProblemException("length.unreadable", field, $"{problem!.Reason} (at character {problem.Position + 1} of “{text}”)", accepted ?? problem.Example);

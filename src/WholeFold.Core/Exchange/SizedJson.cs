@@ -65,7 +65,7 @@ public static class SizedJson
 
     public static SizedJsonDocument Document(SizedDesign sized, DisplayUnit unit)
     {
-        SettingJson Set(Setting s) => new(Name(s.How), LengthJson.Of(s.At), s.Groove is { } g ? LengthJson.Of(g) : null, s.Offset is { } o ? LengthJson.Of(o) : null, s.Words(unit));
+        SettingJson Set(Setting s) => new(Name(s.How), LengthJson.Of(s.At), s.Groove is { } g ? LengthJson.Of(g) : null, s.Offset is { } o ? LengthJson.Of(o) : null, s.In(unit));
         var parameters = new Dictionary<string, object>();
         foreach (var (choice, value) in sized.Construction.Choices)
         {

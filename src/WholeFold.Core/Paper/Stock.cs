@@ -21,6 +21,17 @@ public enum Grain
     Short,
 }
 
+/// <summary>How the two sides of a sheet look.</summary>
+public enum Sides
+{
+    Alike,
+
+    /// <summary>Printed or coloured on one side, white on the other.</summary>
+    One,
+
+    Different,
+}
+
 /// <summary>What holds a layer. Each adds its thickness once.</summary>
 public sealed record Adhesive(string Id, string Name, Length Thickness, bool Wet)
 {
@@ -46,6 +57,11 @@ public sealed record Adhesive(string Id, string Name, Length Thickness, bool Wet
 /// <param name="Grammage">Weight in g/m², where it is known.</param>
 public sealed record Stock(string Id, string Name, StockKind Kind, Length Caliper, int? Grammage)
 {
+    public Sides Sides { get; init; }
+
+    /// <summary>Whether its pattern has a way up, so that it cannot be turned to save paper.</summary>
+    public bool Directional { get; init; }
+
     /// <summary>Above this weight a crease across the grain cracks, in g/m².</summary>
     public const int CracksAbove = 200;
 

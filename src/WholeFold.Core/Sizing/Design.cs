@@ -2,6 +2,7 @@ using WholeFold.Core.Catalogue;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
+using WholeFold.Core.Tooling;
 
 namespace WholeFold.Core.Sizing;
 
@@ -58,8 +59,11 @@ public sealed record Design
     /// <summary>The format it was designed in.</summary>
     public required Target Home { get; init; }
 
-    /// <summary>The id of a tool preset; null follows the system of whatever format it is sized for.</summary>
+    /// <summary>The id of a tool set; null follows the system of whatever format it is sized for.</summary>
     public string? Tools { get; init; }
+
+    /// <summary>Tool sets of the user's own, by id, beside the presets.</summary>
+    public IReadOnlyDictionary<string, ToolSet> OwnTools { get; init; } = new Dictionary<string, ToolSet>();
 
     public required Stock Stock { get; init; }
 
@@ -81,6 +85,9 @@ public sealed record Design
     public Reveal Reveal { get; init; } = Reveal.Standard;
 
     public Priority Priority { get; init; }
+
+    /// <summary>How its maker likes to set figures.</summary>
+    public Preferences Prefer { get; init; } = Preferences.None;
 
     public IReadOnlyDictionary<string, string> Choices { get; init; } = new Dictionary<string, string>();
 

@@ -59,9 +59,9 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
             reasons.Add(new Reason(Words.Of($"Put on the nearest mark, since these panels have no mark in common."), at, result));
         }
 
-        if (setting is { How: SetBy.Ruler } or { How: SetBy.Turned })
+        if (setting is { How: not SetBy.Direct and not SetBy.Machine })
         {
-            reasons.Add(new Reason(Words.Of($"No groove is there as it lies: {SettingWords(setting)}."), result, result));
+            reasons.Add(new Reason(Words.Of($"How it is set: {setting.Spoken}."), result, result));
         }
 
         return reasons;
@@ -72,12 +72,54 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
     private string Why(Length format) =>
         tools.OnCutMark(format) ? "which the board asked for" : "the nearest mark of your trimmer that is not above it";
 
-    private static Words SettingWords(Setting setting) => setting switch
+    /// <summary>
+    /// The figure as a colleague explains it: "2 7/16 = half of the width 5, less the relief 1/16 so that the doors do not
+    /// touch; between grooves, so just inside 2 1/2". Its sum is of what was settled on, so it adds up as it is read.
+    /// </summary>
+    public Words Say(Affine expression, Length result, Setting setting)
     {
-        { How: SetBy.Turned } => Words.Of($"turn the piece round and set {setting.At}"),
-        { Groove: { } groove, Offset: { } offset } => Words.Of($"{offset.Abs()} {(offset.Units < 0 ? "inside" : "past")} the {groove} one"),
-        _ => Words.Of($"by ruler"),
-    };
+        var said = Words.Of($"{result}");
+        if (expression.Terms.Count != 1 || expression.Terms.First().Value != Rational.One || !expression.ConstantIn(tools.System).IsZero)
+        {
+            said.Add($" = {Sum(expression, n => new Length((n[0] == '@' ? poser.Known(n) : values[n]).Nearest()), Aside)}");
+        }
+        else if (expression.Terms.First().Key is var only && Called(only) is var called)
+        {
+            said.Add($": {called}{Aside(only)}");
+        }
+
+        var exact = Value(expression);
+        if (exact != result.Units)
+        {
+            said.Add($", put on the nearest mark");
+        }
+
+        return said.Add($"; {setting.Spoken}");
+    }
+
+    /// <summary>What is said beside a term: what it is for, or what moved it.</summary>
+    private Words Aside(string name)
+    {
+        if (name is Affine.WidthName or Affine.HeightName)
+        {
+            var format = name == Affine.WidthName ? target.Width : target.Height;
+            var settled = new Length(values[name].Nearest());
+            return settled == format ? Words.Of($"") : Words.Of($" ({format - settled} under its format, {Why(format)})");
+        }
+
+        if (!_parameters.TryGetValue(name, out var parameter))
+        {
+            return Words.Of($", since {construction.Allowances[name].Because}");
+        }
+
+        var so = parameter.So is { } text ? $" so that {text}" : "";
+        var ideal = poser.Ideals[name];
+        return poser.Pins.ContainsKey(name) ? Words.Of($"{so} (as you set it)")
+            : values[name] == ideal ? Words.Of($"{so}")
+            : Words.Of($"{so} ({new Length(ideal.Nearest())} by its rule, {MovedBecause()})");
+    }
+
+    private string Called(string name) => name switch { Affine.WidthName => "the width", Affine.HeightName => "the height", _ => _parameters.TryGetValue(name, out var p) ? $"the {p.Name}" : construction.Allowances[name].Name };
 
     /// <summary>The rule with its figures: "half of the width 5, less the relief 1/16".</summary>
     private Words Formula(Affine expression, Length result)
@@ -88,6 +130,11 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
             return Words.Of($"{result}");
         }
 
+        return Sum(expression, name => name switch { Affine.WidthName => target.Width, Affine.HeightName => target.Height, _ when name[0] == '@' => new Length(poser.Known(name).Nearest()), _ => new Length(poser.Ideals[name].Nearest()) }, _ => Words.Of($""));
+    }
+
+    private Words Sum(Affine expression, Func<string, Length> valueOf, Func<string, Words> aside)
+    {
         var words = new Words();
         var first = true;
         void Term(Rational ratio, FormattableString text)
@@ -100,14 +147,11 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
 
         foreach (var (name, ratio) in expression.Terms.OrderBy(t => t.Key is Affine.WidthName or Affine.HeightName ? 0 : 1).ThenBy(t => t.Value.Numerator < 0 ? 1 : 0))
         {
-            var value = name switch { Affine.WidthName => target.Width, Affine.HeightName => target.Height, _ when name[0] == '@' => new Length(poser.Known(name).Nearest()), _ => new Length(poser.Ideals[name].Nearest()) };
-            if (value == Length.Zero)
+            var value = valueOf(name);
+            if (value != Length.Zero)
             {
-                continue;
+                Term(ratio, $"{Called(name)} {value}{aside(name)}");
             }
-
-            var called = name switch { Affine.WidthName => "the width", Affine.HeightName => "the height", _ => _parameters.TryGetValue(name, out var p) ? $"the {p.Name}" : construction.Allowances[name].Name };
-            Term(ratio, $"{called} {value}");
         }
 
         var constant = expression.ConstantIn(tools.System);

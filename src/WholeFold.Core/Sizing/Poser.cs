@@ -16,14 +16,15 @@ internal sealed class Poser
     private readonly ToolSet _tools;
     private readonly Func<string?, Stock> _stockOf;
     private readonly Priority _priority;
+    private readonly Preferences _prefer;
     private readonly IReadOnlyDictionary<string, Rational> _wishes;
 
     /// <param name="stockOf">The stock of a piece; of the design's own card for null.</param>
     /// <param name="pins">Values that are hard.</param>
     /// <param name="wishes">Ideals that replace the construction's own: what a person set in another format, scaled to this one.</param>
-    public Poser(Construction construction, Target target, ToolSet tools, Func<string?, Stock> stockOf, Priority priority, IReadOnlyDictionary<string, Length> pins, IReadOnlyDictionary<string, Rational> wishes)
+    public Poser(Construction construction, Target target, ToolSet tools, Func<string?, Stock> stockOf, Priority priority, Preferences prefer, IReadOnlyDictionary<string, Length> pins, IReadOnlyDictionary<string, Rational> wishes)
     {
-        (_construction, _target, _tools, _stockOf, _priority, _wishes) = (construction, target, tools, stockOf, priority, wishes);
+        (_construction, _target, _tools, _stockOf, _priority, _prefer, _wishes) = (construction, target, tools, stockOf, priority, prefer, wishes);
         Pins = pins;
         Ideals = ResolveIdeals();
     }
@@ -46,6 +47,9 @@ internal sealed class Poser
         var max = parameter.Max.Where(l => l.OnFormatOnly).Select(l => At(l.Value)).DefaultIfEmpty(Farthest.Units).Min();
         return (new Length(min.Ceiling()), new Length(max.Floor()));
     }
+
+    /// <summary>A mountain is scored from its own side where that is preferred.</summary>
+    internal static bool ScoredFromBehind(Crease crease, Preferences prefer) => prefer.MountainsFromBehind && crease.Fold == Fold.Mountain;
 
     /// <summary>The exact value of an expression at the format and the ideals.</summary>
     public Rational At(Affine expression) => expression.Evaluate(_tools.System, ValueAtIdeal);
@@ -109,8 +113,9 @@ internal sealed class Poser
             Unknowns = [.. unknowns],
             Bounds = [.. Requirements().Where(b => !Without(b.Id)).Select(b => new Bound(b.Id, FormOf(b.AtLeastZero)))],
             Cuts = [.. _construction.Pieces.SelectMany(p => new[] { new CutForm(FormOf(p.Along)), new CutForm(FormOf(p.Across)) })],
-            Scores = [.. _construction.Pieces.SelectMany((p, strip) => p.Creases.Select((_, i) => new ScoreForm(strip, FormOf(p.Position(i)), FormOf(p.Along))))],
+            Scores = [.. _construction.Pieces.SelectMany((p, strip) => p.Creases.Select((_, i) => new ScoreForm(strip, FormOf(p.Position(i)), FormOf(p.Along), ScoredFromBehind(p.Creases[i], _prefer))))],
             Priority = _priority,
+            Prefer = _prefer,
             OnMarks = means != Means.Rounded,
             ScoresOnMarks = !Without("marks:scores"),
             CutsOnMarks = !Without("marks:cuts"),

@@ -53,7 +53,7 @@ internal sealed record Bound(string Group, Form Form);
 
 /// <summary>A score: where it is, and how wide the piece is that may be turned round to set it. The scores of one strip
 /// are set one after the other on the board.</summary>
-internal sealed record ScoreForm(int Strip, Form At, Form Width);
+internal sealed record ScoreForm(int Strip, Form At, Form Width, bool FromBehind);
 
 internal sealed record CutForm(Form At);
 
@@ -77,6 +77,10 @@ internal sealed record Problem
     public required ScoreForm[] Scores { get; init; }
 
     public required Priority Priority { get; init; }
+
+    public Preferences Prefer { get; init; } = Preferences.None;
+
+    public CostOrder Order => new(Priority, Prefer.OneStop);
 
     /// <summary>False in the last resort, where positions are rounded to the marks after the search.</summary>
     public bool OnMarks { get; init; } = true;
@@ -117,30 +121,36 @@ internal sealed record Problem
     }
 }
 
+/// <summary>The order in which two costs are compared.</summary>
+/// <param name="StopsFirst">Whether few settings come before few turns.</param>
+public readonly record struct CostOrder(Priority Priority, bool StopsFirst = false);
+
 /// <summary>
-/// What a solution costs, compared entry by entry in the order of the priority:
-/// shortfall of the finished size, scores off a groove, distance from the ideals, pieces to turn, different settings.
+/// What a solution costs, compared entry by entry in the order of the priority: shortfall of the finished size, scores off
+/// a groove, figures finer than eighths (where a person would rather have none), distance from the ideals, pieces to turn,
+/// different settings.
 /// </summary>
-public readonly record struct Cost(long Shortfall, long OffGroove, long Distance, long Turns, long Settings)
+public readonly record struct Cost(long Shortfall, long OffGroove, long Sixteenths, long Distance, long Turns, long Settings)
 {
     public static Cost operator +(Cost a, Cost b) =>
-        new(a.Shortfall + b.Shortfall, a.OffGroove + b.OffGroove, a.Distance + b.Distance, a.Turns + b.Turns, a.Settings + b.Settings);
+        new(a.Shortfall + b.Shortfall, a.OffGroove + b.OffGroove, a.Sixteenths + b.Sixteenths, a.Distance + b.Distance, a.Turns + b.Turns, a.Settings + b.Settings);
 
-    public int Compare(Cost other, Priority priority)
+    public int Compare(Cost other, CostOrder order)
     {
-        var (a, b, c) = Ordered(priority);
-        var (x, y, z) = other.Ordered(priority);
-        var result = a.CompareTo(x);
-        result = result != 0 ? result : b.CompareTo(y);
-        result = result != 0 ? result : c.CompareTo(z);
-        result = result != 0 ? result : Turns.CompareTo(other.Turns);
-        return result != 0 ? result : Settings.CompareTo(other.Settings);
+        var (a, b, c, d) = Ordered(order.Priority);
+        var (w, x, y, z) = other.Ordered(order.Priority);
+        var result = a.CompareTo(w);
+        result = result != 0 ? result : b.CompareTo(x);
+        result = result != 0 ? result : c.CompareTo(y);
+        result = result != 0 ? result : d.CompareTo(z);
+        result = result != 0 ? result : order.StopsFirst ? Settings.CompareTo(other.Settings) : Turns.CompareTo(other.Turns);
+        return result != 0 ? result : order.StopsFirst ? Turns.CompareTo(other.Turns) : Settings.CompareTo(other.Settings);
     }
 
-    private (long, long, long) Ordered(Priority priority) => priority switch
+    private (long, long, long, long) Ordered(Priority priority) => priority switch
     {
-        Priority.Board => (OffGroove, Shortfall, Distance),
-        Priority.Proportions => (Shortfall, Distance, OffGroove),
-        _ => (Shortfall, OffGroove, Distance),
+        Priority.Board => (OffGroove, Shortfall, Sixteenths, Distance),
+        Priority.Proportions => (Shortfall, Distance, OffGroove, Sixteenths),
+        _ => (Shortfall, OffGroove, Sixteenths, Distance),
     };
 }

@@ -70,7 +70,7 @@ internal sealed partial class Search
         {
             if (!groups.TryGetValue(root, out var component))
             {
-                groups[root] = component = new Component([], [], [], []);
+                groups[root] = component = new Component([], [], [], [], []);
             }
 
             return component;
@@ -94,6 +94,11 @@ internal sealed partial class Search
         foreach (var strip in strips)
         {
             Of(RootOf(strip.SelectMany(s => new[] { s.At, s.Width }))).Strips.Add(strip);
+        }
+
+        foreach (var cut in CountsSixteenths ? _problem.Cuts : [])
+        {
+            Of(RootOf([cut.At])).Cuts.Add(cut);
         }
 
         return [.. groups.Values];
@@ -128,14 +133,14 @@ internal sealed partial class Search
         {
             // Where every groove and every cut lies on the ruler's marks, a groove is only a nicer mark, turned or not.
             bool OnOneRuler(long step) => tools.RulerMarks.Count == 1 && step % tools.RulerMarks[0].Units == 0;
-            var rulerIsAll = tools.Combs.All(c => OnOneRuler(c.Step.Units) && OnOneRuler(c.First.Units)) && tools.CutMarks.All(m => OnOneRuler(m.Units)) && _problem.CutsOnMarks;
+            var rulerIsAll = tools.Stops.All(c => OnOneRuler(c.Step.Units) && OnOneRuler(c.First.Units)) && tools.CutMarks.All(m => OnOneRuler(m.Units)) && _problem.CutsOnMarks;
             foreach (var score in _problem.Scores)
             {
                 var alternatives = tools.RulerMarks.Select(m => (score.At, 0L, m.Units)).ToList();
                 if (!rulerIsAll || alternatives.Count == 0)
                 {
                     var turned = Subtract(score.Width, score.At);
-                    foreach (var comb in tools.Combs)
+                    foreach (var comb in tools.Stops)
                     {
                         alternatives.Add((score.At, comb.First.Units, comb.Step.Units));
                         alternatives.Add((turned, comb.First.Units, comb.Step.Units));
@@ -155,29 +160,23 @@ internal sealed partial class Search
     }
 
     /// <summary>
-    /// The scores that can be asked onto a groove, those that stand or fall together as one: equal ones of several pieces, and
-    /// a pair that mirror each other, since the piece may be turned round.
+    /// What can be asked for beyond what must be: scores on grooves, figures on plain marks. Those that stand or fall
+    /// together are one: equal ones of several pieces, and a pair of scores that mirror each other, since the piece may be
+    /// turned round.
     /// </summary>
-    private List<(Condition Condition, int Scores)> AskedOntoGrooves(Component component, Level[] levels, Func<Form, int> lastLevel, int deepenAt)
+    private List<(Condition Condition, Cost IfNot)> Asked(Component component, Level[] levels, Func<Form, int> lastLevel, int deepenAt)
     {
-        var asked = new List<(Condition Condition, int Scores, string Key)>();
-        foreach (var score in component.Strips.SelectMany(s => s))
+        var asked = new List<(Condition Condition, Cost IfNot, string Key)>();
+        void Ask(string key, Cost ifNot, IReadOnlyList<(Form, long, long)> alternatives)
         {
-            if (Math.Max(lastLevel(score.At), lastLevel(score.Width)) < deepenAt)
-            {
-                continue;
-            }
-
-            var turned = Subtract(score.Width, score.At);
-            var key = string.Join('|', new[] { Text(score.At), Text(turned) }.Order(StringComparer.Ordinal));
             var known = asked.FindIndex(a => a.Key == key);
             if (known >= 0)
             {
-                asked[known] = asked[known] with { Scores = asked[known].Scores + 1 };
-                continue;
+                asked[known] = asked[known] with { IfNot = asked[known].IfNot + ifNot };
+                return;
             }
 
-            var condition = new Condition([.. _problem.Tools.Combs.SelectMany(c => new[] { (score.At, c.First.Units, c.Step.Units), (turned, c.First.Units, c.Step.Units) })]);
+            var condition = new Condition(alternatives);
             var last = condition.Alternatives.Max(a => lastLevel(a.Form));
             for (var i = deepenAt; i <= last; i++)
             {
@@ -187,10 +186,23 @@ internal sealed partial class Search
                 }
             }
 
-            asked.Add((condition, 1, key));
+            asked.Add((condition, ifNot, key));
         }
 
-        return [.. asked.Select(a => (a.Condition, a.Scores))];
+        var tools = _problem.Tools;
+        foreach (var score in component.Strips.SelectMany(s => s).Where(s => tools.Stops.Count > 0 && Math.Max(lastLevel(s.At), lastLevel(s.Width)) >= deepenAt))
+        {
+            var turned = Subtract(score.Width, score.At);
+            var key = string.Join('|', new[] { Text(score.At), Text(turned) }.Order(StringComparer.Ordinal));
+            Ask(key, new Cost(0, 1, 0, 0, 0, 0), [.. tools.Stops.SelectMany(c => new[] { (score.At, c.First.Units, c.Step.Units), (turned, c.First.Units, c.Step.Units) })]);
+        }
+
+        foreach (var cut in component.Cuts.Where(c => lastLevel(c.At) >= deepenAt))
+        {
+            Ask($"cut {Text(cut.At)}", new Cost(0, 0, 1, 0, 0, 0), [.. tools.PlainMarks.Select(m => (cut.At, 0L, m.Units))]);
+        }
+
+        return [.. asked.Select(a => (a.Condition, a.IfNot))];
 
         static string Text(Form f)
         {

@@ -8,14 +8,30 @@ internal sealed partial class Search
 {
     private Cost Off(ScoreForm score)
     {
-        if (!_problem.Tools.HasBoard || _problem.OnlyUnknown is not null)
+        var tools = _problem.Tools;
+        if (_problem.OnlyUnknown is not null || (tools.Stops.Count == 0 && !CountsSixteenths))
         {
             return default;
         }
 
         var (at, width) = Placed(score);
-        return _problem.Tools.OnGroove(at) || _problem.Tools.OnGroove(width - at) ? default : new Cost(0, 1, 0, 0, 0);
+        if (tools.OnStop(at) || tools.OnStop(width - at))
+        {
+            return default;
+        }
+
+        // An edge folded to a line needs the line's figure only.
+        var fine = CountsSixteenths && !tools.IsPlain(at) && !FoldsToLine(at, width) && !FoldsToLine(width - at, width);
+        return new Cost(0, tools.Stops.Count > 0 ? 1 : 0, fine ? 1 : 0, 0, 0, 0);
     }
+
+    private bool CountsSixteenths => _problem is { Prefer.NoSixteenths: true, Tools.Exact: false };
+
+    private bool FoldsToLine(Length at, Length width) => 2 * at <= width && _problem.Tools.IsPlain(2 * at);
+
+    /// <summary>A cut finer than eighths, where a person would rather have none.</summary>
+    private Cost Fine(CutForm cut) =>
+        CountsSixteenths && _problem.OnlyUnknown is null && !_problem.Tools.IsPlain(new Length(cut.At.Value(_values))) ? new Cost(0, 0, 1, 0, 0, 0) : default;
 
     private (Length At, Length Width) Placed(ScoreForm score)
     {
@@ -32,19 +48,18 @@ internal sealed partial class Search
             return cost;
         }
 
+        Span<ScoreAt> scores = stackalloc ScoreAt[MostScores];
         foreach (var strip in strips)
         {
-            var settings = new HashSet<Length>();
-            var turned = false;
-            foreach (var score in strip)
+            var width = Length.Zero;
+            for (var i = 0; i < strip.Count; i++)
             {
-                var (at, width) = Placed(score);
-                var setting = Setting.ForScore(_problem.Tools, at, width);
-                settings.Add(setting.At);
-                turned |= setting.How == SetBy.Turned;
+                (var at, width) = Placed(strip[i]);
+                scores[i] = new ScoreAt(at, strip[i].FromBehind);
             }
 
-            cost += new Cost(0, 0, 0, turned ? 1 : 0, settings.Count);
+            var (turns, stops) = ScorePlan.CountOf(_problem.Tools, _problem.Prefer, width, scores[..strip.Count]);
+            cost += new Cost(0, 0, 0, 0, turns, stops);
         }
 
         return cost;

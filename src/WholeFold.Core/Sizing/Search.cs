@@ -18,6 +18,9 @@ internal sealed partial class Search
 {
     private const int MostProgressions = 64;
 
+    /// <summary>The most scores that one piece can have.</summary>
+    internal const int MostScores = 32;
+
     private readonly Problem _problem;
     private readonly long[] _values;
     private readonly long[] _low;
@@ -65,7 +68,7 @@ internal sealed partial class Search
         return (search._values, total);
     }
 
-    private sealed record Component(List<int> Unknowns, List<Bound> Bounds, List<Condition> Conditions, List<List<ScoreForm>> Strips);
+    private sealed record Component(List<int> Unknowns, List<Bound> Bounds, List<Condition> Conditions, List<List<ScoreForm>> Strips, List<CutForm> Cuts);
 
     /// <summary>Any of these must hold: form ≡ rest (mod step), the value whole.</summary>
     private sealed record Condition(IReadOnlyList<(Form Form, long Offset, long Step)> Alternatives);
@@ -82,6 +85,8 @@ internal sealed partial class Search
         public List<Condition> Conditions { get; } = [];
 
         public List<ScoreForm> Scores { get; } = [];
+
+        public List<CutForm> Cuts { get; } = [];
 
         /// <summary>Grooves that may be asked for: which of them, and whether it is decided with this unknown.</summary>
         public List<(int Index, Condition Condition, bool IsLast)> Asked { get; } = [];
@@ -169,14 +174,28 @@ internal sealed partial class Search
             }
         }
 
+        foreach (var cut in component.Cuts)
+        {
+            if (LastLevel(cut.At) is var at and >= 0)
+            {
+                levels[at].Cuts.Add(cut);
+            }
+            else
+            {
+                fixedCost += Fine(cut);
+            }
+        }
+
         // Scores are asked onto grooves all at once, then all but the fewest: each set that may be off is one search, with
         // everything else as a congruence, so that hopeless branches are never entered. Not where distance comes first.
         var sides = levels.TakeWhile(l => _problem.Unknowns[l.Unknown].IsSide).Count();
-        var deepenAt = !_problem.OnMarks || !_problem.Tools.HasBoard || _problem.OnlyUnknown is not null ? -1
+        var deepenAt = !_problem.OnMarks || (_problem.Tools.Stops.Count == 0 && !CountsSixteenths) || _problem.OnlyUnknown is not null ? -1
             : _problem.Priority switch { Priority.Board => 0, Priority.Format => sides, _ => -1 };
-        var asked = deepenAt < 0 ? [] : AskedOntoGrooves(component, levels, LastLevel, deepenAt);
+        var asked = deepenAt < 0 ? [] : Asked(component, levels, LastLevel, deepenAt);
         _mayBeOff = new bool[asked.Count];
-        var sets = Enumerable.Range(0, 1 << asked.Count).Select(m => (Mask: m, Off: asked.Where((_, i) => (m & (1 << i)) != 0).Sum(a => a.Scores))).OrderBy(t => t.Off).ThenBy(t => t.Mask).ToList();
+        var sets = Enumerable.Range(0, 1 << asked.Count)
+            .Select(m => (Mask: m, Cost: asked.Where((_, i) => (m & (1 << i)) != 0).Aggregate(default(Cost), (sum, a) => sum + a.IfNot)))
+            .OrderBy(t => t.Cost.OffGroove).ThenBy(t => t.Cost.Sixteenths).ThenBy(t => t.Mask).ToList();
 
         Cost? best = null;
         var bestValues = new long[n];
@@ -188,10 +207,10 @@ internal sealed partial class Search
                 return;
             }
 
-            foreach (var (mask, off) in sets)
+            foreach (var (mask, ifNot) in sets)
             {
                 // Every one of this set is off, or a smaller set would have found it.
-                if (best is { } b && (cost with { OffGroove = cost.OffGroove + off }).Compare(b, _problem.Priority) >= 0)
+                if (best is { } b && (cost + ifNot).Compare(b, _problem.Order) >= 0)
                 {
                     return;
                 }
@@ -210,7 +229,7 @@ internal sealed partial class Search
             if (depth == levels.Length)
             {
                 var whole = cost + SettingsOf(component.Strips);
-                if (best is not { } b || whole.Compare(b, _problem.Priority) < 0)
+                if (best is not { } b || whole.Compare(b, _problem.Order) < 0)
                 {
                     best = whole;
                     Array.Copy(_values, bestValues, n);
@@ -239,7 +258,7 @@ internal sealed partial class Search
                 var here = !counts ? cost
                     : unknown.IsSide ? cost with { Shortfall = cost.Shortfall + (away / unknown.Ideal.Denominator) }
                     : cost with { Distance = cost.Distance + (unknown.Weight * away) };
-                if (best is { } b && here.Compare(b, _problem.Priority) >= 0)
+                if (best is { } b && here.Compare(b, _problem.Order) >= 0)
                 {
                     // Values come in order of distance, so none that follows can be cheaper either.
                     return;
@@ -252,7 +271,12 @@ internal sealed partial class Search
                         here += Off(score);
                     }
 
-                    if (best is { } b2 && here.Compare(b2, _problem.Priority) >= 0)
+                    foreach (var cut in level.Cuts)
+                    {
+                        here += Fine(cut);
+                    }
+
+                    if (best is { } b2 && here.Compare(b2, _problem.Order) >= 0)
                     {
                         continue;
                     }

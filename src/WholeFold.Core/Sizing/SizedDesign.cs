@@ -12,7 +12,8 @@ public sealed record Reason(Words Why, Length From, Length To);
 
 /// <summary>A figure to set: how long, how it is set, and how it came about. The first reason starts at the rule's ideal,
 /// each goes on where the one before it ended, and the last ends at the value.</summary>
-public sealed record Measured(string Id, Length Value, Setting Setting, IReadOnlyList<Reason> Reasons)
+/// <param name="Said">The figure as a colleague explains it, in one sentence.</param>
+public sealed record Measured(string Id, Length Value, Setting Setting, IReadOnlyList<Reason> Reasons, Words Said)
 {
     /// <summary>What the rule gives before anything was moved to a mark.</summary>
     public Length Ideal => Reasons[0].From;
@@ -27,11 +28,24 @@ public sealed record SizedPanel(Panel Panel, Length From, Length To)
     public Length Extent => To - From;
 }
 
-public sealed record SizedPiece(Piece Piece, Measured Along, Measured Across, IReadOnlyList<SizedScore> Scores, IReadOnlyList<SizedPanel> Panels)
+/// <param name="Plan">How its scores are set, and in which order.</param>
+public sealed record SizedPiece(Piece Piece, Measured Along, Measured Across, IReadOnlyList<SizedScore> Scores, IReadOnlyList<SizedPanel> Panels, ScorePlan Plan)
 {
     public Measured Width => Piece.Axis == Axis.X ? Along : Across;
 
     public Measured Height => Piece.Axis == Axis.X ? Across : Along;
+
+    /// <summary>The piece with one edge or crease somewhere else along the chain: 0 is the first crease, the last is the cut.</summary>
+    internal SizedPiece Moved(int edge, Length by)
+    {
+        var edges = Panels.Select((p, i) => i == edge ? p.To + by : p.To).ToList();
+        return this with
+        {
+            Along = Along with { Value = edges[^1] },
+            Scores = [.. Scores.Select((s, i) => s with { Figure = s.Figure with { Value = edges[i] } })],
+            Panels = [.. Panels.Select((p, i) => p with { From = i == 0 ? Length.Zero : edges[i - 1], To = edges[i] })],
+        };
+    }
 }
 
 /// <summary>Layers of one size: a mat or a paper on each of some equal panels.</summary>

@@ -15,14 +15,23 @@ public static class Sizer
     internal static Pair Slack(Means means) => means == Means.Smaller ? Pair.Of(1, 8, 3m) : Pair.Of(1, 16, 1.5m);
 
     /// <summary>The tools that the design is made with in a format.</summary>
-    public static ToolSet ToolsFor(Design design, Target target) =>
-        ToolSets.Resolve(design.Tools ?? ToolSets.DefaultFor(target.Format.System), target.Format.System)
-        ?? throw new InputProblemException("tools.unknown", "tools", $"“{design.Tools}” is not a tool set", string.Join(", ", ToolSets.Ids));
+    public static ToolSet ToolsFor(Design design, Target target)
+    {
+        var tools = (design.Tools is { } own ? design.OwnTools.GetValueOrDefault(own) : null)
+            ?? ToolSets.Resolve(design.Tools ?? ToolSets.DefaultFor(target.Format.System), target.Format.System)
+            ?? throw new InputProblemException("tools.unknown", "tools", $"“{design.Tools}” is not a tool set", string.Join(", ", ToolSets.Ids));
+        return design.Prefer.WithRuler && tools.RulerMarks.Count == 0 ? tools with { RulerMarks = [ToolSets.Ruler.In(tools.System)] } : tools;
+    }
 
     /// <summary>All figures of the design in the target format.</summary>
     /// <exception cref="InputProblemException">A pin is outside its parameter's limits, or names none.</exception>
     /// <exception cref="NoFiguresException">Nothing satisfies the pins, the limits and the marks together.</exception>
-    public static SizedDesign Size(Design design, Target target)
+    public static SizedDesign Size(Design design, Target target) =>
+        TrySize(design, target) ?? throw new NoFiguresException(Conflicts.Explain(PoserFor(design, target, carried: false), ToolsFor(design, target)));
+
+    /// <summary>The same, but null where there are no figures: for places that try many things.</summary>
+    /// <exception cref="InputProblemException">A pin is outside its parameter's limits, or names none.</exception>
+    public static SizedDesign? TrySize(Design design, Target target)
     {
         var tools = ToolsFor(design, target);
 
@@ -47,8 +56,23 @@ public static class Sizer
         // Where nothing can be set even with every parameter free, figures are rounded. A pin alone is no reason to.
         var last = PoserFor(design, target, carried: false);
         var hopeless = last.Pins.Count == 0 || !new[] { Means.Usual, Means.Smaller }.Any(m => Search.Solve(last.Pose(m, last.Pins.Keys.Select(p => $"pin:{p}").ToHashSet())) is not null);
-        return (hopeless && tools.RulerMarks.Count > 0 ? Solved(design, target, last, Means.Rounded) : null)
-            ?? throw new NoFiguresException(Conflicts.Explain(last, tools));
+        return hopeless && tools.RulerMarks.Count > 0 ? Solved(design, target, last, Means.Rounded) : null;
+    }
+
+    /// <summary>The settable value of a parameter that is nearest to the one wished for, everything else as it is; null where there is none.</summary>
+    public static Length? Nearest(Design design, Target target, string parameter, Length wished)
+    {
+        var poser = PoserFor(design, target, carried: false);
+        foreach (var means in new[] { Means.Usual, Means.Smaller })
+        {
+            var problem = poser.Pose(means, only: parameter, onlyIdeal: wished.Units);
+            if (Search.Solve(problem) is { } solution)
+            {
+                return new Length(solution.Values[problem.OnlyUnknown!.Value]);
+            }
+        }
+
+        return null;
     }
 
     private static SizedDesign? Solved(Design design, Target target, Poser poser, Means means)
@@ -92,8 +116,8 @@ public static class Sizer
             }
 
             // A proportional parameter keeps its relation to the ideal, so what was set by hand is a wish here, not a pin.
-            bare ??= new Poser(construction, target, tools, design.StockOf, design.Priority, new Dictionary<string, Length>(), new Dictionary<string, Rational>());
-            bareHome ??= new Poser(construction, design.Home, tools, design.StockOf, design.Priority, new Dictionary<string, Length>(), new Dictionary<string, Rational>());
+            bare ??= new Poser(construction, target, tools, design.StockOf, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Rational>());
+            bareHome ??= new Poser(construction, design.Home, tools, design.StockOf, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Rational>());
             var here = bare.At(parameter.Ideal);
             var home = bareHome.At(parameter.Ideal);
             wishes[name] = home.IsZero ? value.Units : new Rational((here / home * value.Units).Nearest());
@@ -107,7 +131,7 @@ public static class Sizer
             fromHome.Remove(name);
         }
 
-        var poser = new Poser(construction, target, tools, design.StockOf, design.Priority, pins, wishes) { Carried = fromHome };
+        var poser = new Poser(construction, target, tools, design.StockOf, design.Priority, design.Prefer, pins, wishes) { Carried = fromHome };
         foreach (var (name, value) in pins)
         {
             var parameter = ParameterOf(construction, name);
@@ -149,7 +173,7 @@ public static class Sizer
         }
 
         var explainer = new Explainer(construction, target, tools, poser, values);
-        var pieces = construction.Pieces.Select(p => SizePiece(p, explainer, tools, means)).ToList();
+        var pieces = construction.Pieces.Select(p => SizePiece(p, explainer, tools, design.Prefer, means)).ToList();
         var parameters = construction.Parameters.Select(p => new SizedParameter(p, new Length(values[p.Id].Nearest()), new Length(poser.Ideals[p.Id].Nearest()), poser.Pins.ContainsKey(p.Id))).ToList();
         var layers = LayerSizer.Size(construction, pieces, design, tools, explainer.Value);
         var pose = ClosedPose.Of(construction, pieces, explainer.Value);
@@ -177,7 +201,7 @@ public static class Sizer
         return sized with { Checks = AllChecks.Run(sized) };
     }
 
-    private static SizedPiece SizePiece(Piece piece, Explainer explainer, ToolSet tools, Means means)
+    private static SizedPiece SizePiece(Piece piece, Explainer explainer, ToolSet tools, Preferences prefer, Means means)
     {
         var along = piece.Axis == Axis.X ? "width" : "height";
         var across = piece.Axis == Axis.X ? "height" : "width";
@@ -185,26 +209,25 @@ public static class Sizer
         var exactAcross = new Length(explainer.Value(piece.Across).Nearest());
         var cutAlong = means == Means.Rounded ? tools.CutDown(exactAlong) : exactAlong;
         var cutAcross = means == Means.Rounded ? tools.CutDown(exactAcross) : exactAcross;
-        var scores = new List<SizedScore>();
-        var panels = new List<SizedPanel>();
-        var from = Length.Zero;
-        for (var i = 0; i < piece.Creases.Count; i++)
+        var positions = piece.Creases.Select((_, i) => new Length(explainer.Value(piece.Position(i)).Nearest())).Select(exact => means == Means.Rounded ? Marks.Rounded(tools, exact, cutAlong).At : exact).ToList();
+        var plan = ScorePlan.Of(tools, prefer, cutAlong, [.. positions.Select((at, i) => new ScoreAt(at, Poser.ScoredFromBehind(piece.Creases[i], prefer)))]);
+        var scores = piece.Creases.Select((crease, i) => new SizedScore(
+            new Measured($"{piece.Id}.scores[{i}]", positions[i], plan.Settings[i], explainer.Explain(piece.Position(i), crease.Rule, positions[i], plan.Settings[i]), explainer.Say(piece.Position(i), positions[i], plan.Settings[i])),
+            crease,
+            $"{piece.Panels[i].Name} | {piece.Panels[i + 1].Name}")).ToList();
+        var edges = positions.Prepend(Length.Zero).Append(cutAlong).ToList();
+        Measured Cut(string side, Affine expression, string rule, Length value, Length line)
         {
-            var expression = piece.Position(i);
-            var exact = new Length(explainer.Value(expression).Nearest());
-            var at = means == Means.Rounded ? Marks.Rounded(tools, exact, cutAlong).At : exact;
-            var setting = Setting.ForScore(tools, at, cutAlong);
-            scores.Add(new SizedScore(
-                new Measured($"{piece.Id}.scores[{i}]", at, setting, explainer.Explain(expression, piece.Creases[i].Rule, at, setting)),
-                piece.Creases[i],
-                $"{piece.Panels[i].Name} | {piece.Panels[i + 1].Name}"));
-            panels.Add(new SizedPanel(piece.Panels[i], from, at));
-            from = at;
+            var setting = Setting.ForCut(tools, value, line);
+            return new($"{piece.Id}.{side}", value, setting, explainer.Explain(expression, rule, value, setting), explainer.Say(expression, value, setting));
         }
 
-        panels.Add(new SizedPanel(piece.Panels[^1], from, cutAlong));
-        Measured Cut(string side, Affine expression, string rule, Length value) =>
-            new($"{piece.Id}.{side}", value, Setting.ForCut(tools, value), explainer.Explain(expression, rule, value, null));
-        return new SizedPiece(piece, Cut(along, piece.Along, piece.SizeRule, cutAlong), Cut(across, piece.Across, piece.AcrossRule, cutAcross), scores, panels);
+        return new SizedPiece(
+            piece,
+            Cut(along, piece.Along, piece.SizeRule, cutAlong, cutAcross),
+            Cut(across, piece.Across, piece.AcrossRule, cutAcross, cutAlong),
+            scores,
+            [.. piece.Panels.Select((panel, i) => new SizedPanel(panel, edges[i], edges[i + 1]))],
+            plan);
     }
 }

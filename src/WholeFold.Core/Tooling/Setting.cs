@@ -5,60 +5,145 @@ namespace WholeFold.Core.Tooling;
 /// <summary>How a figure is set.</summary>
 public enum SetBy
 {
-    /// <summary>On a groove or a mark as the piece lies.</summary>
+    /// <summary>On a groove, or on the trimmer's mark, as the piece lies.</summary>
     Direct,
 
     /// <summary>On a groove with the piece turned round: position = width − x.</summary>
     Turned,
 
-    /// <summary>Between grooves, with ruler and stylus.</summary>
+    /// <summary>On a groove with the piece turned over, so that a mountain is scored from its own side.</summary>
+    Mirrored,
+
+    /// <summary>Between grooves, measured from the nearest with ruler and stylus.</summary>
+    Between,
+
+    /// <summary>With the trimmer's scoring blade, on its own mark.</summary>
+    Trimmer,
+
+    /// <summary>An edge folded to a light line leaves the crease at half: no fine mark is needed.</summary>
+    Fold,
+
+    /// <summary>With ruler and stylus, where there is no board.</summary>
     Ruler,
+
+    /// <summary>With knife and metal rule, where the trimmer does not reach.</summary>
+    Knife,
 
     /// <summary>By a machine, to the unit.</summary>
     Machine,
 }
 
-/// <summary>How one figure is set: where the stop or the stylus goes, and from which groove it is measured.</summary>
-/// <param name="At">The position to set: for a turned score the figure read off the board, not the score's own place.</param>
+/// <summary>How a piece lies on the board. Turned round it keeps its face; turned over, like a page, it shows the other.</summary>
+public enum Lay
+{
+    AsItLies,
+    TurnedRound,
+
+    /// <summary>Turned over like a page: read from the other end, the other face up.</summary>
+    TurnedOver,
+
+    /// <summary>Turned over head over heels: read from its own end, the other face up.</summary>
+    HeadOverHeels,
+}
+
+/// <summary>How one figure is set: where the stop or the stylus goes, how the piece lies, from which groove it is measured.</summary>
+/// <param name="At">The position to set: for a turned score the figure read off the board; for a folded one the line that the edge goes to.</param>
 /// <param name="Groove">The groove to measure from, where it is set between grooves.</param>
 /// <param name="Offset">From that groove, negative where short of it.</param>
+/// <param name="FarEdge">For a folded one, that the line is measured from the other edge, which is folded to it.</param>
 /// <param name="OfCut">True for a cut, which is set on the trimmer and not on the board.</param>
-public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length? Offset = null, bool OfCut = false)
+public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length? Offset = null, Lay Lay = Lay.AsItLies, bool FarEdge = false, bool OfCut = false)
 {
-    public static Setting ForScore(ToolSet tools, Length at, Length pieceWidth)
+    /// <summary>The setting of a cut.</summary>
+    /// <param name="line">How long the line is that is cut.</param>
+    public static Setting ForCut(ToolSet tools, Length at, Length line) =>
+        new(tools.Exact ? SetBy.Machine : line > tools.LongestCut ? SetBy.Knife : SetBy.Direct, at, OfCut: true);
+
+    /// <summary>The setting of a score that is read at <paramref name="reading"/> as the piece lies; null where it cannot be set so.</summary>
+    /// <param name="width">The piece's length along the board.</param>
+    /// <param name="noFine">Whether small marks are avoided by folding to a line.</param>
+    public static Setting? ForScore(ToolSet tools, Length reading, Length width, Lay lay, bool noFine)
     {
         if (tools.Exact)
         {
-            return new Setting(SetBy.Machine, at);
+            return new Setting(SetBy.Machine, reading, Lay: lay);
         }
 
-        if (tools.OnGroove(at))
+        if (tools.OnGroove(reading))
         {
-            return new Setting(SetBy.Direct, at);
+            return new Setting(lay switch { Lay.AsItLies => SetBy.Direct, Lay.TurnedRound => SetBy.Turned, _ => SetBy.Mirrored }, reading, Lay: lay);
         }
 
-        if (tools.OnGroove(pieceWidth - at))
+        if (tools.OnStop(reading))
         {
-            return new Setting(SetBy.Turned, pieceWidth - at);
+            return new Setting(SetBy.Trimmer, reading, Lay: lay);
         }
 
-        var groove = tools.NearestGroove(at);
-        return new Setting(SetBy.Ruler, at, groove, groove is { } g ? at - g : null);
+        if (noFine && !tools.IsPlain(reading))
+        {
+            foreach (var farEdge in new[] { false, true })
+            {
+                var line = 2 * (farEdge ? width - reading : reading);
+                if (line <= width && tools.IsPlain(line))
+                {
+                    return new Setting(SetBy.Fold, line, Lay: lay, FarEdge: farEdge);
+                }
+            }
+        }
+
+        if (tools.RulerMarks.Count == 0)
+        {
+            return null;
+        }
+
+        return tools.NearestGroove(reading) is { } groove
+            ? new Setting(SetBy.Between, reading, groove, reading - groove, lay)
+            : new Setting(SetBy.Ruler, reading, Lay: lay);
     }
-
-    public static Setting ForCut(ToolSet tools, Length at) => new(tools.Exact ? SetBy.Machine : SetBy.Direct, at, OfCut: true);
 
     /// <summary>The setting in few words: <c>groove</c>, <c>turned, 2 3/8</c>, <c>1/16 inside 2 1/2</c>.</summary>
-    public string Words(DisplayUnit unit)
+    public string In(DisplayUnit unit) => Text.In(unit);
+
+    public Words Text
     {
-        string W(Length l) => LengthWriter.Write(l, unit);
-        return How switch
+        get
         {
-            SetBy.Machine => "by machine",
-            SetBy.Direct => OfCut ? "trimmer" : "groove",
-            SetBy.Turned => $"turned, {W(At)}",
-            _ when Groove is { } g && Offset is { } o => $"{W(o.Abs())} {(o.Units < 0 ? "inside" : "past")} {W(g)}",
-            _ => "by ruler",
-        };
+            var lies = Lay switch { Lay.TurnedRound => "turned, ", Lay.TurnedOver => "turned over, ", Lay.HeadOverHeels => "head over heels, ", _ => "" };
+            return How switch
+            {
+                SetBy.Machine => Words.Of($"by machine"),
+                SetBy.Knife => Words.Of($"knife and metal rule"),
+                SetBy.Direct => OfCut ? Words.Of($"trimmer") : Words.Of($"groove"),
+                SetBy.Turned or SetBy.Mirrored => Words.Of($"{lies}{At}"),
+                SetBy.Trimmer => Words.Of($"{lies}scoring blade, {At}"),
+                SetBy.Fold => Words.Of($"{lies}fold {(FarEdge ? "the far" : "the near")} edge to a line {At} from it"),
+                SetBy.Between => Words.Of($"{lies}{Offset!.Value.Abs()} {(Offset.Value.Units < 0 ? "inside" : "past")} {Groove!.Value}"),
+                _ => lies.Length == 0 ? Words.Of($"by ruler") : Words.Of($"{lies}{At} by ruler"),
+            };
+        }
     }
+
+    /// <summary>The same as a colleague says it, after the figure: "between grooves, so just inside 2 1/2".</summary>
+    public Words Spoken
+    {
+        get
+        {
+            var lies = Lay switch { Lay.TurnedRound => "turn the piece round, ", Lay.TurnedOver => "turn the piece over, ", Lay.HeadOverHeels => "turn the piece over head over heels, ", _ => "" };
+            var where = How switch
+            {
+                SetBy.Direct => OfCut ? Words.Of($"on the trimmer's mark") : Words.Of($"on a groove"),
+                SetBy.Turned or SetBy.Mirrored => Words.Of($"{At} is on a groove"),
+                SetBy.Between => Words.Of($"between grooves, so {(Near(Offset!.Value) ? Words.Of($"just") : Words.Of($"{Offset.Value.Abs()}"))} {(Offset.Value.Units < 0 ? "inside" : "past")} {Groove!.Value}"),
+                SetBy.Trimmer => Words.Of($"with the trimmer's scoring blade at {At}"),
+                SetBy.Fold => Words.Of($"fold {(FarEdge ? "the far" : "the near")} edge to a light line {At} from it, which needs no smaller mark"),
+                SetBy.Knife => Words.Of($"longer than the trimmer cuts, so with knife and metal rule"),
+                SetBy.Machine => Words.Of($"by machine"),
+                _ => Words.Of($"{(lies.Length == 0 ? "" : $"{At} ")}by ruler and stylus"),
+            };
+            return Words.Of($"{lies}{where}");
+        }
+    }
+
+    /// <summary>"Just" is a sixteenth or a millimetre at the most; more is said as a figure.</summary>
+    private static bool Near(Length offset) => offset.Abs() <= Length.In(1, 16);
 }

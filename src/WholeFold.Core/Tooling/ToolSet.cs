@@ -33,16 +33,35 @@ public sealed record ToolSet
     /// <summary>Marks that a cut can be set to.</summary>
     public required IReadOnlyList<Length> CutMarks { get; init; }
 
+    /// <summary>The longest line that the trimmer cuts in one go; null where any sheet goes through.</summary>
+    public Length? LongestCut { get; init; }
+
+    /// <summary>Whether the trimmer has a scoring blade, so that its own marks hold scores too.</summary>
+    public bool TrimmerScores { get; init; }
+
     /// <summary>Marks of the ruler with which a score is set between grooves; none where it cannot be.</summary>
     public IReadOnlyList<Length> RulerMarks { get; init; } = [];
 
     /// <summary>True for a machine, which sets any figure to the unit and has no grooves to prefer.</summary>
     public bool Exact { get; init; }
 
-    /// <summary>Whether there are grooves to prefer at all.</summary>
+    /// <summary>Whether there are grooves at all.</summary>
     public bool HasBoard => Combs.Count > 0;
 
+    /// <summary>Where a score can be set without measuring: the board's grooves and a scoring trimmer's marks.</summary>
+    public IReadOnlyList<Comb> Stops => TrimmerScores ? [.. Combs, .. CutMarks.Select(m => new Comb(m, m))] : Combs;
+
+    /// <summary>Figures that a person need not count small marks for: eighths of an inch, whole millimetres.</summary>
+    public IReadOnlyList<Length> PlainMarks => CutMarks.Count > 1 ? [Plain.Imperial, Plain.Metric] : [Plain.In(System)];
+
+    private static readonly Pair Plain = Pair.Of(1, 8, 1m);
+
     public bool OnGroove(Length at) => Combs.Any(c => c.HasGrooveAt(at, BoardEnd));
+
+    /// <summary>On a groove, or on a mark of a trimmer that scores.</summary>
+    public bool OnStop(Length at) => OnGroove(at) || (TrimmerScores && at > Length.Zero && OnCutMark(at) && !(at > LongestCut));
+
+    public bool IsPlain(Length at) => PlainMarks.Any(at.IsOn);
 
     public bool OnRuler(Length at) => RulerMarks.Any(at.IsOn);
 
@@ -78,69 +97,4 @@ public sealed record ToolSet
 
         return best;
     }
-}
-
-/// <summary>The preset tool sets.</summary>
-public static class ToolSets
-{
-    private static readonly Comb Eighths = new(Length.In(1, 8), Length.In(1, 8));
-    private static readonly Comb FiveMillimetres = new(Length.Mm(5), Length.Mm(5));
-
-    public static IReadOnlyList<string> Ids { get; } = ["imperial-eighths", "metric-5mm", "both", "ruler", "machine"];
-
-    /// <summary>The tools a format is made with unless said otherwise.</summary>
-    public static string DefaultFor(UnitSystem system) => system == UnitSystem.Imperial ? "imperial-eighths" : "metric-5mm";
-
-    /// <summary>A preset as it works on a format of the given system; null where there is none of that id.</summary>
-    public static ToolSet? Resolve(string id, UnitSystem formatSystem) => id switch
-    {
-        "imperial-eighths" => new ToolSet
-        {
-            Id = id,
-            Name = "Board in eighths, 12 in",
-            System = UnitSystem.Imperial,
-            Combs = [Eighths],
-            BoardEnd = Length.In(12),
-            CutMarks = [Length.In(1, 16)],
-            RulerMarks = [Length.In(1, 32)],
-        },
-        "metric-5mm" => new ToolSet
-        {
-            Id = id,
-            Name = "Board in 5 mm, 30 cm",
-            System = UnitSystem.Metric,
-            Combs = [FiveMillimetres],
-            BoardEnd = Length.Mm(300),
-            CutMarks = [Length.Mm(1)],
-            RulerMarks = [Length.Mm(0.5m)],
-        },
-        "both" => new ToolSet
-        {
-            Id = id,
-            Name = "Both boards",
-            System = formatSystem,
-            Combs = [Eighths, FiveMillimetres],
-            BoardEnd = Length.In(12),
-            CutMarks = [Length.In(1, 16), Length.Mm(1)],
-            RulerMarks = [Length.In(1, 32), Length.Mm(0.5m)],
-        },
-        "ruler" => new ToolSet
-        {
-            Id = id,
-            Name = "Ruler and stylus",
-            System = formatSystem,
-            CutMarks = [Pair.Of(1, 16, 1).In(formatSystem)],
-            RulerMarks = [Pair.Of(1, 32, 0.5m).In(formatSystem)],
-        },
-        "machine" => new ToolSet
-        {
-            Id = id,
-            Name = "Cutting machine",
-            System = formatSystem,
-            CutMarks = [new Length(1)],
-            RulerMarks = [new Length(1)],
-            Exact = true,
-        },
-        _ => null,
-    };
 }

@@ -72,12 +72,18 @@ public class Laws
         {
             foreach (var score in piece.Scores.Select(s => s.Figure))
             {
+                var read = score.Setting.Lay is Lay.TurnedRound or Lay.TurnedOver ? piece.Along.Value - score.Value : score.Value;
+                bool OnBoard(Length at) => tools.Combs.Any(c => at >= c.First && at <= tools.BoardEnd && (at - c.First).IsOn(c.Step));
                 var holds = score.Setting switch
                 {
-                    { How: SetBy.Direct, At: var at } => at == score.Value && tools.Combs.Any(c => at <= tools.BoardEnd && (at - c.First).IsOn(c.Step)),
-                    { How: SetBy.Turned, At: var at } => at == piece.Along.Value - score.Value && tools.Combs.Any(c => at <= tools.BoardEnd && (at - c.First).IsOn(c.Step)),
-                    { How: SetBy.Ruler, At: var at, Groove: var groove, Offset: var offset } => at == score.Value && tools.RulerMarks.Any(at.IsOn) && (groove is null ? !tools.HasBoard : groove + offset == at),
-                    { How: SetBy.Machine, At: var at } => at == score.Value && tools.Exact,
+                    { How: SetBy.Direct, At: var at, Lay: var lay } => at == read && lay == Lay.AsItLies && OnBoard(at),
+                    { How: SetBy.Turned, At: var at, Lay: var lay } => at == read && lay == Lay.TurnedRound && OnBoard(at),
+                    { How: SetBy.Mirrored, At: var at, Lay: var lay } => at == read && lay is Lay.TurnedOver or Lay.HeadOverHeels && OnBoard(at),
+                    { How: SetBy.Between, At: var at, Groove: var groove, Offset: var offset } => at == read && tools.RulerMarks.Any(score.Value.IsOn) && groove + offset == at && OnBoard(groove!.Value),
+                    { How: SetBy.Trimmer, At: var at } => at == read && tools.TrimmerScores && tools.OnCutMark(at),
+                    { How: SetBy.Fold, At: var line, FarEdge: var far } => line == 2 * (far ? piece.Along.Value - read : read) && line <= piece.Along.Value && tools.IsPlain(line),
+                    { How: SetBy.Ruler, At: var at } => at == read && tools.RulerMarks.Any(score.Value.IsOn) && !tools.HasBoard,
+                    { How: SetBy.Machine, At: var at } => at == read && tools.Exact,
                     _ => false,
                 };
                 Assert.True(holds, $"{name}: {score.Id} at {score.Value} cannot be set as it says: {score.Setting}");

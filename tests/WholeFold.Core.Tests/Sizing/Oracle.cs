@@ -23,10 +23,13 @@ internal sealed class Oracle
     private readonly Dictionary<string, IntVar> _fineVars = [];
     private readonly Dictionary<string, Rational> _ideals = [];
     private readonly LinearExpr[] _cost;
+    private readonly CostOrder _order;
+    private readonly bool _noSixteenths;
+    private readonly List<LinearExpr> _sixteenths = [];
 
-    public Oracle(Construction construction, Target target, ToolSet tools, Stock stock, Priority priority)
+    public Oracle(Construction construction, Target target, ToolSet tools, Stock stock, CostOrder order, bool noSixteenths)
     {
-        (_construction, _target, _tools, _stock) = (construction, target, tools, stock);
+        (_construction, _target, _tools, _stock, _order, _noSixteenths) = (construction, target, tools, stock, order, noSixteenths);
 
         // Parameters count in half marks of the ruler, W and H in marks of the trimmer.
         _fine = tools.RulerMarks[0].Units / 2;
@@ -91,7 +94,13 @@ internal sealed class Oracle
             }
 
             var width = OnMarks(piece.Panels.Aggregate(Affine.Zero, (sum, p) => sum + p.Extent), cut);
-            OnMarks(piece.Across, cut);
+            var across = OnMarks(piece.Across, cut);
+            if (noSixteenths)
+            {
+                _sixteenths.Add(1 - Plain(width));
+                _sixteenths.Add(1 - Plain(across));
+            }
+
             PieceCosts(piece, width, off, turns, settings);
         }
 
@@ -107,21 +116,30 @@ internal sealed class Oracle
         }
 
         var (s, o, d) = (LinearExpr.Sum(shortfall), LinearExpr.Sum(off), LinearExpr.Sum(distance));
-        LinearExpr[] first = priority switch { Priority.Board => [o, s, d], Priority.Proportions => [s, d, o], _ => [s, o, d] };
-        _cost = [.. first, LinearExpr.Sum(turns), LinearExpr.Sum(settings)];
+        var f = _sixteenths.Count > 0 ? LinearExpr.Sum(_sixteenths) : LinearExpr.Constant(0);
+        LinearExpr[] first = order.Priority switch { Priority.Board => [o, s, f, d], Priority.Proportions => [s, d, o, f], _ => [s, o, f, d] };
+        LinearExpr[] last = [LinearExpr.Sum(turns), LinearExpr.Sum(settings)];
+        _cost = [.. first, .. order.StopsFirst ? last.Reverse() : last];
+    }
+
+    /// <summary>A cost's entries in the order in which they count.</summary>
+    public static long[] Ordered(Cost c, CostOrder order)
+    {
+        long[] first = order.Priority switch
+        {
+            Priority.Board => [c.OffGroove, c.Shortfall, c.Sixteenths, c.Distance],
+            Priority.Proportions => [c.Shortfall, c.Distance, c.OffGroove, c.Sixteenths],
+            _ => [c.Shortfall, c.OffGroove, c.Sixteenths, c.Distance],
+        };
+        return order.StopsFirst ? [.. first, c.Settings, c.Turns] : [.. first, c.Turns, c.Settings];
     }
 
     /// <summary>Whether anything at all satisfies the hard rules, or, given a cost, anything cheaper does.</summary>
-    public bool HasBetterThan(Cost? found, Priority priority)
+    public bool HasBetterThan(Cost? found)
     {
         if (found is { } c)
         {
-            long[] ordered = priority switch
-            {
-                Priority.Board => [c.OffGroove, c.Shortfall, c.Distance, c.Turns, c.Settings],
-                Priority.Proportions => [c.Shortfall, c.Distance, c.OffGroove, c.Turns, c.Settings],
-                _ => [c.Shortfall, c.OffGroove, c.Distance, c.Turns, c.Settings],
-            };
+            var ordered = Ordered(c, _order);
             var lower = new List<BoolVar>();
             for (var i = 0; i < ordered.Length; i++)
             {
@@ -173,7 +191,7 @@ internal sealed class Oracle
         var mark = _tools.RulerMarks[0].Units;
         var step = _tools.Combs[0].Step.Units;
         var turned = new List<BoolVar>();
-        var places = new List<IntVar>();
+        var places = new List<LinearExpr>();
         var sum = Affine.Zero;
         foreach (var panel in piece.Panels.SkipLast(1))
         {
@@ -181,39 +199,56 @@ internal sealed class Oracle
             var at = OnMarks(sum, mark);
             var direct = OnGroove(at, step);
             var other = OnGroove(width - at, step);
-            var isTurned = _model.NewBoolVar("");
-            _model.AddBoolAnd([direct.Not(), other]).OnlyEnforceIf(isTurned);
-            _model.AddBoolOr([direct, other.Not()]).OnlyEnforceIf(isTurned.Not());
             var isOff = _model.NewBoolVar("");
             _model.AddBoolAnd([direct.Not(), other.Not()]).OnlyEnforceIf(isOff);
             _model.AddBoolOr([direct, other]).OnlyEnforceIf(isOff.Not());
+
+            // Read from the far end: a groove is there and none is here; or none is, and only the far end lies on the board.
+            var onlyFarOnBoard = And(isOff, AtMost(at, _tools.BoardEnd.Units).Not(), AtMost(width - at, _tools.BoardEnd.Units));
+            var onlyFarGroove = And(direct.Not(), other);
+            var isTurned = _model.NewBoolVar("");
+            _model.AddMaxEquality(isTurned, [onlyFarOnBoard, onlyFarGroove]);
             off.Add(isOff);
             turned.Add(isTurned);
-            var place = _model.NewIntVar(-1_000_000, 1_000_000, "");
-            _model.Add(place == width - at).OnlyEnforceIf(isTurned);
-            _model.Add(place == at).OnlyEnforceIf(isTurned.Not());
-            places.Add(place);
+            places.Add(at);
+            if (_noSixteenths)
+            {
+                // By an edge folded to a line, twice the figure need only be plain, and lie on the piece.
+                var folds = And(Plain(2 * at), AtMost((2 * at) - width, 0));
+                var foldsFar = And(Plain(2 * (width - at)), AtMost(width - (2 * at), 0));
+                _sixteenths.Add(And(isOff, Plain(at).Not(), folds.Not(), foldsFar.Not()));
+            }
         }
 
-        if (turned.Count > 0)
+        if (places.Count == 0)
         {
-            var any = _model.NewBoolVar("");
-            _model.AddMaxEquality(any, turned);
-            turns.Add(any);
+            return;
         }
 
+        var any = _model.NewBoolVar("");
+        _model.AddMaxEquality(any, turned);
+
+        // The piece is turned where it must be; by one who likes one stop, wherever two scores mirror each other.
+        var mirror = _model.NewBoolVar("");
+        var turns1 = _model.NewBoolVar("");
+        var pairs = new List<BoolVar>();
         for (var i = 0; i < places.Count; i++)
         {
-            var isNew = _model.NewBoolVar("");
-            var same = new List<ILiteral>();
+            var same = new List<BoolVar>();
             for (var j = 0; j < i; j++)
             {
-                var equal = _model.NewBoolVar("");
-                _model.Add(places[i] == places[j]).OnlyEnforceIf(equal);
-                _model.Add(places[i] != places[j]).OnlyEnforceIf(equal.Not());
+                var equal = EqualTo(places[i] - places[j]);
+                var mirrored = EqualTo(places[i] + places[j] - width);
+                var apart = And(mirrored, equal.Not());
+                pairs.Add(apart);
+                var oneStop = _model.NewBoolVar("");
+                _model.AddBoolAnd([mirrored, _order.StopsFirst ? _model.TrueLiteral() : any]).OnlyEnforceIf(oneStop);
+                _model.AddBoolOr([mirrored.Not(), _order.StopsFirst ? _model.FalseLiteral() : any.Not()]).OnlyEnforceIf(oneStop.Not());
                 same.Add(equal);
+                same.Add(oneStop);
             }
 
+            var isNew = _model.NewBoolVar("");
             if (same.Count == 0)
             {
                 _model.Add(isNew == 1);
@@ -226,6 +261,51 @@ internal sealed class Oracle
 
             settings.Add(isNew);
         }
+
+        if (pairs.Count == 0)
+        {
+            _model.Add(mirror == 0);
+        }
+        else
+        {
+            _model.AddMaxEquality(mirror, pairs);
+        }
+
+        _model.AddMaxEquality(turns1, _order.StopsFirst ? [any, mirror] : [any]);
+        turns.Add(turns1);
+    }
+
+    private BoolVar And(params ILiteral[] all)
+    {
+        var both = _model.NewBoolVar("");
+        _model.AddBoolAnd(all).OnlyEnforceIf(both);
+        _model.AddBoolOr(all.Select(l => l.Not())).OnlyEnforceIf(both.Not());
+        return both;
+    }
+
+    private BoolVar AtMost(LinearExpr value, long most)
+    {
+        var holds = _model.NewBoolVar("");
+        _model.Add(value <= most).OnlyEnforceIf(holds);
+        _model.Add(value >= most + 1).OnlyEnforceIf(holds.Not());
+        return holds;
+    }
+
+    private BoolVar EqualTo(LinearExpr difference)
+    {
+        var equal = _model.NewBoolVar("");
+        _model.Add(difference == 0).OnlyEnforceIf(equal);
+        _model.Add(difference != 0).OnlyEnforceIf(equal.Not());
+        return equal;
+    }
+
+    /// <summary>An eighth of an inch, or a whole millimetre.</summary>
+    private BoolVar Plain(LinearExpr value)
+    {
+        var mark = _tools.System == UnitSystem.Imperial ? 1016 : 320;
+        var rest = _model.NewIntVar(0, mark - 1, "");
+        _model.AddModuloEquality(rest, value + (1000 * mark), mark);
+        return EqualTo(rest);
     }
 
     private BoolVar OnGroove(LinearExpr at, long step)

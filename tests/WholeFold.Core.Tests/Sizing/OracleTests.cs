@@ -23,7 +23,7 @@ public class OracleTests
             var construction = RandomChains.Make(random);
             var (target, tools) = RandomChains.Case(random);
             var priority = (Priority)random.Next(3);
-            solved += Judge(construction, target, tools, priority, $"random case {i}") ? 1 : 0;
+            solved += Judge(construction, target, tools, priority, Liking(i), $"random case {i}") ? 1 : 0;
         }
 
         // Both kinds must be well represented, or agreement would mean little.
@@ -38,7 +38,7 @@ public class OracleTests
         foreach (var (spec, i) in Support.Grid(toolsId).Select((s, i) => (s, i)).Where(p => p.i % 2 == 0))
         {
             var read = DesignReader.Read(spec);
-            Judge(read.Design.Construction, read.Target, ToolSets.Resolve(toolsId, read.Target.Format.System)!, (Priority)(i / 2 % 3), spec.Named());
+            Judge(read.Design.Construction, read.Target, ToolSets.Resolve(toolsId, read.Target.Format.System)!, (Priority)(i / 2 % 3), Liking(i), spec.Named());
         }
     }
 
@@ -47,36 +47,35 @@ public class OracleTests
     {
         var read = DesignReader.Read(Support.Spec("winged-lock-gatefold", "5x7"));
         var cost = Sizer.Size(read.Design, read.Target).Cost;
-        bool Noticed(Cost dearer) => new Oracle(read.Design.Construction, read.Target, ToolSets.Resolve("imperial-eighths", UnitSystem.Imperial)!, read.Design.Stock, Priority.Format).HasBetterThan(dearer, Priority.Format);
+        bool Noticed(Cost dearer) => new Oracle(read.Design.Construction, read.Target, ToolSets.Resolve("imperial-eighths", UnitSystem.Imperial)!, read.Design.Stock, new CostOrder(Priority.Format), noSixteenths: false).HasBetterThan(dearer);
         Assert.False(Noticed(cost));
         Assert.True(Noticed(cost with { Settings = cost.Settings + 1 }));
         Assert.True(Noticed(cost with { Distance = cost.Distance + 1 }));
         Assert.True(Noticed(cost with { OffGroove = cost.OffGroove + 1, Distance = 0 }));
     }
 
-    private static bool Judge(Construction construction, Target target, ToolSet tools, Priority priority, string name)
+    private static bool Judge(Construction construction, Target target, ToolSet tools, Priority priority, Preferences prefer, string name)
     {
         var stock = Stocks.ById("card-270")!;
-        var poser = new Poser(construction, target, tools, _ => stock, priority, new Dictionary<string, Length>(), new Dictionary<string, Rational>());
+        var poser = new Poser(construction, target, tools, _ => stock, priority, prefer, new Dictionary<string, Length>(), new Dictionary<string, Rational>());
         var problem = poser.Pose(Means.Usual);
         var found = Search.Solve(problem);
+        Oracle Judged() => new(construction, target, tools, stock, new CostOrder(priority, prefer.OneStop), prefer.NoSixteenths);
         if (found is not { } solution)
         {
-            Assert.False(new Oracle(construction, target, tools, stock, priority).HasBetterThan(null, priority), $"{name}: the judge found a solution where the search found none");
+            Assert.False(Judged().HasBetterThan(null), $"{name}: the judge found a solution where the search found none");
             return false;
         }
 
         var values = problem.Unknowns.Select((u, i) => (u.Name, solution.Values[i])).ToDictionary(p => p.Name, p => p.Item2);
-        var cost = new Oracle(construction, target, tools, stock, priority).CostOf(values, out var status);
+        var cost = Judged().CostOf(values, out var status);
         Assert.True(cost is not null, $"{name}: the judge says that the search's values break a rule ({status})");
-        long[] own = priority switch
-        {
-            Priority.Board => [solution.Cost.OffGroove, solution.Cost.Shortfall, solution.Cost.Distance, solution.Cost.Turns, solution.Cost.Settings],
-            Priority.Proportions => [solution.Cost.Shortfall, solution.Cost.Distance, solution.Cost.OffGroove, solution.Cost.Turns, solution.Cost.Settings],
-            _ => [solution.Cost.Shortfall, solution.Cost.OffGroove, solution.Cost.Distance, solution.Cost.Turns, solution.Cost.Settings],
-        };
+        var own = Oracle.Ordered(solution.Cost, new CostOrder(priority, prefer.OneStop));
         Assert.True(cost!.SequenceEqual(own), $"{name}: the judge costs it {string.Join(", ", cost!)}, the search {string.Join(", ", own)}");
-        Assert.False(new Oracle(construction, target, tools, stock, priority).HasBetterThan(solution.Cost, priority), $"{name}: the judge found something better than {solution.Cost}");
+        Assert.False(Judged().HasBetterThan(solution.Cost), $"{name}: the judge found something better than {solution.Cost}");
         return true;
     }
+
+    /// <summary>What is liked, in turn: nothing, no sixteenths, one stop, both.</summary>
+    private static Preferences Liking(int i) => new(NoSixteenths: i % 8 is 3 or 5, OneStop: i % 8 is 2 or 5);
 }

@@ -31,7 +31,7 @@ public class WorkedExamples
         var sized = Size(Spec("gatefold", "5x7"));
         Assert.Equal((In("9 7/8"), In("7")), (sized.Piece("base").Width.Value, sized.Piece("base").Height.Value));
         Assert.Equal([In("2 7/16"), In("7 7/16")], sized.Scores("base"));
-        Assert.All(sized.Piece("base").Scores, s => Assert.Equal("1/16 inside", s.Figure.Setting.Words(DisplayUnit.Inch)[..11]));
+        Assert.All(sized.Piece("base").Scores, s => Assert.Equal("1/16 inside", s.Figure.Setting.In(DisplayUnit.Inch)[..11]));
         Assert.Equal(In("5"), sized.ClosedWidth);
     }
 

@@ -58,23 +58,23 @@ public class ToolSetTests
     [Theory]
     [InlineData("2 1/2", "10", SetBy.Direct, "groove")]
     [InlineData("3 5/16", "9 7/16", SetBy.Turned, "turned, 6 1/8")]
-    [InlineData("2 7/16", "9 7/8", SetBy.Ruler, "1/16 inside 2 1/2")]
-    [InlineData("2 13/32", "9 7/8", SetBy.Ruler, "1/32 past 2 3/8")]
+    [InlineData("2 7/16", "9 7/8", SetBy.Between, "1/16 inside 2 1/2")]
+    [InlineData("2 13/32", "9 7/8", SetBy.Between, "1/32 past 2 3/8")]
     [InlineData("12 1/2", "14", SetBy.Turned, "turned, 1 1/2")]
     public void A_score_is_set_directly_if_it_can_be_then_turned_then_by_ruler(string at, string width, SetBy how, string words)
     {
-        var setting = Setting.ForScore(Imperial, In(at), In(width));
+        var setting = ScorePlan.Of(Imperial, Preferences.None, In(width), [new ScoreAt(In(at), false)]).Settings[0];
         Assert.Equal(how, setting.How);
-        Assert.Equal(words, setting.Words(DisplayUnit.Inch));
+        Assert.Equal(words, setting.In(DisplayUnit.Inch));
     }
 
     [Fact]
     public void Without_a_board_everything_is_by_ruler_and_a_machine_needs_none()
     {
         var ruler = ToolSets.Resolve("ruler", UnitSystem.Imperial)!;
-        Assert.Equal("by ruler", Setting.ForScore(ruler, In("2 1/2"), In("10")).Words(DisplayUnit.Inch));
+        Assert.Equal("by ruler", Setting.ForScore(ruler, In("2 1/2"), In("10"), Lay.AsItLies, noFine: false)!.In(DisplayUnit.Inch));
         var machine = ToolSets.Resolve("machine", UnitSystem.Metric)!;
-        Assert.Equal("by machine", Setting.ForScore(machine, new Length(12345), In("10")).Words(DisplayUnit.Inch));
+        Assert.Equal("by machine", Setting.ForScore(machine, new Length(12345), In("10"), Lay.AsItLies, noFine: false)!.In(DisplayUnit.Inch));
         Assert.Null(ToolSets.Resolve("hammer", UnitSystem.Metric));
     }
 }

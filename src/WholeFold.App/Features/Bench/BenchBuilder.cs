@@ -135,7 +135,7 @@ public sealed class BenchBuilder
                 s.Crease.Working ? "working" : "set",
                 SizedJson.Name(s.Figure.Setting.How),
                 Text(s.Figure.Setting.At),
-                s.Figure.Setting.Words(_unit),
+                s.Figure.Setting.In(_unit),
                 s.Between))],
             [.. GlueOf(sized, piece).Select(g =>
             {
@@ -169,7 +169,7 @@ public sealed class BenchBuilder
             var before = was.TryGetValue(figure.Id, out var w) ? Figure(w) : null;
             return new LedgerRow(
                 figure.Id, label, detail, mark, before, Figure(figure.Value), before is not null && before.Units != figure.Value.Units,
-                figure.Setting.Words(_unit), SizedJson.Name(figure.Setting.How),
+                figure.Setting.In(_unit), SizedJson.Name(figure.Setting.How),
                 [.. figure.Reasons.Select(r => new ReasonView(r.Why.In(_unit), Text(r.From), Text(r.To), r.From != r.To))]);
         }
 

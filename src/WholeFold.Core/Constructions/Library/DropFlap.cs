@@ -9,13 +9,14 @@ internal static class DropFlap
 {
     public static ConstructionFamily Family { get; } = new("drop-flap", "Drop flap", "the liner lifts, then a flap drops towards you", [], c =>
     {
-        var inset = c.Length("inset", "inset", "how far the liner stays inside the cover on each side", Pair.Of(1, 4, 6m), "the border of cover that shows round the liner", [(Pair.Of(1, 16, 1.5m), "the liner must not touch the edge")], [(Pair.Of(1, 1, 25m), "more than that leaves no liner")], OnConversion.Fixed, least: "wider liner", most: "more cover shows");
+        var inset = c.Length("inset", "inset", "how far the liner stays inside the cover on each side", Pair.Of(1, 4, 6m), "the border of cover that shows round the liner", [(Pair.Of(1, 16, 1.5m), "the liner must not touch the edge")], [(Pair.Of(1, 1, 25m), "more than that leaves no liner")], OnConversion.Fixed, least: "wider liner", most: "more cover shows", so: "a border of the cover shows");
         var flap = c.Length("flap", "flap", "height of the flap", H / 2, "half the card's height", [(H / 4, "a lower flap hides nothing"), ((2 * inset) + Pair.Of(3, 8, 10m), "its layer needs ⅜ in, or 10 mm, between the insets")], [(0.75m * H, "a higher flap pushes against the liner's fold")], least: "lower flap", most: "higher flap");
         var l = H - (2 * inset);
         var width = W - (2 * inset);
         c.Piece("cover", "Cover", Axis.Y, W, "the card's height and the flap", "the card's width", [Panel("back", "back", H), Panel("flap", "flap", flap)], [Valley(60, "the card's height: the flap's crease is at the bottom")]);
         c.Piece("liner", "Liner", Axis.Y, width, "twice the height less the insets", "the card's width, less both insets", [Panel("front", "liner front", l), Panel("back", "liner back", l)], [Valley(20, "the card's height, less both insets: the liner's crease is at the top")]);
         c.Bond("liner", "cover", "back", Face.Up, new Region(inset, inset, W - inset, H - inset), "liner", "back", Face.Down, new Region(Zero, l, width, 2 * l), "the same border on all four sides, the liner's crease at the top");
+        c.Trade("flap", "flap", flap, "front that shows", H - flap);
         c.Layer("flap", "flap", "cover", ["flap"], Face.Down, reveal: inset);
         c.Layer("front", "liner front", "liner", ["front"], Face.Down, levels: 2);
         c.Layer("message", "inside, for the message", "liner", ["back"], Face.Up);

@@ -37,6 +37,7 @@ internal static class TierScene
                 c.Bond($"{tier}-right", "base", "wall-right", Face.Up, Strip(depth + middle + (k * f), depth + middle + ((k - 1) * f)), tier, "tab-right", Face.Up, Strip(f + middle, (2 * f) + middle), "as on the left; press it with the card closed");
             }
 
+            c.Trade("depth", "depth", depth, "scene", middle);
             c.Layer("back", "back", "base", ["back"], Face.Up);
         });
 }

@@ -20,6 +20,7 @@ internal static class TowerPinwheel
             c.Bond($"fin{i}", "strip", $"side{i + 1}", Face.Up, On(i * s, (i + 1) * s), $"fin:{i}", "fin", Face.Down, On(Zero, s), $"the fin's edge against the crease before side {i + 1}, feet level");
         }
 
+        c.Trade("side", "tower", s, "fins", f - s);
         c.Layer("outer", "outer face of the strip's fin", "strip", ["fin"], Face.Up);
         c.Layer("outer-fins", "outer faces of the fins", "fin", ["fin"], Face.Up);
         c.Layer("inner", "inner face of the strip's fin", "strip", ["fin"], Face.Down, free: new Region(5 * s, Zero, (4 * s) + f, H));

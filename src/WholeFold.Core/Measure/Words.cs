@@ -1,6 +1,4 @@
-using WholeFold.Core.Measure;
-
-namespace WholeFold.Core.Sizing;
+namespace WholeFold.Core.Measure;
 
 /// <summary>A sentence with lengths in it, written in whatever unit the reader uses.</summary>
 public sealed class Words

@@ -1,0 +1,169 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Folding;
+
+/// <summary>Which way a figure may miss.</summary>
+public enum Side
+{
+    /// <summary>A hair less does no harm, a hair more does.</summary>
+    Scant,
+
+    /// <summary>A hair more does no harm, a hair less does.</summary>
+    Full,
+
+    /// <summary>Either does harm.</summary>
+    Exact,
+
+    /// <summary>Neither does.</summary>
+    Either,
+}
+
+/// <summary>The safe side of one figure, with the reason, and what must be cut or scored together with it.</summary>
+public sealed record SafeSide(Side Side, Words Why, IReadOnlyList<string> Twins);
+
+/// <summary>
+/// Works out the safe side of every figure by folding the card again with that figure a mark short and a mark over: what
+/// then stands out of the format, misses its bond or meets its neighbour is what the figure must not do.
+/// </summary>
+public static class SafeSides
+{
+    /// <summary>By the figure's id.</summary>
+    public static IReadOnlyDictionary<string, SafeSide> Of(SizedDesign sized)
+    {
+        ArgumentNullException.ThrowIfNull(sized);
+        var sides = new Dictionary<string, SafeSide>();
+        var score = sized.Tools.RulerMarks.Concat(sized.Tools.CutMarks).Min();
+        var cut = sized.Tools.CutMarks.Min();
+        if (sized.Tools.Exact)
+        {
+            (score, cut) = (Slip, Slip);
+        }
+
+        foreach (var piece in sized.Pieces)
+        {
+            for (var edge = 0; edge <= piece.Scores.Count; edge++)
+            {
+                var isCut = edge == piece.Scores.Count;
+                var mark = isCut ? cut : score;
+                var index = edge;
+                var id = isCut ? piece.Along.Id : piece.Scores[edge].Figure.Id;
+                var expression = isCut ? piece.Piece.Along : piece.Piece.Position(edge);
+                sides[id] = Judge(sized, piece, by => piece.Moved(index, by), mark, TwinsOf(sized, id, isCut, expression, piece));
+            }
+
+            sides[piece.Across.Id] = Judge(sized, piece, by => piece with { Across = piece.Across with { Value = piece.Across.Value + by } }, cut, TwinsOf(sized, piece.Across.Id, true, piece.Piece.Across, piece));
+        }
+
+        foreach (var layer in sized.Layers)
+        {
+            var twins = layer.Quantity > 1 ? new[] { $"all {layer.Quantity}" } : [];
+            foreach (var side in new[] { layer.Width, layer.Height })
+            {
+                sides[side.Id] = new SafeSide(Side.Scant, Words.Of($"scant only shows more of the border"), twins);
+            }
+        }
+
+        return sides;
+    }
+
+    /// <summary>A machine has no marks; a slip of the sheet in it is about this.</summary>
+    private static readonly Length Slip = Length.Mm(0.5m);
+
+    private static SafeSide Judge(SizedDesign sized, SizedPiece piece, Func<Length, SizedPiece> moved, Length mark, IReadOnlyList<string> twins)
+    {
+        var less = Harm(sized, piece, moved(-mark));
+        var more = Harm(sized, piece, moved(mark));
+        return (less, more) switch
+        {
+            (null, { } why) => new SafeSide(Side.Scant, Words.Of($"full, {why}"), twins),
+            ({ } why, null) => new SafeSide(Side.Full, Words.Of($"scant, {why}"), twins),
+            ({ } why, { } other) => new SafeSide(Side.Exact, why.In(DisplayUnit.Millimetre) == other.In(DisplayUnit.Millimetre) ? Words.Of($"either way {why}") : Words.Of($"scant, {why}; full, {other}"), twins),
+            _ => new SafeSide(Side.Either, Words.Of($"nothing meets it"), twins),
+        };
+    }
+
+    /// <summary>What goes wrong with one piece changed that did not before; null where nothing does.</summary>
+    private static Words? Harm(SizedDesign sized, SizedPiece old, SizedPiece changed)
+    {
+        var pieces = sized.Pieces.Select(p => ReferenceEquals(p, old) ? changed : p).ToList();
+        var pose = ClosedPose.Of(sized.Construction, pieces, sized.Evaluator);
+        var missed = pose.Misses.FirstOrDefault(m => m.By > (sized.Closed.Misses.FirstOrDefault(o => o.Bond == m.Bond)?.By ?? Length.Zero));
+        if (missed is not null)
+        {
+            return Words.Of($"it no longer lies {sized.Construction.Bonds.First(b => b.Id == missed.Bond).LinedUp.Split(';')[0]}");
+        }
+
+        // What does not lie on anything else when the card is shut must not begin to.
+        var before = sized.Closed.Panels;
+        for (var i = 0; i < before.Count; i++)
+        {
+            for (var j = 0; j < i; j++)
+            {
+                if (Apart(before[i].Box, before[j].Box) && (before[i].Piece == before[j].Piece) && Touch(pose.Panels[i].Box, pose.Panels[j].Box))
+                {
+                    return Words.Of($"{NameOf(sized, before[j])} and {NameOf(sized, before[i])} would touch");
+                }
+            }
+        }
+
+        if (pose.Width > Length.Max(sized.ClosedWidth, sized.Target.Width) || pose.Height > Length.Max(sized.ClosedHeight, sized.Target.Height))
+        {
+            return Words.Of($"it stands out of the closed card");
+        }
+
+        // A tab that ends before its glue does no longer holds.
+        foreach (var bond in sized.Construction.Bonds)
+        {
+            foreach (var (on, panel, region) in new[] { (bond.PieceA, bond.PanelA, bond.A), (bond.PieceB, bond.PanelB, bond.B) })
+            {
+                if (changed.Piece.Copies.Contains(on) && !Holds(sized, changed, panel, region) && Holds(sized, old, panel, region))
+                {
+                    return Words.Of($"its bond is not covered");
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private static string NameOf(SizedDesign sized, PlacedPanel placed) =>
+        $"the {sized.Pieces.First(p => p.Piece.Copies.Contains(placed.Piece)).Piece.Panels.First(p => p.Id == placed.Panel).Name}";
+
+    private static bool Holds(SizedDesign sized, SizedPiece piece, string panel, Region region)
+    {
+        var box = ClosedPose.FlatBox(piece, piece.Panels.First(p => p.Panel.Id == panel));
+        var (x0, x1) = (sized.ValueOf(region.FromX), sized.ValueOf(region.ToX));
+        var (y0, y1) = (sized.ValueOf(region.FromY), sized.ValueOf(region.ToY));
+        return Length.Min(x0, x1) >= box.Left && Length.Max(x0, x1) <= box.Right && Length.Min(y0, y1) >= box.Bottom && Length.Max(y0, y1) <= box.Top;
+    }
+
+    private static bool Apart(Box a, Box b) => a.Right < b.Left || b.Right < a.Left || a.Top < b.Bottom || b.Top < a.Bottom;
+
+    private static bool Touch(Box a, Box b) => a.Right >= b.Left && b.Right >= a.Left && a.Top >= b.Bottom && b.Top >= a.Bottom;
+
+    /// <summary>What is cut or scored to the same figure by the same rule, or is its mirror image.</summary>
+    private static List<string> TwinsOf(SizedDesign sized, string id, bool isCut, Affine expression, SizedPiece own)
+    {
+        var twins = own.Piece.Quantity > 1 ? [$"all {own.Piece.Quantity}"] : new List<string>();
+        foreach (var piece in sized.Pieces)
+        {
+            if (isCut && !ReferenceEquals(piece, own) && ((expression.IsSameAs(piece.Piece.Along) && piece.Piece.Axis == own.Piece.Axis) || expression.IsSameAs(piece.Piece.Across)))
+            {
+                twins.Add(piece.Piece.Name);
+            }
+
+            for (var i = 0; i < piece.Scores.Count && !isCut; i++)
+            {
+                var other = piece.Piece.Position(i);
+                if (ReferenceEquals(piece, own) ? piece.Scores[i].Figure.Id != id && (piece.Piece.Along - other).IsSameAs(expression) : other.IsSameAs(expression))
+                {
+                    twins.Add(ReferenceEquals(piece, own) ? "its twin at the other end" : piece.Piece.Name);
+                }
+            }
+        }
+
+        return twins;
+    }
+}

@@ -1,0 +1,95 @@
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.Core.Lists;
+
+/// <summary>One figure of the sheet, as it is set in one system.</summary>
+/// <param name="Value">The exact length that the text stands for.</param>
+public sealed record SheetFigure(string Id, Length Value, string Text, Setting Setting);
+
+/// <summary>A sum that comes out otherwise when each figure is rounded by itself.</summary>
+public sealed record Contradiction(string Piece, Words Text);
+
+/// <summary>All figures of a design as they are read in one system, so that every chain adds up in that system.</summary>
+/// <param name="Settled">The result that the figures come from.</param>
+/// <param name="OwnSizing">
+/// True where the other system's figures, rounded, would contradict each other, so that the design was sized anew for tools
+/// of this system; <see cref="Contradictions"/> then says what would not have added up.
+/// </param>
+public sealed record SheetColumn(DisplayUnit Unit, SizedDesign Settled, IReadOnlyDictionary<string, SheetFigure> Figures, bool OwnSizing, IReadOnlyList<Contradiction> Contradictions);
+
+/// <summary>A design in inches and in centimetres, side by side. A column is null where its system has no figures that can be set.</summary>
+public sealed record FigureSheet(SheetColumn? Inches, SheetColumn? Centimetres)
+{
+    public static FigureSheet Of(SizedDesign sized) => new(Column(sized, DisplayUnit.Inch), Column(sized, DisplayUnit.Centimetre));
+
+    /// <summary>What would not add up if the figures were written, each rounded by itself, in the given unit.</summary>
+    public static IReadOnlyList<Contradiction> ContradictionsIn(SizedDesign sized, DisplayUnit unit)
+    {
+        ArgumentNullException.ThrowIfNull(sized);
+        Length Read(Length value) => value - LengthWriter.OffMark(value, unit);
+        string Text(Length value) => LengthWriter.Write(value, unit);
+        var found = new List<Contradiction>();
+        foreach (var piece in sized.Pieces)
+        {
+            var total = Read(piece.Along.Value);
+            var edges = piece.Panels.Select(p => Read(p.To)).ToList();
+            var panels = edges.Select((e, i) => i == 0 ? e : e - edges[i - 1]).ToList();
+            var sum = piece.Panels.Aggregate(Length.Zero, (s, p) => s + Read(p.Extent));
+            if (sum != total)
+            {
+                found.Add(new Contradiction(piece.Piece.Id, Words.Of($"the panels of {piece.Piece.Name}, {string.Join(" + ", piece.Panels.Select(p => Text(Read(p.Extent))))}, come to {Text(sum)} {LengthWriter.Symbol(unit)} and the sheet is {Text(total)}")));
+                continue;
+            }
+
+            // Equal panels must read as equal from score to score, and a symmetrical piece the same from both ends.
+            var pairs = from i in Enumerable.Range(0, panels.Count) from j in Enumerable.Range(0, i) select (I: i, J: j);
+            var unequal = pairs.Where(p => piece.Panels[p.I].Extent == piece.Panels[p.J].Extent && panels[p.I] != panels[p.J]).ToList();
+            if (unequal.Count > 0)
+            {
+                var (i, j) = unequal[0];
+                found.Add(new Contradiction(piece.Piece.Id, Words.Of($"{piece.Panels[j].Panel.Name} and {piece.Panels[i].Panel.Name} of {piece.Piece.Name} are equal, and from score to score they would be {Text(panels[j])} and {Text(panels[i])} {LengthWriter.Symbol(unit)}")));
+                continue;
+            }
+
+            var mirrored = piece.Scores.Select(s => s.Figure.Value).FirstOrDefault(at => piece.Scores.Any(o => o.Figure.Value == piece.Along.Value - at) && Read(at) + Read(piece.Along.Value - at) != total, Length.Zero);
+            if (mirrored > Length.Zero)
+            {
+                found.Add(new Contradiction(piece.Piece.Id, Words.Of($"{Text(Read(mirrored))} and {Text(Read(piece.Along.Value - mirrored))} {LengthWriter.Symbol(unit)} of {piece.Piece.Name} mirror each other and do not come to {Text(total)}")));
+            }
+        }
+
+        return found;
+    }
+
+    private static SheetColumn? Column(SizedDesign sized, DisplayUnit unit)
+    {
+        var system = unit == DisplayUnit.Inch ? UnitSystem.Imperial : UnitSystem.Metric;
+        var contradictions = ContradictionsIn(sized, unit);
+        if (contradictions.Count == 0)
+        {
+            return new SheetColumn(unit, sized, FiguresOf(sized, unit), false, []);
+        }
+
+        // Pins set by hand are wishes on the other system's tools, where they may lie on no mark.
+        var own = sized.Design with { Tools = ToolSets.DefaultFor(system) };
+        var again = Try(own, sized.Target) ?? Try(own with { Pins = new Dictionary<string, Length>(), Adjustments = new Dictionary<string, IReadOnlyDictionary<string, Length>>() }, sized.Target);
+        return again is null || ContradictionsIn(again, unit).Count > 0 ? null : new SheetColumn(unit, again, FiguresOf(again, unit), true, contradictions);
+    }
+
+    private static SizedDesign? Try(Design design, Target target)
+    {
+        try
+        {
+            return Sizer.TrySize(design, target);
+        }
+        catch (InputProblemException)
+        {
+            return null;
+        }
+    }
+
+    private static Dictionary<string, SheetFigure> FiguresOf(SizedDesign sized, DisplayUnit unit) =>
+        sized.Figures.ToDictionary(f => f.Id, f => new SheetFigure(f.Id, f.Value, LengthWriter.Write(f.Value, unit), f.Setting));
+}
