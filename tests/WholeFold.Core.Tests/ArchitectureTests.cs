@@ -52,6 +52,11 @@ public partial class ArchitectureTests
     public void Every_check_has_a_file_of_its_own_and_can_fire()
     {
         var checks = Directory.EnumerateFiles(Path.Combine(Source, "WholeFold.Core", "Checks"), "*.cs").Select(File.ReadAllText).SelectMany(t => CheckId().Matches(t)).Select(m => m.Groups[1].Value).Distinct().ToList();
+        var own = new Core.Exchange.Workshop
+        {
+            Tools = [new() { Id = "small-board", Name = "Small board", Groove = "1/4", BoardLength = "5", TrimmerMark = "1/16", RulerMark = "1/32" }],
+            Stocks = [new() { Id = "one-sided", Name = "Printed 250", Caliper = "250gsm", Sides = "one" }, new() { Id = "way-up", Name = "Reed stems", Kind = "paper", Caliper = "0.15mm", Directional = true }],
+        };
         var fired = new[] { "imperial-eighths", "metric-5mm", "both" }
             .SelectMany(t => Support.Grid(t, "0.6mm"))
             .Append(Support.Spec("gatefold", "5x7", "relief=0"))
@@ -59,6 +64,7 @@ public partial class ArchitectureTests
             .Append(Support.Spec("plain-fold", "a6-us") with { Stock = "foil-card", Grain = "long" })
             .Append(Support.Spec("plain-fold", "5x5") with { Grain = "short" })
             .Append(Support.Spec("tier-scene", "10.1x10.1cm", "tiers=3") with { Tools = "metric-5mm" })
+            .Append(Support.Spec("plain-fold", "6x6") with { Own = own, Tools = "small-board", Stock = "one-sided", LayerStock = "way-up" })
             .Select(s => Exchange(s)).Where(s => s is not null).SelectMany(s => s!.Checks).Select(c => c.Id).ToHashSet();
 
         // A bond apart is a fault of a construction itself, and rounding needs panels with no mark in common:

@@ -15,7 +15,7 @@ internal static class Conflicts
     {
         try
         {
-            return Search.Solve(problem with { Effort = Effort }) is null;
+            return Search.Solve(problem with { Effort = Effort, AnyWillDo = true }) is null;
         }
         catch (UndecidedException)
         {

@@ -7,10 +7,13 @@ namespace WholeFold.Core.Sizing;
 /// The values of one parameter for which all figures can be set, everything else free to follow.
 /// </summary>
 /// <param name="Step">From one settable value to the next, at the ends of the range.</param>
-/// <param name="Stops">All settable values in order; for a machine or both systems at once, those at about every half millimetre.</param>
+/// <param name="Stops">All settable values in order; for a machine or both systems at once, those at about every half millimetre, or every one, that are soon found.</param>
 public sealed record FeasibleRange(Length Min, Length Max, Length Step, IReadOnlyList<Length> Stops)
 {
     private const int MostStops = 400;
+
+    /// <summary>What one of many stops may cost to find, before the next one is tried: about ten milliseconds.</summary>
+    private const long StopEffort = 2_000;
 
     internal static FeasibleRange? Of(Poser poser, ToolSet tools, string parameter, Means means)
     {
@@ -18,9 +21,9 @@ public sealed record FeasibleRange(Length Min, Length Max, Length Step, IReadOnl
         var only = problem.OnlyUnknown!.Value;
 
         // The settable value nearest to an ideal, at least as great as a low end.
-        long? Nearest(long ideal, long low)
+        long? Nearest(long ideal, long low, long effort = long.MaxValue)
         {
-            var asked = problem with { Unknowns = [.. problem.Unknowns.Select((u, i) => i == only ? u with { Ideal = ideal, Low = low } : u)] };
+            var asked = problem with { Effort = effort, Unknowns = [.. problem.Unknowns.Select((u, i) => i == only ? u with { Ideal = ideal, Low = low } : u)] };
             return Search.Solve(asked) is { } solution ? solution.Values[only] : null;
         }
 
@@ -31,11 +34,20 @@ public sealed record FeasibleRange(Length Min, Length Max, Length Step, IReadOnl
 
         // A machine, or two systems at once, can set nearly anything: there the stops are those next to each fine mark.
         var stops = new List<Length> { new(min) };
-        var coarse = tools.Exact || tools.CutMarks.Count > 1 ? Pair.Of(1, 32, 0.5m).In(tools.System) : new Length(1);
-        while (stops[^1].Units < max && stops.Count < MostStops)
+        var many = tools.Exact || tools.CutMarks.Count > 1;
+        var grid = tools.Exact ? Pair.Of(1, 32, 0.5m).In(tools.System) : many ? Pair.Of(1, 16, 1m).In(tools.System) : new Length(1);
+        for (var at = min; at < max && stops.Count < MostStops;)
         {
-            var next = Math.Min(max, (stops[^1] + coarse).Down(coarse).Units);
-            stops.Add(new Length(Nearest(next, next) ?? max));
+            var next = Math.Min(max, (new Length(at) + grid).Down(grid).Units);
+            try
+            {
+                at = next == max ? max : Nearest(next, next, many ? StopEffort : long.MaxValue) ?? max;
+                stops.Add(new Length(at));
+            }
+            catch (UndecidedException)
+            {
+                at = next;
+            }
         }
 
         var step = tools.Exact ? new Length(1) : stops.Count > 1 ? stops.Zip(stops.Skip(1), (a, b) => b - a).Min() : tools.RulerMarks.DefaultIfEmpty(tools.CutMarks[0]).Min();

@@ -80,7 +80,8 @@ internal sealed record Problem
 
     public Preferences Prefer { get; init; } = Preferences.None;
 
-    public CostOrder Order => new(Priority, Prefer.OneStop);
+    /// <summary>Where figures are rounded after all, the proportions are what can be kept.</summary>
+    public CostOrder Order => new(OnMarks ? Priority : Priority.Proportions, Prefer.OneStop);
 
     /// <summary>False in the last resort, where positions are rounded to the marks after the search.</summary>
     public bool OnMarks { get; init; } = true;
@@ -92,6 +93,9 @@ internal sealed record Problem
 
     /// <summary>How many values may be tried before the search gives up undecided; explanations set it, sizing never does.</summary>
     public long Effort { get; init; } = long.MaxValue;
+
+    /// <summary>Only asked is whether there is a solution at all: the first one found is as good as any.</summary>
+    public bool AnyWillDo { get; init; }
 
     /// <summary>When only one unknown's distance from its ideal is to be least, for the ends of a feasible range.</summary>
     public int? OnlyUnknown { get; init; }

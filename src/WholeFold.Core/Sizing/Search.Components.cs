@@ -38,18 +38,14 @@ internal sealed partial class Search
             }
         }
 
-        var conditions = Conditions().ToList();
         foreach (var bound in _problem.Bounds)
         {
             Join(bound.Form);
         }
 
-        foreach (var alternatives in conditions.Select(c => c.Alternatives))
+        foreach (var cut in _problem.Cuts.Where(_ => _problem is { OnMarks: true, CutsOnMarks: true } || CountsSixteenths))
         {
-            foreach (var (form, _, _) in alternatives)
-            {
-                JoinTwo(alternatives[0].Form, form);
-            }
+            Join(cut.At);
         }
 
         // Scores of one strip share the board's settings, so they belong together.
@@ -70,7 +66,7 @@ internal sealed partial class Search
         {
             if (!groups.TryGetValue(root, out var component))
             {
-                groups[root] = component = new Component([], [], [], [], []);
+                groups[root] = component = new Component([], [], [], []);
             }
 
             return component;
@@ -86,17 +82,12 @@ internal sealed partial class Search
             Of(RootOf([bound.Form])).Bounds.Add(bound);
         }
 
-        foreach (var condition in conditions)
-        {
-            Of(RootOf(condition.Alternatives.Select(a => a.Form))).Conditions.Add(condition);
-        }
-
         foreach (var strip in strips)
         {
             Of(RootOf(strip.SelectMany(s => new[] { s.At, s.Width }))).Strips.Add(strip);
         }
 
-        foreach (var cut in CountsSixteenths ? _problem.Cuts : [])
+        foreach (var cut in _problem.Cuts)
         {
             Of(RootOf([cut.At])).Cuts.Add(cut);
         }
@@ -104,110 +95,94 @@ internal sealed partial class Search
         return [.. groups.Values];
     }
 
-    private IEnumerable<Condition> Conditions()
-    {
-        var tools = _problem.Tools;
-        var n = _problem.Unknowns.Length;
-        for (var i = 0; i < n; i++)
-        {
-            var one = new long[n];
-            one[i] = 1;
-            var form = new Form(one, 0, 1);
-            yield return new Condition([.. _problem.Unknowns[i].Grid.Select(g => (form, 0L, g))]);
-        }
-
-        if (!_problem.OnMarks)
-        {
-            yield break;
-        }
-
-        if (_problem.CutsOnMarks)
-        {
-            foreach (var cut in _problem.Cuts)
-            {
-                yield return new Condition([.. tools.CutMarks.Select(m => (cut.At, 0L, m.Units))]);
-            }
-        }
-
-        if (_problem.ScoresOnMarks)
-        {
-            // Where every groove and every cut lies on the ruler's marks, a groove is only a nicer mark, turned or not.
-            bool OnOneRuler(long step) => tools.RulerMarks.Count == 1 && step % tools.RulerMarks[0].Units == 0;
-            var rulerIsAll = tools.Stops.All(c => OnOneRuler(c.Step.Units) && OnOneRuler(c.First.Units)) && tools.CutMarks.All(m => OnOneRuler(m.Units)) && _problem.CutsOnMarks;
-            foreach (var score in _problem.Scores)
-            {
-                var alternatives = tools.RulerMarks.Select(m => (score.At, 0L, m.Units)).ToList();
-                if (!rulerIsAll || alternatives.Count == 0)
-                {
-                    var turned = Subtract(score.Width, score.At);
-                    foreach (var comb in tools.Stops)
-                    {
-                        alternatives.Add((score.At, comb.First.Units, comb.Step.Units));
-                        alternatives.Add((turned, comb.First.Units, comb.Step.Units));
-                    }
-                }
-
-                yield return new Condition(alternatives);
-            }
-        }
-    }
-
-    private static Form Subtract(Form f, Form g)
-    {
-        var d = Rational.Lcm(f.D, g.D);
-        var (p, q) = (d / f.D, d / g.D);
-        return new Form([.. f.A.Zip(g.A, (a, b) => (a * p) - (b * q))], (f.B * p) - (g.B * q), d);
-    }
-
     /// <summary>
-    /// What can be asked for beyond what must be: scores on grooves, figures on plain marks. Those that stand or fall
-    /// together are one: equal ones of several pieces, and a pair of scores that mirror each other, since the piece may be
-    /// turned round.
+    /// Everything that must be put on a mark, each with the kinds of marks that can hold it, the better ones first. Equal
+    /// figures of several pieces are one choice, and so is a pair of scores that mirror each other.
     /// </summary>
-    private List<(Condition Condition, Cost IfNot)> Asked(Component component, Level[] levels, Func<Form, int> lastLevel, int deepenAt)
+    private List<Choice> Choices(Component component)
     {
-        var asked = new List<(Condition Condition, Cost IfNot, string Key)>();
-        void Ask(string key, Cost ifNot, IReadOnlyList<(Form, long, long)> alternatives)
+        var choices = new Dictionary<string, Choice>();
+        void Add(string key, IEnumerable<Option> options)
         {
-            var known = asked.FindIndex(a => a.Key == key);
-            if (known >= 0)
+            if (choices.TryGetValue(key, out var known))
             {
-                asked[known] = asked[known] with { IfNot = asked[known].IfNot + ifNot };
-                return;
+                choices[key] = new Choice([.. known.Options.Zip(options, (a, b) => a with { Cost = a.Cost + b.Cost })]);
             }
-
-            var condition = new Condition(alternatives);
-            var last = condition.Alternatives.Max(a => lastLevel(a.Form));
-            for (var i = deepenAt; i <= last; i++)
+            else
             {
-                if (condition.Alternatives.Any(a => a.Form.A[levels[i].Unknown] != 0))
-                {
-                    levels[i].Asked.Add((asked.Count, condition, i == last));
-                }
+                choices[key] = new Choice([.. options]);
             }
-
-            asked.Add((condition, ifNot, key));
         }
 
         var tools = _problem.Tools;
-        foreach (var score in component.Strips.SelectMany(s => s).Where(s => tools.Stops.Count > 0 && Math.Max(lastLevel(s.At), lastLevel(s.Width)) >= deepenAt))
+        var byDistance = _problem.OnlyUnknown is not null || _problem.Order.Priority == Priority.Proportions;
+        // Where every groove and every cut lies on the ruler's marks, a groove is only a nicer mark, turned or not.
+        bool OnOneRuler(long step) => tools.RulerMarks.Count == 1 && step % tools.RulerMarks[0].Units == 0;
+        var rulerIsAll = tools.Stops.All(c => OnOneRuler(c.Step.Units) && OnOneRuler(c.First.Units)) && tools.CutMarks.All(m => OnOneRuler(m.Units)) && _problem.CutsOnMarks;
+        foreach (var score in _problem.OnMarks ? component.Strips.SelectMany(s => s) : [])
         {
             var turned = Subtract(score.Width, score.At);
-            var key = string.Join('|', new[] { Text(score.At), Text(turned) }.Order(StringComparer.Ordinal));
-            Ask(key, new Cost(0, 1, 0, 0, 0, 0), [.. tools.Stops.SelectMany(c => new[] { (score.At, c.First.Units, c.Step.Units), (turned, c.First.Units, c.Step.Units) })]);
+            var key = rulerIsAll ? string.Join('|', new[] { Text(score.At), Text(turned) }.Order(StringComparer.Ordinal)) : $"{Text(score.At)}|{Text(turned)}";
+            var stops = tools.Stops.SelectMany(c => new[] { new Option(score.At, c.First.Units, c.Step.Units, default), new Option(turned, c.First.Units, c.Step.Units, default) }).ToList();
+            var marks = _problem.ScoresOnMarks ? tools.RulerMarks.Select(m => new Option(score.At, 0, m.Units, default)).ToList() : [new Option(null, 0, 1, default)];
+            if (!byDistance)
+            {
+                // With no ruler a score off a groove cannot be set at all.
+                Add($"score {key}", [.. stops, .. marks.Select(m => m with { Cost = new Cost(0, tools.Stops.Count > 0 ? 1 : 0, 0, 0, 0, 0) })]);
+            }
+            else if (_problem.ScoresOnMarks)
+            {
+                Add($"score {key}", rulerIsAll && marks.Count > 0 ? marks : [.. marks, .. stops]);
+            }
         }
 
-        foreach (var cut in component.Cuts.Where(c => lastLevel(c.At) >= deepenAt))
+        foreach (var cut in _problem.OnMarks ? component.Cuts : [])
         {
-            Ask($"cut {Text(cut.At)}", new Cost(0, 0, 1, 0, 0, 0), [.. tools.PlainMarks.Select(m => (cut.At, 0L, m.Units))]);
+            var marks = _problem.CutsOnMarks ? tools.CutMarks.Select(m => new Option(cut.At, 0, m.Units, default)).ToList() : [new Option(null, 0, 1, default)];
+            if (CountsSixteenths && !byDistance)
+            {
+                var plain = tools.PlainMarks.Select(m => new Option(cut.At, 0, m.Units, default));
+                Add($"cut {Text(cut.At)}", [.. plain, .. marks.Select(m => m with { Cost = new Cost(0, 0, 1, 0, 0, 0) })]);
+            }
+            else if (_problem.CutsOnMarks)
+            {
+                Add($"cut {Text(cut.At)}", marks);
+            }
         }
 
-        return [.. asked.Select(a => (a.Condition, a.IfNot))];
+        foreach (var i in component.Unknowns.Where(i => !IsSizeFirst(i)))
+        {
+            var one = new long[_problem.Unknowns.Length];
+            one[i] = 1;
+            var form = new Form(one, 0, 1);
+            Add($"grid {i}", _problem.Unknowns[i].Grid.Select(g => new Option(form, 0, g, default)));
+        }
+
+        return [.. choices.Values];
 
         static string Text(Form f)
         {
             var divisor = f.A.Append(f.B).Append(f.D).Aggregate(0L, (g, v) => g == 0 ? Math.Abs(v) : v == 0 ? g : Rational.Gcd(g, Math.Abs(v)));
             return string.Join(',', f.A.Append(f.B).Append(f.D).Select(v => v / Math.Max(1, divisor)));
         }
+    }
+
+    /// <summary>A finished size is taken first, before anything else is chosen, unless only one unknown's range is asked for.</summary>
+    private bool IsSizeFirst(int unknown) => _problem.Unknowns[unknown].IsSide && _problem.OnlyUnknown is null;
+
+    private sealed record Component(List<int> Unknowns, List<Bound> Bounds, List<List<ScoreForm>> Strips, List<CutForm> Cuts);
+
+    /// <summary>A figure to put on a mark.</summary>
+    private sealed record Choice(IReadOnlyList<Option> Options);
+
+    /// <summary>One kind of marks: form ≡ offset (mod step), the value whole; none asks nothing.</summary>
+    /// <param name="Cost">What it costs to be content with these.</param>
+    private sealed record Option(Form? Form, long Offset, long Step, Cost Cost);
+
+    private static Form Subtract(Form f, Form g)
+    {
+        var d = Rational.Lcm(f.D, g.D);
+        var (p, q) = (d / f.D, d / g.D);
+        return new Form([.. f.A.Zip(g.A, (a, b) => (a * p) - (b * q))], (f.B * p) - (g.B * q), d);
     }
 }

@@ -9,7 +9,7 @@ internal sealed partial class Search
     private Cost Off(ScoreForm score)
     {
         var tools = _problem.Tools;
-        if (_problem.OnlyUnknown is not null || (tools.Stops.Count == 0 && !CountsSixteenths))
+        if (tools.Stops.Count == 0 && !CountsSixteenths)
         {
             return default;
         }
@@ -31,7 +31,7 @@ internal sealed partial class Search
 
     /// <summary>A cut finer than eighths, where a person would rather have none.</summary>
     private Cost Fine(CutForm cut) =>
-        CountsSixteenths && _problem.OnlyUnknown is null && !_problem.Tools.IsPlain(new Length(cut.At.Value(_values))) ? new Cost(0, 0, 1, 0, 0, 0) : default;
+        CountsSixteenths && !_problem.Tools.IsPlain(new Length(cut.At.Value(_values))) ? new Cost(0, 0, 1, 0, 0, 0) : default;
 
     private (Length At, Length Width) Placed(ScoreForm score)
     {
@@ -40,11 +40,42 @@ internal sealed partial class Search
         return _problem.OnMarks ? (at, width) : Marks.Rounded(_problem.Tools, at, width);
     }
 
+    /// <summary>Where there is no ruler, what no stop holds cannot be set at all.</summary>
+    private bool MustBeOnStops => _problem is { OnMarks: true, ScoresOnMarks: true, Tools.RulerMarks.Count: 0 };
+
+    /// <summary>What a component costs at the values it has, but for the distance.</summary>
+    private Cost CostOf(Component component)
+    {
+        var cost = default(Cost);
+        if (_problem.OnlyUnknown is not null && !MustBeOnStops)
+        {
+            return cost;
+        }
+
+        foreach (var score in component.Strips.SelectMany(s => s))
+        {
+            cost += Off(score);
+        }
+
+        if (_problem.OnlyUnknown is not null)
+        {
+            return cost;
+        }
+
+        foreach (var cut in component.Cuts)
+        {
+            cost += Fine(cut);
+        }
+
+        return cost + SettingsOf(component.Strips);
+    }
+
     private Cost SettingsOf(List<List<ScoreForm>> strips)
     {
         var cost = default(Cost);
-        if (_problem.OnlyUnknown is not null)
+        if (_problem.Tools.Exact)
         {
+            // A machine does not care how often it is set.
             return cost;
         }
 

@@ -5,14 +5,23 @@ namespace WholeFold.Core.Sizing;
 /// <summary>What is left for each unknown: by the bounds, and by what the marks demand of it whatever the others are.</summary>
 internal sealed partial class Search
 {
+    private const int MostPasses = 30;
+
     /// <summary>
-    /// Draws in each unknown's range by what the bounds allow at the others' best, again and again until nothing moves.
+    /// Draws in each unknown's range by what the bounds allow at the others' best, again and again until nothing moves, or
+    /// for so long that the bounds are better asked all together.
     /// </summary>
     /// <returns>False where a range comes out empty: nothing can satisfy the bounds.</returns>
     private bool Narrow(IReadOnlyList<Bound> bounds)
     {
-        for (var moved = true; moved;)
+        var moved = true;
+        for (var pass = 0; moved; pass++)
         {
+            if (pass == MostPasses)
+            {
+                return Feasibility.MayHold(bounds, _low, _high);
+            }
+
             moved = false;
             foreach (var bound in bounds)
             {
@@ -45,70 +54,115 @@ internal sealed partial class Search
         return true;
     }
 
-    /// <summary>
-    /// Works out what the marks demand of each unknown whatever the others are: a door on 32nds and a back on 32nds make their
-    /// sum one too. Without this, values that fit nothing would be found out only at the far end of the search.
-    /// </summary>
-    /// <returns>False where nothing is left for one of them.</returns>
-    private bool Settle()
+    /// <summary>The sizes that the finished card can have, in order of what they lose; the values are left in place.</summary>
+    private IEnumerable<long> Sizes(int[] sides, IReadOnlyList<Bound> bounds)
     {
-        var single = Conditions().Where(c => c.Alternatives.Count == 1).Select(c => c.Alternatives[0]).ToList();
-        for (var moved = true; moved;)
+        if (sides.Length == 0)
         {
-            moved = false;
-            foreach (var (form, offset, step) in single)
+            yield return 0;
+            yield break;
+        }
+
+        // Nearly always the first will do. Only then is it worth finding out which sizes have a chance at all, one by one.
+        var marks = sides.Select(side => OnMarks(_problem.Unknowns[side], _low[side], _high[side])).ToArray();
+        long Lost(long[] sizes) => sides.Select((side, i) => _problem.Unknowns[side].High - sizes[i]).Sum();
+        var first = marks.Select(m => m.FirstOrDefault(long.MinValue)).ToArray();
+        if (first.Contains(long.MinValue))
+        {
+            yield break;
+        }
+
+        Put(sides, first);
+        yield return Lost(first);
+        if (!Feasibility.MayHold(bounds, _low, _high))
+        {
+            yield break;
+        }
+
+        var left = marks.Select((m, i) => Possible(sides[i], [.. m], bounds)).ToArray();
+        var next = new PriorityQueue<int[], (long Lost, int First)>();
+        void Offer(int[] at)
+        {
+            if (at.Select((a, i) => a < left[i].Length).All(inside => inside))
             {
-                for (var i = 0; i < form.A.Length; i++)
-                {
-                    if (form.A[i] == 0)
-                    {
-                        continue;
-                    }
-
-                    var modulus = form.D * step;
-                    var rest = form.B - (form.D * offset);
-                    for (var j = 0; j < form.A.Length; j++)
-                    {
-                        if (j != i && form.A[j] != 0)
-                        {
-                            modulus = Rational.Gcd(Math.Abs(form.A[j]) * _own[j].Step, modulus);
-                            rest += form.A[j] * _own[j].Rest;
-                        }
-                    }
-
-                    if (Progression.Solve(form.A[i], rest, modulus) is not { } demanded || _own[i].And(demanded) is not { } both)
-                    {
-                        return false;
-                    }
-
-                    moved |= both != _own[i];
-                    _own[i] = both;
-                }
+                next.Enqueue(at, (Lost([.. at.Select((a, i) => left[i][a])]), at[0]));
             }
         }
 
-        return true;
+        Offer(new int[sides.Length]);
+        while (next.TryDequeue(out var at, out var key))
+        {
+            Spend();
+            long[] sizes = [.. at.Select((a, i) => left[i][a])];
+            Put(sides, sizes);
+            if (!sizes.SequenceEqual(first) && HasChance(sides, bounds))
+            {
+                yield return key.Lost;
+            }
+
+            // Each pair is come to in one way only: up the last side from anywhere, up the first from the other's start.
+            Offer([.. at[..^1], at[^1] + 1]);
+            if (sides.Length == 2 && at[1] == 0)
+            {
+                Offer([at[0] + 1, 0]);
+            }
+        }
     }
 
-    /// <summary>Gives an unknown its value and draws in the ranges of those that are left.</summary>
-    /// <returns>The ranges as they were, to go back to; null where nothing is left for one of them.</returns>
-    private (long[] Low, long[] High)? NarrowedBy(int unknown, long value, Component component, int left)
+    /// <summary>Those of a side's sizes that the bounds leave a chance. Bounds are linear, so there is no gap between them.</summary>
+    private long[] Possible(int side, IReadOnlyList<long> sizes, IReadOnlyList<Bound> bounds)
     {
-        var before = ((long[])_low.Clone(), (long[])_high.Clone());
-        if (left < 2)
+        bool HasNone(long size)
         {
-            return before;
+            _values[side] = size;
+            return !HasChance([side], bounds);
         }
 
-        (_low[unknown], _high[unknown]) = (value, value);
-        if (Narrow(component.Bounds))
+        return [.. sizes.SkipWhile(HasNone).TakeWhile(size => !HasNone(size))];
+    }
+
+    private void Put(int[] sides, long[] sizes)
+    {
+        for (var i = 0; i < sides.Length; i++)
         {
-            return before;
+            _values[sides[i]] = sizes[i];
+        }
+    }
+
+    /// <summary>Whether the bounds leave anything with some unknowns at their values, whatever the others are.</summary>
+    private bool HasChance(ReadOnlySpan<int> unknowns, IReadOnlyList<Bound> bounds)
+    {
+        var (low, high) = ((long[])_low.Clone(), (long[])_high.Clone());
+        foreach (var unknown in unknowns)
+        {
+            (_low[unknown], _high[unknown]) = (_values[unknown], _values[unknown]);
         }
 
-        before.Item1.CopyTo(_low, 0);
-        before.Item2.CopyTo(_high, 0);
-        return null;
+        var chance = Narrow(bounds) && Feasibility.MayHold(bounds, _low, _high);
+        low.CopyTo(_low, 0);
+        high.CopyTo(_high, 0);
+        return chance;
+    }
+
+    /// <summary>The values of a side that lie on one of its marks, the largest first.</summary>
+    private static IEnumerable<long> OnMarks(Unknown side, long low, long high)
+    {
+        long? last = null;
+        for (var at = high; at >= low;)
+        {
+            var next = side.Grid.Max(mark => new Progression(0, mark).AtOrBelow(at));
+            if (next < low)
+            {
+                yield break;
+            }
+
+            if (next != last)
+            {
+                yield return next;
+            }
+
+            (last, at) = (next, next - 1);
+        }
     }
 
     /// <summary>The range in which a·x + rest ≥ 0.</summary>

@@ -7,27 +7,23 @@ namespace WholeFold.Core.Sizing;
 /// The exact search over tool marks.
 /// </summary>
 /// <remarks>
-/// Unknowns fall into independent components (x and y chains rarely share any). Within one, values are tried in order of
-/// their distance from the ideal, so that the first solution is nearly always the best and its cost prunes the rest.
-/// What the marks demand of one unknown, given those before it, is a congruence: "the door, (W − c)/2, lies on a
-/// 32nd" says c ≡ W modulo a 16th. Congruences are joined by the Chinese remainder theorem, so that only values that
-/// can be set are ever tried. The result is the optimum of the whole ordered cost; equal ones go to the first found,
-/// which is the one nearest and then lowest, unknown by unknown: the same every time.
+/// Unknowns fall into independent components (x and y chains rarely share any). In one, the finished sizes are taken in order
+/// of what they lose. Then each figure is put on one of the kinds of marks that can hold it, a groove as it lies or turned
+/// round before a ruler's mark: every such choice is one congruence, and all of them together a <see cref="Lattice"/>. What
+/// the lattice leaves of each unknown bounds the distance from the ideals from below, so that most choices are given up at
+/// once. In what is left values are tried nearest first. The result is the optimum of the whole ordered cost; equal ones go
+/// to the one nearest to its ideal and then lowest, unknown by unknown: the same every time.
 /// </remarks>
 internal sealed partial class Search
 {
-    private const int MostProgressions = 64;
-
     /// <summary>The most scores that one piece can have.</summary>
     internal const int MostScores = 32;
 
     private readonly Problem _problem;
     private readonly long[] _values;
     private readonly long[] _low;
-    private readonly Progression[] _own;
-    private bool[] _mayBeOff = [];
-    private long _effort;
     private readonly long[] _high;
+    private long _effort;
 
     private Search(Problem problem)
     {
@@ -36,14 +32,14 @@ internal sealed partial class Search
         _effort = problem.Effort;
         _low = [.. problem.Unknowns.Select(u => u.Low)];
         _high = [.. problem.Unknowns.Select(u => u.High)];
-        _own = [.. problem.Unknowns.Select(_ => new Progression(0, 1))];
     }
 
     /// <summary>The best values with their cost, or null where nothing satisfies the hard requirements.</summary>
+    /// <exception cref="UndecidedException">The effort was used up.</exception>
     public static (long[] Values, Cost Cost)? Solve(Problem problem)
     {
         var search = new Search(problem);
-        if (!search.Narrow(problem.Bounds) || !search.Settle())
+        if (!search.Narrow(problem.Bounds))
         {
             return null;
         }
@@ -57,7 +53,7 @@ internal sealed partial class Search
                 continue;
             }
 
-            if (search.SolveComponent(component) is not { } cost)
+            if (new Part(search, component).Solve() is not { } cost)
             {
                 return null;
             }
@@ -68,272 +64,313 @@ internal sealed partial class Search
         return (search._values, total);
     }
 
-    private sealed record Component(List<int> Unknowns, List<Bound> Bounds, List<Condition> Conditions, List<List<ScoreForm>> Strips, List<CutForm> Cuts);
-
-    /// <summary>Any of these must hold: form ≡ rest (mod step), the value whole.</summary>
-    private sealed record Condition(IReadOnlyList<(Form Form, long Offset, long Step)> Alternatives);
-
-    /// <summary>One unknown of the order in which a component is searched, with what becomes decidable once it has a value.</summary>
-    private sealed class Level
+    private void Spend()
     {
-        public required int Unknown { get; init; }
-
-        public required bool[] Later { get; init; }
-
-        public List<Bound> Bounds { get; } = [];
-
-        public List<Condition> Conditions { get; } = [];
-
-        public List<ScoreForm> Scores { get; } = [];
-
-        public List<CutForm> Cuts { get; } = [];
-
-        /// <summary>Grooves that may be asked for: which of them, and whether it is decided with this unknown.</summary>
-        public List<(int Index, Condition Condition, bool IsLast)> Asked { get; } = [];
-
-        /// <summary>Conditions with alternatives that this unknown is the last of.</summary>
-        public List<Condition> Settled { get; } = [];
+        if (_effort-- == 0)
+        {
+            throw new UndecidedException();
+        }
     }
 
-    private Cost? SolveComponent(Component component)
+    /// <summary>The search of one component.</summary>
+    private sealed class Part
     {
-        var order = Order(component);
-        var n = _problem.Unknowns.Length;
-        var levels = new Level[order.Count];
-        for (var i = 0; i < order.Count; i++)
-        {
-            var later = new bool[n];
-            foreach (var u in order.Skip(i + 1))
-            {
-                later[u] = true;
-            }
+        /// <summary>After so many values with nothing found, the bounds are asked all together before one more is looked into.</summary>
+        private const int Patience = 8;
 
-            levels[i] = new Level { Unknown = order[i], Later = later };
+        private readonly Search _search;
+        private readonly Problem _problem;
+        private readonly Component _component;
+        private readonly int[] _sides;
+        private readonly int[] _free;
+        private readonly Choice[] _choices;
+        private readonly long[] _x;
+        private readonly long[] _z;
+        private readonly long[][] _lows;
+        private readonly long[][] _highs;
+        private readonly long[] _bestValues;
+        private Cost? _best;
+        private Cost _given;
+        private long _mostOff;
+
+        public Part(Search search, Component component)
+        {
+            (_search, _problem, _component) = (search, search._problem, component);
+            _sides = [.. component.Unknowns.Where(u => search.IsSizeFirst(u))];
+            _free = [.. component.Unknowns.Where(u => u == _problem.OnlyUnknown), .. component.Unknowns.Where(u => !_sides.Contains(u) && u != _problem.OnlyUnknown)];
+            _choices = [.. search.Choices(component).OrderBy(c => c.Options.Count > 1)];
+            (_x, _z) = (new long[_free.Length], new long[_free.Length]);
+            _lows = [.. Enumerable.Range(0, _free.Length + 1).Select(_ => new long[_problem.Unknowns.Length])];
+            _highs = [.. Enumerable.Range(0, _free.Length + 1).Select(_ => new long[_problem.Unknowns.Length])];
+            _bestValues = new long[_problem.Unknowns.Length];
         }
 
-        int LastLevel(Form f)
+        public Cost? Solve()
         {
-            for (var i = levels.Length - 1; i >= 0; i--)
-            {
-                if (f.A[levels[i].Unknown] != 0)
-                {
-                    return i;
-                }
-            }
-
-            return -1;
-        }
-
-        var fixedCost = default(Cost);
-        foreach (var bound in component.Bounds)
-        {
-            foreach (var level in levels.Where(l => bound.Form.A[l.Unknown] != 0))
-            {
-                level.Bounds.Add(bound);
-            }
-
-            if (LastLevel(bound.Form) < 0 && bound.Form.B < 0)
-            {
-                return null;
-            }
-        }
-
-        foreach (var condition in component.Conditions)
-        {
-            var last = condition.Alternatives.Max(a => LastLevel(a.Form));
-            if (last < 0 && !Holds(condition))
+            if (_component.Bounds.Any(b => b.Form.B < 0 && b.Form.A.All(a => a == 0)))
             {
                 return null;
             }
 
-            // What a congruence demands of an earlier unknown follows from its gcd with the later ratios.
-            for (var i = 0; i <= last; i++)
+            // Off a groove as seldom as can be: none first, then one, and so on, inside or outside the loss of size.
+            var most = _problem.Order.Priority == Priority.Proportions ? 0 : _choices.Sum(c => c.Options.Max(o => o.Cost.OffGroove));
+            var outer = _problem.Order.Priority == Priority.Board ? most : 0;
+            for (var off = _problem.AnyWillDo ? outer : 0; off <= outer; off++)
             {
-                if (condition.Alternatives.Any(a => a.Form.A[levels[i].Unknown] != 0))
+                if (_best is { } found && (found.OffGroove < off || _problem.AnyWillDo))
                 {
-                    levels[i].Conditions.Add(condition);
+                    break;
+                }
+
+                foreach (var shortfall in _search.Sizes(_sides, _component.Bounds))
+                {
+                    _given = new Cost(shortfall, 0, 0, 0, 0, 0);
+                    if (_best is { } b && (_problem.AnyWillDo || (b.Shortfall < shortfall && (_problem.Order.Priority != Priority.Board || b.OffGroove <= off))))
+                    {
+                        break;
+                    }
+
+                    _mostOff = _problem.AnyWillDo ? most : off;
+                    WithSizes(outer > 0 || most == 0 ? off : most);
                 }
             }
 
-            if (last >= 0 && condition.Alternatives.Count > 1)
+            if (_best is null)
             {
-                levels[last].Settled.Add(condition);
+                return null;
             }
+
+            foreach (var u in _component.Unknowns)
+            {
+                _search._values[u] = _bestValues[u];
+            }
+
+            return _best;
         }
 
-        foreach (var score in component.Strips.SelectMany(s => s))
+        /// <summary>The finished sizes are given: tries with ever more scores off a groove.</summary>
+        private void WithSizes(long most)
         {
-            var at = Math.Max(LastLevel(score.At), LastLevel(score.Width));
-            if (at >= 0)
+            _search.Spend();
+            _search._low.CopyTo(_lows[0], 0);
+            _search._high.CopyTo(_highs[0], 0);
+            foreach (var side in _sides)
             {
-                levels[at].Scores.Add(score);
+                (_search._low[side], _search._high[side]) = (_search._values[side], _search._values[side]);
             }
-            else
+
+            if (_search.Narrow(_component.Bounds))
             {
-                fixedCost += Off(score);
+                for (; _mostOff <= most; _mostOff++)
+                {
+                    if (_best is { } b && b.Shortfall <= _given.Shortfall && b.OffGroove < _mostOff && _problem.Order.Priority != Priority.Proportions)
+                    {
+                        break;
+                    }
+
+                    Choose(0, Lattice.All(_free.Length), default);
+                }
             }
+
+            _lows[0].CopyTo(_search._low, 0);
+            _highs[0].CopyTo(_search._high, 0);
         }
 
-        foreach (var cut in component.Cuts)
+        private void Choose(int index, Lattice lattice, Cost chosen)
         {
-            if (LastLevel(cut.At) is var at and >= 0)
+            _search.Spend();
+            if (Hopeless(lattice, chosen))
             {
-                levels[at].Cuts.Add(cut);
-            }
-            else
-            {
-                fixedCost += Fine(cut);
-            }
-        }
-
-        // Scores are asked onto grooves all at once, then all but the fewest: each set that may be off is one search, with
-        // everything else as a congruence, so that hopeless branches are never entered. Not where distance comes first.
-        var sides = levels.TakeWhile(l => _problem.Unknowns[l.Unknown].IsSide).Count();
-        var deepenAt = !_problem.OnMarks || (_problem.Tools.Stops.Count == 0 && !CountsSixteenths) || _problem.OnlyUnknown is not null ? -1
-            : _problem.Priority switch { Priority.Board => 0, Priority.Format => sides, _ => -1 };
-        var asked = deepenAt < 0 ? [] : Asked(component, levels, LastLevel, deepenAt);
-        _mayBeOff = new bool[asked.Count];
-        var sets = Enumerable.Range(0, 1 << asked.Count)
-            .Select(m => (Mask: m, Cost: asked.Where((_, i) => (m & (1 << i)) != 0).Aggregate(default(Cost), (sum, a) => sum + a.IfNot)))
-            .OrderBy(t => t.Cost.OffGroove).ThenBy(t => t.Cost.Sixteenths).ThenBy(t => t.Mask).ToList();
-
-        Cost? best = null;
-        var bestValues = new long[n];
-        void Descend(int depth, Cost cost)
-        {
-            if (depth != deepenAt)
-            {
-                Try(depth, cost);
                 return;
             }
 
-            foreach (var (mask, ifNot) in sets)
+            if (index == _choices.Length)
             {
-                // Every one of this set is off, or a smaller set would have found it.
-                if (best is { } b && (cost + ifNot).Compare(b, _problem.Order) >= 0)
+                Settle(lattice, chosen);
+                return;
+            }
+
+            var options = _choices[index].Options;
+            foreach (var option in options)
+            {
+                // What all members do already, at no cost, makes every other option a part of this one.
+                if ((option.Cost == default || _problem.AnyWillDo) && ReferenceEquals(Narrower(lattice, option), lattice))
+                {
+                    Choose(index + 1, lattice, chosen);
+                    return;
+                }
+            }
+
+            foreach (var option in options)
+            {
+                var cost = chosen + option.Cost;
+                if (cost.OffGroove <= _mostOff && Narrower(lattice, option) is { } narrower)
+                {
+                    Choose(index + 1, narrower, cost);
+                }
+            }
+        }
+
+        /// <summary>The members with a figure on the option's marks; the same lattice where all are.</summary>
+        private Lattice? Narrower(Lattice lattice, Option option)
+        {
+            if (option.Form is not { } form)
+            {
+                return lattice;
+            }
+
+            var b = form.B - (form.D * option.Offset);
+            foreach (var side in _sides)
+            {
+                b += form.A[side] * _search._values[side];
+            }
+
+            Span<long> a = stackalloc long[_free.Length];
+            for (var i = 0; i < _free.Length; i++)
+            {
+                a[i] = form.A[_free[i]];
+            }
+
+            return lattice.With(a, b, form.D * option.Step);
+        }
+
+        /// <summary>Whether what the lattice leaves of each unknown is nothing, or already dearer than the best.</summary>
+        private bool Hopeless(Lattice lattice, Cost chosen)
+        {
+            var distance = 0L;
+            for (var i = 0; i < _free.Length; i++)
+            {
+                var unknown = _problem.Unknowns[_free[i]];
+                if (Nearest(lattice.Alone(i), unknown, _search._low[_free[i]], _search._high[_free[i]]) is not { } away)
+                {
+                    return true;
+                }
+
+                distance += CostOf(_free[i], away);
+            }
+
+            return TooDear(chosen with { Distance = distance });
+        }
+
+        private bool TooDear(Cost cost)
+        {
+            if (_best is not { } best)
+            {
+                return false;
+            }
+
+            // Equal ones are looked at too, since they may take fewer turns; of one unknown's range only the first counts, and
+            // where nothing is turned or set the first is the nearest, too.
+            var compared = (cost + _given).Compare(best, _problem.Order);
+            return _problem.AnyWillDo || compared > 0 || (compared == 0 && (_problem.OnlyUnknown is not null || _problem.Tools.Exact));
+        }
+
+        private long CostOf(int unknown, long away) => _problem.OnlyUnknown is { } only && only != unknown ? 0 : _problem.Unknowns[unknown].Weight * away;
+
+        private static long Away(Unknown unknown, long value) => Math.Abs((value * unknown.Ideal.Denominator) - unknown.Ideal.Numerator);
+
+        private static long? Nearest(Progression values, Unknown unknown, long low, long high)
+        {
+            var below = values.AtOrBelow(Math.Clamp(unknown.Ideal.Floor(), low - 1, high));
+            var above = below + values.Step;
+            long? away = below >= low ? Away(unknown, below) : null;
+            return above > high ? away : away is { } a ? Math.Min(a, Away(unknown, above)) : Away(unknown, above);
+        }
+
+        /// <summary>Every figure is on a mark: the best values among those.</summary>
+        private void Settle(Lattice lattice, Cost chosen) => Value(0, lattice, chosen, 0);
+
+        private void Value(int i, Lattice lattice, Cost chosen, long distance)
+        {
+            if (i == _free.Length)
+            {
+                Found(distance);
+                return;
+            }
+
+            // What those after this one cost at least, by what is left of each.
+            var rest = 0L;
+            for (var j = i + 1; j < _free.Length; j++)
+            {
+                if (Nearest(lattice.Alone(j), _problem.Unknowns[_free[j]], _search._low[_free[j]], _search._high[_free[j]]) is not { } away)
                 {
                     return;
                 }
 
-                for (var i = 0; i < _mayBeOff.Length; i++)
-                {
-                    _mayBeOff[i] = (mask & (1 << i)) != 0;
-                }
-
-                Try(depth, cost);
-            }
-        }
-
-        void Try(int depth, Cost cost)
-        {
-            if (depth == levels.Length)
-            {
-                var whole = cost + SettingsOf(component.Strips);
-                if (best is not { } b || whole.Compare(b, _problem.Order) < 0)
-                {
-                    best = whole;
-                    Array.Copy(_values, bestValues, n);
-                }
-
-                return;
+                rest += CostOf(_free[j], away);
             }
 
-            var level = levels[depth];
-            var unknown = _problem.Unknowns[level.Unknown];
-            var counts = _problem.OnlyUnknown is null || _problem.OnlyUnknown == level.Unknown;
-            foreach (var value in Candidates(level))
+            var index = _free[i];
+            var unknown = _problem.Unknowns[index];
+            var values = lattice.Given(i, _x, _z);
+            var (low, high) = (_search._low[index], _search._high[index]);
+            var below = values.AtOrBelow(Math.Clamp(unknown.Ideal.Floor(), low - 1, high));
+            var above = below + values.Step;
+            for (var tried = 0; below >= low || above <= high; tried++)
             {
-                if (_effort-- == 0)
+                _search.Spend();
+                if (tried == Patience && _best is null && !Feasibility.MayHold(_component.Bounds, _search._low, _search._high))
                 {
-                    throw new UndecidedException();
-                }
-
-                _values[level.Unknown] = value;
-                if (!level.Settled.All(Holds) || !level.Asked.All(a => _mayBeOff[a.Index] || !a.IsLast || Holds(a.Condition)))
-                {
-                    continue;
-                }
-
-                var away = Math.Abs((value * unknown.Ideal.Denominator) - unknown.Ideal.Numerator);
-                var here = !counts ? cost
-                    : unknown.IsSide ? cost with { Shortfall = cost.Shortfall + (away / unknown.Ideal.Denominator) }
-                    : cost with { Distance = cost.Distance + (unknown.Weight * away) };
-                if (best is { } b && here.Compare(b, _problem.Order) >= 0)
-                {
-                    // Values come in order of distance, so none that follows can be cheaper either.
                     return;
                 }
 
-                if (_problem.OnlyUnknown is null)
+                var takeBelow = above > high || (below >= low && Away(unknown, below) <= Away(unknown, above));
+                var value = takeBelow ? below : above;
+                (below, above) = takeBelow ? (below - values.Step, above) : (below, above + values.Step);
+                var here = distance + CostOf(index, Away(unknown, value));
+                if (TooDear(chosen with { Distance = here + rest }))
                 {
-                    foreach (var score in level.Scores)
-                    {
-                        here += Off(score);
-                    }
-
-                    foreach (var cut in level.Cuts)
-                    {
-                        here += Fine(cut);
-                    }
-
-                    if (best is { } b2 && here.Compare(b2, _problem.Order) >= 0)
-                    {
-                        continue;
-                    }
+                    // Values come in order of distance, so none that follows can be cheaper.
+                    return;
                 }
 
-                if (NarrowedBy(level.Unknown, value, component, levels.Length - depth) is { } before)
+                _x[i] = value;
+                _search._values[index] = value;
+                _search._low.CopyTo(_lows[i + 1], 0);
+                _search._high.CopyTo(_highs[i + 1], 0);
+                (_search._low[index], _search._high[index]) = (value, value);
+                var patient = tried < Patience || _best is not null;
+                if (_search.Narrow(_component.Bounds) && (patient || Feasibility.MayHold(_component.Bounds, _search._low, _search._high)))
                 {
-                    Descend(depth + 1, here);
-                    before.Low.CopyTo(_low, 0);
-                    before.High.CopyTo(_high, 0);
+                    Value(i + 1, lattice, chosen, here);
                 }
+
+                _lows[i + 1].CopyTo(_search._low, 0);
+                _highs[i + 1].CopyTo(_search._high, 0);
             }
         }
 
-        Descend(0, fixedCost);
-        if (best is null)
+        private void Found(long distance)
         {
-            return null;
+            var cost = _given + _search.CostOf(_component) with { Distance = distance };
+            if (cost.OffGroove > 0 && _search.MustBeOnStops)
+            {
+                return;
+            }
+
+            var compared = _best is { } best ? cost.Compare(best, _problem.Order) : -1;
+            if (compared < 0 || (compared == 0 && IsNearer()))
+            {
+                _best = cost;
+                Array.Copy(_search._values, _bestValues, _bestValues.Length);
+            }
         }
 
-        foreach (var u in component.Unknowns)
+        /// <summary>Of two that cost the same: unknown by unknown, the nearer and then the lower one.</summary>
+        private bool IsNearer()
         {
-            _values[u] = bestValues[u];
-        }
+            foreach (var u in _component.Unknowns)
+            {
+                var (now, best) = (Away(_problem.Unknowns[u], _search._values[u]), Away(_problem.Unknowns[u], _bestValues[u]));
+                if (now != best || _search._values[u] != _bestValues[u])
+                {
+                    return now < best || (now == best && _search._values[u] < _bestValues[u]);
+                }
+            }
 
-        return best;
+            return false;
+        }
     }
-
-    /// <summary>W and H first, as they have few values; then whichever unknown settles most conditions by itself.</summary>
-    private List<int> Order(Component component)
-    {
-        var left = component.Unknowns.ToList();
-        var order = new List<int>();
-        if (_problem.OnlyUnknown is { } only && left.Remove(only))
-        {
-            order.Add(only);
-        }
-
-        foreach (var side in left.Where(u => _problem.Unknowns[u].IsSide).ToList())
-        {
-            order.Add(side);
-            left.Remove(side);
-        }
-
-        var forms = component.Conditions.SelectMany(c => c.Alternatives.Select(a => a.Form)).Distinct().ToList();
-        while (left.Count > 0)
-        {
-            var next = left.MaxBy(u => forms.Count(f => f.A[u] != 0 && left.All(v => v == u || f.A[v] == 0)));
-            order.Add(next);
-            left.Remove(next);
-        }
-
-        return order;
-    }
-
-    private bool Holds(Condition condition) => condition.Alternatives.Any(a => (a.Form.Numerator(_values) - (a.Form.D * a.Offset)) % (a.Form.D * a.Step) == 0);
-
 }
 
 /// <summary>The search used up the effort it was given without finding out whether there is a solution.</summary>
@@ -345,7 +382,7 @@ internal static class Marks
     public static (Length At, Length Width) Rounded(ToolSet tools, Length at, Length width)
     {
         var cut = tools.CutDown(width);
-        if (tools.OnGroove(at) || tools.OnGroove(cut - at))
+        if (tools.OnStop(at) || tools.OnStop(cut - at))
         {
             return (at, cut);
         }

@@ -55,7 +55,7 @@ public static class Sizer
 
         // Where nothing can be set even with every parameter free, figures are rounded. A pin alone is no reason to.
         var last = PoserFor(design, target, carried: false);
-        var hopeless = last.Pins.Count == 0 || !new[] { Means.Usual, Means.Smaller }.Any(m => Search.Solve(last.Pose(m, last.Pins.Keys.Select(p => $"pin:{p}").ToHashSet())) is not null);
+        var hopeless = last.Pins.Count == 0 || !new[] { Means.Usual, Means.Smaller }.Any(m => Search.Solve(last.Pose(m, last.Pins.Keys.Select(p => $"pin:{p}").ToHashSet()) with { AnyWillDo = true }) is not null);
         return hopeless && tools.RulerMarks.Count > 0 ? Solved(design, target, last, Means.Rounded) : null;
     }
 

@@ -15,7 +15,7 @@ public class RangeTests
     public void Each_end_and_stop_can_be_set_and_a_step_beyond_is_refused(string tools)
     {
         var ranges = 0;
-        foreach (var spec in Support.Grid(tools).Where((_, i) => i % 7 == 0))
+        foreach (var spec in Support.Grid(tools).Where((_, i) => i % 11 == 0))
         {
             var read = DesignReader.Read(spec);
             var attempt = Attempt.Of(read.Design, read.Target);

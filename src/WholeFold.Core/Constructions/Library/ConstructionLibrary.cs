@@ -6,7 +6,7 @@ public static class ConstructionLibrary
     public static IReadOnlyList<ConstructionFamily> All { get; } = [
         PlainFold.Family, DropFlap.Family,
         Gatefold.Family, SplitGatefold.Family, WingedLockGatefold.Family,
-        Bridge.Family, TierScene.Family,
+        Bridge.Family, TierScene.Family, FrontStep.Family, StairStep.Family,
         BayWindowHook.Family, TowerPinwheel.Family,
     ];
 
