@@ -9,6 +9,7 @@ using WholeFold.App.Features;
 using WholeFold.App.Features.Bench;
 using WholeFold.App.Features.Catalogue;
 using WholeFold.App.Features.Designs;
+using WholeFold.App.Features.Drawer;
 using WholeFold.App.Features.Lists;
 using WholeFold.Store;
 
@@ -50,6 +51,7 @@ public static class WebHost
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddDbContext<WholeFoldContext>((services, options) => options.UseSqlite(StudioFile.ConnectionString(StudioFolder(services.GetRequiredService<IConfiguration>()))));
         builder.Services.AddScoped<DesignStore>();
+        builder.Services.AddScoped<OwnThings>();
         if (!DescribesItself)
         {
             builder.Services.AddSingleton<StudioPreparation>();
@@ -64,6 +66,7 @@ public static class WebHost
         app.MapBench();
         app.MapCatalogue();
         app.MapDesigns();
+        app.MapDrawer();
         app.MapLists();
         app.Map("/api/{**rest}", () => TypedResults.Problem(statusCode: 404, title: "Nothing here", detail: "No part of the API has this address.", extensions: new Dictionary<string, object?> { ["code"] = "route.missing" })).ExcludeFromDescription();
         MapInterface(app);

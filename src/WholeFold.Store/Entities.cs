@@ -49,5 +49,8 @@ public sealed class DrawerRow
 
     public bool ToHand { get; set; }
 
+    /// <summary>What it is, as it is written down, where it is the studio's own; null for what everybody has.</summary>
+    public string? Own { get; set; }
+
     public int Position { get; set; }
 }

@@ -43,6 +43,8 @@ public class CommandLineTests
     [InlineData("relief", "convert", "--construction", "gatefold", "--format", "5x5", "--set", "relief=1in")]
     [InlineData("--set", "convert", "--construction", "gatefold", "--format", "5x5", "--set", "relief")]
     [InlineData("--design", "convert", "--design", "/nowhere.json", "--format", "5x5")]
+    [InlineData("--workshop", "convert", "--construction", "gatefold", "--format", "5x5", "--workshop", "/nowhere.json")]
+    [InlineData("prefer", "convert", "--construction", "gatefold", "--format", "5x5", "--prefer", "no-eighths")]
     [InlineData("--port", "serve", "--port", "0")]
     [InlineData("--listen", "serve", "--listen", "0.0.0.0")]
     [InlineData("--colour", "convert", "--colour", "red")]
@@ -117,5 +119,55 @@ public class CommandLineTests
         Assert.Contains("from the doors' clearance and 1/32 in / 1 mm", Run("constructions").Out, StringComparison.Ordinal);
         Assert.DoesNotContain("@", Run("constructions", "--json").Out, StringComparison.Ordinal);
         Assert.Contains("105 × 148 mm", Run("formats").Out, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_figure_is_told_with_its_sum_its_safe_side_and_in_the_order_of_setting()
+    {
+        var plain = Run("convert", "--construction", "gatefold", "--format", "5x7").Out;
+        Assert.Contains("2 7/16 = half of the width 5, less the relief 1/16 so that the doors do not touch; between grooves, so just inside 2 1/2; rather full: scant, it stands out of the closed card (together with its twin at the other end)", plain, StringComparison.Ordinal);
+        using var json = JsonDocument.Parse(Run("convert", "--construction", "front-step", "--format", "a2-us", "--json").Out);
+        var order = json.RootElement.GetProperty("pieces")[0].GetProperty("order");
+        Assert.Equal(["asItLies", "turnedRound"], order.EnumerateArray().Select(p => p.GetProperty("lay").GetString()));
+        Assert.Equal("full", json.RootElement.GetProperty("safe").GetProperty("base.height").GetProperty("side").GetString());
+    }
+
+    [Fact]
+    public void What_has_no_figures_says_what_would_mend_it()
+    {
+        var stuck = Run("convert", "--construction", "front-step", "--format", "a2-us", "--set", "tab=2in", "--set", "step=1in");
+        Assert.Equal(3, stuck.Exit);
+        Assert.Contains("let the step go, set to 1 by hand; it becomes 2 1/16", stuck.Error, StringComparison.Ordinal);
+        Assert.Equal(0, Run("convert", "--construction", "front-step", "--format", "a2-us", "--set", "tab=2in").Exit);
+    }
+
+    [Fact]
+    public void The_sheet_has_both_systems_and_says_where_one_had_to_be_sized_for_itself()
+    {
+        var sheet = Run("convert", "--construction", "gatefold", "--format", "a2-us", "--sheet").Out;
+        Assert.Contains("base.scores[0]", sheet, StringComparison.Ordinal);
+        Assert.Contains("The centimetres are sized for", sheet, StringComparison.Ordinal);
+        using var json = JsonDocument.Parse(Run("convert", "--construction", "gatefold", "--format", "a2-us", "--sheet", "--json").Out);
+        Assert.Equal(("2 1/16", true), (json.RootElement.GetProperty("inches").GetProperty("figures").GetProperty("base.scores[0]").GetString(), json.RootElement.GetProperty("centimetres").GetProperty("own").GetBoolean()));
+    }
+
+    [Fact]
+    public void Tools_and_stocks_of_ones_own_come_from_a_file()
+    {
+        var file = Path.GetTempFileName();
+        try
+        {
+            File.WriteAllText(file, """{"tools": [{"id": "window-board", "name": "Board by the window", "units": "mm", "groove": "4", "boardLength": "300", "trimmerMark": "1", "rulerMark": "0.5"}], "stocks": [{"id": "moss", "name": "Moss 250", "caliper": "0.6mm"}]}""");
+            using var json = JsonDocument.Parse(Run("convert", "--construction", "plain-fold", "--format", "a6-iso", "--workshop", file, "--tools", "window-board", "--stock", "moss", "--json").Out);
+            Assert.Equal(("window-board", "moss"), (json.RootElement.GetProperty("tools").GetString(), json.RootElement.GetProperty("pieces")[0].GetProperty("stock").GetString()));
+            File.WriteAllText(file, """{"tools": [{"id": "x", "name": "x", "groove": "5 in", "trimmerMark": "1/16"}]}""");
+            var refused = Run("convert", "--construction", "plain-fold", "--format", "a6-iso", "--workshop", file);
+            Assert.Equal(2, refused.Exit);
+            Assert.Contains("own.tools[0].groove", refused.Error, StringComparison.Ordinal);
+        }
+        finally
+        {
+            File.Delete(file);
+        }
     }
 }

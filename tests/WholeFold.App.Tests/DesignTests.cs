@@ -4,6 +4,7 @@ using System.Text;
 using System.Text.Json;
 using Microsoft.Data.Sqlite;
 using WholeFold.App.Features.Designs;
+using WholeFold.App.Features.Drawer;
 using WholeFold.Core.Exchange;
 using Xunit;
 

@@ -23,7 +23,9 @@ internal static class Http
     public static async Task<DesignView> Step(this HttpClient client, DesignView design, string way) =>
         await Read<DesignView>(await client.PostAsJsonAsync($"/api/designs/{design.Id}/{way}", new Step(design.Version), Json, Cancel));
 
-    public static async Task<BenchView> Bench(this HttpClient client, DesignSpec state) => await Read<BenchView>(await client.PostAsJsonAsync("/api/bench", new BenchRequest(state), Json, Cancel));
+    public static Task<BenchView> Bench(this HttpClient client, DesignSpec state, DesignSpec? before = null) => client.Ask<BenchView>("/api/bench", new BenchRequest(state, before));
+
+    public static async Task<T> Ask<T>(this HttpClient client, string path, BenchRequest request) => await Read<T>(await client.PostAsJsonAsync(path, request, Json, Cancel));
 
     public static async Task<JsonElement> Problem(this HttpResponseMessage response)
     {

@@ -5,8 +5,10 @@ using WholeFold.Core.Catalogue;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Library;
 using WholeFold.Core.Exchange;
+using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
 
 namespace WholeFold.App.Cli;
 
@@ -19,7 +21,7 @@ internal static class CommandLine
     {
         var root = new RootCommand("Whole Fold sizes cardmaking designs in figures that can be set on real tools.")
         {
-            Convert(output),
+            Convert(output, error),
             Constructions(output),
             FormatList(output),
             CheckList(output),
@@ -48,19 +50,9 @@ internal static class CommandLine
             error.WriteLine($"Accepted: {e.Accepted}.");
             return NotUnderstood;
         }
-        catch (NoFiguresException e)
-        {
-            error.WriteLine("No figures can satisfy this. These cannot hold together:");
-            foreach (var conflict in e.Conflicts)
-            {
-                error.WriteLine($"  - {conflict.Text}");
-            }
-
-            return NoFigures;
-        }
     }
 
-    private static Command Convert(TextWriter output)
+    private static Command Convert(TextWriter output, TextWriter error)
     {
         var construction = new Option<string?>("--construction") { Description = "Id of a construction; see: wholefold constructions" };
         var file = new Option<FileInfo?>("--design") { Description = "A design file instead of a construction." };
@@ -73,8 +65,11 @@ internal static class CommandLine
         var reveal = new Option<string?>("--reveal") { Description = "thin, standard, framed, wide, flush or a width." };
         var priority = new Option<string?>("--priority") { Description = "format, board or proportions." };
         var set = new Option<string[]>("--set") { Description = "NAME=VALUE: sets a parameter by hand. May be given several times." };
+        var prefer = new Option<string[]>("--prefer") { Description = $"{string.Join(", ", Preferences.All.Select(p => p.Id))}. May be given several times." };
+        var workshop = new Option<FileInfo?>("--workshop") { Description = "A file with tools and stocks of your own." };
+        var sheet = new Option<bool>("--sheet") { Description = "Write the figure sheet: every figure in inches and in centimetres." };
         var json = new Option<bool>("--json") { Description = "Write the whole result as JSON." };
-        var command = new Command("convert", "Size a design for a format.") { construction, file, format, turn, units, tools, stock, caliper, reveal, priority, set, json };
+        var command = new Command("convert", "Size a design for a format.") { construction, file, format, turn, units, tools, stock, caliper, reveal, priority, set, prefer, workshop, sheet, json };
         command.SetAction(parsed =>
         {
             var pins = ReadSet(parsed.GetValue(set) ?? []);
@@ -101,8 +96,11 @@ internal static class CommandLine
                 spec = new DesignSpec { Construction = parsed.GetValue(construction) ?? "", Format = parsed.GetValue(format) ?? "", Turn = parsed.GetValue(turn), Set = pins };
             }
 
+            var own = parsed.GetValue(workshop) is { } ownFile ? Workshop.Parse(ReadFile(ownFile, "--workshop"), "--workshop") : Workshop.Empty;
             spec = spec with
             {
+                Prefer = [.. spec.Prefer.Union(parsed.GetValue(prefer) ?? [])],
+                Own = own.With(spec.Own),
                 Units = parsed.GetValue(units) ?? spec.Units,
                 Tools = parsed.GetValue(tools) ?? spec.Tools,
                 Stock = parsed.GetValue(stock) ?? spec.Stock,
@@ -116,11 +114,36 @@ internal static class CommandLine
             var unit = spec.Units is null && read.Target.Format.System != read.Design.Home.Format.System
                 ? read.Target.Format.System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Centimetre
                 : read.Unit;
-            var sized = Sizer.Size(read.Design, read.Target);
-            output.WriteLine(parsed.GetValue(json) ? SizedJson.Write(sized, unit) : PlainText.Write(sized, unit));
+            if (Sizer.TrySize(read.Design, read.Target) is not { } sized)
+            {
+                return SayWhyNot(read, unit, error);
+            }
+
+            var asJson = parsed.GetValue(json);
+            output.WriteLine(parsed.GetValue(sheet)
+                ? asJson ? SheetJson.Write(FigureSheet.Of(sized)) : PlainText.WriteSheet(sized)
+                : asJson ? SizedJson.Write(sized, unit) : PlainText.Write(sized, unit));
             return 0;
         });
         return command;
+    }
+
+    private static int SayWhyNot(ReadDesign read, DisplayUnit unit, TextWriter error)
+    {
+        error.WriteLine("No figures can satisfy this. These cannot hold together:");
+        foreach (var conflict in Sizer.ConflictsOf(read.Design, read.Target))
+        {
+            error.WriteLine($"  - {conflict.Text}");
+        }
+
+        var remedies = Remedies.Of(read.Design, read.Target);
+        error.WriteLine(remedies.Count == 0 ? "Nothing that could be given up here makes it go; take other tools, or another format." : "It goes if you:");
+        foreach (var remedy in remedies)
+        {
+            error.WriteLine($"  - {remedy.Text.In(unit)}");
+        }
+
+        return NoFigures;
     }
 
     /// <summary>A pin on the command line holds for the format asked for, whatever the file says.</summary>

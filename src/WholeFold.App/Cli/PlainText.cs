@@ -1,6 +1,8 @@
 using System.Globalization;
 using System.Text;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -17,14 +19,22 @@ internal static class PlainText
         void Line(string line) => text.AppendLine(line);
         Line($"{sized.Design.Family.Name}, {sized.Target.Format.Name} {Both(sized.Target.Width)} × {Both(sized.Target.Height)}");
         Line($"{sized.Tools.Name}; {sized.Design.Stock.Name}");
+        var safe = SafeSides.Of(sized);
         foreach (var piece in sized.Pieces)
         {
             Line("");
             Line($"{piece.Piece.Name}: cut {Both(piece.Width.Value)} × {Both(piece.Height.Value)}");
-            foreach (var score in piece.Scores)
+            foreach (var side in new[] { piece.Width, piece.Height })
+            {
+                Line($"  {(ReferenceEquals(side, piece.Width) ? "width" : "height"),-8} {side.Said.In(unit)}; {Safe(safe[side.Id], unit)}");
+            }
+
+            // In the order of setting: as it lies first, then turned.
+            foreach (var score in piece.Plan.Passes.SelectMany(p => p.Scores).Select(i => piece.Scores[i]))
             {
                 var fold = score.Crease.Fold == Fold.Valley ? "valley" : "mountain";
                 Line($"  {fold,-8} {Both(score.Figure.Value),-26} {score.Figure.Setting.In(unit),-34} {score.Between}");
+                Line($"           {score.Figure.Said.In(unit)}; {Safe(safe[score.Figure.Id], unit)}");
             }
         }
 
@@ -46,5 +56,40 @@ internal static class PlainText
         }
 
         return text.ToString().TrimEnd();
+    }
+
+    /// <summary>Every figure in both systems, each column with chains that add up.</summary>
+    public static string WriteSheet(SizedDesign sized)
+    {
+        var sheet = FigureSheet.Of(sized);
+        var text = new StringBuilder();
+        void Line(string line) => text.AppendLine(line);
+        Line($"{sized.Design.Family.Name}, {sized.Target.Format.Name}");
+        Line($"{"",-28} {"in",12} {"cm",12}");
+        foreach (var figure in sized.Figures)
+        {
+            Line($"{figure.Id,-28} {sheet.Inches?.Figures[figure.Id].Text ?? "–",12} {sheet.Centimetres?.Figures[figure.Id].Text ?? "–",12}");
+        }
+
+        foreach (var (unit, column) in new[] { ("inches", sheet.Inches), ("centimetres", sheet.Centimetres) })
+        {
+            if (column is null)
+            {
+                Line($"No figures in {unit} can be set for this design.");
+            }
+            else if (column.OwnSizing)
+            {
+                Line($"The {unit} are sized for {column.Settled.Tools.Name}, since rounded they would not add up: {column.Contradictions[0].Text.In(column.Unit)}.");
+            }
+        }
+
+        return text.ToString().TrimEnd();
+    }
+
+    /// <summary>"rather scant: full, the doors would touch".</summary>
+    private static string Safe(SafeSide safe, DisplayUnit unit)
+    {
+        var side = safe.Side switch { Side.Scant => "rather scant: ", Side.Full => "rather full: ", Side.Exact => "exact: ", _ => "" };
+        return $"{side}{safe.Why.In(unit)}{(safe.Twins.Count > 0 ? $" (together with {string.Join(", ", safe.Twins)})" : "")}";
     }
 }

@@ -29,6 +29,7 @@ public sealed record Limit(Affine Value, string Because)
 /// Where a person may set 0 though the limits forbid it (doors that touch): the caution that goes with it; otherwise null.
 /// </param>
 /// <param name="So">What it is there for, after "so that": "the doors do not touch"; null where that says itself.</param>
+/// <param name="Absorbs">The piece of which this panel can take what is left of a sheet's length, where a person prefers that; otherwise null.</param>
 public sealed record Parameter(
     string Id,
     string Name,
@@ -42,7 +43,8 @@ public sealed record Parameter(
     string Least,
     string Most,
     string? ZeroByHand,
-    string? So);
+    string? So,
+    string? Absorbs);
 
 /// <summary>The face of a panel that lies up on the score board (the card's inside, unless its entry says otherwise), and the other.</summary>
 public enum Face

@@ -36,9 +36,10 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         string least = "less",
         string most = "more",
         string? zeroByHand = null,
-        string? so = null)
+        string? so = null,
+        string? absorbs = null)
     {
-        _parameters.Add(new Parameter(id, name, meaning, ideal, [.. min.Select(l => new Limit(l.Value, l.Because))], [.. max.Select(l => new Limit(l.Value, l.Because))], onConversion, held, rule, least, most, zeroByHand, so));
+        _parameters.Add(new Parameter(id, name, meaning, ideal, [.. min.Select(l => new Limit(l.Value, l.Because))], [.. max.Select(l => new Limit(l.Value, l.Because))], onConversion, held, rule, least, most, zeroByHand, so, absorbs));
         return Affine.Name(id);
     }
 

@@ -86,15 +86,21 @@ public sealed record DesignSpec
     public static DesignSpec Parse(string json, string place)
     {
         var accepted = $$"""a design such as {"wholeFold": 1, "construction": "{{ConstructionLibrary.All[0].Id}}", "format": "5x7"}""";
+        var spec = ParseJson<DesignSpec>(json, place, "design.unreadable", accepted);
+        return spec.WholeFold == 1 ? spec : throw new InputProblemException("design.version", place, $"it is of version {spec.WholeFold}", accepted);
+    }
+
+    /// <summary>Reads something written down, saying in which line what is not understood.</summary>
+    internal static T ParseJson<T>(string json, string place, string code, string accepted)
+    {
         try
         {
-            var spec = JsonSerializer.Deserialize<DesignSpec>(json, SizedJson.Options) ?? throw new JsonException("it is empty");
-            return spec.WholeFold == 1 ? spec : throw new InputProblemException("design.version", place, $"it is of version {spec.WholeFold}", accepted);
+            return JsonSerializer.Deserialize<T>(json, SizedJson.Options) ?? throw new JsonException("it is empty");
         }
         catch (JsonException e)
         {
             var line = e.LineNumber is { } l ? $"line {l + 1}: " : "";
-            throw new InputProblemException("design.unreadable", place, line + e.Message.Split(" Path:")[0].TrimEnd('.'), accepted);
+            throw new InputProblemException(code, place, line + e.Message.Split(" Path:")[0].TrimEnd('.'), accepted);
         }
     }
 }

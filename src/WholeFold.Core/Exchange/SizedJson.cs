@@ -2,6 +2,7 @@ using System.Text.Encodings.Web;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using WholeFold.Core.Tooling;
@@ -27,7 +28,10 @@ public sealed record CutJson(string Kind, string Shape, IReadOnlyList<LengthJson
 
 public sealed record PieceSetJson(SettingJson Width, SettingJson Height);
 
-public sealed record PieceJson(string Id, string Name, int Quantity, LengthJson Width, LengthJson Height, string Stock, IReadOnlyList<ScoreJson> Scores, IReadOnlyList<CutJson> Cuts, PieceSetJson Set);
+/// <summary>Scores set with the piece lying one way: by their places in the piece's list, in the order of setting.</summary>
+public sealed record PassJson(string Lay, IReadOnlyList<int> Scores);
+
+public sealed record PieceJson(string Id, string Name, int Quantity, LengthJson Width, LengthJson Height, string Stock, IReadOnlyList<ScoreJson> Scores, IReadOnlyList<PassJson> Order, IReadOnlyList<CutJson> Cuts, PieceSetJson Set);
 
 public sealed record LayerJson(string Id, IReadOnlyList<string> Panels, string Face, int Level, string Stock, LengthJson Width, LengthJson Height, int Quantity);
 
@@ -36,6 +40,10 @@ public sealed record EnvelopeJson(string Id, LengthJson Width, LengthJson Height
 public sealed record CheckJson(string Id, string Severity, string Text, IReadOnlyDictionary<string, LengthJson> Figures);
 
 public sealed record ReasonJson(string Why, LengthJson From, LengthJson To);
+
+/// <param name="Side">scant, full, exact or either: which way the figure may miss.</param>
+/// <param name="Twins">What is cut or scored to the same figure.</param>
+public sealed record SafeJson(string Side, string Why, IReadOnlyList<string> Twins);
 
 public sealed record SizedJsonDocument(
     string Construction,
@@ -48,7 +56,9 @@ public sealed record SizedJsonDocument(
     IReadOnlyList<LayerJson> Layers,
     [property: JsonIgnore(Condition = JsonIgnoreCondition.Never)] EnvelopeJson? Envelope,
     IReadOnlyList<CheckJson> Checks,
-    IReadOnlyDictionary<string, IReadOnlyList<ReasonJson>> Reasons);
+    IReadOnlyDictionary<string, IReadOnlyList<ReasonJson>> Reasons,
+    IReadOnlyDictionary<string, string> Said,
+    IReadOnlyDictionary<string, SafeJson> Safe);
 
 /// <summary>The sized design as JSON, the contract of the command line. The same design gives the same bytes.</summary>
 public static class SizedJson
@@ -92,13 +102,17 @@ public static class SizedJson
                 LengthJson.Of(p.Height.Value),
                 sized.Design.StockOf(p.Piece.Id).Id,
                 [.. p.Scores.Select(s => new ScoreJson(p.Piece.Axis == Axis.X ? "x" : "y", LengthJson.Of(s.Figure.Value), s.Crease.Fold == Fold.Valley ? "valley" : "mountain", s.Crease.Working ? "working" : "set", Set(s.Figure.Setting)))],
+                [.. p.Plan.Passes.Select(pass => new PassJson(Name(pass.Lay), pass.Scores))],
                 [new CutJson("outer", "rectangle", [LengthJson.Of(Length.Zero), LengthJson.Of(Length.Zero)], [LengthJson.Of(p.Width.Value), LengthJson.Of(p.Height.Value)], Set(p.Width.Setting))],
                 new PieceSetJson(Set(p.Width.Setting), Set(p.Height.Setting))))],
             [.. sized.Layers.Select(l => new LayerJson(l.Id, l.Panels, l.Role.BothFaces ? "both" : l.Role.Face == Face.Up ? "up" : "down", l.Level, l.Stock.Id, LengthJson.Of(l.Width.Value), LengthJson.Of(l.Height.Value), l.Quantity))],
             sized.Envelope is { } e ? new EnvelopeJson(e.Id, LengthJson.Of(e.Width), LengthJson.Of(e.Height)) : null,
             [.. sized.Checks.Select(c => new CheckJson(c.Id, c.Severity.ToString().ToLowerInvariant(), c.Text.In(unit), c.Figures.ToDictionary(f => f.Key, f => LengthJson.Of(f.Value))))],
-            sized.Figures.ToDictionary(f => f.Id, f => (IReadOnlyList<ReasonJson>)[.. f.Reasons.Select(r => new ReasonJson(r.Why.In(unit), LengthJson.Of(r.From), LengthJson.Of(r.To)))]));
+            sized.Figures.ToDictionary(f => f.Id, f => (IReadOnlyList<ReasonJson>)[.. f.Reasons.Select(r => new ReasonJson(r.Why.In(unit), LengthJson.Of(r.From), LengthJson.Of(r.To)))]),
+            sized.Figures.ToDictionary(f => f.Id, f => f.Said.In(unit)),
+            SafeSides.Of(sized).ToDictionary(s => s.Key, s => new SafeJson(Name(s.Value.Side), s.Value.Why.In(unit), s.Value.Twins)));
     }
 
-    public static string Name(SetBy how) => how.ToString().ToLowerInvariant();
+    /// <summary>A name as it is written in JSON: <c>headOverHeels</c>.</summary>
+    public static string Name<T>(T value) where T : struct, Enum => JsonNamingPolicy.CamelCase.ConvertName(value.ToString());
 }

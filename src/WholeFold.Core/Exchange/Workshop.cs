@@ -73,6 +73,10 @@ public sealed record Workshop
 
     public IReadOnlyList<StockSpec> Stocks { get; init; } = [];
 
+    /// <summary>Reads tools and stocks from their JSON.</summary>
+    /// <exception cref="InputProblemException">It is no JSON, or has an unknown field.</exception>
+    public static Workshop Parse(string json, string place) => DesignSpec.ParseJson<Workshop>(json, place, "workshop.unreadable", """tools and stocks such as {"stocks": [{"id": "moss", "name": "Moss 250", "caliper": "250 gsm"}]}""");
+
     /// <summary>Both together; of two with one id the first wins.</summary>
     public Workshop With(Workshop? other) => other is null ? this : new Workshop
     {

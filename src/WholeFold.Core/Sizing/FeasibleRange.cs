@@ -7,7 +7,7 @@ namespace WholeFold.Core.Sizing;
 /// The values of one parameter for which all figures can be set, everything else free to follow.
 /// </summary>
 /// <param name="Step">From one settable value to the next, at the ends of the range.</param>
-/// <param name="Stops">All settable values in order; for a machine or both systems at once, those at about every half millimetre, or every one, that are soon found.</param>
+/// <param name="Stops">All settable values in order; for a machine some half a millimetre apart, for both systems at once some two apart, those that are soon found.</param>
 public sealed record FeasibleRange(Length Min, Length Max, Length Step, IReadOnlyList<Length> Stops)
 {
     private const int MostStops = 400;
@@ -35,7 +35,7 @@ public sealed record FeasibleRange(Length Min, Length Max, Length Step, IReadOnl
         // A machine, or two systems at once, can set nearly anything: there the stops are those next to each fine mark.
         var stops = new List<Length> { new(min) };
         var many = tools.Exact || tools.CutMarks.Count > 1;
-        var grid = tools.Exact ? Pair.Of(1, 32, 0.5m).In(tools.System) : many ? Pair.Of(1, 16, 1m).In(tools.System) : new Length(1);
+        var grid = tools.Exact ? Pair.Of(1, 32, 0.5m).In(tools.System) : many ? Pair.Of(1, 8, 2m).In(tools.System) : new Length(1);
         for (var at = min; at < max && stops.Count < MostStops;)
         {
             var next = Math.Min(max, (new Length(at) + grid).Down(grid).Units);

@@ -5,6 +5,12 @@ using WholeFold.Core.Tooling;
 
 namespace WholeFold.Core.Sizing;
 
+/// <summary>An ideal that is not the construction's own, and where it comes from.</summary>
+internal readonly record struct Wish(Rational Value, Words Because)
+{
+    public static Wish FromHome(Rational value) => new(value, Words.Of($"what you set at home, grown or shrunk with the format"));
+}
+
 /// <summary>Poses a construction for one target as a <see cref="Problem"/>: resolves ideals, pins, limits and allowances.</summary>
 internal sealed class Poser
 {
@@ -17,12 +23,12 @@ internal sealed class Poser
     private readonly Func<string?, Stock> _stockOf;
     private readonly Priority _priority;
     private readonly Preferences _prefer;
-    private readonly IReadOnlyDictionary<string, Rational> _wishes;
+    private readonly IReadOnlyDictionary<string, Wish> _wishes;
 
     /// <param name="stockOf">The stock of a piece; of the design's own card for null.</param>
     /// <param name="pins">Values that are hard.</param>
-    /// <param name="wishes">Ideals that replace the construction's own: what a person set in another format, scaled to this one.</param>
-    public Poser(Construction construction, Target target, ToolSet tools, Func<string?, Stock> stockOf, Priority priority, Preferences prefer, IReadOnlyDictionary<string, Length> pins, IReadOnlyDictionary<string, Rational> wishes)
+    /// <param name="wishes">Ideals that replace the construction's own, such as what a person set in another format, scaled to this one.</param>
+    public Poser(Construction construction, Target target, ToolSet tools, Func<string?, Stock> stockOf, Priority priority, Preferences prefer, IReadOnlyDictionary<string, Length> pins, IReadOnlyDictionary<string, Wish> wishes)
     {
         (_construction, _target, _tools, _stockOf, _priority, _prefer, _wishes) = (construction, target, tools, stockOf, priority, prefer, wishes);
         Pins = pins;
@@ -33,6 +39,9 @@ internal sealed class Poser
 
     /// <summary>Which of the pins were set in the home format and only carried into this one.</summary>
     public IReadOnlySet<string> Carried { get; init; } = new HashSet<string>();
+
+    /// <summary>A piece that is to be as long as a side of its sheet.</summary>
+    public (string Piece, Length Length)? Led { get; init; }
 
     /// <summary>Each parameter's ideal at the format, within its limits; a pinned one's is its pin.</summary>
     public IReadOnlyDictionary<string, Rational> Ideals { get; }
@@ -157,6 +166,13 @@ internal sealed class Poser
         {
             yield return requirement;
         }
+
+        if (Led is var (led, length))
+        {
+            var rest = _construction.Pieces.First(p => p.Id == led).Along - Affine.Constant(length);
+            yield return new Requirement($"sheet:{led}.least", rest, "the sheet is used whole");
+            yield return new Requirement($"sheet:{led}.most", rest * -1, "the sheet is used whole");
+        }
     }
 
     private Unknown Side(string name, Length format, long slack) => new()
@@ -198,9 +214,9 @@ internal sealed class Poser
             }
 
             var wished = _wishes.TryGetValue(parameter.Id, out var wish);
-            var ideal = wished ? wish : parameter.Ideal.Evaluate(_tools.System, Value);
+            var ideal = wished ? wish.Value : parameter.Ideal.Evaluate(_tools.System, Value);
             var origin = wished
-                ? Words.Of($"{Capital(parameter.Name)} {Near(ideal)}: what you set at home, grown or shrunk with the format")
+                ? Words.Of($"{Capital(parameter.Name)} {Near(ideal)}: {wish.Because}")
                 : Words.Of($"{Capital(parameter.Name)} {Near(ideal)}: {parameter.Rule}");
             foreach (var (limit, isMin) in parameter.Min.Select(l => (l, true)).Concat(parameter.Max.Select(l => (l, false))))
             {

@@ -27,7 +27,10 @@ public static class Sizer
     /// <exception cref="InputProblemException">A pin is outside its parameter's limits, or names none.</exception>
     /// <exception cref="NoFiguresException">Nothing satisfies the pins, the limits and the marks together.</exception>
     public static SizedDesign Size(Design design, Target target) =>
-        TrySize(design, target) ?? throw new NoFiguresException(Conflicts.Explain(PoserFor(design, target, carried: false), ToolsFor(design, target)));
+        TrySize(design, target) ?? throw new NoFiguresException(ConflictsOf(design, target));
+
+    /// <summary>Of a case that has no figures: a smallest set of requirements that cannot hold together.</summary>
+    public static IReadOnlyList<Conflict> ConflictsOf(Design design, Target target) => Conflicts.Explain(PoserFor(design, target, carried: false), ToolsFor(design, target));
 
     /// <summary>The same, but null where there are no figures: for places that try many things.</summary>
     /// <exception cref="InputProblemException">A pin is outside its parameter's limits, or names none.</exception>
@@ -43,7 +46,7 @@ public static class Sizer
             {
                 if (Solved(design, target, poser, means) is { } sized)
                 {
-                    return sized;
+                    return design.Prefer.WholeSheet ? WholeSheet.Use(sized, carried) ?? sized : sized;
                 }
             }
 
@@ -75,7 +78,7 @@ public static class Sizer
         return null;
     }
 
-    private static SizedDesign? Solved(Design design, Target target, Poser poser, Means means)
+    internal static SizedDesign? Solved(Design design, Target target, Poser poser, Means means)
     {
         var problem = poser.Pose(means);
         return Search.Solve(problem) is { } solution ? Assemble(design, target, poser, problem, solution.Values, solution.Cost, means) : null;
@@ -86,12 +89,12 @@ public static class Sizer
         FeasibleRange.Of(PoserFor(design, target, carried: false), ToolsFor(design, target), parameter, means);
 
     /// <param name="carried">Whether a fixed parameter set at home is hard in another format, or only wished for.</param>
-    internal static Poser PoserFor(Design design, Target target, bool carried)
+    internal static Poser PoserFor(Design design, Target target, bool carried, (string Parameter, Wish Wish)? wish = null, (string Piece, Length Length)? led = null)
     {
         var construction = design.Construction;
         var tools = ToolsFor(design, target);
         var pins = new Dictionary<string, Length>();
-        var wishes = new Dictionary<string, Rational>();
+        var wishes = new Dictionary<string, Wish>();
         var fromHome = new HashSet<string>();
         var atHome = target.Key == design.Home.Key;
         Poser? bare = null, bareHome = null;
@@ -111,16 +114,16 @@ public static class Sizer
 
             if (parameter.OnConversion == OnConversion.Fixed)
             {
-                wishes[name] = value.Units;
+                wishes[name] = Wish.FromHome(value.Units);
                 continue;
             }
 
             // A proportional parameter keeps its relation to the ideal, so what was set by hand is a wish here, not a pin.
-            bare ??= new Poser(construction, target, tools, design.StockOf, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Rational>());
-            bareHome ??= new Poser(construction, design.Home, tools, design.StockOf, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Rational>());
+            bare ??= new Poser(construction, target, tools, design.StockOf, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
+            bareHome ??= new Poser(construction, design.Home, tools, design.StockOf, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
             var here = bare.At(parameter.Ideal);
             var home = bareHome.At(parameter.Ideal);
-            wishes[name] = home.IsZero ? value.Units : new Rational((here / home * value.Units).Nearest());
+            wishes[name] = Wish.FromHome(home.IsZero ? value.Units : new Rational((here / home * value.Units).Nearest()));
         }
 
         foreach (var (name, value) in design.Adjustments.GetValueOrDefault(target.Key) ?? new Dictionary<string, Length>())
@@ -131,7 +134,12 @@ public static class Sizer
             fromHome.Remove(name);
         }
 
-        var poser = new Poser(construction, target, tools, design.StockOf, design.Priority, design.Prefer, pins, wishes) { Carried = fromHome };
+        if (wish is var (wished, rest))
+        {
+            wishes[wished] = rest;
+        }
+
+        var poser = new Poser(construction, target, tools, design.StockOf, design.Priority, design.Prefer, pins, wishes) { Carried = fromHome, Led = led };
         foreach (var (name, value) in pins)
         {
             var parameter = ParameterOf(construction, name);

@@ -4,23 +4,6 @@
  */
 
 export interface paths {
-    "/api/bench": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** All that the bench shows for a design, worked out; nothing is stored. */
-        post: operations["bench"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -49,6 +32,57 @@ export interface paths {
         put?: never;
         /** What contradicts itself in a measure list that was typed in. */
         post: operations["checkList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** All that the bench shows for a design, worked out; nothing is stored. */
+        post: operations["bench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/curves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What can be traded off in a design, each point of a curve a real sizing. */
+        post: operations["curves"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Every figure of a design in inches and in centimetres, each column adding up. */
+        post: operations["sheet"];
         delete?: never;
         options?: never;
         head?: never;
@@ -135,6 +169,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drawer/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listOwn"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/own/tools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keepTools"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/own/stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keepStock"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/own/{kind}/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeOwn"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -148,6 +246,7 @@ export interface components {
         };
         BenchRequest: {
             design: components["schemas"]["DesignSpec"];
+            before?: null | components["schemas"]["DesignSpec"];
         };
         BenchView: {
             constructionName: string;
@@ -168,7 +267,9 @@ export interface components {
             parameters: components["schemas"]["ParameterView"][];
             choices: components["schemas"]["ChoiceView"][];
             alternatives: components["schemas"]["AlternativeView"][];
+            preferences: components["schemas"]["PreferenceView"][];
             checks: components["schemas"]["CheckView"][];
+            compared: null | components["schemas"]["ComparedView"];
             summary: string;
             verdictKind: string;
             closed: null | components["schemas"]["ClosedView"];
@@ -178,6 +279,8 @@ export interface components {
             id: string;
             name: string;
             detail: string;
+            /** @default false */
+            own: boolean;
         };
         CatalogueView: {
             constructions: components["schemas"]["CatalogueItem"][];
@@ -225,9 +328,31 @@ export interface components {
             envelopeHeight: null | number;
             envelopeText: string;
         };
+        ComparedView: {
+            text: string;
+            gone: string[];
+        };
         ConflictView: {
             text: string;
             frees: null | string;
+        };
+        CurvePointView: {
+            value: components["schemas"]["Figure"];
+            one: string;
+            other: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            costs: string;
+            current: boolean;
+        };
+        CurveView: {
+            parameter: string;
+            parameterName: string;
+            oneName: string;
+            otherName: string;
+            points: components["schemas"]["CurvePointView"][];
         };
         DesignCard: {
             id: string;
@@ -287,6 +412,9 @@ export interface components {
             reveal?: string;
             /** @description format, board or proportions. */
             priority?: string;
+            /** @description How figures are liked best: no-sixteenths, one-stop, mountains-from-behind, whole-sheet. */
+            prefer?: string[];
+            own?: null | components["schemas"]["Workshop"];
             /** @description Parameters and choices set by hand in the home format. */
             set?: {
                 [key: string]: string;
@@ -361,6 +489,10 @@ export interface components {
             changed: boolean;
             setting: string;
             how: string;
+            said: string;
+            safe: components["schemas"]["SafeView"];
+            because: null | string;
+            ways: string[];
             reasons: components["schemas"]["ReasonView"][];
         };
         LedgerSection: {
@@ -406,6 +538,15 @@ export interface components {
             least: string;
             most: string;
         };
+        PassScore: {
+            figureId: string;
+            text: string;
+        };
+        PassView: {
+            lay: string;
+            words: string;
+            scores: components["schemas"]["PassScore"][];
+        };
         PieceView: {
             id: string;
             name: string;
@@ -414,7 +555,13 @@ export interface components {
             height: components["schemas"]["Figure"];
             panels: components["schemas"]["PanelView"][];
             scores: components["schemas"]["ScoreView"][];
+            order: components["schemas"]["PassView"][];
             glue: components["schemas"]["GlueView"][];
+        };
+        PreferenceView: {
+            id: string;
+            name: string;
+            on: boolean;
         };
         ProblemDetails: {
             type?: null | string;
@@ -430,12 +577,20 @@ export interface components {
             to: string;
             moves: boolean;
         };
+        RemedyView: {
+            text: string;
+            state: components["schemas"]["DesignSpec"];
+        };
         Rule: {
             name: string;
             hasGrooves: boolean;
             /** Format: int64 */
             end: number;
             ticks: components["schemas"]["Tick"][];
+        };
+        SafeView: {
+            side: string;
+            text: string;
         };
         SaveDesign: {
             /** Format: int32 */
@@ -449,13 +604,56 @@ export interface components {
             direction: string;
             kind: string;
             how: string;
+            lay: string;
             label: string;
             words: string;
             between: string;
         };
+        SheetRow: {
+            figureId: string;
+            label: string;
+            detail: string;
+            in: null | string;
+            cm: null | string;
+            setIn: string;
+            setCm: string;
+        };
+        SheetSection: {
+            title: string;
+            detail: string;
+            rows: components["schemas"]["SheetRow"][];
+        };
+        SheetView: {
+            name: string;
+            construction: string;
+            size: string;
+            tools: string;
+            stock: string;
+            closed: string;
+            sections: components["schemas"]["SheetSection"][];
+            notes: string[];
+        };
         Step: {
             /** Format: int32 */
             version: number;
+        };
+        /** @description A stock of a person's own, as it is written down. */
+        StockSpec: {
+            id?: string;
+            name?: string;
+            /** @description paper, card, vellum, acetate, foil, mirror or embossed. */
+            kind?: string;
+            /** @description Its caliper, measured or from its weight. */
+            caliper?: string;
+            /**
+             * Format: int32
+             * @description g/m², where it is known and the caliper was measured.
+             */
+            grammage?: null | number;
+            /** @description alike, one (printed on one side, white behind) or different. */
+            sides?: string;
+            /** @description Whether its pattern has a way up. */
+            directional?: boolean;
         };
         StripFormat: {
             key: string;
@@ -477,6 +675,7 @@ export interface components {
         StuckView: {
             text: string;
             conflicts: components["schemas"]["ConflictView"][];
+            remedies: components["schemas"]["RemedyView"][];
         };
         Tick: {
             /** Format: int64 */
@@ -485,6 +684,32 @@ export interface components {
             comb: number;
             size: string;
             label: string;
+        };
+        /** @description A tool set of a person's own, as it is written down. Lengths are texts as people write them, in string ToolSpec.Units where bare. */
+        ToolSpec: {
+            id?: string;
+            name?: string;
+            /** @description in, cm or mm: the system of its marks. */
+            units?: string;
+            /** @description Distance from groove to groove; none where there is no board. */
+            groove?: null | string;
+            /** @description Where the first groove is; a groove's distance unless said. */
+            firstGroove?: null | string;
+            /** @description How far the board reaches. */
+            boardLength?: null | string;
+            /** @description The trimmer's finest mark. */
+            trimmerMark?: string;
+            /** @description The longest line that the trimmer cuts. */
+            longestCut?: null | string;
+            /** @description Whether it has a scoring blade. */
+            trimmerScores?: boolean;
+            /** @description The ruler's finest mark; none where scores are only set on grooves. */
+            rulerMark?: null | string;
+        };
+        /** @description Tools and stocks of a person's own, beside those everybody has. A design file can carry those it needs. */
+        Workshop: {
+            tools?: components["schemas"]["ToolSpec"][];
+            stocks?: components["schemas"]["StockSpec"][];
         };
     };
     responses: never;
@@ -495,39 +720,6 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    bench: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["BenchRequest"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BenchView"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
     catalogue: {
         parameters: {
             query?: never;
@@ -568,6 +760,105 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FindingView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    bench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    curves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurveView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetView"];
                 };
             };
             /** @description Bad Request */
@@ -850,6 +1141,131 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listOwn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Workshop"];
+                };
+            };
+        };
+    };
+    keepTools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToolSpec"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToolSpec"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    keepStock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StockSpec"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockSpec"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removeOwn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -9,7 +9,7 @@ using WholeFold.Core.Tooling;
 namespace WholeFold.App.Features.Bench;
 
 /// <summary>Puts a sized design into the words and places that the bench shows. It works out no figure of its own.</summary>
-public sealed class BenchBuilder
+public sealed partial class BenchBuilder
 {
     private readonly ReadDesign _read;
     private readonly DisplayUnit _unit;
@@ -25,7 +25,15 @@ public sealed class BenchBuilder
     }
 
     /// <exception cref="InputProblemException">The design is not understood.</exception>
-    public static BenchView Build(DesignSpec spec) => new BenchBuilder(DesignReader.Read(spec), spec.BothSystems).View();
+    public static BenchView Build(DesignSpec spec, Workshop workshop, DesignSpec? before = null) => For(spec, workshop).View(spec, before is null ? null : DesignReader.Read(before, workshop));
+
+    /// <exception cref="InputProblemException">The design is not understood.</exception>
+    public static IReadOnlyList<CurveView> Curves(DesignSpec spec, Workshop workshop) => For(spec, workshop).Curves();
+
+    /// <exception cref="InputProblemException">The design is not understood, or has no figures.</exception>
+    public static SheetView Sheet(DesignSpec spec, Workshop workshop) => For(spec, workshop).Sheet(spec.Name);
+
+    private static BenchBuilder For(DesignSpec spec, Workshop workshop) => new(DesignReader.Read(spec, workshop), spec.BothSystems);
 
     private Figure Figure(Length value) => new(value.Units, LengthWriter.Write(value, _unit), LengthWriter.Write(value, _other), $"{LengthWriterExact(value)} mm");
 
@@ -44,13 +52,14 @@ public sealed class BenchBuilder
         return $"{named} {LengthWriter.Symbol(_unit)}{(target.Turn ? ", turned" : "")}";
     }
 
-    private BenchView View()
+    private BenchView View(DesignSpec spec, ReadDesign? before)
     {
         var (design, target) = (_read.Design, _read.Target);
         var attempt = Attempt.Of(design, target);
         var home = target.Key == design.Home.Key ? attempt : Attempt.Of(design, design.Home);
         var tools = Sizer.ToolsFor(design, target);
         var sized = attempt.Sized;
+        var compared = before is null || sized is null ? null : Attempt.Of(before.Design, target).Sized;
         return new BenchView(
             design.Family.Name,
             design.Family.Opens,
@@ -65,16 +74,18 @@ public sealed class BenchBuilder
             LengthWriter.Symbol(_unit),
             RuleOf(tools),
             sized is null ? [] : [.. sized.Pieces.Select(p => PieceOf(sized, p))],
-            sized is null ? [] : LedgerOf(sized, home.Sized),
+            sized is null ? [] : LedgerOf(sized, compared ?? home.Sized, compared),
             StripOf(attempt),
             sized is null ? PinnedParameters() : [.. sized.Parameters.Select(p => ParameterOf(p, sized.Means))],
             [.. design.Family.Choices.Select(c => new ChoiceView(c.Id, c.Name, c.Meaning, design.Construction.Choices[c.Id], c.Options))],
             AlternativesOf(attempt),
+            [.. Preferences.All.Select(p => new PreferenceView(p.Id, p.Name, p.Has(design.Prefer)))],
             sized is null ? [] : [.. sized.Checks.Select(c => new CheckView(c.Id, Lower(c.Severity), c.Text.In(_unit)))],
+            sized is null || compared is null ? null : ComparedOf(compared, sized),
             Summary(attempt),
             Lower(attempt.Verdict.Kind),
             sized is null ? null : ClosedOf(sized),
-            sized is null ? new StuckView(attempt.Problem!, [.. attempt.Conflicts.Select(c => new ConflictView(c.Text, c.Id.StartsWith("pin:", StringComparison.Ordinal) ? c.Id[4..] : null))]) : null);
+            sized is null ? new StuckView(attempt.Problem!, [.. attempt.Conflicts.Select(c => new ConflictView(c.Text, c.Id.StartsWith("pin:", StringComparison.Ordinal) ? c.Id[4..] : null))], [.. Remedies.Of(design, target).Select(r => new RemedyView(r.Text.In(_unit), r.Apply(spec, target)))]) : null);
     }
 
     private static string Lower<T>(T value) where T : struct, Enum => char.ToLowerInvariant(value.ToString()[0]) + value.ToString()[1..];
@@ -134,9 +145,11 @@ public sealed class BenchBuilder
                 s.Crease.Fold == Fold.Valley ? "valley" : "mountain",
                 s.Crease.Working ? "working" : "set",
                 SizedJson.Name(s.Figure.Setting.How),
+                SizedJson.Name(s.Figure.Setting.Lay),
                 Text(s.Figure.Setting.At),
                 s.Figure.Setting.In(_unit),
                 s.Between))],
+            [.. piece.Plan.Passes.Select(pass => new PassView(SizedJson.Name(pass.Lay), LayWords(pass.Lay), [.. pass.Scores.Select(i => new PassScore(piece.Scores[i].Figure.Id, Text(piece.Scores[i].Figure.Setting.At)))]))],
             [.. GlueOf(sized, piece).Select(g =>
             {
                 var (x, y, width, height) = Lay(g.Box);
@@ -161,15 +174,18 @@ public sealed class BenchBuilder
         }
     }
 
-    private IReadOnlyList<LedgerSection> LedgerOf(SizedDesign sized, SizedDesign? home)
+    private IReadOnlyList<LedgerSection> LedgerOf(SizedDesign sized, SizedDesign? home, SizedDesign? compared)
     {
         var was = ReferenceEquals(sized, home) ? [] : home?.Figures.ToDictionary(f => f.Id, f => f.Value) ?? [];
+        var because = compared is null ? [] : Comparison.Of(compared, sized).ToDictionary(c => c.Id, c => c.Why.In(_unit));
+        var safe = SafeSides.Of(sized);
+        var ways = sized.Pieces.SelectMany(p => p.Scores.Select(s => (s.Figure.Id, Ways: (IReadOnlyList<string>)[.. ScorePlan.Ways(sized.Tools, s.Figure.Value, p.Along.Value).Where(w => w != s.Figure.Setting).Select(w => w.In(_unit)).Distinct()]))).ToDictionary(w => w.Id, w => w.Ways);
         LedgerRow Row(Measured figure, string label, string detail, string mark)
         {
             var before = was.TryGetValue(figure.Id, out var w) ? Figure(w) : null;
             return new LedgerRow(
-                figure.Id, label, detail, mark, before, Figure(figure.Value), before is not null && before.Units != figure.Value.Units,
-                figure.Setting.In(_unit), SizedJson.Name(figure.Setting.How),
+                figure.Id, label, detail, mark, before, Figure(figure.Value), because.ContainsKey(figure.Id) || (compared is null && before is not null && before.Units != figure.Value.Units),
+                figure.Setting.In(_unit), SizedJson.Name(figure.Setting.How), figure.Said.In(_unit), SafeOf(safe[figure.Id]), because.GetValueOrDefault(figure.Id), ways.GetValueOrDefault(figure.Id, []),
                 [.. figure.Reasons.Select(r => new ReasonView(r.Why.In(_unit), Text(r.From), Text(r.To), r.From != r.To))]);
         }
 

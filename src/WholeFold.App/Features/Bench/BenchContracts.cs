@@ -23,7 +23,14 @@ public sealed record PanelView(string Id, string Name, long X, long Y, long Widt
 
 /// <summary>A score with its flag. <c>at</c> is where it lies, <c>set</c> how it is set.</summary>
 /// <param name="Label">What the flag says: the figure to set.</param>
-public sealed record ScoreView(string FigureId, Figure At, string Direction, string Kind, string How, string Label, string Words, string Between);
+/// <param name="Lay">asItLies, turnedRound, turnedOver or headOverHeels.</param>
+public sealed record ScoreView(string FigureId, Figure At, string Direction, string Kind, string How, string Lay, string Label, string Words, string Between);
+
+/// <summary>Scores that are set one after the other with the piece lying one way.</summary>
+/// <param name="Words">How it lies, such as "turn it round".</param>
+public sealed record PassView(string Lay, string Words, IReadOnlyList<PassScore> Scores);
+
+public sealed record PassScore(string FigureId, string Text);
 
 /// <summary>A region that is glued, in the piece's own coordinates.</summary>
 public sealed record GlueView(string Id, long X, long Y, long Width, long Height, string LinedUp);
@@ -36,13 +43,20 @@ public sealed record PieceView(
     Figure Height,
     IReadOnlyList<PanelView> Panels,
     IReadOnlyList<ScoreView> Scores,
+    IReadOnlyList<PassView> Order,
     IReadOnlyList<GlueView> Glue);
 
 public sealed record ReasonView(string Why, string From, string To, bool Moves);
 
-/// <param name="Was">In the home format, where it has this figure.</param>
+/// <param name="Side">scant, full, exact or either: which way it may miss.</param>
+public sealed record SafeView(string Side, string Text);
+
+/// <param name="Was">In the home format, or before the change that is looked at, where it has this figure.</param>
+/// <param name="Said">The figure as a colleague explains it, in one sentence.</param>
+/// <param name="Because">Why it is not what it was, where a change is looked at.</param>
+/// <param name="Ways">How else it could be set.</param>
 /// <param name="Mark">v or m for a score, × n for a layer, otherwise nothing.</param>
-public sealed record LedgerRow(string FigureId, string Label, string Detail, string Mark, Figure? Was, Figure Now, bool Changed, string Setting, string How, IReadOnlyList<ReasonView> Reasons);
+public sealed record LedgerRow(string FigureId, string Label, string Detail, string Mark, Figure? Was, Figure Now, bool Changed, string Setting, string How, string Said, SafeView Safe, string? Because, IReadOnlyList<string> Ways, IReadOnlyList<ReasonView> Reasons);
 
 public sealed record LedgerSection(string Id, string Title, string Detail, IReadOnlyList<LedgerRow> Rows);
 
@@ -64,7 +78,32 @@ public sealed record ClosedPanel(string Id, long X, long Y, long Width, long Hei
 public sealed record ClosedView(Figure Width, Figure Height, IReadOnlyList<ClosedPanel> Panels, string Text, string Thickness, string? EnvelopeName, long? EnvelopeWidth, long? EnvelopeHeight, string EnvelopeText);
 
 /// <summary>Why there are no figures for this format.</summary>
-public sealed record StuckView(string Text, IReadOnlyList<ConflictView> Conflicts);
+/// <param name="Remedies">The smallest sets of changes with which it goes.</param>
+public sealed record StuckView(string Text, IReadOnlyList<ConflictView> Conflicts, IReadOnlyList<RemedyView> Remedies);
+
+/// <param name="State">The design with it done.</param>
+public sealed record RemedyView(string Text, DesignSpec State);
+
+public sealed record PreferenceView(string Id, string Name, bool On);
+
+/// <summary>What a change of tools, card or preference did to the figures.</summary>
+/// <param name="Gone">Figures that there were and are not any more.</param>
+public sealed record ComparedView(string Text, IReadOnlyList<string> Gone);
+
+/// <summary>One point of a trade-off: a real sizing. <c>x</c> and <c>y</c> are 0 to 1 over the curve.</summary>
+public sealed record CurvePointView(Figure Value, string One, string Other, double X, double Y, string Costs, bool Current);
+
+/// <summary>How much of one thing costs how much of another, and the parameter that decides.</summary>
+public sealed record CurveView(string Parameter, string ParameterName, string OneName, string OtherName, IReadOnlyList<CurvePointView> Points);
+
+/// <param name="In">As it is read in inches; null where inches have no figures.</param>
+public sealed record SheetRow(string FigureId, string Label, string Detail, string? In, string? Cm, string SetIn, string SetCm);
+
+public sealed record SheetSection(string Title, string Detail, IReadOnlyList<SheetRow> Rows);
+
+/// <summary>Every figure in both systems, for the wall beside the board.</summary>
+/// <param name="Notes">Where a column had to be sized for itself, or could not be; and the checks.</param>
+public sealed record SheetView(string Name, string Construction, string Size, string Tools, string Stock, string Closed, IReadOnlyList<SheetSection> Sections, IReadOnlyList<string> Notes);
 
 /// <param name="Frees">The parameter whose pin could be freed; null where it is no pin.</param>
 public sealed record ConflictView(string Text, string? Frees);
@@ -89,11 +128,14 @@ public sealed record BenchView(
     IReadOnlyList<ParameterView> Parameters,
     IReadOnlyList<ChoiceView> Choices,
     IReadOnlyList<AlternativeView> Alternatives,
+    IReadOnlyList<PreferenceView> Preferences,
     IReadOnlyList<CheckView> Checks,
+    ComparedView? Compared,
     string Summary,
     string VerdictKind,
     ClosedView? Closed,
     StuckView? Stuck);
 
 /// <summary>A design that is not saved yet: the bench asks for its figures while a slider moves.</summary>
-public sealed record BenchRequest(DesignSpec Design);
+/// <param name="Before">What it was before a change of tools, card or preference, where that is to be shown.</param>
+public sealed record BenchRequest(DesignSpec Design, DesignSpec? Before = null);

@@ -1,10 +1,23 @@
+using WholeFold.Store;
+
 namespace WholeFold.App.Features.Bench;
 
 internal static class BenchEndpoints
 {
-    public static void MapBench(this IEndpointRouteBuilder app) =>
-        app.MapPost("/api/bench", (BenchRequest request) => BenchBuilder.Build(request.Design))
+    public static void MapBench(this IEndpointRouteBuilder app)
+    {
+        var bench = app.MapGroup("/api/bench");
+        bench.MapPost("/", async (BenchRequest request, OwnThings own, CancellationToken cancel) => BenchBuilder.Build(request.Design, await own.Read(cancel), request.Before))
             .WithName("bench")
             .ProducesProblem(StatusCodes.Status400BadRequest)
             .WithSummary("All that the bench shows for a design, worked out; nothing is stored.");
+        bench.MapPost("/curves", async (BenchRequest request, OwnThings own, CancellationToken cancel) => BenchBuilder.Curves(request.Design, await own.Read(cancel)))
+            .WithName("curves")
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .WithSummary("What can be traded off in a design, each point of a curve a real sizing.");
+        bench.MapPost("/sheet", async (BenchRequest request, OwnThings own, CancellationToken cancel) => BenchBuilder.Sheet(request.Design, await own.Read(cancel)))
+            .WithName("sheet")
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .WithSummary("Every figure of a design in inches and in centimetres, each column adding up.");
+    }
 }

@@ -1,6 +1,4 @@
 using Microsoft.AspNetCore.Mvc;
-using Microsoft.EntityFrameworkCore;
-using WholeFold.Core.Catalogue;
 using WholeFold.Core.Exchange;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
@@ -22,8 +20,6 @@ public sealed record SaveDesign(int Version, DesignSpec State, string Gesture);
 
 public sealed record Step(int Version);
 
-public sealed record DrawerItem(string Kind, string Id, bool ToHand);
-
 internal static class DesignEndpoints
 {
     private const int LongestName = 80, LongestGesture = 160;
@@ -31,33 +27,34 @@ internal static class DesignEndpoints
     public static void MapDesigns(this IEndpointRouteBuilder app)
     {
         var designs = app.MapGroup("/api/designs");
-        designs.MapGet("/", async (DesignStore store, CancellationToken cancel) =>
+        designs.MapGet("/", async (DesignStore store, OwnThings own, CancellationToken cancel) =>
             {
                 var all = await store.List(cancel);
                 var latest = all.MaxBy(d => d.ChangedAt);
-                return all.Select(d => Card(d, d == latest)).ToList();
+                var workshop = await own.Read(cancel);
+                return all.Select(d => Card(d, d == latest, workshop)).ToList();
             })
             .WithName("listDesigns");
 
         designs.MapGet("/{id}", async (string id, DesignStore store, CancellationToken cancel) => Found(id, await store.Find(id, cancel)))
             .WithName("findDesign").Produces<DesignView>().ProducesProblem(StatusCodes.Status404NotFound);
 
-        designs.MapPost("/", async ([FromBody] NewDesign request, DesignStore store, CancellationToken cancel) =>
+        designs.MapPost("/", async ([FromBody] NewDesign request, DesignStore store, OwnThings own, CancellationToken cancel) =>
             {
-                var state = Checked(request.State);
+                var state = Checked(request.State, await own.Read(cancel));
                 var stored = await store.Create(Guid.NewGuid().ToString("N"), state, "begun", cancel);
                 return TypedResults.Ok(View(stored));
             })
             .WithName("createDesign").ProducesProblem(StatusCodes.Status400BadRequest);
 
-        designs.MapPut("/{id}", async (string id, [FromBody] SaveDesign request, DesignStore store, CancellationToken cancel) =>
+        designs.MapPut("/{id}", async (string id, [FromBody] SaveDesign request, DesignStore store, OwnThings own, CancellationToken cancel) =>
             {
                 if (request.Gesture.Length is 0 or > LongestGesture)
                 {
                     throw new InputProblemException("gesture.length", "gesture", $"it has {request.Gesture.Length} characters", $"1 to {LongestGesture}, such as “centre to 3/4 in”");
                 }
 
-                return Found(id, await store.Save(id, request.Version, Checked(request.State), request.Gesture, cancel));
+                return Found(id, await store.Save(id, request.Version, Checked(request.State, await own.Read(cancel)), request.Gesture, cancel));
             })
             .WithName("saveDesign").Produces<DesignView>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
 
@@ -66,38 +63,10 @@ internal static class DesignEndpoints
 
         designs.MapPost("/{id}/redo", async (string id, [FromBody] Step step, DesignStore store, CancellationToken cancel) => Found(id, await store.Redo(id, step.Version, cancel)))
             .WithName("redoDesign").Produces<DesignView>().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
-
-        var drawer = app.MapGroup("/api/drawer");
-        drawer.MapGet("/", async (WholeFoldContext context, CancellationToken cancel) =>
-                (await context.Drawer.AsNoTracking().OrderBy(d => d.Position).ToListAsync(cancel)).Select(d => new DrawerItem(d.Kind, d.Id, d.ToHand)).ToList())
-            .WithName("listDrawer");
-
-        drawer.MapPut("/", async ([FromBody] DrawerItem item, WholeFoldContext context, CancellationToken cancel) =>
-            {
-                var known = item.Kind == "tools" ? Core.Tooling.ToolSets.Ids.Contains(item.Id) : item.Kind == "stock" && Core.Paper.Stocks.ById(item.Id) is not null;
-                if (!known)
-                {
-                    throw new InputProblemException("drawer.unknown", "id", $"“{item.Id}” is not something the drawer knows", "kind tools or stock with the id of one, such as {\"kind\": \"stock\", \"id\": \"card-300\"}");
-                }
-
-                var row = await context.Drawer.FindAsync([item.Kind, item.Id], cancel);
-                if (row is null)
-                {
-                    context.Drawer.Add(new DrawerRow { Kind = item.Kind, Id = item.Id, ToHand = item.ToHand, Position = await context.Drawer.CountAsync(cancel) });
-                }
-                else
-                {
-                    row.ToHand = item.ToHand;
-                }
-
-                await context.SaveChangesAsync(cancel);
-                return item;
-            })
-            .WithName("keepInDrawer").ProducesProblem(StatusCodes.Status400BadRequest);
     }
 
     /// <summary>A design is only stored once every word of it is understood; figures it cannot have yet do not matter.</summary>
-    private static DesignSpec Checked(DesignSpec state)
+    private static DesignSpec Checked(DesignSpec state, Workshop workshop)
     {
         var name = state.Name.Trim();
         if (name.Length is 0 or > LongestName)
@@ -105,16 +74,10 @@ internal static class DesignEndpoints
             throw new InputProblemException("name.length", "name", name.Length == 0 ? "the design has no name" : $"the name has {name.Length} characters", $"1 to {LongestName} characters, such as “Comet supper”");
         }
 
-        var read = DesignReader.Read(state);
-        try
-        {
-            Sizer.Size(read.Design, read.Target);
-        }
-        catch (NoFiguresException)
-        {
-            // Kept all the same: the person is told on the bench what conflicts, and frees it there.
-        }
+        var read = DesignReader.Read(state, workshop);
 
+        // One that has no figures is kept all the same: the person is told on the bench what conflicts, and frees it there.
+        Sizer.TrySize(read.Design, read.Target);
         return state with { Name = name };
     }
 
@@ -124,9 +87,9 @@ internal static class DesignEndpoints
 
     internal static DesignView View(StoredDesign stored) => new(stored.Id, stored.Version, stored.State, stored.Undo, stored.Redo);
 
-    private static DesignCard Card(StoredDesign stored, bool latest)
+    private static DesignCard Card(StoredDesign stored, bool latest, Workshop workshop)
     {
-        var read = DesignReader.Read(stored.State);
+        var read = DesignReader.Read(stored.State, workshop);
         var home = read.Design.Home;
         var unit = home.Format.System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre;
         var size = $"{LengthWriter.Write(home.Width, unit)} × {LengthWriter.Write(home.Height, unit)}";

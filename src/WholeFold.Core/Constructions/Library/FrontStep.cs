@@ -11,7 +11,7 @@ internal static class FrontStep
     {
         var rise = c.Length("rise", "rise", "how far the step stands before the back", H / 5, "a fifth of the card's height", [(Construction.SmallestPanel, "a narrower step does not stand")], [(H / 3, "a deeper one pushes out of the closed card")], least: "shallower", most: "deeper");
         var step = c.Length("step", "step", "height of the step's front", 0.37m * H, "0.37 of the card's height", [(Pair.Of(3, 4, 20m), "a lower step shows nothing")], [(H - rise, "closed, the step and its rise must not be higher than the card")], least: "lower", most: "higher");
-        var tab = c.Length("tab", "tab", "height of the tab that goes down inside the step", Pair.Of(1, 2, 12m), "½ in, or 12 mm: what a tab needs", [(Pair.Of(1, 2, 12m), "a narrower tab does not hold the step square")], [(step, "a longer tab would stand on the bottom crease")], OnConversion.Fixed, least: "less card", most: "surer bond");
+        var tab = c.Length("tab", "tab", "height of the tab that goes down inside the step", Pair.Of(1, 2, 12m), "½ in, or 12 mm: what a tab needs", [(Pair.Of(1, 2, 12m), "a narrower tab does not hold the step square")], [(step, "a longer tab would stand on the bottom crease")], OnConversion.Fixed, least: "less card", most: "surer bond", absorbs: "base");
         var foot = H + (2 * rise) + step;
         c.Piece("base", "Base", Axis.Y, W, "the back, the step with both its rises, and the tab", "the card's width", [Panel("back", "back", H), Panel("floor", "floor", rise), Panel("front", "step front", step), Panel("top", "step top", rise), Tab("tab", "tab", tab)], [
             Valley(90, "the card's height: the bottom crease"),

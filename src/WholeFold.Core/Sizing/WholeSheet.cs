@@ -1,0 +1,39 @@
+using WholeFold.Core.Catalogue;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Sizing;
+
+/// <summary>A piece led by its sheet: the whole length is used and one panel takes what is left, which saves a cut.</summary>
+internal static class WholeSheet
+{
+    /// <summary>
+    /// The same design with a piece as long as a side of the everyday sheet, the shortest that does; null where no panel can
+    /// take the rest within its limits without a smaller card.
+    /// </summary>
+    public static SizedDesign? Use(SizedDesign sized, bool carried)
+    {
+        var sheet = Sheets.Everyday(sized.Tools.System);
+        foreach (var parameter in sized.Parameters.Where(p => p.Parameter.Absorbs is not null && !p.Pinned))
+        {
+            var piece = sized.Pieces.First(p => p.Piece.Id == parameter.Parameter.Absorbs);
+            foreach (var length in new[] { sheet.Width, sheet.Height }.Order().Where(l => l >= piece.Along.Value))
+            {
+                var (left, across) = (length - piece.Along.Value, length == sheet.Width ? sheet.Height : sheet.Width);
+                if (piece.Across.Value > across)
+                {
+                    continue;
+                }
+
+                var wish = new Wish((parameter.Value + left).Units, Words.Of($"what is left of the sheet's {length}, so that it need not be cut to length"));
+                var poser = Sizer.PoserFor(sized.Design, sized.Target, carried, (parameter.Parameter.Id, wish), (piece.Piece.Id, length));
+                if (Sizer.Solved(sized.Design, sized.Target, poser, sized.Means) is { } whole && whole.Width == sized.Width && whole.Height == sized.Height)
+                {
+                    return whole;
+                }
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,137 @@
+using System.Net;
+using System.Net.Http.Json;
+using WholeFold.App.Features.Bench;
+using WholeFold.App.Features.Catalogue;
+using WholeFold.App.Features.Designs;
+using WholeFold.Core.Exchange;
+using Xunit;
+
+namespace WholeFold.App.Tests;
+
+/// <summary>Tools and stocks of the studio's own, from the drawer to the bench.</summary>
+public sealed class DrawerTests : IDisposable
+{
+    private static readonly ToolSpec Board = new() { Id = "window-board", Name = "Board by the window", Units = "in", Groove = "1/4", BoardLength = "12", TrimmerMark = "1/8", RulerMark = "1/16" };
+    private static readonly StockSpec Moss = new() { Id = "moss", Name = "Moss 250", Caliper = "0.6mm" };
+
+    private readonly Studio _studio = new(demo: true);
+    private readonly HttpClient _client;
+
+    public DrawerTests() => _client = _studio.CreateClient();
+
+    private static CancellationToken Cancel => TestContext.Current.CancellationToken;
+
+    public void Dispose() => _studio.Dispose();
+
+    private async Task Keep()
+    {
+        (await _client.PutAsJsonAsync("/api/drawer/own/tools", Board, Cancel)).EnsureSuccessStatusCode();
+        (await _client.PutAsJsonAsync("/api/drawer/own/stock", Moss, Cancel)).EnsureSuccessStatusCode();
+    }
+
+    [Fact]
+    public async Task Own_tools_and_stocks_can_be_used_at_once_and_survive()
+    {
+        await Keep();
+        var catalogue = await Http.Read<CatalogueView>(await _client.GetAsync("/api/catalogue", Cancel));
+        Assert.Equal(("window-board", true), (catalogue.Tools[0].Id, catalogue.Tools[0].Own));
+        Assert.Equal("0.6 mm", catalogue.Stocks[0].Detail);
+        var design = await _client.Design("market-lanterns");
+        var saved = await _client.Saved(design, design.State with { Tools = "window-board", Stock = "moss" }, "own tools");
+        var view = await _client.Bench(saved.State);
+        Assert.Equal(("Board by the window", 49), (view.Tools, view.Rule.Ticks.Count));
+        using var again = new Studio(folder: _studio.Folder);
+        Assert.Equal(Moss, Assert.Single((await Http.Read<Workshop>(await again.CreateClient().GetAsync("/api/drawer/own", Cancel))).Stocks));
+    }
+
+    [Fact]
+    public async Task What_no_tool_can_be_is_refused_with_the_field_and_nothing_is_kept()
+    {
+        foreach (var (bad, field) in new[]
+        {
+            (Board with { Groove = "two" }, "tools.groove"), (Board with { Groove = "3 in" }, "tools.groove"), (Board with { BoardLength = "1" }, "tools.boardLength"),
+            (Board with { Id = "Window board" }, "tools.id"), (Board with { Id = "machine" }, "tools.id"), (Board with { Name = " " }, "tools.name"),
+            (Board with { TrimmerMark = "" }, "tools.trimmerMark"), (Board with { Units = "ell" }, "tools.units"), (Board with { Groove = null, RulerMark = null }, "tools.groove"),
+        })
+        {
+            var answer = await _client.PutAsJsonAsync("/api/drawer/own/tools", bad, Cancel);
+            Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+            var problem = await answer.Problem();
+            Assert.Equal(field, problem.GetProperty("field").GetString());
+            Assert.NotEmpty(problem.GetProperty("accepted").GetString()!);
+        }
+
+        foreach (var (bad, field) in new[] { (Moss with { Caliper = "9mm" }, "stock.caliper"), (Moss with { Kind = "tin" }, "stock.kind"), (Moss with { Sides = "three" }, "stock.sides"), (Moss with { Grammage = 5 }, "stock") })
+        {
+            var answer = await _client.PutAsJsonAsync("/api/drawer/own/stock", bad, Cancel);
+            Assert.StartsWith(field, (await answer.Problem()).GetProperty("field").GetString(), StringComparison.Ordinal);
+        }
+
+        var own = await Http.Read<Workshop>(await _client.GetAsync("/api/drawer/own", Cancel));
+        Assert.Empty(own.Tools);
+        Assert.Empty(own.Stocks);
+    }
+
+    [Fact]
+    public async Task What_a_design_was_made_with_stays_as_long_as_undo_leads_back_to_it()
+    {
+        await Keep();
+        var design = await _client.Design("market-lanterns");
+        var made = await _client.Saved(design, design.State with { Stock = "moss" }, "moss");
+        await _client.Step(made, "undo");
+        var refused = await _client.DeleteAsync("/api/drawer/own/stock/moss", Cancel);
+        Assert.Contains("Market lanterns", (await refused.Problem()).GetProperty("detail").GetString(), StringComparison.Ordinal);
+        Assert.Equal(HttpStatusCode.NoContent, (await _client.DeleteAsync("/api/drawer/own/tools/window-board", Cancel)).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await _client.DeleteAsync("/api/drawer/own/tools/window-board", Cancel)).StatusCode);
+    }
+
+    [Fact]
+    public async Task A_change_of_tools_or_card_is_shown_changing_with_the_reason()
+    {
+        var before = new DesignSpec { Name = "x", Construction = "winged-lock-gatefold", Format = "5x5" };
+        var view = await _client.Bench(before with { Tools = "metric-5mm" }, before);
+        var rows = view.Ledger.SelectMany(s => s.Rows).ToList();
+        Assert.Matches("^[0-9]+ figures change of [0-9]+", view.Compared!.Text);
+        Assert.All(rows.Where(r => r.Changed), r => Assert.NotEmpty(r.Because!));
+        Assert.Contains(rows, r => r is { Changed: true, Was: not null } && r.Was.Units != r.Now.Units);
+        Assert.Equal("No figure changes.", (await _client.Bench(before, before)).Compared!.Text);
+        Assert.Null((await _client.Bench(before)).Compared);
+    }
+
+    [Fact]
+    public async Task A_curve_has_real_points_and_none_is_worse_than_another_in_everything()
+    {
+        var spec = new DesignSpec { Name = "x", Construction = "winged-lock-gatefold", Format = "5x7" };
+        var curves = await _client.Ask<List<CurveView>>("/api/bench/curves", new BenchRequest(spec));
+        var curve = curves[0];
+        Assert.True(curve.Points.Count > 2);
+        Assert.All(curve.Points, p => Assert.InRange(p.X, 0, 1));
+        var picked = curve.Points.First(p => !p.Current);
+        var view = await _client.Bench(spec with { Set = new Dictionary<string, string> { [curve.Parameter] = picked.Value.Exact } });
+        Assert.Equal(picked.Value.Units, view.Parameters.Single(p => p.Id == curve.Parameter).Value.Units);
+    }
+
+    [Fact]
+    public async Task What_is_stuck_comes_with_the_smallest_changes_that_mend_it()
+    {
+        var stuck = await _client.Bench(new DesignSpec { Name = "x", Construction = "front-step", Format = "a2-us", Set = new Dictionary<string, string> { ["tab"] = "2in", ["step"] = "1in" } });
+        Assert.Equal(2, stuck.Stuck!.Remedies.Count);
+        foreach (var remedy in stuck.Stuck.Remedies)
+        {
+            Assert.Null((await _client.Bench(remedy.State)).Stuck);
+            Assert.Single(remedy.State.Set);
+        }
+    }
+
+    [Fact]
+    public async Task The_sheet_has_every_figure_in_both_systems()
+    {
+        var spec = new DesignSpec { Name = "Night ferry", Construction = "tier-scene", Format = "5x7", Turn = true };
+        var sheet = await _client.Ask<SheetView>("/api/bench/sheet", new BenchRequest(spec));
+        var figures = (await _client.Bench(spec)).Ledger.SelectMany(s => s.Rows).Select(r => r.FigureId).Order();
+        Assert.Equal(figures, sheet.Sections.SelectMany(s => s.Rows).Select(r => r.FigureId).Order());
+        Assert.All(sheet.Sections.SelectMany(s => s.Rows), r => Assert.True(r.In is not null && r.Cm is not null));
+        var none = await _client.PostAsJsonAsync("/api/bench/sheet", new BenchRequest(spec with { Construction = "front-step", Turn = false, Format = "a2-us", Set = new Dictionary<string, string> { ["tab"] = "2in", ["step"] = "1in" } }), Cancel);
+        Assert.Equal("sheet.noFigures", (await none.Problem()).GetProperty("code").GetString());
+    }
+}
