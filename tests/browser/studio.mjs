@@ -34,7 +34,7 @@ export async function settled(page, id) {
     const target = view.strip.find((f) => f.target);
     expect(await page.locator('.format[aria-pressed="true"] .format-name').innerText()).toBe(target.name);
     for (const row of view.ledger.flatMap((s) => s.rows)) {
-      expect((await figure(page, row.figureId).locator(".now").textContent()).trim()).toBe(row.now.text);
+      expect((await figure(page, row.figureId).locator(".now .fig").textContent()).trim()).toBe(row.now.text);
     }
     settledOn = { state, view };
   }).toPass();

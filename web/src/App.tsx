@@ -3,10 +3,12 @@ import { BenchPage } from "./features/bench/BenchPage";
 import { DrawerPage } from "./features/drawer/DrawerPage";
 import { Start } from "./features/drawer/Start";
 import { Lost } from "./features/help/Lost";
+import { SheetPage } from "./features/sheet/SheetPage";
 
 const router = createBrowserRouter([
   { path: "/", element: <Start /> },
   { path: "/bench/:id", element: <BenchPage /> },
+  { path: "/sheet/:id", element: <SheetPage /> },
   { path: "/drawer", element: <DrawerPage /> },
   { path: "*", element: <Lost /> },
 ]);

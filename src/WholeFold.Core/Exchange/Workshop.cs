@@ -91,12 +91,13 @@ public static class WorkshopReader
     private const int LongestName = 60;
 
     /// <summary>The finest step that a person can see, and the coarsest that still makes cards.</summary>
-    private static readonly Length Finest = Length.In(1, 64), Coarsest = Length.In(1, 2);
+    private static readonly Pair Finest = Pair.Of(1, 32, 0.5m), Coarsest = Pair.Of(1, 2, 10m);
 
     /// <exception cref="InputProblemException">Something is missing, unknown or out of range.</exception>
     public static ToolSet Read(ToolSpec spec, string place)
     {
         ArgumentNullException.ThrowIfNull(spec);
+        var name = NameOf(spec.Name, $"{place}.name", "Small board by the window");
         var unit = DesignReader.UnitOf(spec.Units, UnitSystem.Imperial, $"{place}.units");
         var system = unit == DisplayUnit.Inch ? UnitSystem.Imperial : UnitSystem.Metric;
         Length Read(string? text, string field, Length least, Length most)
@@ -106,7 +107,7 @@ public static class WorkshopReader
             return value >= least && value <= most ? value : throw new InputProblemException("tools.range", $"{place}.{field}", $"{text} is no use for that", accepted);
         }
 
-        Length Mark(string? text, string field) => Read(text, field, Finest, Coarsest);
+        Length Mark(string? text, string field) => Read(text, field, Finest.In(system), Coarsest.In(system));
         var groove = spec.Groove is null ? (Length?)null : Mark(spec.Groove, "groove");
         var trimmer = Mark(spec.TrimmerMark, "trimmerMark");
         var ruler = spec.RulerMark is null ? (Length?)null : Mark(spec.RulerMark, "rulerMark");
@@ -127,7 +128,7 @@ public static class WorkshopReader
         return new ToolSet
         {
             Id = IdOf(spec.Id, $"{place}.id", ToolSets.Ids),
-            Name = NameOf(spec.Name, $"{place}.name", "Small board by the window"),
+            Name = name,
             System = system,
             Combs = groove is { } step ? [new Comb(step, spec.FirstGroove is null ? step : Read(spec.FirstGroove, "firstGroove", new Length(1), Length.In(2)))] : [],
             BoardEnd = groove is null ? Length.Zero : Read(spec.BoardLength, "boardLength", Length.In(4), Length.In(40)),
@@ -142,6 +143,7 @@ public static class WorkshopReader
     public static Stock Read(StockSpec spec, string place)
     {
         ArgumentNullException.ThrowIfNull(spec);
+        var name = NameOf(spec.Name, $"{place}.name", "Moss 250");
         if (!CaliperReader.TryRead(spec.Caliper, out var caliper, out var reason))
         {
             throw new InputProblemException("caliper.unreadable", $"{place}.caliper", reason!, CaliperReader.Accepted);
@@ -159,7 +161,7 @@ public static class WorkshopReader
 
         // A weight says how much fibre there is; embossing then makes it stand higher. A measured caliper has that in it.
         var thickness = kind == StockKind.Embossed && !caliper.Measured ? Length.Mm(caliper.Caliper.Millimetres * Bulk.Embossing) : caliper.Caliper;
-        return new Stock(IdOf(spec.Id, $"{place}.id", [.. Paper.Stocks.All.Select(s => s.Id)]), NameOf(spec.Name, $"{place}.name", "Moss 250"), kind, thickness, spec.Grammage ?? caliper.Grammage)
+        return new Stock(IdOf(spec.Id, $"{place}.id", [.. Paper.Stocks.All.Select(s => s.Id)]), name, kind, thickness, spec.Grammage ?? caliper.Grammage)
         {
             Sides = OneOf<Sides>(spec.Sides, "sides"),
             Directional = spec.Directional,

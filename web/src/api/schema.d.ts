@@ -334,7 +334,6 @@ export interface components {
         };
         ConflictView: {
             text: string;
-            frees: null | string;
         };
         CurvePointView: {
             value: components["schemas"]["Figure"];

@@ -9,6 +9,9 @@ export const LANE = 25;
 const RULE_HEIGHT = 34;
 const FLAG_GAP = 6;
 
+/** How the piece lies for a score, beside its figure on the flag. */
+const lays: Record<string, string> = { turnedRound: "↻", turnedOver: "⇄", headOverHeels: "⇅" };
+
 const flagWidth = (score: Schemas["ScoreView"]) => {
   const { whole, fraction, word } = figureParts(score.label);
   return (
@@ -16,7 +19,7 @@ const flagWidth = (score: Schemas["ScoreView"]) => {
     whole.length * 9 +
     (fraction ? fraction.length * 6.2 + 2 : 0) +
     (word ? word.length * 6 + 4 : 0) +
-    (score.how === "turned" ? 16 : 0)
+    (lays[score.lay] ? 16 : 0)
   );
 };
 
@@ -151,20 +154,20 @@ export function Piece({
               x1={at}
               x2={at}
               y1={y + height}
-              y2={ruleTop + (score.how === "turned" ? 0 : 12)}
+              y2={ruleTop + (lays[score.lay] ? 0 : 12)}
               className="pole"
               data-score={score.figureId}
               data-at={score.at.units}
             />
             <path d={swallow} className={`flag ${score.how}`} />
-            {score.how === "turned" ? (
+            {lays[score.lay] ? (
               <text x={left + (flag.side === "right" ? 7 : 12)} y={top + 14.5} className="flag-text turn">
-                ↻
+                {lays[score.lay]}
               </text>
             ) : null}
             <SvgFig
               text={score.label}
-              x={left + (flag.side === "right" ? 7 : 12) + (score.how === "turned" ? 16 : 0)}
+              x={left + (flag.side === "right" ? 7 : 12) + (lays[score.lay] ? 16 : 0)}
               y={top + 15}
               className="flag-text"
             />

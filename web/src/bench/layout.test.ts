@@ -82,5 +82,13 @@ describe("flags", () => {
   it("hang to the left where the right edge is near", () => {
     expect(flagLanes([{ at: 590, width: 60 }], 600)).toEqual([{ lane: 0, side: "left" }]);
     expect(flagLanes([{ at: 100, width: 60 }], 600)).toEqual([{ lane: 0, side: "right" }]);
+    const crowded = flagLanes(
+      [
+        { at: 520, width: 60 },
+        { at: 590, width: 60 },
+      ],
+      600,
+    );
+    expect(crowded[1]).toEqual({ lane: 1, side: "left" });
   });
 });

@@ -61,7 +61,7 @@ export type PlacedFlag = { lane: number; side: "right" | "left" };
 export function flagLanes(flags: Flag[], edge: number): PlacedFlag[] {
   const lanes: [number, number][][] = [];
   return flags.map(({ at, width }) => {
-    const sides: ("right" | "left")[] = at + width <= edge ? ["right", "left"] : ["left", "right"];
+    const sides: ("right" | "left")[] = at + width <= edge ? ["right", "left"] : at >= width ? ["left"] : ["left", "right"];
     for (let lane = 0; ; lane++) {
       lanes[lane] ??= [];
       const taken = lanes[lane] as [number, number][];

@@ -85,7 +85,7 @@ public sealed partial class BenchBuilder
             Summary(attempt),
             Lower(attempt.Verdict.Kind),
             sized is null ? null : ClosedOf(sized),
-            sized is null ? new StuckView(attempt.Problem!, [.. attempt.Conflicts.Select(c => new ConflictView(c.Text, c.Id.StartsWith("pin:", StringComparison.Ordinal) ? c.Id[4..] : null))], [.. Remedies.Of(design, target).Select(r => new RemedyView(r.Text.In(_unit), r.Apply(spec, target)))]) : null);
+            sized is null ? new StuckView(attempt.Problem!, [.. attempt.Conflicts.Select(c => new ConflictView(c.Text))], [.. Remedies.Of(design, target).Select(r => new RemedyView(r.Text.In(_unit), r.Apply(spec, target)))]) : null);
     }
 
     private static string Lower<T>(T value) where T : struct, Enum => char.ToLowerInvariant(value.ToString()[0]) + value.ToString()[1..];

@@ -105,8 +105,7 @@ public sealed record SheetSection(string Title, string Detail, IReadOnlyList<She
 /// <param name="Notes">Where a column had to be sized for itself, or could not be; and the checks.</param>
 public sealed record SheetView(string Name, string Construction, string Size, string Tools, string Stock, string Closed, IReadOnlyList<SheetSection> Sections, IReadOnlyList<string> Notes);
 
-/// <param name="Frees">The parameter whose pin could be freed; null where it is no pin.</param>
-public sealed record ConflictView(string Text, string? Frees);
+public sealed record ConflictView(string Text);
 
 /// <summary>Everything the bench shows for one design and one target, worked out.</summary>
 public sealed record BenchView(

@@ -1,5 +1,5 @@
 import { Button, SegmentedControl, Slider } from "@mantine/core";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import type { BenchView, Schemas } from "../../api/client";
 import { Fig, Sentence } from "../../components/Fig";
 
@@ -12,15 +12,18 @@ export function Adjust({
   onSet,
   onChoice,
   onPriority,
+  curves,
 }: {
   view: BenchView;
   onTry: (parameter: string, value: string) => void;
   onSet: (parameter: ParameterView, value: string | null, text: string) => void;
   onChoice: (choice: string, value: string) => void;
   onPriority: (priority: string, name: string) => void;
+  curves: ReactNode;
 }) {
   return (
     <section className="adjust" aria-label="Adjust">
+      {curves}
       {view.choices.map((choice) => (
         <div key={choice.id} className="choice">
           <span id={`choice-${choice.id}`} title={choice.meaning}>

@@ -9,6 +9,7 @@ import {
 } from "@mantine/core";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
+import type { Schemas } from "../../api/client";
 
 export function ThemeButton() {
   const { setColorScheme } = useMantineColorScheme();
@@ -49,12 +50,14 @@ export function Pick({
   items,
   value,
   onPick,
+  children,
 }: {
   label: string;
   shown: string;
   items: PickItem[];
   value: string;
   onPick: (item: PickItem) => void;
+  children?: ReactNode;
 }) {
   return (
     <Menu position="bottom-end" withArrow withinPortal={false} withInitialFocusPlaceholder={false}>
@@ -76,8 +79,30 @@ export function Pick({
             <small>{item.detail}</small>
           </Menu.Item>
         ))}
+        {children}
       </Menu.Dropdown>
     </Menu>
+  );
+}
+
+/** How a person likes to set figures, where there is more than one way. */
+export function Preferences({
+  preferences,
+  onChange,
+}: {
+  preferences: Schemas["PreferenceView"][];
+  onChange: (preference: Schemas["PreferenceView"], on: boolean) => void;
+}) {
+  return (
+    <>
+      <Menu.Divider />
+      <Menu.Label>I would rather have</Menu.Label>
+      {preferences.map((p) => (
+        <Menu.CheckboxItem key={p.id} checked={p.on} onChange={(on) => onChange(p, on)} closeMenuOnClick={false}>
+          {p.name}
+        </Menu.CheckboxItem>
+      ))}
+    </>
   );
 }
 

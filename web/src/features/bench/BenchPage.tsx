@@ -2,25 +2,27 @@ import { Button, Group, Loader, Modal, Text, useComputedColorScheme, useMantineC
 import { useDocumentTitle, useHotkeys } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { useNavigate, useParams } from "react-router";
+import { Link, useNavigate, useParams } from "react-router";
 import { answer, api, type DesignState, type Schemas } from "../../api/client";
 import { Table } from "../../bench/Table";
 import { Sentence } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
 import { Help } from "../help/Help";
 import { Adjust } from "./Adjust";
-import { IconButton, Pick, ThemeButton, UnitsSwitch, Wordmark } from "./Bar";
-import { nextUnits, targetOf, withChoice, withParameter, withTarget } from "./changes";
+import { IconButton, Pick, Preferences, ThemeButton, UnitsSwitch, Wordmark } from "./Bar";
+import { Curves } from "./Curves";
+import { nextUnits, targetOf, withChoice, withParameter, withPreference, withTarget } from "./changes";
 import { Foot } from "./Foot";
 import { Ledger } from "./Ledger";
 import { Papers } from "./Papers";
 import { Strip } from "./Strip";
+import { Stuck } from "./Stuck";
 import { useDesign } from "./useDesign";
 
 export function BenchPage() {
   const { id = "" } = useParams();
   const desk = useDesign(id);
-  const { design, state, view, commit } = desk;
+  const { design, state, view, commit, commitCompared } = desk;
   const navigate = useNavigate();
   const { setColorScheme } = useMantineColorScheme();
   const scheme = useComputedColorScheme("light");
@@ -64,7 +66,7 @@ export function BenchPage() {
   );
   const stocksToHand = stocks.filter((s) => toHand("stock").size === 0 || toHand("stock").has(s.id) || s.id === state?.stock);
   const setTools = (tool: { id: string; name: string } | undefined) =>
-    state && tool && commit({ ...state, tools: tool.id }, tool.name);
+    state && tool && commitCompared({ ...state, tools: tool.id }, tool.name);
   const setUnits = (next: DesignState) => commit(next, next.bothSystems ? "both systems" : `in ${next.units}`);
   const nextTools = () =>
     setTools(toolsToHand[(toolsToHand.findIndex((t) => t.name === view?.tools) + 1) % Math.max(1, toolsToHand.length)]);
@@ -79,6 +81,8 @@ export function BenchPage() {
     ["B", nextTools],
     ["D", () => setColorScheme(scheme === "dark" ? "light" : "dark")],
     ["G", () => navigate("/drawer")],
+    ["P", () => navigate(`/sheet/${id}`)],
+    ["Escape", desk.stopComparing],
     ["mod+Z", desk.undo],
     ["mod+shift+Z", desk.redo],
     ["mod+Y", desk.redo],
@@ -127,7 +131,12 @@ export function BenchPage() {
           items={toolsToHand}
           value={tools.find((t) => t.name === view?.tools)?.id ?? ""}
           onPick={(item) => setTools(item)}
-        />
+        >
+          <Preferences
+            preferences={view?.preferences ?? []}
+            onChange={(p, on) => commitCompared(withPreference(state, p.id, on), on ? p.name : `no more “${p.name}”`)}
+          />
+        </Pick>
         <Papers
           state={state}
           shown={view?.stock ?? ""}
@@ -135,14 +144,14 @@ export function BenchPage() {
           all={stocks}
           adhesives={catalogue.data?.adhesives ?? []}
           accepted={catalogue.data?.acceptsCaliper ?? ""}
-          onChange={commit}
+          onChange={commitCompared}
         />
         <Pick
           label="Reveal"
           shown={state.reveal ?? ""}
           items={catalogue.data?.reveals ?? []}
           value={state.reveal ?? ""}
-          onPick={(item) => commit({ ...state, reveal: item.id }, `${item.name} reveal`)}
+          onPick={(item) => commitCompared({ ...state, reveal: item.id }, `${item.name} reveal`)}
         />
         <UnitsSwitch
           value={state.bothSystems ? "both" : (view?.unit ?? "in")}
@@ -166,10 +175,7 @@ export function BenchPage() {
           <div className="work">
             <div className="left">
               {view.stuck ? (
-                <div className="stuck">
-                  <h2>No figures for {view.targetSize}</h2>
-                  <p>{view.stuck.text}</p>
-                </div>
+                <Stuck view={view} onRemedy={(remedy) => commit(remedy.state, remedy.text.slice(0, 150))} />
               ) : (
                 <Table view={view} selected={open} onSelect={setOpen} />
               )}
@@ -193,10 +199,25 @@ export function BenchPage() {
                     </>
                   )}
                 </span>
-                <Button size="compact-sm" variant="default" onClick={turn} aria-keyshortcuts="t">
-                  turn it
-                </Button>
+                <span className="target-buttons">
+                  <Button size="compact-sm" variant="default" component={Link} to={`/sheet/${id}`} aria-keyshortcuts="p">
+                    sheet
+                  </Button>
+                  <Button size="compact-sm" variant="default" onClick={turn} aria-keyshortcuts="t">
+                    turn it
+                  </Button>
+                </span>
               </div>
+              {view.compared && desk.compared ? (
+                <output className="compared">
+                  <span>
+                    <b>{desk.compared}.</b> {view.compared.text}
+                  </span>
+                  <button type="button" onClick={desk.stopComparing}>
+                    done
+                  </button>
+                </output>
+              ) : null}
               <Ledger view={view} both={state.bothSystems ?? false} open={open} onOpen={setOpen} />
               <Adjust
                 view={view}
@@ -208,11 +229,25 @@ export function BenchPage() {
                   )
                 }
                 onChoice={(choice, value) => commit(withChoice(state, choice, value), `${choice} ${value}`)}
-                onPriority={(priority, name) => commit({ ...state, priority }, name)}
+                onPriority={(priority, name) => commitCompared({ ...state, priority }, name)}
+                curves={
+                  view.stuck ? null : (
+                    <Curves
+                      state={state}
+                      unit={view.unit}
+                      onPick={(curve, point) =>
+                        commit(
+                          withParameter(state, view, curve.parameter, point.value.exact),
+                          `${curve.parameterName} to ${point.value.text} ${view.unit}`,
+                        )
+                      }
+                    />
+                  )
+                }
               />
             </aside>
           </div>
-          <Foot view={view} onFree={(parameter) => commit(withParameter(state, view, parameter, null), `${parameter} let go`)} />
+          <Foot view={view} />
         </>
       ) : (
         <div className="middle">

@@ -2,7 +2,7 @@ import type { BenchView } from "../../api/client";
 import { Sentence } from "../../components/Fig";
 
 /** What was found, and the card as it goes to the post. */
-export function Foot({ view, onFree }: { view: BenchView; onFree: (parameter: string) => void }) {
+export function Foot({ view }: { view: BenchView }) {
   return (
     <footer className={`foot ${view.verdictKind}`}>
       <strong aria-live="polite">
@@ -12,11 +12,6 @@ export function Foot({ view, onFree }: { view: BenchView; onFree: (parameter: st
         {view.stuck?.conflicts.map((c) => (
           <li key={c.text} className="error">
             <Sentence text={c.text} />
-            {c.frees ? (
-              <button type="button" onClick={() => onFree(c.frees as string)}>
-                free it
-              </button>
-            ) : null}
           </li>
         ))}
         {view.checks.map((c) => (

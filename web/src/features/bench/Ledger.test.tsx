@@ -5,6 +5,7 @@ import type { BenchView, Figure } from "../../api/client";
 import { Foot } from "./Foot";
 import { Ledger } from "./Ledger";
 import { Strip } from "./Strip";
+import { Stuck } from "./Stuck";
 
 afterEach(cleanup);
 beforeAll(() => {
@@ -27,13 +28,28 @@ const row = (figureId: string, was: string | null, now: string) => ({
   now: figure(now, "6.2 scant"),
   changed: was !== null && was !== now,
   setting: "1/16 inside 2 1/2",
-  how: "ruler",
+  how: "between",
+  said: "2 7/16 = half of the width 5, less the relief 1/16 so that the doors do not touch",
+  safe: { side: "full", text: "Rather full: scant, it stands out of the closed card" },
+  because: was !== null && was !== now ? "Relief goes from 1/8 to 1/16" : null,
+  ways: ["turned, 7 7/16"],
   reasons: [{ why: "Half the card's width: half of the width 5.", from: "2 1/2", to: "2 7/16", moves: true }],
 });
 const view = (atHome: boolean) =>
   ({
     unit: "in",
     atHome,
+    targetSize: "5 × 5 in",
+    compared: null,
+    pieces: [
+      {
+        id: "base",
+        order: [
+          { lay: "asItLies", words: "as it lies", scores: [{ figureId: "base.scores[0]", text: "2 7/16" }] },
+          { lay: "turnedRound", words: "turn it round", scores: [{ figureId: "base.scores[1]", text: "1/2" }] },
+        ],
+      },
+    ],
     ledger: [
       { id: "base", title: "Base", detail: "Oat 216, cut 1", rows: [row("base.scores[0]", atHome ? null : "2 3/8", "2 7/16")] },
     ],
@@ -43,10 +59,8 @@ const view = (atHome: boolean) =>
     closed: null,
     stuck: {
       text: "",
-      conflicts: [
-        { text: "pad set to 5/8 in", frees: "pad" },
-        { text: "the left wing would be too narrow", frees: null },
-      ],
+      conflicts: [{ text: "pad set to 5/8 in" }, { text: "the left wing would be too narrow" }],
+      remedies: [{ text: "let the pad go; it becomes 1/4", state: { construction: "gatefold" } }],
     },
   }) as unknown as BenchView;
 
@@ -71,19 +85,54 @@ describe("the list of figures", () => {
     expect(opened).toHaveBeenLastCalledWith("base.scores[0]");
     rerender(<Ledger view={view(false)} both={false} open="base.scores[0]" onOpen={opened} />);
     expect(screen.getByText(/Half the card's width/)).toBeTruthy();
+    expect(screen.getByText(/so that the doors do not touch/)).toBeTruthy();
+    expect(screen.getByText(/scant, it stands out/)).toBeTruthy();
+    expect(document.body.textContent).toContain("It could also be set: turned, 7 7/16");
     fireEvent.click(screen.getByRole("button", { expanded: true }));
     expect(opened).toHaveBeenLastCalledWith(null);
   });
 });
 
-describe("the foot", () => {
-  it("lets a pin be freed, and only a pin", () => {
-    const freed = vi.fn();
-    render(<Foot view={view(false)} onFree={freed} />);
-    const buttons = screen.getAllByRole("button", { name: "free it" });
+describe("a change that is looked at", () => {
+  it("puts what was before beside what is now, with the reason in the row", () => {
+    const compared = {
+      ...view(true),
+      ledger: view(false).ledger,
+      compared: { text: "1 figure changes of 4.", gone: [] },
+    } as BenchView;
+    const { container } = render(<Ledger view={compared} both={false} open="base.scores[0]" onOpen={() => {}} />);
+    expect(container.querySelector(".ledger-head")?.textContent).toContain("before");
+    expect(container.querySelector(".was")?.textContent).toBe("2 3/8");
+    expect(container.querySelector(".because")?.textContent).toBe("Changed: Relief goes from 1/8 to 1/16");
+  });
+});
+
+describe("the order of setting", () => {
+  it("is told piece by piece, with how it lies", () => {
+    const { container } = render(<Ledger view={view(true)} both={false} open={null} onOpen={() => {}} />);
+    expect(container.querySelector(".order")?.textContent).toMatch(/as it lies 2 7\/16 turn it round 1\/2/);
+  });
+  it("goes with a mark for the safe side", () => {
+    const { container } = render(<Ledger view={view(true)} both={false} open={null} onOpen={() => {}} />);
+    expect(container.querySelector(".safe")?.textContent).toBe("≥");
+  });
+});
+
+describe("what is stuck", () => {
+  it("is mended in one click", () => {
+    const mended = vi.fn();
+    render(
+      <MantineProvider>
+        <Stuck view={view(false)} onRemedy={mended} />
+        <Foot view={view(false)} />
+      </MantineProvider>,
+    );
+    expect(document.querySelector(".foot")?.textContent).toContain("would be too narrow");
+    const buttons = screen.getAllByRole("button");
     expect(buttons).toHaveLength(1);
+    expect(buttons[0]?.textContent).toBe("let the pad go; it becomes 1/4");
     fireEvent.click(buttons[0] as HTMLElement);
-    expect(freed).toHaveBeenCalledWith("pad");
+    expect(mended).toHaveBeenCalledWith(expect.objectContaining({ state: { construction: "gatefold" } }));
   });
 });
 

@@ -16,12 +16,12 @@ export function Ledger({
   open: string | null;
   onOpen: (figure: string | null) => void;
 }) {
-  const converted = !view.atHome;
+  const converted = !view.atHome || view.compared !== null;
   return (
     <section className="ledger" aria-label="Figures">
       <div className="ledger-head" aria-hidden="true">
         <span>{view.unit === "in" ? "inches" : view.unit}</span>
-        {converted ? <span className="num">was</span> : null}
+        {converted ? <span className="num">{view.compared ? "before" : "was"}</span> : null}
         <span className="num now">{converted ? "now" : ""}</span>
         {both ? <span className="num also">{view.unit === "in" ? "cm" : "in"}</span> : null}
         <span>set</span>
@@ -42,11 +42,37 @@ export function Ledger({
               unit={view.unit}
             />
           ))}
+          <Order piece={view.pieces.find((p) => p.id === section.id)} />
         </div>
       ))}
     </section>
   );
 }
+
+/** In which order the scores of a piece are set, and how it is turned between them. */
+function Order({ piece }: { piece: Schemas["PieceView"] | undefined }) {
+  if (!piece || piece.order.length === 0) {
+    return null;
+  }
+  return (
+    <p className="order">
+      <b>Set in this order</b>{" "}
+      {piece.order.map((pass) => (
+        <span key={pass.lay}>
+          <em>{pass.words}</em>{" "}
+          {pass.scores.map((score, i) => (
+            <span key={score.figureId}>
+              {i > 0 ? " · " : ""}
+              <Fig text={score.text} />
+            </span>
+          ))}{" "}
+        </span>
+      ))}
+    </p>
+  );
+}
+
+const safeMarks: Record<string, string> = { scant: "≤", full: "≥", exact: "=", either: "" };
 
 function LedgerRow({
   row,
@@ -66,7 +92,10 @@ function LedgerRow({
   const element = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (open) {
-      element.current?.scrollIntoView?.({ block: "nearest" });
+      // One that is higher than the list is shown from its top.
+      const box = element.current;
+      const tall = (box?.offsetHeight ?? 0) > (box?.closest(".ledger")?.clientHeight ?? 0) - 30;
+      box?.scrollIntoView?.({ block: tall ? "start" : "nearest" });
     }
   }, [open]);
   const marked = row.mark === "v" ? "valley" : row.mark === "m" ? "mountain" : "";
@@ -97,6 +126,9 @@ function LedgerRow({
         {converted ? <span className="num was">{row.was ? <Fig text={row.was.text} /> : "–"}</span> : null}
         <span className="num now">
           <Fig text={row.now.text} />
+          <span className="safe" title={row.safe.text} aria-hidden="true">
+            {safeMarks[row.safe.side]}
+          </span>
         </span>
         {both ? (
           <span className="num also">
@@ -108,7 +140,27 @@ function LedgerRow({
         </span>
       </button>
       {open ? (
-        <ol className="reasons">
+        <div className="reasons">
+          <p className="said">
+            <Sentence text={row.said} />
+          </p>
+          {row.because ? (
+            <p className="because">
+              Changed: <Sentence text={row.because} />
+            </p>
+          ) : null}
+          <p>
+            <Sentence text={row.safe.text} />
+          </p>
+          {row.ways.length > 0 ? (
+            <p>
+              It could also be set: <Sentence text={row.ways.join("; ")} />
+            </p>
+          ) : null}
+        </div>
+      ) : null}
+      {open ? (
+        <ol className="reasons" aria-label="How it came about">
           {row.reasons.map((reason) => (
             <li key={reason.why}>
               <Sentence text={reason.why} />

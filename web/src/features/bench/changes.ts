@@ -49,3 +49,9 @@ export function nextUnits(state: DesignState, unit: string): DesignState {
   }
   return unit === "in" ? { ...state, units: "cm" } : { ...state, bothSystems: true };
 }
+
+/** A preference in the other position. */
+export function withPreference(state: DesignState, id: string, on: boolean): DesignState {
+  const others = (state.prefer ?? []).filter((p) => p !== id);
+  return { ...state, prefer: on ? [...others, id] : others };
+}

@@ -13,6 +13,11 @@ export type Desk = {
   tryOut: (state: DesignState) => void;
   /** Stores a gesture. */
   commit: (state: DesignState, gesture: string) => void;
+  /** Stores a gesture and shows what it changes, figure by figure, until something else is done. */
+  commitCompared: (state: DesignState, gesture: string) => void;
+  /** The gesture whose changes are shown. */
+  compared: string | null;
+  stopComparing: () => void;
   undo: () => void;
   redo: () => void;
   /** A change that came too late: somebody else's stands in the store, this one waits. */
@@ -28,6 +33,7 @@ export function useDesign(id: string): Desk {
   const [draft, setDraft] = useState<DesignState | null>(null);
   const [failure, setFailure] = useState<Problem | null>(null);
   const [clash, setClash] = useState<Desk["clash"]>(null);
+  const [before, setBefore] = useState<{ state: DesignState; gesture: string } | null>(null);
   const key = ["design", id];
 
   const stored = useQuery({
@@ -37,9 +43,10 @@ export function useDesign(id: string): Desk {
   });
   const state = draft ?? stored.data?.state;
   const bench = useQuery({
-    queryKey: ["bench", state],
+    queryKey: ["bench", state, before?.state],
     enabled: state !== undefined,
-    queryFn: ({ signal }) => answer(api.POST("/api/bench", { body: { design: state as DesignState }, signal })),
+    queryFn: ({ signal }) =>
+      answer(api.POST("/api/bench", { body: { design: state as DesignState, before: before?.state ?? null }, signal })),
     placeholderData: keepPreviousData,
     staleTime: Number.POSITIVE_INFINITY,
     gcTime: 60_000,
@@ -101,7 +108,7 @@ export function useDesign(id: string): Desk {
 
   const { mutate: saveNow } = save;
   const { mutate: stepNow } = step;
-  const commit = useCallback(
+  const store = useCallback(
     (next: DesignState, gesture: string) => {
       underWay.current++;
       setDraft(next);
@@ -109,6 +116,19 @@ export function useDesign(id: string): Desk {
     },
     [saveNow],
   );
+  const commit = useCallback(
+    (next: DesignState, gesture: string) => {
+      setBefore(null);
+      store(next, gesture);
+    },
+    [store],
+  );
+  const commitCompared = (next: DesignState, gesture: string) => {
+    if (state) {
+      setBefore({ state, gesture });
+    }
+    store(next, gesture);
+  };
   const error = failure ?? (stored.error as Problem | null) ?? (bench.error as Problem | null);
   return {
     design: stored.data,
@@ -118,8 +138,17 @@ export function useDesign(id: string): Desk {
     problem: error,
     tryOut: setDraft,
     commit,
-    undo: () => stepNow("undo"),
-    redo: () => stepNow("redo"),
+    commitCompared,
+    compared: before?.gesture ?? null,
+    stopComparing: () => setBefore(null),
+    undo: () => {
+      setBefore(null);
+      stepNow("undo");
+    },
+    redo: () => {
+      setBefore(null);
+      stepNow("redo");
+    },
     clash,
     keepMine: () => {
       if (clash) {

@@ -3,12 +3,13 @@ import { useDocumentTitle, useHotkeys } from "@mantine/hooks";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { answer, api, type Problem, type Schemas } from "../../api/client";
+import { answer, api, type Problem, problemOf, type Schemas } from "../../api/client";
 import { Sentence } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
 import { IconButton, ThemeButton, Wordmark } from "../bench/Bar";
 import { Help } from "../help/Help";
 import { CheckList } from "./CheckList";
+import { StockForm, ToolForm } from "./OwnForms";
 
 /** All designs, and what the studio owns. */
 export function DrawerPage() {
@@ -29,6 +30,21 @@ export function DrawerPage() {
   const [help, setHelp] = useState(false);
   const [making, setMaking] = useState(false);
   const [checking, setChecking] = useState(false);
+  const [owning, setOwning] = useState<{ kind: "tools" | "stock"; id: string | null } | null>(null);
+  const own = useQuery({ queryKey: ["own"], queryFn: () => answer(api.GET("/api/drawer/own")) });
+  const remove = useMutation({
+    mutationFn: async (item: { kind: string; id: string }) => {
+      const { error } = await api.DELETE("/api/drawer/own/{kind}/{id}", { params: { path: item } });
+      if (error) {
+        throw problemOf(error);
+      }
+    },
+    onSuccess: () => {
+      for (const key of ["catalogue", "drawer", "own"]) {
+        queries.invalidateQueries({ queryKey: [key] });
+      }
+    },
+  });
   useDocumentTitle("Drawer · Whole Fold");
   useHotkeys([
     ["N", () => setMaking(true)],
@@ -39,7 +55,7 @@ export function DrawerPage() {
   ]);
   const tallest = Math.max(...(designs.data ?? []).map((d) => Math.max(d.height, d.width)), 1);
   const owned = (kind: string, id: string) => drawer.data?.some((d) => d.kind === kind && d.id === id && d.toHand) ?? false;
-  const problem = (designs.error ?? catalogue.error ?? drawer.error ?? keep.error) as Problem | null;
+  const problem = (designs.error ?? catalogue.error ?? drawer.error ?? keep.error ?? remove.error) as Problem | null;
   return (
     <main className="page drawer">
       <header className="bar">
@@ -95,15 +111,41 @@ export function DrawerPage() {
             ] as const
           ).map(([kind, title, items]) => (
             <section key={kind} aria-label={title}>
-              <h2>{title}</h2>
+              <h2 className="own-line">
+                {title}
+                <Button size="compact-sm" variant="default" onClick={() => setOwning({ kind, id: null })}>
+                  add your own
+                </Button>
+              </h2>
               {items?.map((item) => (
-                <Switch
-                  key={item.id}
-                  label={item.name}
-                  description={item.detail}
-                  checked={owned(kind, item.id)}
-                  onChange={(e) => keep.mutate({ kind, id: item.id, toHand: e.currentTarget.checked })}
-                />
+                <div key={item.id} className="own-line">
+                  <Switch
+                    label={item.name}
+                    description={item.detail}
+                    checked={owned(kind, item.id)}
+                    onChange={(e) => keep.mutate({ kind, id: item.id, toHand: e.currentTarget.checked })}
+                  />
+                  {item.own ? (
+                    <span className="target-buttons">
+                      <Button
+                        size="compact-sm"
+                        variant="default"
+                        aria-label={`Change ${item.name}`}
+                        onClick={() => setOwning({ kind, id: item.id })}
+                      >
+                        change
+                      </Button>
+                      <Button
+                        size="compact-sm"
+                        variant="default"
+                        aria-label={`Remove ${item.name}`}
+                        onClick={() => remove.mutate({ kind, id: item.id })}
+                      >
+                        remove
+                      </Button>
+                    </span>
+                  ) : null}
+                </div>
               ))}
             </section>
           ))}
@@ -117,6 +159,23 @@ export function DrawerPage() {
         closeButtonProps={{ "aria-label": "Close" }}
       >
         <CheckList />
+      </Modal>
+      <Modal
+        opened={owning !== null}
+        onClose={() => setOwning(null)}
+        title={owning?.kind === "stock" ? "Card or paper of your own" : "Board and trimmer of your own"}
+        closeButtonProps={{ "aria-label": "Close" }}
+      >
+        {owning?.kind === "tools" ? (
+          <ToolForm tools={own.data?.tools?.find((t) => t.id === owning.id) ?? null} onDone={() => setOwning(null)} />
+        ) : null}
+        {owning?.kind === "stock" ? (
+          <StockForm
+            stock={own.data?.stocks?.find((s) => s.id === owning.id) ?? null}
+            accepted={catalogue.data?.acceptsCaliper ?? ""}
+            onDone={() => setOwning(null)}
+          />
+        ) : null}
       </Modal>
       <Modal opened={making} onClose={() => setMaking(false)} title="New design" closeButtonProps={{ "aria-label": "Close" }}>
         {catalogue.data ? <NewDesign catalogue={catalogue.data} /> : <Loader aria-label="Fetching the constructions" />}

@@ -13,6 +13,8 @@ const keys: [string[], string][] = [
   [["Tab"], "to the next control; Enter opens a figure's reasons"],
   [["←", "→"], "on a slider: the next figure that can be set"],
   [["D"], "daylight or lamplight"],
+  [["P"], "the figure sheet, to print"],
+  [["Esc"], "put away what a change did to the figures"],
   [["G"], "the drawer with all designs"],
   [["N"], "in the drawer: a new design"],
   [["L"], "in the drawer: check a measure list"],
@@ -23,6 +25,8 @@ const words: [string, string][] = [
   ["scant, full", "a little less, a little more than the mark that is named"],
   ["turn it round", "the piece is turned end for end, and the figure read from its other edge"],
   ["inside, past", "between grooves: that much before or beyond the groove"],
+  ["≤ ≥ =", "the safe side of a figure: never more, never less, neither; its row says what would go wrong"],
+  ["↻ ⇄ ⇅", "the piece turned round, turned over like a page, turned over head over heels"],
   ["reveal", "the border of card that shows round a layer"],
   ["v, m", "valley and mountain, as the piece lies on the board"],
 ];

@@ -29,6 +29,13 @@ for (const colorScheme of ["light", "dark"]) {
       await page.getByRole("dialog", { name: /^Card/ }).waitFor();
       await check("card and papers");
       await page.keyboard.press("Escape");
+      await page.getByRole("button", { name: "what costs what" }).click();
+      await page.locator(".curve-plot").waitFor();
+      await check("trade-off");
+      await page.keyboard.press("Escape");
+      await page.keyboard.press("b");
+      await page.locator(".compared").waitFor();
+      await check("what a change did");
       await page.getByRole("button", { name: /Other size/ }).click();
       await page.getByRole("textbox", { name: /Finished size/ }).fill("five");
       await check("other size");
@@ -38,6 +45,9 @@ for (const colorScheme of ["light", "dark"]) {
       await page.goto("/bench/two-bicycles");
       await page.locator("g.score").first().waitFor();
       await check("a card that grows");
+      await page.goto("/sheet/night-ferry");
+      await page.locator(".sheet").waitFor();
+      await check("sheet");
       await page.goto("/drawer");
       await page.locator(".design").first().waitFor();
       await check("drawer");
@@ -52,6 +62,14 @@ for (const colorScheme of ["light", "dark"]) {
       await page.getByRole("button", { name: "Look through it" }).click();
       await page.getByText("does not come after").waitFor();
       await check("a list with findings");
+      await page.keyboard.press("Escape");
+      for (const kind of ["Boards and cutters", "Card and paper"]) {
+        await page.getByRole("region", { name: `${kind} to hand` }).getByRole("button", { name: "add your own" }).click();
+        await page.getByRole("button", { name: "Keep it in the drawer" }).click();
+        await page.getByText("it has no name").waitFor();
+        await check(`${kind} of one's own, refused`);
+        await page.keyboard.press("Escape");
+      }
       await page.goto("/nowhere");
       await check("lost");
     });

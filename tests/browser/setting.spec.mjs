@@ -1,0 +1,88 @@
+import { expect, figure, settled, stored, test } from "./studio.mjs";
+
+const words = async (locator) => (await locator.innerText()).replace(/[\s\u2009]+/g, " ").trim();
+
+test("other tools are put in place, what changes is shown with the reason, and a preference is one click", async ({ page }) => {
+  await page.goto("/bench/market-lanterns");
+  const { view: before } = await settled(page, "market-lanterns");
+  await page.getByRole("button", { name: /^Tools/ }).click();
+  await page.getByRole("menuitem", { name: /^Board in 5 mm/ }).click();
+  await expect(page.locator(".compared")).toContainText(/figures? changes? of/);
+  const was = before.ledger.flatMap((s) => s.rows).find((r) => r.figureId === "base.scores[0]");
+  const row = figure(page, "base.scores[0]");
+  expect(await words(row.locator(".was"))).toBe(was.now.text);
+  await row.getByRole("button").click();
+  await expect(row.locator(".because")).toBeVisible();
+  await expect(row.locator(".said")).toContainText("so that the doors do not touch");
+  await page.getByRole("button", { name: "done", exact: true }).click();
+  await expect(page.locator(".compared")).toHaveCount(0);
+  await expect(page.locator(".was")).toHaveCount(0);
+
+  await page.getByRole("button", { name: /^Tools/ }).click();
+  await page.getByRole("menuitemcheckbox", { name: "one stop, then turn" }).click();
+  await expect.poll(async () => (await stored(page, "market-lanterns")).state.prefer).toEqual(["one-stop"]);
+  await page.keyboard.press("Escape");
+  await expect(page.locator(".order").first()).toContainText("turn it round");
+});
+
+test("a trade-off is a curve to pick from, by pointer and by key", async ({ page }) => {
+  await page.goto("/bench/night-ferry");
+  await settled(page, "night-ferry");
+  await page.getByRole("button", { name: "what costs what" }).click();
+  const points = page.locator(".curve").first().getByRole("button");
+  await expect(points.nth(2)).toBeVisible();
+  const label = await points.last().getAttribute("aria-label");
+  await points.last().focus();
+  await page.keyboard.press("Enter");
+  await expect.poll(async () => (await stored(page, "night-ferry")).undo).toMatch(/^depth to/);
+  await expect(page.locator(".curve").first().getByRole("button", { pressed: true })).toHaveAttribute("aria-label", label);
+});
+
+test("the sheet has both systems, and the bench is one key away", async ({ page }) => {
+  await page.goto("/bench/comet-supper");
+  const { view } = await settled(page, "comet-supper");
+  await page.keyboard.press("p");
+  await expect(page).toHaveURL(/sheet\/comet-supper/);
+  const rows = view.ledger.flatMap((s) => s.rows);
+  await expect(page.locator(".sheet tbody tr")).toHaveCount(rows.length);
+  for (const row of rows) {
+    expect(await words(page.locator(`tr[data-figure="${row.figureId}"] .num`).first())).toBe(row.now.text);
+  }
+  await page.keyboard.press("Escape");
+  await expect(page).toHaveURL(/bench\/comet-supper/);
+});
+
+test("a board and a card of one's own are kept, used, and refused where they cannot be", async ({ page }) => {
+  await page.goto("/drawer");
+  await page.getByRole("region", { name: "Boards and cutters to hand" }).getByRole("button", { name: "add your own" }).click();
+  const dialog = page.getByRole("dialog");
+  await dialog.getByRole("textbox", { name: "What you call it" }).fill("Board by the window");
+  await dialog.getByRole("textbox", { name: "From groove to groove" }).fill("3");
+  await dialog.getByRole("textbox", { name: "The board reaches" }).fill("12");
+  await dialog.getByRole("textbox", { name: "Finest mark of the trimmer" }).fill("1/8");
+  await dialog.getByRole("textbox", { name: "Finest mark of the ruler" }).fill("1/16");
+  await dialog.getByRole("button", { name: "Keep it in the drawer" }).click();
+  await expect(dialog).toContainText("1/32 in to 1/2 in");
+  await dialog.getByRole("textbox", { name: "From groove to groove" }).fill("1/4");
+  await dialog.getByRole("button", { name: "Keep it in the drawer" }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(page.getByRole("switch", { name: "Board by the window" })).toBeChecked();
+
+  await page.getByRole("region", { name: "Card and paper to hand" }).getByRole("button", { name: "add your own" }).click();
+  await page.getByRole("dialog").getByRole("textbox", { name: "What you call it" }).fill("Moss 250");
+  await page.getByRole("dialog").getByRole("textbox", { name: "Its thickness" }).fill("3.4mm/10");
+  await page.getByRole("dialog").getByRole("button", { name: "Keep it in the drawer" }).click();
+  await expect(page.getByRole("switch", { name: "Moss 250" })).toBeChecked();
+
+  await page.goto("/bench/teapot-row");
+  await settled(page, "teapot-row");
+  await page.getByRole("button", { name: /^Tools/ }).click();
+  await page.getByRole("menuitem", { name: /^Board by the window/ }).click();
+  await expect.poll(async () => (await stored(page, "teapot-row")).state.tools).toBe("board-by-the-window");
+  await page.getByRole("button", { name: /^Card:/ }).click();
+  await page.getByRole("combobox", { name: "Card", exact: true }).selectOption({ label: "Moss 250, 0.34 mm" });
+  await expect(page.getByRole("button", { name: /^Card: Moss 250/ })).toBeVisible();
+  await page.goto("/drawer");
+  await page.getByRole("button", { name: "Remove Moss 250" }).click();
+  await expect(page.getByRole("alert")).toContainText("Teapot row");
+});

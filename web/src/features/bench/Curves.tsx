@@ -1,0 +1,110 @@
+import { Button, Loader, Popover } from "@mantine/core";
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { answer, api, type DesignState, type Problem, type Schemas } from "../../api/client";
+import { Fig, Sentence } from "../../components/Fig";
+import { Trouble } from "../../components/Trouble";
+
+type Curve = Schemas["CurveView"];
+type Point = Schemas["CurvePointView"];
+
+/** What is traded off, as a curve to pick from. It is worked out when it is looked at. */
+export function Curves({
+  state,
+  unit,
+  onPick,
+}: {
+  state: DesignState;
+  unit: string;
+  onPick: (curve: Curve, point: Point) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const curves = useQuery({
+    queryKey: ["curves", state],
+    enabled: open,
+    queryFn: ({ signal }) => answer(api.POST("/api/bench/curves", { body: { design: state }, signal })),
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: 60_000,
+    placeholderData: (previous) => previous,
+  });
+  return (
+    <Popover opened={open} onChange={setOpen} position="left-end" withArrow trapFocus withinPortal={false} width={400}>
+      <Popover.Target>
+        <Button
+          size="compact-xs"
+          variant="default"
+          className="curves-button"
+          aria-haspopup="dialog"
+          aria-expanded={open}
+          onClick={() => setOpen(!open)}
+        >
+          what costs what
+        </Button>
+      </Popover.Target>
+      <Popover.Dropdown className="curves">
+        {curves.error ? <Trouble problem={curves.error as Problem} /> : null}
+        {curves.isLoading ? <Loader aria-label="Trying every value" /> : null}
+        {curves.data?.length === 0 ? <p>Nothing is traded off here: every value that can be set is as good in one way.</p> : null}
+        {curves.data?.map((curve) => (
+          <CurveDrawing
+            key={curve.parameter + curve.oneName}
+            curve={curve}
+            unit={unit}
+            onPick={(point) => onPick(curve, point)}
+          />
+        ))}
+      </Popover.Dropdown>
+    </Popover>
+  );
+}
+
+const WIDTH = 300;
+const HEIGHT = 150;
+
+/** Every point is one that can be set; none is worse than another in everything. */
+export function CurveDrawing({ curve, unit, onPick }: { curve: Curve; unit: string; onPick: (point: Point) => void }) {
+  const [looked, setLooked] = useState<Point | null>(null);
+  const shown = looked ?? curve.points.find((p) => p.current) ?? curve.points[0];
+  const at = (p: Point) => ({ left: Math.round(p.x * WIDTH), top: Math.round((1 - p.y) * HEIGHT) });
+  return (
+    <fieldset className="curve">
+      <legend>
+        {curve.oneName} against {curve.otherName}
+      </legend>
+      <div className="curve-plot" style={{ width: WIDTH, height: HEIGHT }}>
+        <svg width={WIDTH} height={HEIGHT} aria-hidden="true">
+          <polyline points={curve.points.map((p) => `${at(p).left},${at(p).top}`).join(" ")} />
+        </svg>
+        {curve.points.map((point) => (
+          <button
+            key={point.value.units}
+            type="button"
+            style={at(point)}
+            className={`${point.current ? "current" : ""} ${point.costs === "all on grooves" ? "" : "costly"}`}
+            aria-pressed={point.current}
+            aria-label={`${curve.parameterName} ${point.value.text} ${unit}: ${curve.oneName} ${point.one}, ${curve.otherName} ${point.other}, ${point.costs}`}
+            onMouseEnter={() => setLooked(point)}
+            onFocus={() => setLooked(point)}
+            onMouseLeave={() => setLooked(null)}
+            onBlur={() => setLooked(null)}
+            onClick={() => onPick(point)}
+          />
+        ))}
+      </div>
+      <p className="axes" aria-hidden="true">
+        <span>↑ more {curve.otherName}</span>
+        <span>more {curve.oneName} →</span>
+      </p>
+      {shown ? (
+        <p aria-hidden="true">
+          {curve.parameterName}{" "}
+          <b>
+            <Fig text={shown.value.text} /> {unit}
+          </b>
+          : {curve.oneName} <Fig text={shown.one} />, {curve.otherName} <Fig text={shown.other} />;{" "}
+          <Sentence text={shown.costs} />
+        </p>
+      ) : null}
+    </fieldset>
+  );
+}
