@@ -79,13 +79,15 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
     public Words Say(Affine expression, Length result, Setting setting)
     {
         var said = Words.Of($"{result}");
-        if (expression.Terms.Count != 1 || expression.Terms.First().Value != Rational.One || !expression.ConstantIn(tools.System).IsZero)
+        Length Settled(string name) => new((name[0] == '@' ? poser.Known(name) : values[name]).Nearest());
+        var terms = expression.Terms.Where(t => Settled(t.Key) != Length.Zero).ToList();
+        if (terms.Count == 1 && terms[0].Value == Rational.One && expression.ConstantIn(tools.System).IsZero)
         {
-            said.Add($" = {Sum(expression, n => new Length((n[0] == '@' ? poser.Known(n) : values[n]).Nearest()), Aside)}");
+            said.Add($": {Called(terms[0].Key)}{Aside(terms[0].Key)}");
         }
-        else if (expression.Terms.First().Key is var only && Called(only) is var called)
+        else
         {
-            said.Add($": {called}{Aside(only)}");
+            said.Add($" = {Sum(expression, Settled, Aside)}");
         }
 
         var exact = Value(expression);

@@ -1,0 +1,49 @@
+using WholeFold.Core.Exchange;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Sizing;
+using Xunit;
+using static WholeFold.Core.Tests.Support;
+
+namespace WholeFold.Core.Tests.Folding;
+
+/// <summary>Which way a figure may miss: worked by hand, and found for every figure there is.</summary>
+public class SafeSideTests
+{
+    [Theory]
+    [InlineData("plain-fold", "base.height", Side.Scant)]
+    [InlineData("gatefold", "base.scores[0]", Side.Full)]
+    [InlineData("gatefold", "base.scores[1]", Side.Scant)]
+    [InlineData("front-step", "base.height", Side.Full)]
+    [InlineData("front-step", "base.scores[0]", Side.Exact)]
+    [InlineData("gatefold", "layers.door.width", Side.Scant)]
+    public void By_hand(string construction, string figure, Side side) => Assert.Equal(side, SafeSides.Of(Size(Spec(construction, "a2-us")))[figure].Side);
+
+    [Fact]
+    public void Every_figure_has_one_with_a_reason()
+    {
+        var seen = new HashSet<Side>();
+        foreach (var (family, choices) in Variants())
+        {
+            var read = DesignReader.Read(new DesignSpec { Construction = family.Id, Format = "5x7", Set = choices });
+            if (Attempt.Of(read.Design, read.Target).Sized is not { } sized)
+            {
+                continue;
+            }
+
+            var safe = SafeSides.Of(sized);
+            Assert.Equal(sized.Figures.Select(f => f.Id).Order(), safe.Keys.Order());
+            Assert.All(safe.Values, s => Assert.NotEmpty(s.Why.In(Core.Measure.DisplayUnit.Inch)));
+            seen.UnionWith(safe.Values.Select(s => s.Side));
+        }
+
+        Assert.Equal(4, seen.Count);
+    }
+
+    [Fact]
+    public void Scores_that_mirror_each_other_are_twins_and_so_are_pieces_cut_alike()
+    {
+        var safe = SafeSides.Of(Size(Spec("gatefold", "a2-us")));
+        Assert.Contains("its twin at the other end", safe["base.scores[0]"].Twins);
+        Assert.Contains("all 2", safe["layers.door.width"].Twins);
+    }
+}
