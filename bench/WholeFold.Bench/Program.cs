@@ -10,6 +10,12 @@ using WholeFold.Core.Sizing;
 #pragma warning disable CA1822 // The benchmark runner wants instance methods.
 
 
+if (args is ["grid"])
+{
+    WholeFold.Bench.Grid.Run(Console.Out);
+    return;
+}
+
 BenchmarkSwitcher.FromAssembly(typeof(WholeFold.Bench.SizingBench).Assembly).Run(args.Length > 0 ? args : ["--filter", "*"], DefaultConfig.Instance.AddJob(Job.ShortRun.WithWarmupCount(5).WithIterationCount(8)));
 
 namespace WholeFold.Bench
@@ -53,29 +59,6 @@ namespace WholeFold.Bench
         {
             var read = DesignReader.Read(new DesignSpec { Construction = Construction, Format = "5x5" });
             return Formats.All.Count(f => Attempt.Of(read.Design, new Target(f, false)).Sized is not null);
-        }
-    }
-
-    /// <summary>Everything × everything on one core: the aim is under 3 s when the library is whole.</summary>
-    public class GridBench
-    {
-        [Benchmark]
-        public int AllConstructionsFormatsAndTools()
-        {
-            var sized = 0;
-            foreach (var tools in new[] { "imperial-eighths", "metric-5mm", "both", "machine" })
-            {
-                foreach (var construction in ConstructionLibrary.All)
-                {
-                    foreach (var format in Formats.All)
-                    {
-                        var read = DesignReader.Read(new DesignSpec { Construction = construction.Id, Format = format.Id, Tools = tools });
-                        sized += Attempt.Of(read.Design, read.Target).Sized is null ? 0 : 1;
-                    }
-                }
-            }
-
-            return sized;
         }
     }
 }

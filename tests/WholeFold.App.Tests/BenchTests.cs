@@ -85,7 +85,7 @@ public sealed class BenchTests : IDisposable
         var view = await _client.Bench(Spec("winged-lock-gatefold", "5x5") with { Set = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } });
         Assert.NotNull(view.Stuck);
         Assert.Equal("stuck", view.VerdictKind);
-        Assert.Equal(["centre", "pad"], view.Stuck.Conflicts.Select(c => c.Frees).OfType<string>().Order());
+        Assert.Equal(["centre set to 3/4 in", "pad set to 5/8 in"], view.Stuck.Conflicts.Select(c => c.Text).Where(t => t.Contains(" set to ", StringComparison.Ordinal)).Order());
         Assert.Empty(view.Pieces);
         Assert.Equal(16, view.Strip.Count);
     }

@@ -55,7 +55,8 @@ internal sealed partial class Search
     }
 
     /// <summary>The sizes that the finished card can have, in order of what they lose; the values are left in place.</summary>
-    private IEnumerable<long> Sizes(int[] sides, IReadOnlyList<Bound> bounds)
+    /// <param name="found">Whether the first of them, which loses least, was enough.</param>
+    private IEnumerable<long> Sizes(int[] sides, IReadOnlyList<Bound> bounds, Func<bool> found)
     {
         if (sides.Length == 0)
         {
@@ -74,7 +75,7 @@ internal sealed partial class Search
 
         Put(sides, first);
         yield return Lost(first);
-        if (!Feasibility.MayHold(bounds, _low, _high))
+        if (found() || !Feasibility.MayHold(bounds, _low, _high))
         {
             yield break;
         }

@@ -122,10 +122,11 @@ internal sealed partial class Search
                     break;
                 }
 
-                foreach (var shortfall in _search.Sizes(_sides, _component.Bounds))
+                bool IsEnough() => _best is { } b && (_problem.AnyWillDo || _problem.Order.Priority != Priority.Board || b.OffGroove <= off);
+                foreach (var shortfall in _search.Sizes(_sides, _component.Bounds, IsEnough))
                 {
                     _given = new Cost(shortfall, 0, 0, 0, 0, 0);
-                    if (_best is { } b && (_problem.AnyWillDo || (b.Shortfall < shortfall && (_problem.Order.Priority != Priority.Board || b.OffGroove <= off))))
+                    if (_best is { } b && (_problem.AnyWillDo || b.Shortfall < shortfall) && IsEnough())
                     {
                         break;
                     }
