@@ -39,17 +39,19 @@ test("a trade-off is a curve to pick from, by pointer and by key", async ({ page
 });
 
 test("the sheet has both systems, and the bench is one key away", async ({ page }) => {
-  await page.goto("/bench/comet-supper");
-  const { view } = await settled(page, "comet-supper");
+  const made = await (await page.request.post("/api/designs", { data: { state: { name: "Paper kite", construction: "gatefold", format: "5x7" } } })).json();
+  await page.goto(`/bench/${made.id}`);
+  const { view } = await settled(page, made.id);
   await page.keyboard.press("p");
-  await expect(page).toHaveURL(/sheet\/comet-supper/);
+  await expect(page).toHaveURL(new RegExp(`sheet/${made.id}`));
+  await expect(page.locator(".sheet")).toBeVisible();
   const rows = view.ledger.flatMap((s) => s.rows);
   await expect(page.locator(".sheet tbody tr")).toHaveCount(rows.length);
   for (const row of rows) {
     expect(await words(page.locator(`tr[data-figure="${row.figureId}"] .num`).first())).toBe(row.now.text);
   }
   await page.keyboard.press("Escape");
-  await expect(page).toHaveURL(/bench\/comet-supper/);
+  await expect(page).toHaveURL(new RegExp(`bench/${made.id}`));
 });
 
 test("a board and a card of one's own are kept, used, and refused where they cannot be", async ({ page }) => {
