@@ -65,17 +65,10 @@ public partial class ArchitectureTests
             .Append(Support.Spec("plain-fold", "5x5") with { Grain = "short" })
             .Append(Support.Spec("tier-scene", "10.1x10.1cm", "tiers=3") with { Tools = "metric-5mm" })
             .Append(Support.Spec("plain-fold", "6x6") with { Own = own, Tools = "small-board", Stock = "one-sided", LayerStock = "way-up" })
-            .Select(s => Exchange(s)).Where(s => s is not null).SelectMany(s => s!.Checks).Select(c => c.Id).ToHashSet();
+            .Select(Support.Try).Where(s => s is not null).SelectMany(s => s!.Checks).Select(c => c.Id).ToHashSet();
 
-        // A bond apart is a fault of a construction itself, and rounding needs panels with no mark in common:
-        // ClosedPoseTests and ConflictTests make both.
-        Assert.Equal(["bond-apart", "figures-rounded"], checks.Where(c => !fired.Contains(c)).Order());
-    }
-
-    private static Core.Sizing.SizedDesign? Exchange(Core.Exchange.DesignSpec spec)
-    {
-        var read = Core.Exchange.DesignReader.Read(spec);
-        return Core.Sizing.Attempt.Of(read.Design, read.Target).Sized;
+        // A bond apart is a fault of a construction itself: ClosedPoseTests makes it.
+        Assert.Equal(["bond-apart"], checks.Where(c => !fired.Contains(c)).Order());
     }
 
     private static string Find(string folder)

@@ -24,6 +24,13 @@ internal static class Support
         return Sizer.Size(read.Design, read.Target);
     }
 
+    /// <summary>Null where the construction does not go in this format.</summary>
+    public static SizedDesign? Try(DesignSpec spec)
+    {
+        var read = DesignReader.Read(spec);
+        return Attempt.Of(read.Design, read.Target).Sized;
+    }
+
     public static SizedPiece Piece(this SizedDesign sized, string id) => sized.Pieces.Single(p => p.Piece.Id == id);
 
     public static IEnumerable<Length> Scores(this SizedDesign sized, string piece) => sized.Piece(piece).Scores.Select(s => s.Figure.Value);

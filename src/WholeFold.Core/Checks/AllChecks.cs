@@ -10,7 +10,7 @@ internal interface ICheck
 
 internal static class AllChecks
 {
-    private static readonly ICheck[] Checks = [new BondsCoincide(), new ClosedInFormat(), new UnderFormat(), new SheetFits(), new ScoresOffGroove(), new RoundedFigures(), new ZeroByHand(), new WetGlue(), new ScoredWithCare(), new CrossGrain(), new EnvelopeFits(), new LongerThanTools(), new OneSided(), new Directional()];
+    private static readonly ICheck[] Checks = [new BondsCoincide(), new ClosedInFormat(), new UnderFormat(), new SheetFits(), new ScoresOffGroove(), new RoundedFigures(), new ZeroByHand(), new WetGlue(), new ScoredWithCare(), new CrossGrain(), new EnvelopeFits(), new KnifeWork(), new LongerThanTools(), new OneSided(), new Directional()];
 
     /// <summary>All findings, the gravest first.</summary>
     public static IReadOnlyList<Check> Run(SizedDesign sized) =>

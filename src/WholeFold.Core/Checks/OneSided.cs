@@ -24,5 +24,5 @@ internal sealed class OneSided : ICheck
 
     private static bool Covered(SizedDesign sized, SizedPiece piece, string panel) =>
         sized.Layers.Any(l => l.Role.Piece == piece.Piece.Id && l.Panels.Contains(panel) && (l.Role.BothFaces || l.Role.Face == Face.Up))
-        || sized.Construction.Bonds.Any(b => (piece.Piece.Copies.Contains(b.PieceA) && b.PanelA == panel && b.FaceA == Face.Up) || (piece.Piece.Copies.Contains(b.PieceB) && b.PanelB == panel && b.FaceB == Face.Up));
+        || sized.Construction.Bonds.Where(b => !b.Loose).Any(b => (piece.Piece.Copies.Contains(b.PieceA) && b.PanelA == panel && b.FaceA == Face.Up) || (piece.Piece.Copies.Contains(b.PieceB) && b.PanelB == panel && b.FaceB == Face.Up));
 }

@@ -105,7 +105,10 @@ public sealed class Affine
     public static Affine operator /(Affine a, int divisor) => a * new Rational(1, divisor);
 
     /// <summary>True where both are the same sum, whatever the names stand for.</summary>
-    public bool IsSameAs(Affine other) => (this - other) is { _terms.Count: 0, Imperial.IsZero: true, Metric.IsZero: true };
+    public bool IsSameAs(Affine other) => (this - other).IsZero;
+
+    /// <summary>Whether it is nothing, whatever its names stand for.</summary>
+    public bool IsZero => this is { _terms.Count: 0, Imperial.IsZero: true, Metric.IsZero: true };
 
     public override string ToString()
     {

@@ -76,6 +76,17 @@ public sealed record Panel(string Id, string Name, Affine Extent, Limit Min);
 /// <param name="Closed">Fold angle in the envelope: 0 or ±180.</param>
 public sealed record Crease(Fold Fold, bool Working, int Shown, int Closed, string Rule);
 
+/// <summary>A cut inside a sheet: a window, or a slit where the region has no width.</summary>
+/// <param name="Panel">The panel that it is cut in; for a slit along a crease, the one before it.</param>
+/// <param name="Rule">How it lies, in the trade's words.</param>
+public sealed record Opening(string Id, string Name, string Panel, Region Region, string Rule)
+{
+    public bool IsSlit { get; } = (Region.ToX - Region.FromX).IsZero || (Region.ToY - Region.FromY).IsZero;
+
+    /// <summary>Its four edges with their names, each a distance from the piece's left or lower edge.</summary>
+    public IEnumerable<(string Id, string Name, Affine At)> Edges => [("left", "left edge", Region.FromX), ("right", "right edge", Region.ToX), ("foot", "lower edge", Region.FromY), ("head", "upper edge", Region.ToY)];
+}
+
 /// <summary>A piece of card: a chain of panels along one axis, with a crease between each two.</summary>
 /// <param name="Across">The piece's size along the creases.</param>
 /// <param name="Quantity">How many are cut alike; a bond names one of several as <c>fin:2</c>.</param>
@@ -90,6 +101,9 @@ public sealed record Piece(
     string AcrossRule,
     int Quantity = 1)
 {
+    /// <summary>What is cut out of it, or into it.</summary>
+    public IReadOnlyList<Opening> Openings { get; init; } = [];
+
     /// <summary>The names of the single pieces, as bonds use them.</summary>
     public IEnumerable<string> Copies => Quantity == 1 ? [Id] : Enumerable.Range(1, Quantity).Select(n => $"{Id}:{n}");
 
@@ -107,7 +121,9 @@ public sealed record Region(Affine FromX, Affine FromY, Affine ToX, Affine ToY);
 /// Two regions glued face to face. Corner for corner: <c>From</c> of one lies on <c>From</c> of the other, so a region
 /// given with its corners exchanged is a mirrored one.
 /// </summary>
-public sealed record Bond(string Id, string PieceA, string PanelA, Face FaceA, Region A, string PieceB, string PanelB, Face FaceB, Region B, string LinedUp);
+/// <param name="Raised">How thick the foam between them is, where one is raised over the other; otherwise it is taped.</param>
+/// <param name="Loose">Not glued: where a piece that slides or hangs lies when the card is closed.</param>
+public sealed record Bond(string Id, string PieceA, string PanelA, Face FaceA, Region A, string PieceB, string PanelB, Face FaceB, Region B, string LinedUp, Pair? Raised = null, bool Loose = false);
 
 /// <summary>Where decoration goes: one layer for each panel and face named.</summary>
 /// <param name="Levels">How many lie on each other at the most usual: a mat, and a paper on it.</param>
@@ -156,6 +172,9 @@ public sealed record Construction
     public static Pair SmallestPanel { get; } = Pair.Of(3, 8, 10m);
 
     public static Pair SmallestTab { get; } = Pair.Of(1, 4, 6m);
+
+    /// <summary>A window that one can still see through.</summary>
+    public static Pair SmallestWindow { get; } = Pair.Of(3, 4, 20m);
 }
 
 /// <summary>Something chosen from a few: a school, or how many of a kind.</summary>

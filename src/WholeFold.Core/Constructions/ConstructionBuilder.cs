@@ -62,6 +62,13 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         return this;
     }
 
+    /// <summary>A window, or a slit, in the piece given last.</summary>
+    public ConstructionBuilder Opening(string id, string name, string panel, Region region, string rule)
+    {
+        _pieces[^1] = _pieces[^1] with { Openings = [.. _pieces[^1].Openings, new Opening(id, name, panel, region, rule)] };
+        return this;
+    }
+
     /// <summary>A panel, of ⅜ in or 10 mm at the least unless its role allows less.</summary>
     public static Panel Panel(string id, string name, Affine extent, Pair? min = null) =>
         new(id, name, extent, new Limit(min ?? Construction.SmallestPanel, $"{name} would be a sliver"));
@@ -73,9 +80,16 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
 
     public static Crease Mountain(int shown, string rule, int closed = -180, bool working = true) => new(Fold.Mountain, working, shown, closed, rule);
 
-    public ConstructionBuilder Bond(string id, string pieceA, string panelA, Face faceA, Region a, string pieceB, string panelB, Face faceB, Region b, string linedUp)
+    public ConstructionBuilder Bond(string id, string pieceA, string panelA, Face faceA, Region a, string pieceB, string panelB, Face faceB, Region b, string linedUp, Pair? raised = null)
     {
-        _bonds.Add(new Bond(id, pieceA, panelA, faceA, a, pieceB, panelB, faceB, b, linedUp));
+        _bonds.Add(new Bond(id, pieceA, panelA, faceA, a, pieceB, panelB, faceB, b, linedUp, raised));
+        return this;
+    }
+
+    /// <summary>Where a piece that nothing is glued to lies in the closed card: one that is slid on, or hangs on a thread.</summary>
+    public ConstructionBuilder Lies(string id, string pieceA, string panelA, Face faceA, Region a, string pieceB, string panelB, Face faceB, Region b, string how)
+    {
+        _bonds.Add(new Bond(id, pieceA, panelA, faceA, a, pieceB, panelB, faceB, b, how, Loose: true));
         return this;
     }
 

@@ -103,7 +103,10 @@ public static class SizedJson
                 sized.Design.StockOf(p.Piece.Id).Id,
                 [.. p.Scores.Select(s => new ScoreJson(p.Piece.Axis == Axis.X ? "x" : "y", LengthJson.Of(s.Figure.Value), s.Crease.Fold == Fold.Valley ? "valley" : "mountain", s.Crease.Working ? "working" : "set", Set(s.Figure.Setting)))],
                 [.. p.Plan.Passes.Select(pass => new PassJson(Name(pass.Lay), pass.Scores))],
-                [new CutJson("outer", "rectangle", [LengthJson.Of(Length.Zero), LengthJson.Of(Length.Zero)], [LengthJson.Of(p.Width.Value), LengthJson.Of(p.Height.Value)], Set(p.Width.Setting))],
+                [
+                    new CutJson("outer", "rectangle", [LengthJson.Of(Length.Zero), LengthJson.Of(Length.Zero)], [LengthJson.Of(p.Width.Value), LengthJson.Of(p.Height.Value)], Set(p.Width.Setting)),
+                    .. p.Openings.Select(o => new CutJson(o.Opening.IsSlit ? "slit" : "window", o.Opening.IsSlit ? "line" : "rectangle", [LengthJson.Of(o.Left.Value), LengthJson.Of(o.Foot.Value)], [LengthJson.Of(o.Right.Value), LengthJson.Of(o.Head.Value)], Set(o.Left.Setting))),
+                ],
                 new PieceSetJson(Set(p.Width.Setting), Set(p.Height.Setting))))],
             [.. sized.Layers.Select(l => new LayerJson(l.Id, l.Panels, l.Role.BothFaces ? "both" : l.Role.Face == Face.Up ? "up" : "down", l.Level, l.Stock.Id, LengthJson.Of(l.Width.Value), LengthJson.Of(l.Height.Value), l.Quantity))],
             sized.Envelope is { } e ? new EnvelopeJson(e.Id, LengthJson.Of(e.Width), LengthJson.Of(e.Height)) : null,

@@ -53,6 +53,15 @@ public static class SafeSides
                 sides[id] = Judge(sized, piece, by => piece.Moved(index, by), mark, TwinsOf(sized, id, isCut, expression, piece));
             }
 
+            foreach (var opening in piece.Openings)
+            {
+                foreach (var edge in opening.Edges)
+                {
+                    var inwards = edge == opening.Left || edge == opening.Foot ? Side.Full : Side.Scant;
+                    sides[edge.Id] = new SafeSide(inwards, Words.Of($"it can be cut larger, never smaller again"), piece.Piece.Quantity > 1 ? [$"all {piece.Piece.Quantity}"] : []);
+                }
+            }
+
             sides[piece.Across.Id] = Judge(sized, piece, by => piece with { Across = piece.Across with { Value = piece.Across.Value + by } }, cut, TwinsOf(sized, piece.Across.Id, true, piece.Piece.Across, piece));
         }
 
@@ -114,7 +123,7 @@ public static class SafeSides
         }
 
         // A tab that ends before its glue does no longer holds.
-        foreach (var bond in sized.Construction.Bonds)
+        foreach (var bond in sized.Construction.Bonds.Where(b => !b.Loose))
         {
             foreach (var (on, panel, region) in new[] { (bond.PieceA, bond.PanelA, bond.A), (bond.PieceB, bond.PanelB, bond.B) })
             {

@@ -1,3 +1,4 @@
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
@@ -7,7 +8,7 @@ namespace WholeFold.Core.Folding;
 /// <summary>The closed card's thickness: over each spot, the caliper of every ply, layer and strip of tape that lies there.</summary>
 internal static class Thickness
 {
-    public static Length Greatest(ClosedPose pose, IReadOnlyList<SizedPiece> pieces, IReadOnlyList<SizedLayer> layers, Design design)
+    public static Length Greatest(Construction construction, ClosedPose pose, IReadOnlyList<SizedPiece> pieces, IReadOnlyList<SizedLayer> layers, Design design)
     {
         var plies = new List<(Box Box, Length Caliper)>();
         foreach (var (id, piece) in pieces.SelectMany(p => p.Piece.Copies.Select(id => (id, p))))
@@ -29,9 +30,10 @@ internal static class Thickness
             }
         }
 
-        foreach (var (x, y, width, height) in pose.BondRegions.Values)
+        foreach (var bond in construction.Bonds.Where(b => !b.Loose))
         {
-            plies.Add((new Box(x, y, x + width, y + height), Adhesive.Tape.Thickness));
+            var (x, y, width, height) = pose.BondRegions[bond.Id];
+            plies.Add((new Box(x, y, x + width, y + height), bond.Raised?.Metric ?? Adhesive.Tape.Thickness));
         }
 
         // The sum only changes at edges, and is greatest just inside some left and some bottom edge.

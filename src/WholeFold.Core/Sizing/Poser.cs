@@ -121,7 +121,7 @@ internal sealed class Poser
             Tools = _tools,
             Unknowns = [.. unknowns],
             Bounds = [.. Requirements().Where(b => !Without(b.Id)).Select(b => new Bound(b.Id, FormOf(b.AtLeastZero)))],
-            Cuts = [.. _construction.Pieces.SelectMany(p => new[] { new CutForm(FormOf(p.Along)), new CutForm(FormOf(p.Across)) })],
+            Cuts = [.. _construction.Pieces.SelectMany(p => p.Openings.SelectMany(o => o.Edges.Select(e => new CutForm(FormOf(e.At), Inner: true))).Prepend(new CutForm(FormOf(p.Across))).Prepend(new CutForm(FormOf(p.Along))))],
             Scores = [.. _construction.Pieces.SelectMany((p, strip) => p.Creases.Select((_, i) => new ScoreForm(strip, FormOf(p.Position(i)), FormOf(p.Along), ScoredFromBehind(p.Creases[i], _prefer))))],
             Priority = _priority,
             Prefer = _prefer,

@@ -55,7 +55,8 @@ internal sealed record Bound(string Group, Form Form);
 /// are set one after the other on the board.</summary>
 internal sealed record ScoreForm(int Strip, Form At, Form Width, bool FromBehind);
 
-internal sealed record CutForm(Form At);
+/// <param name="Inner">A line inside a sheet, marked out in one system even where the tools have both.</param>
+internal sealed record CutForm(Form At, bool Inner = false);
 
 /// <summary>
 /// A construction posed for one target as whole numbers: unknowns, bounds, cuts that must lie on a trimmer's marks and

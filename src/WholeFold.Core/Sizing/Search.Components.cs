@@ -138,15 +138,16 @@ internal sealed partial class Search
 
         foreach (var cut in _problem.OnMarks ? component.Cuts : [])
         {
-            var marks = _problem.CutsOnMarks ? tools.CutMarks.Select(m => new Option(cut.At, 0, m.Units, default)).ToList() : [new Option(null, 0, 1, default)];
+            IEnumerable<Length> own = cut.Inner ? [tools.OwnCutMark] : tools.CutMarks;
+            var marks = _problem.CutsOnMarks ? own.Select(m => new Option(cut.At, 0, m.Units, default)).ToList() : [new Option(null, 0, 1, default)];
             if (CountsSixteenths && !byDistance)
             {
-                var plain = tools.PlainMarks.Select(m => new Option(cut.At, 0, m.Units, default));
-                Add($"cut {Text(cut.At)}", [.. plain, .. marks.Select(m => m with { Cost = new Cost(0, 0, 1, 0, 0, 0) })]);
+                var plain = tools.PlainMarks.Where(m => !cut.Inner || m.IsOn(tools.OwnCutMark)).Select(m => new Option(cut.At, 0, m.Units, default));
+                Add($"{(cut.Inner ? "line" : "cut")} {Text(cut.At)}", [.. plain, .. marks.Select(m => m with { Cost = new Cost(0, 0, 1, 0, 0, 0) })]);
             }
             else if (_problem.CutsOnMarks)
             {
-                Add($"cut {Text(cut.At)}", marks);
+                Add($"{(cut.Inner ? "line" : "cut")} {Text(cut.At)}", marks);
             }
         }
 

@@ -28,8 +28,16 @@ public sealed record SizedPanel(Panel Panel, Length From, Length To)
     public Length Extent => To - From;
 }
 
+/// <summary>A cut inside a sheet, by its four lines.</summary>
+public sealed record SizedOpening(Opening Opening, Measured Left, Measured Right, Measured Foot, Measured Head)
+{
+    public IEnumerable<Measured> Edges => [Left, Right, Foot, Head];
+
+    public Box Box => new(Left.Value, Foot.Value, Right.Value, Head.Value);
+}
+
 /// <param name="Plan">How its scores are set, and in which order.</param>
-public sealed record SizedPiece(Piece Piece, Measured Along, Measured Across, IReadOnlyList<SizedScore> Scores, IReadOnlyList<SizedPanel> Panels, ScorePlan Plan)
+public sealed record SizedPiece(Piece Piece, Measured Along, Measured Across, IReadOnlyList<SizedScore> Scores, IReadOnlyList<SizedPanel> Panels, ScorePlan Plan, IReadOnlyList<SizedOpening> Openings)
 {
     public Measured Width => Piece.Axis == Axis.X ? Along : Across;
 
@@ -139,6 +147,6 @@ public sealed record SizedDesign
 
     /// <summary>Every figure of the result, in the order in which it is read out.</summary>
     public IEnumerable<Measured> Figures =>
-        Pieces.SelectMany(p => new[] { p.Width, p.Height }.Concat(p.Scores.Select(s => s.Figure)))
+        Pieces.SelectMany(p => new[] { p.Width, p.Height }.Concat(p.Scores.Select(s => s.Figure)).Concat(p.Openings.SelectMany(o => o.Edges)))
             .Concat(Layers.SelectMany(l => new[] { l.Width, l.Height }));
 }

@@ -185,7 +185,7 @@ public static class Sizer
         var parameters = construction.Parameters.Select(p => new SizedParameter(p, new Length(values[p.Id].Nearest()), new Length(poser.Ideals[p.Id].Nearest()), poser.Pins.ContainsKey(p.Id))).ToList();
         var layers = LayerSizer.Size(construction, pieces, design, tools, explainer.Value);
         var pose = ClosedPose.Of(construction, pieces, explainer.Value);
-        var thickness = Thickness.Greatest(pose, pieces, layers, design);
+        var thickness = Thickness.Greatest(construction, pose, pieces, layers, design);
         var sized = new SizedDesign
         {
             Design = design,
@@ -204,9 +204,21 @@ public static class Sizer
             Envelope = Envelopes.For(pose.Width, pose.Height, thickness, target.Format.System),
             Checks = [],
             Evaluator = explainer.Value,
-            ExactIdeal = name => poser.Ideals[name],
+            ExactIdeal = name => name[0] == '@' ? poser.Known(name) : poser.Ideals[name],
         };
         return sized with { Checks = AllChecks.Run(sized) };
+    }
+
+    private static SizedOpening SizeOpening(Piece piece, Opening opening, Explainer explainer, ToolSet tools, Means means)
+    {
+        var at = opening.Edges.ToDictionary(e => e.Id, e => new Length(explainer.Value(e.At).Nearest()) is var exact && means == Means.Rounded ? tools.CutDown(exact) : exact);
+        var edges = opening.Edges.Select(edge =>
+        {
+            var upright = edge.Id is "left" or "right";
+            var setting = Setting.ForInnerCut(tools, at[edge.Id], at[upright ? "foot" : "left"], at[upright ? "head" : "right"], upright == (piece.Axis == Axis.X));
+            return new Measured($"{piece.Id}.{opening.Id}.{edge.Id}", at[edge.Id], setting, explainer.Explain(edge.At, $"{opening.Name}, {edge.Name}: {opening.Rule}", at[edge.Id], setting), explainer.Say(edge.At, at[edge.Id], setting));
+        }).ToList();
+        return new SizedOpening(opening, edges[0], edges[1], edges[2], edges[3]);
     }
 
     private static SizedPiece SizePiece(Piece piece, Explainer explainer, ToolSet tools, Preferences prefer, Means means)
@@ -236,6 +248,7 @@ public static class Sizer
             Cut(across, piece.Across, piece.AcrossRule, cutAcross, cutAlong),
             scores,
             [.. piece.Panels.Select((panel, i) => new SizedPanel(panel, edges[i], edges[i + 1]))],
-            plan);
+            plan,
+            [.. piece.Openings.Select(o => SizeOpening(piece, o, explainer, tools, means))]);
     }
 }

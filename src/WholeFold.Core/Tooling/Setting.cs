@@ -26,6 +26,12 @@ public enum SetBy
     /// <summary>With ruler and stylus, where there is no board.</summary>
     Ruler,
 
+    /// <summary>A cut inside a sheet, begun at one figure and stopped at another; the corners are finished with a knife.</summary>
+    StartStop,
+
+    /// <summary>A cut along a groove of the board, with a knife, from both ends inwards.</summary>
+    InGroove,
+
     /// <summary>With knife and metal rule, where the trimmer does not reach.</summary>
     Knife,
 
@@ -52,8 +58,15 @@ public enum Lay
 /// <param name="Offset">From that groove, negative where short of it.</param>
 /// <param name="FarEdge">For a folded one, that the line is measured from the other edge, which is folded to it.</param>
 /// <param name="OfCut">True for a cut, which is set on the trimmer and not on the board.</param>
-public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length? Offset = null, Lay Lay = Lay.AsItLies, bool FarEdge = false, bool OfCut = false)
+/// <param name="From">Where a cut inside a sheet begins along its line; <paramref name="To"/> where it ends.</param>
+public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length? Offset = null, Lay Lay = Lay.AsItLies, bool FarEdge = false, bool OfCut = false, Length From = default, Length To = default)
 {
+    /// <summary>The setting of a line that is cut inside a sheet.</summary>
+    /// <param name="from">Where the knife begins, along the line.</param>
+    /// <param name="alongTheBoard">Whether the line runs as the grooves do, so that one of them can guide the knife.</param>
+    public static Setting ForInnerCut(ToolSet tools, Length at, Length from, Length to, bool alongTheBoard) => new(
+        tools.Exact ? SetBy.Machine : alongTheBoard && tools.OnGroove(at) ? SetBy.InGroove : SetBy.StartStop, at, OfCut: true, From: from, To: to);
+
     /// <summary>The setting of a cut.</summary>
     /// <param name="line">How long the line is that is cut.</param>
     public static Setting ForCut(ToolSet tools, Length at, Length line) =>
@@ -113,6 +126,8 @@ public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length
             {
                 SetBy.Machine => Words.Of($"by machine"),
                 SetBy.Knife => Words.Of($"knife and metal rule"),
+                SetBy.StartStop => Words.Of($"from {From} to {To}"),
+                SetBy.InGroove => Words.Of($"in the groove, {From} to {To}"),
                 SetBy.Direct => OfCut ? Words.Of($"trimmer") : Words.Of($"groove"),
                 SetBy.Turned or SetBy.Mirrored => Words.Of($"{lies}{At}"),
                 SetBy.Trimmer => Words.Of($"{lies}scoring blade, {At}"),
@@ -136,6 +151,8 @@ public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length
                 SetBy.Between => Words.Of($"between grooves, so {(Near(Offset!.Value) ? Words.Of($"just") : Words.Of($"{Offset.Value.Abs()}"))} {(Offset.Value.Units < 0 ? "inside" : "past")} {Groove!.Value}"),
                 SetBy.Trimmer => Words.Of($"with the trimmer's scoring blade at {At}"),
                 SetBy.Fold => Words.Of($"fold {(FarEdge ? "the far" : "the near")} edge to a light line {At} from it, which needs no smaller mark"),
+                SetBy.StartStop => Words.Of($"start at {From} and stop at {To}, the corners finished with a knife"),
+                SetBy.InGroove => Words.Of($"with a knife in the groove, from {From} and from {To} inwards"),
                 SetBy.Knife => Words.Of($"longer than the trimmer cuts, so with knife and metal rule"),
                 SetBy.Machine => Words.Of($"by machine"),
                 _ => Words.Of($"{(lies.Length == 0 ? "" : $"{At} ")}by ruler and stylus"),

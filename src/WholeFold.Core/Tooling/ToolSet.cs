@@ -56,6 +56,9 @@ public sealed record ToolSet
 
     private static readonly Pair Plain = Pair.Of(1, 8, 1m);
 
+    /// <summary>The finest mark of the set's own system, for what is marked out and not set on a stop.</summary>
+    public Length OwnCutMark => CutMarks.FirstOrDefault(Pair.Of(1, 1, 10m).In(System).IsOn, CutMarks[0]);
+
     public bool OnGroove(Length at) => Combs.Any(c => c.HasGrooveAt(at, BoardEnd));
 
     /// <summary>On a groove, or on a mark of a trimmer that scores.</summary>

@@ -68,16 +68,21 @@ public class AllowanceTests
         Assert.Equal(Length.Mm(0.6m), Slit.WidthFor(Length.Mm(0.6m)));
     }
 
-    /// <summary>On a machine, from 0.2 to 0.6 mm, exactly these figures follow the card; doors stand off 1/16 in, which is enough up to 0.79 mm.</summary>
+    /// <summary>On a machine, from 0.2 to 0.6 mm, exactly these figures follow the card; doors stand off 1/16 in, which is enough up to 0.79 mm, and
+    /// the flap inside a pillar is shaved by 2t.</summary>
     [Theory]
-    [InlineData("0.6mm", "")]
-    [InlineData("0.9mm", "gatefold: base.scores[0] base.scores[1] base.width layers.door.width; split-gatefold: base.width layers.right.width")]
+    [InlineData("0.6mm", "pillar-tiers: pillar1.width pillar2.width pillar3.width pillar4.width")]
+    [InlineData("0.9mm", "gatefold: base.scores[0] base.scores[1] base.width layers.door.width; pillar-tiers: pillar1.width pillar2.width pillar3.width pillar4.width; sleeve-gatefold: base.scores[0] base.scores[1] base.width layers.door.width; split-gatefold: base.width layers.right.width")]
     public void Thick_card_changes_the_right_figures_and_no_others(string thick, string expected)
     {
         var changed = new SortedSet<string>(StringComparer.Ordinal);
         foreach (var (thin, heavy) in Support.Grid("machine", "0.2mm").Zip(Support.Grid("machine", thick)))
         {
-            var (a, b) = (Support.Size(thin), Support.Size(heavy));
+            if (Support.Try(thin) is not { } a || Support.Try(heavy) is not { } b)
+            {
+                continue;
+            }
+
             foreach (var (was, now) in a.Figures.Zip(b.Figures))
             {
                 Assert.Equal(was.Id, now.Id);

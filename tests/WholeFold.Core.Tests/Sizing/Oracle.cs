@@ -66,7 +66,7 @@ internal sealed class Oracle
             {
                 // Lower limits on the format alone hold at the format, though the card may end a mark smaller.
                 AtLeastZero(Affine.Name(parameter.Id) - limit.Value);
-                if (limit.Value.Terms.Keys.All(n => n is "W" or "H" or "@1"))
+                if (limit.Value.Terms.Keys.All(n => n is "W" or "H" || n[0] == '@'))
                 {
                     AtLeastZero(Affine.Name(parameter.Id) - Affine.Constant(new Length(Exact(limit.Value).Ceiling())));
                 }
@@ -95,6 +95,15 @@ internal sealed class Oracle
 
             var width = OnMarks(piece.Panels.Aggregate(Affine.Zero, (sum, p) => sum + p.Extent), cut);
             var across = OnMarks(piece.Across, cut);
+            foreach (var line in piece.Openings.SelectMany(o => new[] { o.Region.FromX, o.Region.ToX, o.Region.FromY, o.Region.ToY }))
+            {
+                var edge = OnMarks(line, cut);
+                if (noSixteenths)
+                {
+                    _sixteenths.Add(1 - Plain(edge));
+                }
+            }
+
             if (noSixteenths)
             {
                 _sixteenths.Add(1 - Plain(width));
@@ -345,7 +354,7 @@ internal sealed class Oracle
         {
             if (name[0] == '@')
             {
-                constant += ratio * new Rational(2 * _stock.Caliper.Units);
+                constant += ratio * Allowed(name);
             }
             else
             {
@@ -363,6 +372,9 @@ internal sealed class Oracle
         return (sum, denominator);
     }
 
+    /// <summary>Allowances are worked by hand in their own tests.</summary>
+    private Rational Allowed(string name) => new(_construction.Allowances[name].Value(_stock, _tools).Units);
+
     private Rational Exact(Affine expression)
     {
         var sum = expression.ConstantIn(_tools.System);
@@ -372,7 +384,7 @@ internal sealed class Oracle
             {
                 "W" => new Rational(_target.Width.Units),
                 "H" => new Rational(_target.Height.Units),
-                _ when name[0] == '@' => new Rational(2 * _stock.Caliper.Units),
+                _ when name[0] == '@' => Allowed(name),
                 _ => _ideals[name],
             };
         }

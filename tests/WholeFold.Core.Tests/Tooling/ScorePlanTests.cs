@@ -145,11 +145,5 @@ public class ScorePlanTests
 
     private static long Fine(SizedDesign sized) => sized.Cost.Sixteenths > 0 || sized.Design.Prefer.NoSixteenths
         ? sized.Cost.Sixteenths
-        : sized.Pieces.Sum(p => new[] { p.Along, p.Across }.Count(f => !sized.Tools.IsPlain(f.Value)) + p.Scores.Count(s => s.Figure.Setting.How is SetBy.Between && !sized.Tools.IsPlain(s.Figure.Value)));
-
-    private static SizedDesign? Try(Core.Exchange.DesignSpec spec)
-    {
-        var read = Core.Exchange.DesignReader.Read(spec);
-        return Attempt.Of(read.Design, read.Target).Sized;
-    }
+        : sized.Pieces.Sum(p => p.Openings.SelectMany(o => o.Edges).Append(p.Along).Append(p.Across).Count(f => !sized.Tools.IsPlain(f.Value)) + p.Scores.Count(s => s.Figure.Setting.How is SetBy.Between && !sized.Tools.IsPlain(s.Figure.Value)));
 }

@@ -160,7 +160,7 @@ public sealed partial class BenchBuilder
     private static IEnumerable<(string Id, Box Box, string LinedUp)> GlueOf(SizedDesign sized, SizedPiece piece)
     {
         Length Value(Affine expression) => sized.ValueOf(expression);
-        foreach (var bond in sized.Construction.Bonds)
+        foreach (var bond in sized.Construction.Bonds.Where(b => !b.Loose))
         {
             foreach (var (on, region, side) in new[] { (bond.PieceA, bond.A, "a"), (bond.PieceB, bond.B, "b") })
             {

@@ -4,10 +4,11 @@ namespace WholeFold.Core.Constructions.Library;
 public static class ConstructionLibrary
 {
     public static IReadOnlyList<ConstructionFamily> All { get; } = [
-        PlainFold.Family, DropFlap.Family,
-        Gatefold.Family, SplitGatefold.Family, WingedLockGatefold.Family,
-        Bridge.Family, TierScene.Family, FrontStep.Family, StairStep.Family,
-        BayWindowHook.Family, TowerPinwheel.Family,
+        PlainFold.Family, DropFlap.Family, SpinnerWindow.Family,
+        Gatefold.Family, SplitGatefold.Family, WingedLockGatefold.Family, SleeveGatefold.Family,
+        Bridge.Family, TierScene.Family, ShadowBox.Family, PillarTiers.Family, FrontStep.Family, StairStep.Family,
+        InsideBox.Family, PeakTunnel.Family, TroughPopUp.Family,
+        BayWindowHook.Family, BayWindowStop.Family, SliderStand.Family, TowerPinwheel.Family,
     ];
 
     public static ConstructionFamily? ById(string id) => All.FirstOrDefault(c => c.Id == id);

@@ -1,0 +1,29 @@
+using WholeFold.Core.Measure;
+using static WholeFold.Core.Constructions.Affine;
+using static WholeFold.Core.Constructions.ConstructionBuilder;
+
+namespace WholeFold.Core.Constructions.Library;
+
+/// <summary>A front in three that stands up as a bay when its edge is slid under a raised strip at the fore-edge.</summary>
+internal static class BayWindowStop
+{
+    public static ConstructionFamily Family { get; } = new("bay-window-stop", "Bay window, stopped", "the front stands up as a bay against a raised strip", [], c =>
+    {
+        var smallest = Pair.Of(3, 16, 5m);
+        var k = c.Length("strip", "middle strip", "width of the bay's middle, on which a panel floats", Pair.Of(1, 4, 6m), "¼ in, or 6 mm: what a panel is bonded to", [(smallest, "a narrower strip holds nothing")], [(W / 3, "a wider one hardly stands")], OnConversion.Fixed, least: "pointed bay", most: "flat bay");
+        var lip = c.Length("lip", "lip", "how far the front's edge slides under the stop", Pair.Of(1, 4, 6m), "¼ in, or 6 mm: enough to catch", [(smallest, "a shorter lip lets the edge slip out")], [(Pair.Of(1, 2, 12m), "a longer one leaves no room for foam")], OnConversion.Fixed, least: "hidden", most: "surer catch", so: "the front's edge catches under the stop");
+        var stop = c.Length("stop", "stop", "width of the raised strip along the fore-edge", 0.2m * W, "0.2 of the card's width", [(lip + Pair.Of(3, 8, 10m), "the foam under it needs ⅜ in, or 10 mm")], [(W / 2, "a wider stop hides the inside")], least: "flatter bay", most: "deeper bay");
+        var a = (W - k) / 2;
+        c.Piece("base", "Base", Axis.X, H, "twice the card's width", "the card's height", [Panel("left", "bay left", a), Panel("middle", "bay middle", k, smallest), Panel("right", "bay right", a), Panel("back", "back", W)], [
+            Valley(45, "half of the width less the strip", closed: 0),
+            Valley(45, "then the strip", closed: 0),
+            Valley(90, "the card's width: the spine"),
+        ]);
+        c.Piece("stop", "Stop", Axis.X, H, "the stop's width", "the card's height", [Panel("stop", "stop", stop)], []);
+        c.Bond("stop", "base", "back", Face.Up, new Region((2 * W) - stop + lip, Zero, 2 * W, H), "stop", "stop", Face.Down, new Region(lip, Zero, stop, H), "edges level at the fore-edge; the foam stays back from the inner edge by the lip", raised: Pair.Of(1, 25, 1m));
+        c.Trade("stop", "bay depth", stop - lip, "inside", W - stop);
+        c.Layer("sides", "bay sides", "base", ["left", "right"], Face.Down);
+        c.Layer("stop", "stop", "stop", ["stop"], Face.Up);
+        c.Layer("inside", "inside, for the message", "base", ["back"], Face.Up, free: new Region(W, Zero, (2 * W) - stop, H));
+    });
+}

@@ -1,0 +1,33 @@
+using WholeFold.Core.Measure;
+using static WholeFold.Core.Constructions.Affine;
+using static WholeFold.Core.Constructions.ConstructionBuilder;
+
+namespace WholeFold.Core.Constructions.Library;
+
+/// <summary>A box with a window inside the card; it stands up as the card is opened to a right angle.</summary>
+internal static class InsideBox
+{
+    public static ConstructionFamily Family { get; } = new("inside-box", "Box inside", "a box with a window stands up inside the card", [], c =>
+    {
+        var d = c.Length("depth", "depth", "how deep the box is, which is also how much shorter the back is", Pair.Of(1, 2, 12m), "½ in, or 12 mm", [(Construction.SmallestPanel, "a shallower box shows no depth")], [(W / 4, "a deeper one leaves no window")], OnConversion.Fixed, least: "wider window", most: "deeper box");
+        var margin = c.Length("windowMargin", "window margin", "width of the frame round the window", Pair.Of(1, 2, 12m), "½ in, or 12 mm", [(Pair.Of(1, 2, 12m), "a narrower frame buckles")], [(W / 4, "a wider one leaves no window")], OnConversion.Fixed, least: "wider window", most: "stronger frame");
+        var w = W - d;
+        c.Piece("card", "Card", Axis.X, H, "twice the card's width, less the depth", "the card's height", [Panel("front", "front", W), Panel("back", "back", w)], [Valley(90, "the card's width: the spine")]);
+        c.Piece("box", "Box", Axis.X, H, "twice the card's width", "the card's height", [Panel("tab", "wall on the front", d), Panel("window", "window panel", w), Panel("wall", "wall at the fore-edge", d), Panel("base", "panel on the back", w)], [
+            Valley(90, "the depth", closed: 0),
+            Valley(90, "the card's width"),
+            Valley(90, "the width and the depth", closed: 0),
+        ]);
+        c.Opening("window", "window", "window", new Region(d + margin, margin, W - margin, H - margin), "the frame's width in from the panel's edges");
+
+        // The box is listed from its front wall, so it lies turned round in the card: its corners are given so.
+        c.Bond("back", "card", "back", Face.Up, new Region(W, Zero, (2 * W) - d, H), "box", "base", Face.Down, new Region(2 * W, H, W + d, Zero), "its free edge into the spine, head and foot level");
+        c.Bond("front", "card", "front", Face.Up, new Region(W, Zero, W - d, H), "box", "tab", Face.Down, new Region(Zero, H, d, Zero), "its free edge into the spine; press it with the card closed");
+        c.Require("window-width", w - (2 * margin) - Construction.SmallestWindow, "the window would be too narrow to see through");
+        c.Require("window-height", H - (2 * margin) - Construction.SmallestWindow, "the window would be too low to see through");
+        c.Trade("depth", "depth", d, "window", w - (2 * margin));
+        c.Layer("front", "front", "card", ["front"], Face.Down, levels: 2);
+        c.Layer("inside", "inside the front, for the message", "card", ["front"], Face.Up, free: new Region(Zero, Zero, w, H));
+        c.Layer("scene", "scene in the box", "box", ["base"], Face.Up);
+    });
+}

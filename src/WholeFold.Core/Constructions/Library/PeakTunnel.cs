@@ -1,0 +1,29 @@
+using WholeFold.Core.Measure;
+using static WholeFold.Core.Constructions.Affine;
+using static WholeFold.Core.Constructions.ConstructionBuilder;
+
+namespace WholeFold.Core.Constructions.Library;
+
+/// <summary>A tunnel inside a plain fold, which rises to a peak with a window as the card is opened.</summary>
+internal static class PeakTunnel
+{
+    public static ConstructionFamily Family { get; } = new("peak-tunnel", "Peak tunnel", "a tunnel with a window rises to a peak inside", [], c =>
+    {
+        var e = c.Length("inset", "inset", "how far the tunnel, and the peak when the card is closed, stays from the fore-edge", 0.2m * W, "0.2 of the card's width", [(Construction.SmallestPanel, "the peak would show at the fore-edge")], [((W / 2) - Construction.SmallestPanel, "the tunnel would reach over the spine")], least: "wider reach", most: "room for a spinner");
+        var margin = c.Length("windowMargin", "window margin", "how far the window stays from the tunnel's creases and from head and foot", Pair.Of(3, 4, 20m), "¾ in, or 20 mm", [(Pair.Of(1, 2, 12m), "a narrower frame buckles")], [(W / 3, "a wider one leaves no window")], OnConversion.Fixed, least: "wider window", most: "stronger frame");
+        var half = W / 2;
+        c.Piece("base", "Base", Axis.X, H, "twice the card's width", "the card's height", [Panel("front", "front", W), Panel("back", "back", W)], [Valley(90, "the card's width: the spine")]);
+        c.Piece("tunnel", "Tunnel", Axis.X, H, "twice the card's width", "the card's height", [Panel("foot-front", "foot on the front", half), Panel("slope-front", "front slope", half), Panel("slope-back", "back slope", half), Panel("foot-back", "foot on the back", half)], [
+            Valley(90, "half the card's width"),
+            Mountain(-90, "the card's width: the peak"),
+            Valley(90, "one and a half times the card's width"),
+        ]);
+        c.Opening("window", "window", "slope-front", new Region(half + margin, margin, W + half - margin, H - margin), "the frame's width in from both creases, across the peak");
+        c.Bond("front", "base", "front", Face.Up, new Region(e, Zero, e + half, H), "tunnel", "foot-front", Face.Down, new Region(Zero, Zero, half, H), "its free edge the inset in from the fore-edge, head and foot level");
+        c.Bond("back", "base", "back", Face.Up, new Region((2 * W) - e, Zero, W + half - e, H), "tunnel", "foot-back", Face.Down, new Region(2 * W, Zero, W + half, H), "the same inset in from the other fore-edge; press it with the card closed");
+        c.Require("window-width", W - (2 * margin) - Construction.SmallestWindow, "the window would be too narrow to see through");
+        c.Require("window-height", H - (2 * margin) - Construction.SmallestWindow, "the window would be too low to see through");
+        c.Trade("inset", "room for a spinner", e, "reach", W - e);
+        c.Layer("front", "front", "base", ["front"], Face.Down, levels: 2);
+    });
+}

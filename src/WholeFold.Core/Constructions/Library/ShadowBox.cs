@@ -1,0 +1,45 @@
+using WholeFold.Core.Measure;
+using static WholeFold.Core.Constructions.Affine;
+using static WholeFold.Core.Constructions.ConstructionBuilder;
+
+namespace WholeFold.Core.Constructions.Library;
+
+/// <summary>A front with a window before a back, joined by walls; middles stand between them. Closed, the front slides sideways by the depth.</summary>
+internal static class ShadowBox
+{
+    public static ConstructionFamily Family { get; } = new(
+        "shadow-box",
+        "Shadow box",
+        "stands as a box with a scene behind a window",
+        [new Choice("middles", "middles", "how many middles stand between the front and the back", ["0", "1", "2"], "0")],
+        c =>
+        {
+            var n = c.Count("middles");
+            var least = n switch { 0 => Pair.Of(1, 2, 12m), 1 => Pair.Of(3, 4, 18m), _ => Pair.Of(1, 1, 24m) };
+            var depth = c.Length("depth", "depth", "how deep the box is, which is also how far it slides to close", least, n == 0 ? "½ in, or 12 mm" : $"½ in, or 12 mm, and ¼ in, or 6 mm, for each middle", [(least, n == 0 ? "a shallower box shows no depth" : "each middle needs ¼ in, or 6 mm")], [(W / 4, "a deeper one leaves no window")], OnConversion.Fixed, least: "wider window", most: "deeper box");
+            var tab = c.Length("backTab", "back tab", "width of the tabs that join the back to the walls", n == 0 ? depth / 2 : Construction.SmallestTab, n == 0 ? "half the depth" : "¼ in, or 6 mm: what a tab needs", [(Construction.SmallestTab, "a narrower tab does not hold")], [(depth / 2, "a wider one shows in the box")], OnConversion.Fixed, least: "hidden", most: "surer bond");
+            var margin = c.Length("windowMargin", "window margin", "width of the frame round the window", Pair.Of(1, 2, 12m), "½ in, or 12 mm", [(Pair.Of(1, 4, 6m), "a narrower frame buckles")], [(W / 4, "a wider one leaves no window")], OnConversion.Fixed, least: "wider window", most: "stronger frame");
+            var foot = c.Length("footMargin", "foot of the frame", "height of the frame below the window, where a sentiment goes", margin, "as the rest of the frame", [(margin, "the foot is no narrower than the rest")], [(H / 2, "a higher one leaves no window")], OnConversion.Fixed, least: "wider window", most: "room for a sentiment");
+            var m = W - depth;
+            c.Piece("front", "Front", Axis.X, H, "the card's width and the depth once more", "the card's height", [Panel("wall-left", "left wall", depth), Panel("face", "front", m), Panel("wall-right", "right wall", depth)], [Mountain(-90, "the depth", closed: 0), Mountain(-90, "the depth and the front; the right wall is what is left")]);
+            c.Opening("window", "window", "face", new Region(depth + margin, foot, W - margin, H - margin), "the frame's width in from the front's edges");
+            c.Piece("back", "Back", Axis.X, H, "the front's width and both tabs", "the card's height", [Tab("tab-left", "left tab", tab), Panel("back", "back", m), Tab("tab-right", "right tab", tab)], [Valley(90, "the tab"), Valley(90, "the tab and the back", closed: 0)]);
+            Region Strip(Affine from, Affine to) => new(from, Zero, to, H);
+            c.Bond("back-left", "front", "wall-left", Face.Down, Strip(Zero, tab), "back", "tab-left", Face.Down, Strip(tab, Zero), "the back's crease level with the wall's edge");
+            c.Bond("back-right", "front", "wall-right", Face.Down, Strip(W + depth, W + depth - tab), "back", "tab-right", Face.Down, Strip(tab + m, (2 * tab) + m), "as on the left; press it with the box closed");
+            var f = (depth - tab) / (n + 1);
+            for (var k = 1; k <= n; k++)
+            {
+                var (id, name) = ($"middle{k}", n == 1 ? "Middle" : $"Middle {k}, counted from the back");
+                c.Piece(id, name, Axis.X, H, "the front's width and both tabs", "the card's height", [Tab("tab-left", "left tab", f), Panel("face", "middle", m), Tab("tab-right", "right tab", f)], [Mountain(-90, n == 1 ? "half of the depth that is free" : "its share of the depth that is free", closed: 0), Mountain(-90, "the tab and the middle")]);
+                c.Bond($"{id}-left", "front", "wall-left", Face.Down, Strip(tab + ((k - 1) * f), tab + (k * f)), id, "tab-left", Face.Up, Strip(Zero, f), k == 1 ? "the tab's edge against the edge of the back's tab" : "the tab's edge against the crease of the middle behind it");
+                c.Bond($"{id}-right", "front", "wall-right", Face.Down, Strip(W + depth - tab - ((k - 1) * f), W + depth - tab - (k * f)), id, "tab-right", Face.Up, Strip((2 * f) + m, f + m), "as on the left; press it with the box closed");
+            }
+
+            // Within the limits of its margins the window is never smaller than this.
+            c.Require("window-width", m - (2 * margin) - Construction.SmallestWindow, "the window would be too narrow to see through");
+            c.Require("window-height", H - foot - margin - Construction.SmallestWindow, "the window would be too low to see through");
+            c.Trade("depth", "depth", depth, "window", m - (2 * margin));
+            c.Layer("back", "scene on the back", "back", ["back"], Face.Up);
+        });
+}

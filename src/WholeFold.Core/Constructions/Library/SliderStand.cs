@@ -1,0 +1,37 @@
+using WholeFold.Core.Constructions.Allowances;
+using WholeFold.Core.Measure;
+using static WholeFold.Core.Constructions.Affine;
+using static WholeFold.Core.Constructions.ConstructionBuilder;
+
+namespace WholeFold.Core.Constructions.Library;
+
+/// <summary>A card that a slide pulls up into a box to stand on; its foot is held between the box's two flaps.</summary>
+internal static class SliderStand
+{
+    public static ConstructionFamily Family { get; } = new("slider-stand", "Slider stand", "a slide pulls the card up onto a box that it stands on", [], c =>
+    {
+        var q = c.Length("box", "box", "height of the box that it stands on", 0.18m * W, "0.18 of the card's width", [(Pair.Of(1, 2, 12m), "a lower box falls over")], [(W / 3, "a higher one leaves no slide")], least: "taller slide", most: "higher box");
+        var f = c.Length("flap", "flap", "height of the flaps that hold the slide's foot, and of its grip", 0.18m * W, "0.18 of the card's width", [(Pair.Of(1, 2, 12m), "a lower flap does not hold the slide upright")], [(q, "higher flaps do not stand inside the box")], least: "lower grip", most: "surer hold");
+        var edge = c.Length("edge", "edge", "how far the slit stays from either end", Pair.Of(1, 4, 6m), "¼ in, or 6 mm; ⅜ in, or 10 mm, in card under 200 g/m²", [(Pair.Of(3, 16, 5m), "a narrower edge tears")], [(H / 4, "a wider one leaves a narrow slide")], OnConversion.Fixed, least: "wider slide", most: "stronger edge", so: "the ends of the slit do not tear");
+        var ease = c.Allow(new Slit(Measure.Length.In(1, 32)));
+        var p = (W - f - q) / 2;
+        c.Piece("base", "Base", Axis.X, H, "twice the card's width", "the card's height", [Panel("flap1", "first flap", f), Panel("floor1", "first floor", p), Panel("box1", "first box side", q), Panel("top1", "first top", p), Panel("top2", "second top", p), Panel("box2", "second box side", q), Panel("floor2", "second floor", p), Panel("flap2", "second flap", f)], [
+            Valley(90, "the flap"),
+            Valley(90, "the flap and the floor", closed: 0),
+            Valley(90, "then the box", closed: 0),
+            Valley(90, "the card's width: the middle, where the slit is"),
+            Valley(90, "then the top again", closed: 0),
+            Valley(90, "then the box again", closed: 0),
+            Valley(90, "then the floor; the second flap is what is left"),
+        ]);
+        c.Opening("slit", "slit", "top1", new Region(W, edge, W, H - edge), "along the middle crease, short of either end by the edge");
+        var wide = H - (2 * edge) - ease;
+        c.Piece("slide", "Slide", Axis.X, wide, "the card's width", "the slit's length, less the clearance at either end", [Panel("slide", "slide", W)], []);
+        Region Foot(Affine from, Affine to) => new(from, edge + (ease / 2), to, H - edge - (ease / 2));
+        c.Bond("foot1", "base", "flap1", Face.Down, Foot(f, Zero), "slide", "slide", Face.Down, new Region(Zero, Zero, f, wide), "through the slit first; then the foot level with the flap's crease, in the middle of it");
+        c.Bond("foot2", "base", "flap2", Face.Down, Foot((2 * W) - f, 2 * W), "slide", "slide", Face.Up, new Region(Zero, Zero, f, wide), "the other flap on the other face, folds level");
+        c.Trade("box", "box", q, "slide", p);
+        c.Layer("front", "front, above the box", "base", ["top1"], Face.Down);
+        c.Layer("box", "box sides", "base", ["box1", "box2"], Face.Down);
+    });
+}
