@@ -36,6 +36,14 @@ internal static class PlainText
                 Line($"  {fold,-8} {Both(score.Figure.Value),-26} {score.Figure.Setting.In(unit),-34} {score.Between}");
                 Line($"           {score.Figure.Said.In(unit)}; {Safe(safe[score.Figure.Id], unit)}");
             }
+
+            foreach (var opening in piece.Openings)
+            {
+                foreach (var (figure, edge) in opening.Edges.Zip(opening.Opening.Edges))
+                {
+                    Line($"  {opening.Opening.Name,-8} {Both(figure.Value),-26} {figure.Setting.In(unit),-34} {edge.Name}");
+                }
+            }
         }
 
         if (sized.Layers.Count > 0)

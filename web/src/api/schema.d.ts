@@ -511,6 +511,20 @@ export interface components {
         NewDesign: {
             state: components["schemas"]["DesignSpec"];
         };
+        OpeningView: {
+            id: string;
+            name: string;
+            kind: string;
+            /** Format: int64 */
+            x: number;
+            /** Format: int64 */
+            y: number;
+            /** Format: int64 */
+            width: number;
+            /** Format: int64 */
+            height: number;
+            text: string;
+        };
         PanelView: {
             id: string;
             name: string;
@@ -555,6 +569,7 @@ export interface components {
             panels: components["schemas"]["PanelView"][];
             scores: components["schemas"]["ScoreView"][];
             order: components["schemas"]["PassView"][];
+            openings: components["schemas"]["OpeningView"][];
             glue: components["schemas"]["GlueView"][];
         };
         PreferenceView: {

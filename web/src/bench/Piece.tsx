@@ -88,12 +88,20 @@ export function Piece({
   const ruleTop = y + height + FLAG_GAP + lanes * LANE + 2;
   // The card's foot is drawn at the bottom; the core counts heights from the foot.
   const up = (from: number, size: number) => y + height - (from + size) * scale;
+  // Over a narrow piece its width stands after its name, not on it.
+  const besideName = piece.name.length * 6.6 + 30 > width / 2;
   return (
     <g data-piece={piece.id}>
       <text x={x} y={y - 10} className="piece-name">
         {piece.name}
       </text>
-      <SvgFig text={piece.width.text} x={x + width / 2} y={y - 10} className="size" anchor="middle" />
+      <SvgFig
+        text={piece.width.text}
+        x={besideName ? x + piece.name.length * 6.6 + 8 : x + width / 2}
+        y={y - 10}
+        className="size"
+        anchor={besideName ? "start" : "middle"}
+      />
       <g transform={`translate(${x - 10} ${y + height / 2}) rotate(-90)`}>
         <SvgFig text={piece.height.text} x={0} y={0} className="size" anchor="middle" />
       </g>
@@ -126,6 +134,20 @@ export function Piece({
           <title>{glue.linedUp}</title>
         </rect>
       ))}
+      {piece.openings.map((opening) => {
+        const [left, top] = [x + opening.x * scale, up(opening.y, opening.height)];
+        const [w, h] = [opening.width * scale, opening.height * scale];
+        return (
+          <path
+            key={opening.id}
+            d={opening.kind === "slit" ? `M${left} ${top}l${w} ${h}` : `M${left} ${top}h${w}v${h}h${-w}z`}
+            className={`opening ${opening.kind}`}
+            data-opening={opening.id}
+          >
+            <title>{`${opening.name}, ${opening.text}`}</title>
+          </path>
+        );
+      })}
       {piece.panels.map((panel) => (
         <PanelName key={panel.id} panel={panel} x={x} y={up(panel.y, panel.height)} scale={scale} />
       ))}

@@ -95,6 +95,7 @@ public sealed partial class BenchBuilder
                 Row(p.Width, "width", "cut"),
                 Row(p.Height, "height", "cut"),
                 .. p.Plan.Passes.SelectMany(pass => pass.Scores).Select(i => Row(p.Scores[i].Figure, p.Scores[i].Crease.Fold == Fold.Valley ? "valley" : "mountain", p.Scores[i].Between)),
+                .. LinesOf(p).Select(l => Row(l.Figure, l.Label, l.Detail)),
             ])).ToList();
         if (sized.Layers.Count > 0)
         {

@@ -150,6 +150,12 @@ public sealed partial class BenchBuilder
                 s.Figure.Setting.In(_unit),
                 s.Between))],
             [.. piece.Plan.Passes.Select(pass => new PassView(SizedJson.Name(pass.Lay), LayWords(pass.Lay), [.. pass.Scores.Select(i => new PassScore(piece.Scores[i].Figure.Id, Text(piece.Scores[i].Figure.Setting.At)))]))],
+            [.. piece.Openings.Select(o =>
+            {
+                var (x, y, width, height) = Lay(o.Box);
+                var text = o.Opening.IsSlit ? $"{Text(Length.Max(o.Box.Width, o.Box.Height))} long" : $"{Text(o.Box.Width)} × {Text(o.Box.Height)}";
+                return new OpeningView(o.Opening.Id, o.Opening.Name, o.Opening.IsSlit ? "slit" : "window", x, y, width, height, text);
+            })],
             [.. GlueOf(sized, piece).Select(g =>
             {
                 var (x, y, width, height) = Lay(g.Box);
@@ -197,6 +203,7 @@ public sealed partial class BenchBuilder
                 Row(p.Width, "width", "cut", ""),
                 Row(p.Height, "height", "cut", ""),
                 .. p.Scores.Select(s => Row(s.Figure, s.Crease.Fold == Fold.Valley ? "valley" : "mountain", s.Between, s.Crease.Fold == Fold.Valley ? "v" : "m")),
+                .. LinesOf(p).Select(l => Row(l.Figure, l.Label, l.Detail, "")),
             ])).ToList();
         if (sized.Layers.Count > 0)
         {
@@ -209,6 +216,12 @@ public sealed partial class BenchBuilder
 
         return sections;
     }
+
+    /// <summary>The lines of a piece's windows and slits.</summary>
+    private static IEnumerable<(Measured Figure, string Label, string Detail)> LinesOf(SizedPiece piece) =>
+        piece.Openings.SelectMany(o => o.Edges.Zip(o.Opening.Edges, (figure, edge) => (Figure: figure, edge.Id, edge.Name))
+            .Where(e => !(e.Id == "right" && o.Box.Width == Length.Zero) && !(e.Id == "head" && o.Box.Height == Length.Zero))
+            .Select(e => (e.Figure, o.Opening.Name, e.Name)));
 
     private List<StripFormat> StripOf(Attempt current)
     {

@@ -35,6 +35,9 @@ public sealed record PassScore(string FigureId, string Text);
 /// <summary>A region that is glued, in the piece's own coordinates.</summary>
 public sealed record GlueView(string Id, long X, long Y, long Width, long Height, string LinedUp);
 
+/// <summary>A window, or a slit where it has no width, in the piece's own coordinates.</summary>
+public sealed record OpeningView(string Id, string Name, string Kind, long X, long Y, long Width, long Height, string Text);
+
 public sealed record PieceView(
     string Id,
     string Name,
@@ -44,6 +47,7 @@ public sealed record PieceView(
     IReadOnlyList<PanelView> Panels,
     IReadOnlyList<ScoreView> Scores,
     IReadOnlyList<PassView> Order,
+    IReadOnlyList<OpeningView> Openings,
     IReadOnlyList<GlueView> Glue);
 
 public sealed record ReasonView(string Why, string From, string To, bool Moves);

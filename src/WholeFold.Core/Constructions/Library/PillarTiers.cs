@@ -33,13 +33,13 @@ internal static class PillarTiers
             {
                 var height = H - ((i - 1) * step);
                 var face = i == n ? front : H - (i * step);
-                var (pillar, name) = ($"pillar{i}", n == 1 ? "Pillar" : $"Pillar, row {i}");
+                var (pillar, name) = ($"pillar{i}", n == 1 ? "Pillar" : $"Pillar {i}");
                 var pushedRight = !alternate || i % 2 == 1;
                 var (odd, even) = pushedRight ? (-180, 0) : (0, -180);
                 c.Piece(pillar, name, Axis.X, height, "four sides and the flap that goes inside", i == 1 ? "the card's height" : "a step lower than the row behind it", [Panel("behind", "panel behind", s), Panel("left", "left side", s), Panel("front", "pillar front", s), Panel("right", "right side", s), Tab("flap", "flap", s - shave)], [
                     Mountain(-90, "a side", closed: odd), Mountain(-90, "two sides", closed: even), Mountain(-90, "three sides", closed: odd), Mountain(-90, "four sides; the flap is what is left, a hair less than a side", closed: even),
                 ], quantity: 2);
-                c.Piece($"face{i}", n == 1 ? "Face" : $"Face, row {i}", Axis.X, face, "the back's width", i == n ? "the front face's height" : "as high as the next row's pillars", [Panel("face", "face", w0)], []);
+                c.Piece($"face{i}", n == 1 ? "Face" : $"Face {i}", Axis.X, face, "the back's width", i == n ? "the front face's height" : "as high as the next row's pillars", [Panel("face", "face", w0)], []);
                 foreach (var copy in new[] { 1, 2 })
                 {
                     var (id, at) = ($"{pillar}:{copy}", copy == 1 ? Zero : w0 - s);

@@ -1,0 +1,116 @@
+using WholeFold.Core.Exchange;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
+using Xunit;
+using static WholeFold.Core.Tests.Support;
+
+namespace WholeFold.Core.Tests.Constructions;
+
+/// <summary>Windows, slits and what lies loose: worked by hand, and over all constructions.</summary>
+public class OpeningTests
+{
+    [Theory]
+    [InlineData("imperial-eighths")]
+    [InlineData("metric-5mm")]
+    [InlineData("both")]
+    [InlineData("machine")]
+    public void Every_line_lies_on_a_mark_inside_its_piece_and_says_how_it_is_cut(string tools)
+    {
+        var lines = 0;
+        foreach (var spec in Grid(tools, "0.5mm"))
+        {
+            if (Try(spec) is not { Means: Means.Usual } sized)
+            {
+                continue;
+            }
+
+            foreach (var piece in sized.Pieces)
+            {
+                foreach (var opening in piece.Openings)
+                {
+                    Assert.True(opening.Box.Left > Length.Zero && opening.Box.Right < piece.Width.Value && opening.Box.Bottom > Length.Zero && opening.Box.Top < piece.Height.Value, spec.Named());
+                    Assert.True(opening.Opening.IsSlit ? opening.Box.Width == Length.Zero && opening.Box.Height > Length.Zero : Length.Min(opening.Box.Width, opening.Box.Height) >= Smallest.In(sized.Tools.System), spec.Named());
+                    Assert.Equal(!sized.Tools.Exact, sized.Checks.Any(c => c.Id == "knife-work"));
+                    foreach (var edge in opening.Edges)
+                    {
+                        lines++;
+                        Assert.True(sized.Tools.Exact || edge.Value.IsOn(sized.Tools.OwnCutMark), $"{spec.Named()}: {edge.Id} at {edge.Value}");
+                        Assert.True(edge.Setting.How switch
+                        {
+                            SetBy.Machine => sized.Tools.Exact,
+                            SetBy.InGroove => sized.Tools.OnGroove(edge.Value) && edge.Setting.From < edge.Setting.To,
+                            SetBy.StartStop => edge.Setting.From <= edge.Setting.To,
+                            _ => false,
+                        });
+                    }
+                }
+            }
+        }
+
+        Assert.True(lines > 300, $"only {lines} lines");
+    }
+
+    private static readonly Pair Smallest = Core.Constructions.Construction.SmallestWindow;
+
+    [Fact]
+    public void Slider_stand_by_hand()
+    {
+        var sized = Size(Spec("slider-stand", "6x4in", "box=1", "flap=1"));
+        Assert.Equal(["1", "3", "4", "6", "8", "9", "11"], sized.Scores("base").Select(s => LengthWriter.Write(s, DisplayUnit.Inch)));
+        Assert.Equal((In("12"), In("4")), (sized.Piece("base").Width.Value, sized.Piece("base").Height.Value));
+
+        // The slit stays the edge, ¼, from either end; the slide is 1/16 narrower than the slit is long.
+        var slit = sized.Piece("base").Openings.Single();
+        Assert.Equal((In("6"), In("1/4"), In("3 3/4")), (slit.Left.Value, slit.Foot.Value, slit.Head.Value));
+        Assert.Equal(SetBy.InGroove, slit.Left.Setting.How);
+        Assert.Equal((In("6"), In("3 7/16")), (sized.Piece("slide").Width.Value, sized.Piece("slide").Height.Value));
+        Assert.Equal((In("6"), In("4")), (sized.ClosedWidth, sized.ClosedHeight));
+    }
+
+    [Fact]
+    public void Shadow_box_by_hand()
+    {
+        var sized = Size(Spec("shadow-box", "5x7", "middles=1", "depth=1"));
+
+        // Front ½ | 4 … with depth 1: walls 1, front 4; back tab ¼; the middle's tab (1 − ¼)/2.
+        Assert.Equal([In("1"), In("5")], sized.Scores("front"));
+        Assert.Equal([In("1/4"), In("4 1/4")], sized.Scores("back"));
+        Assert.Equal([In("3/8"), In("4 3/8")], sized.Scores("middle1"));
+        var window = sized.Piece("front").Openings.Single();
+        Assert.Equal((In("1 1/2"), In("4 1/2"), In("1/2"), In("6 1/2")), (window.Left.Value, window.Right.Value, window.Foot.Value, window.Head.Value));
+    }
+
+    [Theory]
+    [InlineData("alternate", "5", "1")]
+    [InlineData("oneWay", "3", "1")]
+    public void Pillar_tiers_slide_by_one_side_or_by_all(string flatten, string back, string side)
+    {
+        var sized = Size(Spec("pillar-tiers", "6x6", "rows=3", $"flatten={flatten}", "side=1"));
+        Assert.Equal(In(back), sized.Piece("back").Width.Value);
+        Assert.Equal((In("6"), In("6")), (sized.ClosedWidth, sized.ClosedHeight));
+        Assert.Equal([In(side), In("2"), In("3"), In("4")], sized.Scores("pillar1"));
+
+        // 2t + 0.25 of 0.34 mm card is 0.93 mm: one sixteenth.
+        Assert.Equal(In("4 15/16"), sized.Piece("pillar1").Width.Value);
+    }
+
+    [Fact]
+    public void What_lies_loose_has_its_place_and_no_glue()
+    {
+        var sized = Size(Spec("sleeve-gatefold", "5x7"));
+        Assert.Contains(sized.Construction.Bonds, b => b.Loose);
+        var tile = sized.Closed.Panels.Single(p => p.Piece == "tile").Box;
+        Assert.Equal(tile.Left - sized.Closed.Footprint.Left, sized.Closed.Footprint.Right - tile.Right);
+        var elsewhere = sized.Construction with { Bonds = [.. sized.Construction.Bonds.Select(b => b.Loose ? b with { FaceA = Core.Constructions.Face.Up } : b)] };
+        Assert.Empty(Core.Folding.ClosedPose.Of(elsewhere, sized.Pieces, e => sized.ValueOf(e).Units).Misses);
+    }
+
+    [Fact]
+    public void The_json_has_every_opening_as_a_cut()
+    {
+        using var json = System.Text.Json.JsonDocument.Parse(SizedJson.Write(Size(Spec("slider-stand", "6x4in")), DisplayUnit.Inch));
+        var cuts = json.RootElement.GetProperty("pieces")[0].GetProperty("cuts");
+        Assert.Equal([("outer", "rectangle"), ("slit", "line")], cuts.EnumerateArray().Select(c => (c.GetProperty("kind").GetString(), c.GetProperty("shape").GetString())));
+    }
+}
