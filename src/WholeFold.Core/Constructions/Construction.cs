@@ -122,8 +122,9 @@ public sealed record Region(Affine FromX, Affine FromY, Affine ToX, Affine ToY);
 /// given with its corners exchanged is a mirrored one.
 /// </summary>
 /// <param name="Raised">How thick the foam between them is, where one is raised over the other; otherwise it is taped.</param>
+/// <param name="Play">How far the two may be apart because one is cut a hair less to go inside another; otherwise they meet exactly.</param>
 /// <param name="Loose">Not glued: where a piece that slides or hangs lies when the card is closed.</param>
-public sealed record Bond(string Id, string PieceA, string PanelA, Face FaceA, Region A, string PieceB, string PanelB, Face FaceB, Region B, string LinedUp, Pair? Raised = null, bool Loose = false);
+public sealed record Bond(string Id, string PieceA, string PanelA, Face FaceA, Region A, string PieceB, string PanelB, Face FaceB, Region B, string LinedUp, Pair? Raised = null, bool Loose = false, Affine? Play = null);
 
 /// <summary>Where decoration goes: one layer for each panel and face named.</summary>
 /// <param name="Levels">How many lie on each other at the most usual: a mat, and a paper on it.</param>

@@ -80,9 +80,9 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
 
     public static Crease Mountain(int shown, string rule, int closed = -180, bool working = true) => new(Fold.Mountain, working, shown, closed, rule);
 
-    public ConstructionBuilder Bond(string id, string pieceA, string panelA, Face faceA, Region a, string pieceB, string panelB, Face faceB, Region b, string linedUp, Pair? raised = null)
+    public ConstructionBuilder Bond(string id, string pieceA, string panelA, Face faceA, Region a, string pieceB, string panelB, Face faceB, Region b, string linedUp, Pair? raised = null, Affine? play = null)
     {
-        _bonds.Add(new Bond(id, pieceA, panelA, faceA, a, pieceB, panelB, faceB, b, linedUp, raised));
+        _bonds.Add(new Bond(id, pieceA, panelA, faceA, a, pieceB, panelB, faceB, b, linedUp, raised, Play: play));
         return this;
     }
 

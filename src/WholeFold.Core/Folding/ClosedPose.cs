@@ -103,7 +103,8 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
             var apart = new[] { fromA.X - fromB.X, fromA.Y - fromB.Y, toA.X - toB.X, toA.Y - toB.Y }.Max(Math.Abs);
             // Glued face to face: seen from above, one of the two looks up and the other down.
             var wrongFace = (onA.FaceUp == (faceA == Face.Up)) == (onB.FaceUp == (faceB == Face.Up));
-            if (!bond.Loose && (apart != 0 || wrongFace))
+            var play = bond.Play is { } p ? value(p).Ceiling() : 0;
+            if (!bond.Loose && (apart > play || wrongFace))
             {
                 misses.Add(new BondMiss(bond.Id, new Length(apart), wrongFace));
             }

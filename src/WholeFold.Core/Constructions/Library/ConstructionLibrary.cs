@@ -7,7 +7,7 @@ public static class ConstructionLibrary
         PlainFold.Family, DropFlap.Family, SpinnerWindow.Family,
         Gatefold.Family, SplitGatefold.Family, WingedLockGatefold.Family, SleeveGatefold.Family,
         Bridge.Family, TierScene.Family, ShadowBox.Family, PillarTiers.Family, FrontStep.Family, StairStep.Family,
-        InsideBox.Family, PeakTunnel.Family, TroughPopUp.Family,
+        InsideBox.Family, InsideTunnel.Family, PeakTunnel.Family, TroughPopUp.Family,
         BayWindowHook.Family, BayWindowStop.Family, SliderStand.Family, TowerPinwheel.Family,
     ];
 

@@ -9,7 +9,17 @@ internal static class InsideBox
 {
     public static ConstructionFamily Family { get; } = new("inside-box", "Box inside", "a box with a window stands up inside the card", [], c =>
     {
-        var d = c.Length("depth", "depth", "how deep the box is, which is also how much shorter the back is", Pair.Of(1, 2, 12m), "½ in, or 12 mm", [(Construction.SmallestPanel, "a shallower box shows no depth")], [(W / 4, "a deeper one leaves no window")], OnConversion.Fixed, least: "wider window", most: "deeper box");
+        Box(c, Construction.SmallestPanel, "a shallower box shows no depth");
+        c.Layer("front", "front", "card", ["front"], Face.Down, levels: 2);
+        c.Layer("inside", "inside the front, for the message", "card", ["front"], Face.Up, free: new Region(Zero, Zero, W - Name("depth"), H));
+        c.Layer("scene", "scene in the box", "box", ["base"], Face.Up);
+    });
+
+    /// <summary>The card and the box in it; what else stands in the box is the caller's.</summary>
+    /// <param name="shallowest">The least depth, and why.</param>
+    internal static (Affine Depth, Affine Margin) Box(ConstructionBuilder c, Pair shallowest, string because)
+    {
+        var d = c.Length("depth", "depth", "how deep the box is, which is also how much shorter the back is", Pair.Of(1, 2, 12m), "½ in, or 12 mm", [(shallowest, because)], [(W / 4, "a deeper one leaves no window")], OnConversion.Fixed, least: "wider window", most: "deeper box");
         var margin = c.Length("windowMargin", "window margin", "width of the frame round the window", Pair.Of(1, 2, 12m), "½ in, or 12 mm", [(Pair.Of(1, 2, 12m), "a narrower frame buckles")], [(W / 4, "a wider one leaves no window")], OnConversion.Fixed, least: "wider window", most: "stronger frame");
         var w = W - d;
         c.Piece("card", "Card", Axis.X, H, "twice the card's width, less the depth", "the card's height", [Panel("front", "front", W), Panel("back", "back", w)], [Valley(90, "the card's width: the spine")]);
@@ -26,8 +36,6 @@ internal static class InsideBox
         c.Require("window-width", w - (2 * margin) - Construction.SmallestWindow, "the window would be too narrow to see through");
         c.Require("window-height", H - (2 * margin) - Construction.SmallestWindow, "the window would be too low to see through");
         c.Trade("depth", "depth", d, "window", w - (2 * margin));
-        c.Layer("front", "front", "card", ["front"], Face.Down, levels: 2);
-        c.Layer("inside", "inside the front, for the message", "card", ["front"], Face.Up, free: new Region(Zero, Zero, w, H));
-        c.Layer("scene", "scene in the box", "box", ["base"], Face.Up);
-    });
+        return (d, margin);
+    }
 }

@@ -144,6 +144,7 @@ export function BenchPage() {
           all={stocks}
           adhesives={catalogue.data?.adhesives ?? []}
           accepted={catalogue.data?.acceptsCaliper ?? ""}
+          pieces={view?.pieces ?? []}
           onChange={commitCompared}
         />
         <Pick

@@ -2,6 +2,7 @@ import { Button, NativeSelect, Popover, SegmentedControl, TextInput, UnstyledBut
 import { useState } from "react";
 import type { DesignState } from "../../api/client";
 import type { PickItem } from "./Bar";
+import { withPieceStock } from "./changes";
 
 /** The card and papers of a design: which, how thick as measured, which way the grain runs, what the layers are stuck with. */
 export function Papers({
@@ -11,6 +12,7 @@ export function Papers({
   all,
   adhesives,
   accepted,
+  pieces,
   onChange,
 }: {
   state: DesignState;
@@ -19,6 +21,7 @@ export function Papers({
   all: PickItem[];
   adhesives: PickItem[];
   accepted: string;
+  pieces: { id: string; name: string }[];
   onChange: (state: DesignState, gesture: string) => void;
 }) {
   const [open, setOpen] = useState(false);
@@ -82,6 +85,26 @@ export function Papers({
             onChange={(value) => onChange({ ...state, grain: value || null }, value ? `grain ${value}` : "grain unknown")}
           />
         </div>
+        {pieces.length > 1 ? (
+          <details>
+            <summary>One piece from another card</summary>
+            {pieces.map((piece) => (
+              <NativeSelect
+                key={piece.id}
+                label={piece.name}
+                data={[{ value: "", label: "as the rest" }, ...options(all)]}
+                value={state.pieceStocks?.[piece.id] ?? ""}
+                onChange={(e) => {
+                  const stock = e.currentTarget.value;
+                  onChange(
+                    withPieceStock(state, piece.id, stock),
+                    `${piece.name} ${stock ? `of ${named(all, stock)}` : "as the rest"}`,
+                  );
+                }}
+              />
+            ))}
+          </details>
+        ) : null}
         <NativeSelect
           label="Papers on it"
           data={options(all)}

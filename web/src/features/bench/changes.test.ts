@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { DesignState } from "../../api/client";
-import { nextUnits, targetOf, withChoice, withParameter, withTarget } from "./changes";
+import { nextUnits, targetOf, withChoice, withParameter, withPieceStock, withPreference, withTarget } from "./changes";
 
 const state = {
   name: "x",
@@ -61,5 +61,16 @@ describe("the format it is made in", () => {
     expect(targetOf(state)).toEqual({ format: "5x5", turn: false });
     expect(targetOf(withTarget(state, "a5", true))).toEqual({ format: "a5", turn: true });
     expect(targetOf(withTarget(withTarget(state, "a5", true), "5x5", false))).toEqual({ format: "5x5", turn: false });
+  });
+});
+
+describe("a piece of another card, and a preference", () => {
+  it("can be given and taken back, and others stay", () => {
+    const two = withPieceStock(withPieceStock(state, "tier1", "vellum"), "tier2", "card-350");
+    expect(two.pieceStocks).toEqual({ tier1: "vellum", tier2: "card-350" });
+    expect(withPieceStock(two, "tier1", "").pieceStocks).toEqual({ tier2: "card-350" });
+    const liked = withPreference(withPreference(state, "one-stop", true), "no-sixteenths", true);
+    expect(liked.prefer).toEqual(["one-stop", "no-sixteenths"]);
+    expect(withPreference(withPreference(liked, "one-stop", true), "no-sixteenths", false).prefer).toEqual(["one-stop"]);
   });
 });

@@ -55,3 +55,14 @@ export function withPreference(state: DesignState, id: string, on: boolean): Des
   const others = (state.prefer ?? []).filter((p) => p !== id);
   return { ...state, prefer: on ? [...others, id] : others };
 }
+
+/** One piece cut from a stock of its own; from the design's card again where none is given. */
+export function withPieceStock(state: DesignState, piece: string, stock: string): DesignState {
+  const pieceStocks = { ...state.pieceStocks };
+  if (stock) {
+    pieceStocks[piece] = stock;
+  } else {
+    delete pieceStocks[piece];
+  }
+  return { ...state, pieceStocks };
+}

@@ -1,0 +1,44 @@
+using WholeFold.Core.Constructions.Allowances;
+using WholeFold.Core.Measure;
+using static WholeFold.Core.Constructions.Affine;
+using static WholeFold.Core.Constructions.ConstructionBuilder;
+
+namespace WholeFold.Core.Constructions.Library;
+
+/// <summary>A box inside the card with layers one behind the other, their windows smaller and smaller.</summary>
+internal static class InsideTunnel
+{
+    public static ConstructionFamily Family { get; } = new(
+        "inside-tunnel",
+        "Tunnel inside",
+        "windows one behind the other open as a tunnel inside the card",
+        [new Choice("layers", "layers", "how many layers stand in the box", ["1", "2", "3"], "1")],
+        c =>
+        {
+            var n = c.Count("layers");
+            var (d, margin) = InsideBox.Box(c, n switch { 1 => Pair.Of(1, 2, 12m), 2 => Pair.Of(3, 4, 18m), _ => Pair.Of(1, 1, 24m) }, "each layer needs ¼ in, or 6 mm, and so does what is left behind it");
+            var step = c.Length("windowStep", "window step", "how much narrower each window is on every side than the one before it", Pair.Of(1, 4, 6m), "¼ in, or 6 mm: from one nested die to the next but one", [(Pair.Of(1, 8, 3m), "a smaller step does not show")], [(W / 8, "a larger one leaves no window")], OnConversion.Fixed, least: "wider windows", most: "more layer shows");
+            var hair = c.Allow(new NestedPanel());
+            var plies = c.Allow(new BoxDepth(n));
+            var f = d / (n + 1);
+            var (w, h) = (W - d - hair, H - hair);
+            c.Require("plies", d - (n * f) - plies, "the layers' own plies must fit behind them");
+            for (var k = 1; k <= n; k++)
+            {
+                var (id, name) = ($"layer{k}", n == 1 ? "Layer" : $"Layer {k}");
+                var inset = margin + (k * step);
+                c.Piece(id, name, Axis.X, h, "the window panel, a hair less, and both tabs", "the card's height, a hair less", [Tab("tab-left", "left tab", f), Panel("face", "layer", w), Tab("tab-right", "right tab", f)], [Valley(90, n == 1 ? "half the depth" : "its share of the depth"), Valley(90, "the tab and the layer", closed: 0)]);
+                c.Opening("window", "window", "face", new Region(f + inset, inset, f + w - inset, h - inset), "a step narrower on every side than the window before it");
+
+                // Like the box it hangs in, a layer is listed from the other end. Between the walls it has the hair for play.
+                Region Wall(Affine from, Affine to) => new(from, hair / 2, to, H - (hair / 2));
+                c.Bond($"{id}-left", "box", "tab", Face.Up, Wall(d - ((k - 1) * f), d - (k * f)), id, "tab-left", Face.Down, new Region(Zero, h, f, Zero), k == 1 ? "the tab's edge against the crease beside the window" : $"the tab's edge against layer {k - 1}'s crease");
+                c.Bond($"{id}-right", "box", "wall", Face.Up, Wall(W + ((k - 1) * f), W + (k * f)), id, "tab-right", Face.Down, new Region((2 * f) + w, h, f + w, Zero), "as on the left; press it with the box closed", play: hair);
+                c.Require($"{id}-width", w - (2 * inset) - Construction.SmallestWindow, "the last window would be too narrow to see through");
+                c.Require($"{id}-height", h - (2 * inset) - Construction.SmallestWindow, "the last window would be too low to see through");
+            }
+
+            c.Layer("front", "front", "card", ["front"], Face.Down, levels: 2);
+            c.Layer("scene", "scene behind the layers", "box", ["base"], Face.Up);
+        });
+}
