@@ -109,4 +109,29 @@ public sealed class BenchTests : IDisposable
         Assert.False(view.Alternatives[1].Same);
         Assert.True(decimal.TryParse(view.Parameters[0].Value.Exact.Split(' ')[0], CultureInfo.InvariantCulture, out _));
     }
+
+    [Fact]
+    public async Task A_window_is_drawn_where_its_lines_are_and_each_line_is_a_row_with_its_ways()
+    {
+        var view = await _client.Bench(Spec("shadow-box", "5x7"));
+        var front = view.Pieces.Single(p => p.Id == "front");
+        var window = Assert.Single(front.Openings);
+        var rows = view.Ledger.Single(s => s.Id == "front").Rows.ToDictionary(r => r.FigureId);
+        Assert.Equal(("window", window.X, window.X + window.Width), (window.Kind, rows["front.window.left"].Now.Units, rows["front.window.right"].Now.Units));
+        Assert.Equal((window.Y, window.Y + window.Height), (rows["front.window.foot"].Now.Units, rows["front.window.head"].Now.Units));
+        Assert.Contains(rows["front.window.left"].Ways, w => w.StartsWith("die, its edge", StringComparison.Ordinal));
+        Assert.Contains(view.Checks, c => c is { Id: "knife-work", Severity: "caution" });
+
+        // Of a slit, which is one line, the two that coincide are told once.
+        var slit = (await _client.Bench(Spec("slider-stand", "5x7"))).Ledger.Single(s => s.Id == "base").Rows.Where(r => r.Label == "slit").Select(r => r.Detail);
+        Assert.Equal(["left edge", "lower edge", "upper edge"], slit);
+    }
+
+    [Fact]
+    public async Task What_lies_loose_is_not_shown_as_glued()
+    {
+        var view = await _client.Bench(Spec("sleeve-gatefold", "5x7"));
+        Assert.Empty(view.Pieces.Single(p => p.Id == "base").Glue);
+        Assert.Equal(2, view.Pieces.Single(p => p.Id == "tile").Glue.Count);
+    }
 }

@@ -32,6 +32,9 @@ public enum SetBy
     /// <summary>A cut along a groove of the board, with a knife, from both ends inwards.</summary>
     InGroove,
 
+    /// <summary>With a die, laid against a score of the piece.</summary>
+    Die,
+
     /// <summary>With knife and metal rule, where the trimmer does not reach.</summary>
     Knife,
 
@@ -71,6 +74,24 @@ public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length
     /// <param name="line">How long the line is that is cut.</param>
     public static Setting ForCut(ToolSet tools, Length at, Length line) =>
         new(tools.Exact ? SetBy.Machine : line > tools.LongestCut ? SetBy.Knife : SetBy.Direct, at, OfCut: true);
+
+    /// <summary>How else a line inside a sheet can be cut: beside a groove as well as in it, and by a die against the nearest score.</summary>
+    /// <param name="scores">The scores that run as the line does; none where it runs across them.</param>
+    public static IEnumerable<Setting> OtherInnerCuts(ToolSet tools, Setting chosen, IReadOnlyList<Length> scores)
+    {
+        ArgumentNullException.ThrowIfNull(tools);
+        ArgumentNullException.ThrowIfNull(chosen);
+        if (chosen.How == SetBy.InGroove)
+        {
+            yield return chosen with { How = SetBy.StartStop };
+        }
+
+        if (!tools.Exact && scores.Count > 0)
+        {
+            var score = scores.MinBy(s => (s - chosen.At).Abs());
+            yield return chosen with { How = SetBy.Die, Groove = score, Offset = chosen.At - score };
+        }
+    }
 
     /// <summary>The setting of a score that is read at <paramref name="reading"/> as the piece lies; null where it cannot be set so.</summary>
     /// <param name="width">The piece's length along the board.</param>
@@ -125,6 +146,7 @@ public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length
             return How switch
             {
                 SetBy.Machine => Words.Of($"by machine"),
+                SetBy.Die => Words.Of($"die, its edge {(Offset!.Value == Length.Zero ? Words.Of($"on") : Words.Of($"{Offset.Value.Abs()} {(Offset.Value.Units < 0 ? "before" : "past")}"))} the score at {Groove!.Value}"),
                 SetBy.Knife => Words.Of($"knife and metal rule"),
                 SetBy.StartStop => Words.Of($"from {From} to {To}"),
                 SetBy.InGroove => Words.Of($"in the groove, {From} to {To}"),

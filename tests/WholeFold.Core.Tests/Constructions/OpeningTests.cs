@@ -96,6 +96,19 @@ public class OpeningTests
     }
 
     [Fact]
+    public void A_line_can_be_cut_by_start_and_stop_in_the_groove_or_by_a_die_against_a_score()
+    {
+        var sized = Size(Spec("shadow-box", "5x7", "depth=1"));
+        var window = sized.Piece("front").Openings.Single();
+        Assert.Equal((SetBy.InGroove, "in the groove, 1/2 to 6 1/2"), (window.Left.Setting.How, window.Left.Setting.In(DisplayUnit.Inch)));
+        Assert.Equal((SetBy.StartStop, "from 1 1/2 to 4 1/2"), (window.Foot.Setting.How, window.Foot.Setting.In(DisplayUnit.Inch)));
+        Assert.Equal(["from 1/2 to 6 1/2", "die, its edge 1/2 past the score at 1"], Setting.OtherInnerCuts(sized.Tools, window.Left.Setting, [.. sized.Scores("front")]).Select(w => w.In(DisplayUnit.Inch)));
+        Assert.Equal("die, its edge 1/2 before the score at 5", Setting.OtherInnerCuts(sized.Tools, window.Right.Setting, [.. sized.Scores("front")]).Last().In(DisplayUnit.Inch));
+        Assert.Empty(Setting.OtherInnerCuts(sized.Tools, window.Foot.Setting, []));
+        Assert.Equal(SetBy.Machine, Size(Spec("shadow-box", "5x7") with { Tools = "machine" }).Piece("front").Openings[0].Left.Setting.How);
+    }
+
+    [Fact]
     public void What_lies_loose_has_its_place_and_no_glue()
     {
         var sized = Size(Spec("sleeve-gatefold", "5x7"));

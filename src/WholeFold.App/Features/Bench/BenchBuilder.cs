@@ -185,7 +185,9 @@ public sealed partial class BenchBuilder
         var was = ReferenceEquals(sized, home) ? [] : home?.Figures.ToDictionary(f => f.Id, f => f.Value) ?? [];
         var because = compared is null ? [] : Comparison.Of(compared, sized).ToDictionary(c => c.Id, c => c.Why.In(_unit));
         var safe = SafeSides.Of(sized);
-        var ways = sized.Pieces.SelectMany(p => p.Scores.Select(s => (s.Figure.Id, Ways: (IReadOnlyList<string>)[.. ScorePlan.Ways(sized.Tools, s.Figure.Value, p.Along.Value).Where(w => w != s.Figure.Setting).Select(w => w.In(_unit)).Distinct()]))).ToDictionary(w => w.Id, w => w.Ways);
+        var ways = sized.Pieces.SelectMany(p => p.Scores.Select(s => (s.Figure.Id, Ways: (IReadOnlyList<string>)[.. ScorePlan.Ways(sized.Tools, s.Figure.Value, p.Along.Value).Where(w => w != s.Figure.Setting).Select(w => w.In(_unit)).Distinct()])))
+            .Concat(sized.Pieces.SelectMany(p => p.Openings.Where(o => !o.Opening.IsSlit).SelectMany(o => o.Edges.Select(edge => (edge.Id, Ways: (IReadOnlyList<string>)[.. Setting.OtherInnerCuts(sized.Tools, edge.Setting, ScoresBeside(p, o, edge)).Select(w => w.In(_unit))])))))
+            .ToDictionary(w => w.Id, w => w.Ways);
         LedgerRow Row(Measured figure, string label, string detail, string mark)
         {
             var before = was.TryGetValue(figure.Id, out var w) ? Figure(w) : null;
@@ -216,6 +218,10 @@ public sealed partial class BenchBuilder
 
         return sections;
     }
+
+    /// <summary>The scores that run as a window's line does.</summary>
+    private static IReadOnlyList<Length> ScoresBeside(SizedPiece piece, SizedOpening opening, Measured edge) =>
+        (edge == opening.Left || edge == opening.Right) == (piece.Piece.Axis == Axis.X) ? [.. piece.Scores.Select(s => s.Figure.Value)] : [];
 
     /// <summary>The lines of a piece's windows and slits.</summary>
     private static IEnumerable<(Measured Figure, string Label, string Detail)> LinesOf(SizedPiece piece) =>

@@ -27,6 +27,8 @@ const words: [string, string][] = [
   ["inside, past", "between grooves: that much before or beyond the groove"],
   ["≤ ≥ =", "the safe side of a figure: never more, never less, neither; its row says what would go wrong"],
   ["↻ ⇄ ⇅", "the piece turned round, turned over like a page, turned over head over heels"],
+  ["from … to …", "a cut inside the sheet: start there, stop there, and finish the corners with a knife"],
+  ["in the groove", "a cut along a groove of the board, which guides the knife, from both ends inwards"],
   ["reveal", "the border of card that shows round a layer"],
   ["v, m", "valley and mountain, as the piece lies on the board"],
 ];
