@@ -134,4 +134,23 @@ public sealed class BenchTests : IDisposable
         Assert.Empty(view.Pieces.Single(p => p.Id == "base").Glue);
         Assert.Equal(2, view.Pieces.Single(p => p.Id == "tile").Glue.Count);
     }
+
+    [Fact]
+    public async Task The_wall_has_every_format_with_what_the_bench_says_of_it()
+    {
+        var spec = Spec("winged-lock-gatefold", "5x5") with { Target = "a6-iso" };
+        var wall = await _client.Ask<Features.Bench.WallView>("/api/bench/wall", new Features.Bench.BenchRequest(spec));
+        Assert.Equal((await _client.Bench(spec)).Strip, wall.Cards.Select(c => c.Format));
+        foreach (var card in wall.Cards.Where((_, i) => i % 5 == 0))
+        {
+            var there = await _client.Bench(spec with { Target = card.Format.Format, TargetTurn = card.Format.Turn });
+            Assert.Equal((there.Closed?.Width, there.Closed?.Thickness), (card.Closed?.Width, card.Closed?.Thickness));
+            Assert.NotEmpty(card.Sheets);
+        }
+
+        var stuck = await _client.Ask<Features.Bench.WallView>("/api/bench/wall", new Features.Bench.BenchRequest(Spec("winged-lock-gatefold", "5x5") with { Set = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } }));
+        var home = stuck.Cards.Single(c => c.Format.Home);
+        Assert.Null(home.Closed);
+        Assert.Contains("cannot hold together", home.Problem!, StringComparison.Ordinal);
+    }
 }

@@ -52,6 +52,7 @@ await picture("trade-off", "/bench/night-ferry", {
   },
 });
 await picture("sheet", "/sheet/market-lanterns");
+await picture("wall", "/wall/comet-supper");
 await picture("drawer", "/drawer");
 await picture("help", "/bench/comet-supper", { prepare: (page) => page.keyboard.press("?") });
 await browser.close();

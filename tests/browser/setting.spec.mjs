@@ -54,6 +54,18 @@ test("the sheet has both systems, and the bench is one key away", async ({ page 
   await expect(page).toHaveURL(new RegExp(`bench/${made.id}`));
 });
 
+test("the wall shows every format at once, and any of them opens on the bench", async ({ page }) => {
+  const made = await (await page.request.post("/api/designs", { data: { state: { name: "Paper boat", construction: "bridge", format: "5x7" } } })).json();
+  await page.goto(`/bench/${made.id}`);
+  await settled(page, made.id);
+  await page.keyboard.press("w");
+  await expect(page.locator(".wall-card")).toHaveCount(16);
+  await page.locator(".wall-card").filter({ has: page.locator("b", { hasText: /^A6 ISO$/ }) }).click();
+  await expect(page).toHaveURL(new RegExp(`bench/${made.id}`));
+  const { state } = await settled(page, made.id);
+  expect(state.target).toBe("a6-iso");
+});
+
 test("a board and a card of one's own are kept, used, and refused where they cannot be", async ({ page }) => {
   await page.goto("/drawer");
   await page.getByRole("region", { name: "Boards and cutters to hand" }).getByRole("button", { name: "add your own" }).click();

@@ -5,7 +5,7 @@ for (const colorScheme of ["light", "dark"]) {
   test.describe(colorScheme, () => {
     test.use({ colorScheme });
     // Each look takes axe some seconds on a slow machine.
-    test.setTimeout(150_000);
+    test.setTimeout(200_000);
 
     test("no view has anything that axe finds", async ({ page }) => {
       const check = async (view) => {
@@ -48,6 +48,9 @@ for (const colorScheme of ["light", "dark"]) {
       await page.goto("/sheet/night-ferry");
       await page.locator(".sheet").waitFor();
       await check("sheet");
+      await page.goto("/wall/night-ferry");
+      await page.locator(".wall-card").first().waitFor();
+      await check("wall");
       await page.goto("/drawer");
       await page.locator(".design").first().waitFor();
       await check("drawer");

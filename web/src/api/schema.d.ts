@@ -72,6 +72,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench/wall": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** One design in every format at once: closed, with its sheets, its envelope and what had to change. */
+        post: operations["wall"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bench/sheet": {
         parameters: {
             query?: never;
@@ -720,6 +737,22 @@ export interface components {
             /** @description The ruler's finest mark; none where scores are only set on grooves. */
             rulerMark?: null | string;
         };
+        WallCard: {
+            format: components["schemas"]["StripFormat"];
+            closed: null | components["schemas"]["ClosedView"];
+            sheets: string;
+            tools: string;
+            changed: string[];
+            problem: null | string;
+        };
+        WallView: {
+            name: string;
+            construction: string;
+            home: string;
+            stock: string;
+            unit: string;
+            cards: components["schemas"]["WallCard"][];
+        };
         /** @description Tools and stocks of a person's own, beside those everybody has. A design file can carry those it needs. */
         Workshop: {
             tools?: components["schemas"]["ToolSpec"][];
@@ -840,6 +873,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CurveView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    wall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WallView"];
                 };
             };
             /** @description Bad Request */

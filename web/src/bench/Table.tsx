@@ -1,5 +1,6 @@
 import { useElementSize } from "@mantine/hooks";
 import type { BenchView } from "../api/client";
+import { ClosedDrawing, type ClosedView, closedSize } from "./Closed";
 import { type Item, layOut } from "./layout";
 import { flagsOf, Piece, roomBelow } from "./Piece";
 
@@ -111,44 +112,18 @@ function Drawing({
 }
 
 /** The finished card inside the envelope it goes into. */
-function Closed({ closed, x, y, scale }: { closed: NonNullable<BenchView["closed"]>; x: number; y: number; scale: number }) {
-  const outerWidth = Math.max(closed.envelopeWidth ?? 0, closed.width.units) * scale;
-  const outerHeight = Math.max(closed.envelopeHeight ?? 0, closed.height.units) * scale;
-  const w = closed.width.units * scale;
-  const h = closed.height.units * scale;
-  const left = x + (outerWidth - w) / 2;
-  const top = y + (outerHeight - h) / 2;
-  const ew = closed.envelopeWidth ?? 0;
-  const eh = closed.envelopeHeight ?? 0;
+function Closed({ closed, x, y, scale }: { closed: ClosedView; x: number; y: number; scale: number }) {
+  const { width, height } = closedSize(closed, scale);
   return (
     <g data-piece="closed">
       <text x={x} y={y - 10} className="piece-name">
         Closed
       </text>
-      {ew > 0 ? (
-        <rect
-          x={x + (outerWidth - ew * scale) / 2}
-          y={y + (outerHeight - eh * scale) / 2}
-          width={ew * scale}
-          height={eh * scale}
-          className="envelope"
-        />
-      ) : null}
-      <rect x={left} y={top} width={w} height={h} className="card closed" />
-      {closed.panels.map((p) => (
-        <rect
-          key={p.id}
-          x={left + p.x * scale}
-          y={top + h - (p.y + p.height) * scale}
-          width={p.width * scale}
-          height={p.height * scale}
-          className="closed-panel"
-        />
-      ))}
-      <text x={x + outerWidth / 2} y={y + outerHeight + 18} textAnchor="middle" className="layer-text">
+      <ClosedDrawing closed={closed} x={x} y={y} scale={scale} />
+      <text x={x + width / 2} y={y + height + 18} textAnchor="middle" className="layer-text">
         {closed.envelopeName ? `${closed.envelopeName} envelope` : closed.envelopeText}
       </text>
-      <text x={x + outerWidth / 2} y={y + outerHeight + 34} textAnchor="middle" className="layer-text">
+      <text x={x + width / 2} y={y + height + 34} textAnchor="middle" className="layer-text">
         {closed.thickness} thick
       </text>
     </g>

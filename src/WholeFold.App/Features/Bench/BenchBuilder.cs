@@ -229,7 +229,8 @@ public sealed partial class BenchBuilder
             .Where(e => !(e.Id == "right" && o.Box.Width == Length.Zero) && !(e.Id == "head" && o.Box.Height == Length.Zero))
             .Select(e => (e.Figure, o.Opening.Name, e.Name)));
 
-    private List<StripFormat> StripOf(Attempt current)
+    /// <summary>Every format as the design stands in it; its own first where that is none of them, another one typed in last.</summary>
+    private List<Target> TargetsOf(Attempt current)
     {
         var design = _read.Design;
         var targets = Formats.All.Select(f => new Target(f, f.Id == current.Target.Format.Id ? current.Target.Turn : f.Id == design.Home.Format.Id ? design.Home.Turn : design.Home.Turn && f.Width != f.Height)).ToList();
@@ -243,18 +244,22 @@ public sealed partial class BenchBuilder
             targets.Add(current.Target);
         }
 
-        return [.. targets.Select(t =>
-        {
-            var attempt = t.Key == current.Target.Key ? current : Attempt.Of(design, t);
-            var verdict = attempt.Verdict;
-            return new StripFormat(
-                t.Key, t.Format.Id, t.Turn, t.Format.Name, SystemName(t.Format.System),
-                t.Format.System == UnitSystem.Imperial ? $"{LengthWriter.Write(t.Width, DisplayUnit.Inch)} × {LengthWriter.Write(t.Height, DisplayUnit.Inch)} in" : $"{LengthWriter.Write(t.Width, DisplayUnit.Millimetre)} × {LengthWriter.Write(t.Height, DisplayUnit.Millimetre)} mm",
-                t.Width.Units, t.Height.Units,
-                t.Key == design.Home.Key, t.Key == current.Target.Key,
-                Lower(verdict.Kind), verdict.Text.In(_unit),
-                attempt.Sized is { } s ? s.Envelope is { } e ? $"{e.Name} envelope" : "envelope to make" : null);
-        })];
+        return targets;
+    }
+
+    private List<StripFormat> StripOf(Attempt current) =>
+        [.. TargetsOf(current).Select(t => FormatOf(t, t.Key == current.Target.Key ? current : Attempt.Of(_read.Design, t), t.Key == current.Target.Key))];
+
+    private StripFormat FormatOf(Target t, Attempt attempt, bool isTarget)
+    {
+        var verdict = attempt.Verdict;
+        return new StripFormat(
+            t.Key, t.Format.Id, t.Turn, t.Format.Name, SystemName(t.Format.System),
+            t.Format.System == UnitSystem.Imperial ? $"{LengthWriter.Write(t.Width, DisplayUnit.Inch)} × {LengthWriter.Write(t.Height, DisplayUnit.Inch)} in" : $"{LengthWriter.Write(t.Width, DisplayUnit.Millimetre)} × {LengthWriter.Write(t.Height, DisplayUnit.Millimetre)} mm",
+            t.Width.Units, t.Height.Units,
+            t.Key == _read.Design.Home.Key, isTarget,
+            Lower(verdict.Kind), verdict.Text.In(_unit),
+            attempt.Sized is { } s ? s.Envelope is { } e ? $"{e.Name} envelope" : "envelope to make" : null);
     }
 
     private ParameterView ParameterOf(SizedParameter parameter, Means means)

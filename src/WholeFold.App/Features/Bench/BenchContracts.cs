@@ -139,6 +139,13 @@ public sealed record BenchView(
     ClosedView? Closed,
     StuckView? Stuck);
 
+/// <param name="Sheets">How many of which sheets do.</param>
+/// <param name="Changed">Which parameters had to move from their ideals, and how far.</param>
+public sealed record WallCard(StripFormat Format, ClosedView? Closed, string Sheets, string Tools, IReadOnlyList<string> Changed, string? Problem);
+
+/// <summary>One design in all formats at once, closed.</summary>
+public sealed record WallView(string Name, string Construction, string Home, string Stock, string Unit, IReadOnlyList<WallCard> Cards);
+
 /// <summary>A design that is not saved yet: the bench asks for its figures while a slider moves.</summary>
 /// <param name="Before">What it was before a change of tools, card or preference, where that is to be shown.</param>
 public sealed record BenchRequest(DesignSpec Design, DesignSpec? Before = null);

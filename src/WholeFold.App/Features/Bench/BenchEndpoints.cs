@@ -15,6 +15,10 @@ internal static class BenchEndpoints
             .WithName("curves")
             .ProducesProblem(StatusCodes.Status400BadRequest)
             .WithSummary("What can be traded off in a design, each point of a curve a real sizing.");
+        bench.MapPost("/wall", async (BenchRequest request, OwnThings own, CancellationToken cancel) => BenchBuilder.Wall(request.Design, await own.Read(cancel)))
+            .WithName("wall")
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .WithSummary("One design in every format at once: closed, with its sheets, its envelope and what had to change.");
         bench.MapPost("/sheet", async (BenchRequest request, OwnThings own, CancellationToken cancel) => BenchBuilder.Sheet(request.Design, await own.Read(cancel)))
             .WithName("sheet")
             .ProducesProblem(StatusCodes.Status400BadRequest)

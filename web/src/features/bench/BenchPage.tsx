@@ -82,6 +82,7 @@ export function BenchPage() {
     ["D", () => setColorScheme(scheme === "dark" ? "light" : "dark")],
     ["G", () => navigate("/drawer")],
     ["P", () => navigate(`/sheet/${id}`)],
+    ["W", () => navigate(`/wall/${id}`)],
     ["Escape", desk.stopComparing],
     ["mod+Z", desk.undo],
     ["mod+shift+Z", desk.redo],
@@ -201,6 +202,9 @@ export function BenchPage() {
                   )}
                 </span>
                 <span className="target-buttons">
+                  <Button size="compact-sm" variant="default" component={Link} to={`/wall/${id}`} aria-keyshortcuts="w">
+                    wall
+                  </Button>
                   <Button size="compact-sm" variant="default" component={Link} to={`/sheet/${id}`} aria-keyshortcuts="p">
                     sheet
                   </Button>

@@ -14,6 +14,7 @@ const keys: [string[], string][] = [
   [["←", "→"], "on a slider: the next figure that can be set"],
   [["D"], "daylight or lamplight"],
   [["P"], "the figure sheet, to print"],
+  [["W"], "the wall: this design in every format"],
   [["Esc"], "put away what a change did to the figures"],
   [["G"], "the drawer with all designs"],
   [["N"], "in the drawer: a new design"],

@@ -1,0 +1,43 @@
+using WholeFold.Core.Lists;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+using Xunit;
+
+namespace WholeFold.Core.Tests.Lists;
+
+/// <summary>How many sheets do: worked by hand, and never fewer than the paper that is needed.</summary>
+public class SheetCountTests
+{
+    [Theory]
+    [InlineData("plain-fold", "a2-us", "1 Letter")]
+    [InlineData("plain-fold", "6x6", "1 12 × 12 in")]
+    [InlineData("front-step", "a2-us", "1 Letter")]
+    [InlineData("tower-pinwheel", "5x7", "2 Letter")]
+    [InlineData("plain-fold", "a6-iso", "1 A4")]
+    public void By_hand(string construction, string format, string expected)
+    {
+        var needed = SheetCount.Of(Support.Size(Support.Spec(construction, format)));
+        Assert.Equal(expected, string.Join(", ", needed!.Select(n => $"{n.Count} {n.Sheet.Name}")));
+    }
+
+    [Fact]
+    public void So_many_hold_the_pieces_and_none_is_left_out()
+    {
+        foreach (var spec in Support.Grid("imperial-eighths").Where((_, i) => i % 7 == 0))
+        {
+            if (Support.Try(spec) is not { } sized || SheetCount.Of(sized) is not { } needed)
+            {
+                continue;
+            }
+
+            var area = sized.Pieces.Sum(p => (decimal)p.Width.Value.Units * p.Height.Value.Units * p.Piece.Quantity);
+            Assert.True(needed.Sum(n => (decimal)n.Count * n.Sheet.Width.Units * n.Sheet.Height.Units) >= area, spec.Named());
+            Assert.True(needed.Sum(n => n.Count) <= sized.Pieces.Sum(p => p.Piece.Quantity));
+            Assert.Equal(sized.Pieces.Select(p => p.Piece.Name).Distinct().Order(), needed.SelectMany(n => n.Pieces).Distinct().Order());
+        }
+    }
+
+    [Fact]
+    public void What_comes_out_of_no_sheet_is_said_so() =>
+        Assert.Null(SheetCount.Of(Support.Size(Support.Spec("plain-fold", "12x12in"))));
+}
