@@ -76,7 +76,8 @@ public sealed partial class BenchBuilder
             sized is null ? [] : [.. sized.Pieces.Select(p => PieceOf(sized, p))],
             sized is null ? [] : LedgerOf(sized, compared ?? home.Sized, compared),
             StripOf(attempt),
-            sized is null ? PinnedParameters() : [.. sized.Parameters.Select(p => ParameterOf(p, sized.Means))],
+            // Each range is a search of its own; a slider waits for the slowest, not for all of them.
+            sized is null ? PinnedParameters() : [.. sized.Parameters.AsParallel().AsOrdered().Select(p => ParameterOf(p, sized.Means))],
             [.. design.Family.Choices.Select(c => new ChoiceView(c.Id, c.Name, c.Meaning, design.Construction.Choices[c.Id], c.Options))],
             AlternativesOf(attempt),
             [.. Preferences.All.Select(p => new PreferenceView(p.Id, p.Name, p.Has(design.Prefer)))],
