@@ -148,6 +148,7 @@ public sealed class BenchTests : IDisposable
             Assert.NotEmpty(card.Sheets);
         }
 
+        Assert.Equal(["depth 1 1/8 → 1"], (await _client.Ask<Features.Bench.WallView>("/api/bench/wall", new Features.Bench.BenchRequest(Spec("tier-scene", "slimline") with { Turn = true }))).Cards.Single(c => c.Format.Format == "a6-us").Changed);
         var stuck = await _client.Ask<Features.Bench.WallView>("/api/bench/wall", new Features.Bench.BenchRequest(Spec("winged-lock-gatefold", "5x5") with { Set = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } }));
         var home = stuck.Cards.Single(c => c.Format.Home);
         Assert.Null(home.Closed);

@@ -49,9 +49,24 @@ public partial class ArchitectureTests
     }
 
     [Fact]
+    public void No_file_outside_the_checks_knows_a_check_by_its_id()
+    {
+        var ids = ChecksIds().Select(id => $"\"{id}\"").ToList();
+        Assert.True(ids.Count > 12);
+        foreach (var file in Directory.EnumerateFiles(Source, "*.cs", SearchOption.AllDirectories).Where(f => !f.Contains("/obj/", StringComparison.Ordinal) && !f.Contains("/Checks/", StringComparison.Ordinal)))
+        {
+            var text = File.ReadAllText(file);
+            Assert.All(ids, id => Assert.False(text.Contains(id, StringComparison.Ordinal), $"{file} names {id}"));
+        }
+    }
+
+    private static List<string> ChecksIds() =>
+        [.. Directory.EnumerateFiles(Path.Combine(Source, "WholeFold.Core", "Checks"), "*.cs").Select(File.ReadAllText).SelectMany(t => CheckId().Matches(t)).Select(m => m.Groups[1].Value).Distinct()];
+
+    [Fact]
     public void Every_check_has_a_file_of_its_own_and_can_fire()
     {
-        var checks = Directory.EnumerateFiles(Path.Combine(Source, "WholeFold.Core", "Checks"), "*.cs").Select(File.ReadAllText).SelectMany(t => CheckId().Matches(t)).Select(m => m.Groups[1].Value).Distinct().ToList();
+        var checks = ChecksIds();
         var own = new Core.Exchange.Workshop
         {
             Tools = [new() { Id = "small-board", Name = "Small board", Groove = "1/4", BoardLength = "5", TrimmerMark = "1/16", RulerMark = "1/32" }],

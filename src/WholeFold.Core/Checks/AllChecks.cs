@@ -10,9 +10,9 @@ internal interface ICheck
 
 internal static class AllChecks
 {
-    private static readonly ICheck[] Checks = [new BondsCoincide(), new ClosedInFormat(), new UnderFormat(), new SheetFits(), new ScoresOffGroove(), new RoundedFigures(), new ZeroByHand(), new WetGlue(), new ScoredWithCare(), new CrossGrain(), new EnvelopeFits(), new KnifeWork(), new LongerThanTools(), new OneSided(), new Directional()];
+    private static readonly ICheck[] Checks = [new BondsCoincide(), new RoundedFigures(), new ClosedInFormat(), new UnderFormat(), new SheetFits(), new ScoresOffGroove(), new ZeroByHand(), new WetGlue(), new ScoredWithCare(), new CrossGrain(), new EnvelopeFits(), new KnifeWork(), new LongerThanTools(), new OneSided(), new Directional()];
 
-    /// <summary>All findings, the gravest first.</summary>
+    /// <summary>All findings, the gravest first, and of two as grave the one that is looked for first.</summary>
     public static IReadOnlyList<Check> Run(SizedDesign sized) =>
         [.. Checks.SelectMany(c => c.Find(sized)).OrderByDescending(c => c.Severity)];
 }

@@ -16,7 +16,7 @@ internal sealed class ClosedInFormat : ICheck
 
         var figures = new Dictionary<string, Length> { ["width"] = sized.ClosedWidth, ["height"] = sized.ClosedHeight, ["over"] = over };
         yield return sized.Construction.GrowsBecause is { } because
-            ? new Check("closed-over-format", Severity.Caution, Words.Of($"The finished card is {sized.ClosedWidth} × {sized.ClosedHeight}, {over} over its format: {because}."), figures)
+            ? new Check("closed-over-format", Severity.Caution, Words.Of($"The finished card is {sized.ClosedWidth} × {sized.ClosedHeight}, {over} over its format: {because}."), figures) { AtAGlance = new Verdict(VerdictKind.Eased, Words.Of($"grows past its format")) }
             : new Check("closed-over-format", Severity.Error, Words.Of($"Closed, the card is {sized.ClosedWidth} × {sized.ClosedHeight}, {over} over its format."), figures);
     }
 }

@@ -9,10 +9,11 @@ internal sealed class KnifeWork : ICheck
 {
     public IEnumerable<Check> Find(SizedDesign sized)
     {
-        foreach (var piece in sized.Pieces.Where(p => p.Openings.Any(o => o.Left.Setting.How != SetBy.Machine)))
+        var cut = sized.Pieces.SelectMany(p => p.Openings.Where(o => o.Left.Setting.How != SetBy.Machine).Select(o => $"the {o.Opening.Name} of {p.Piece.Name}")).ToList();
+        if (cut.Count > 0)
         {
-            var names = string.Join(" and ", piece.Openings.Select(o => $"the {o.Opening.Name}"));
-            yield return new Check("knife-work", Severity.Caution, Words.Of($"{piece.Piece.Name}: cut {names} before it is folded, on a mat against a metal rule, away from the hand that holds it; stop short of the corners and finish them with the point. Cap the blade afterwards."), new Dictionary<string, Length>());
+            var names = cut.Count == 1 ? cut[0] : $"{string.Join(", ", cut.SkipLast(1))} and {cut[^1]}";
+            yield return new Check("knife-work", Severity.Caution, Words.Of($"Cut {names} before anything is folded, on a mat against a metal rule, away from the hand that holds it; stop short of the corners and finish them with the point. Cap the blade afterwards."), new Dictionary<string, Length>());
         }
     }
 }

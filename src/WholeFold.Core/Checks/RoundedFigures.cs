@@ -10,7 +10,7 @@ internal sealed class RoundedFigures : ICheck
     {
         if (sized.Means == Means.Rounded)
         {
-            yield return new Check("figures-rounded", Severity.Caution, Words.Of($"These panels have no mark in common on your tools. Each score is on the mark nearest to it, so equal panels may differ by one."), new Dictionary<string, Length>());
+            yield return new Check("figures-rounded", Severity.Caution, Words.Of($"These panels have no mark in common on your tools. Each score is on the mark nearest to it, so equal panels may differ by one."), new Dictionary<string, Length>()) { AtAGlance = new Verdict(VerdictKind.Eased, Words.Of($"rounded, panels uneven")) };
         }
     }
 }

@@ -16,7 +16,10 @@ internal sealed class ScoresOffGroove : ICheck
                 "score-off-groove",
                 Severity.Note,
                 off.Count == 1 ? Words.Of($"One score lies between grooves, at {off[0].Value}: {off[0].Setting.Text}.") : Words.Of($"{off.Count} scores lie between grooves, the first at {off[0].Value}: {off[0].Setting.Text}."),
-                off.ToDictionary(f => f.Id, f => f.Value));
+                off.ToDictionary(f => f.Id, f => f.Value))
+            {
+                AtAGlance = new Verdict(VerdictKind.Eased, off.Count == 1 ? Words.Of($"1 score by ruler") : Words.Of($"{off.Count} scores by ruler")),
+            };
         }
     }
 }

@@ -17,11 +17,11 @@ internal sealed class SheetFits : ICheck
             var figures = new Dictionary<string, Length> { ["width"] = width, ["height"] = height };
             if (Sheets.For(width, height, system) is not { } sheet)
             {
-                yield return new Check("sheet-too-small", Severity.Error, Words.Of($"{piece.Piece.Name} is {width} × {height}: no sheet here is that large."), figures);
+                yield return new Check("sheet-too-small", Severity.Error, Words.Of($"{piece.Piece.Name} is {width} × {height}: no sheet here is that large."), figures) { AtAGlance = new Verdict(VerdictKind.Stuck, Words.Of($"no sheet of {Length.Max(width, height)}")) };
             }
             else if (!Sheets.Holds(everyday, width, height))
             {
-                yield return new Check("larger-sheet", Severity.Note, Words.Of($"{piece.Piece.Name} is {width} × {height}: cut it from {sheet.Name}, it is too large for {everyday.Name}."), figures);
+                yield return new Check("larger-sheet", Severity.Note, Words.Of($"{piece.Piece.Name} is {width} × {height}: cut it from {sheet.Name}, it is too large for {everyday.Name}."), figures) { AtAGlance = new Verdict(VerdictKind.LargerSheet, Words.Of($"wants a larger sheet")) };
             }
         }
     }

@@ -15,7 +15,10 @@ internal sealed class UnderFormat : ICheck
                 "under-format",
                 sized.Means == Means.Smaller ? Severity.Caution : Severity.Note,
                 Words.Of($"Finished at {sized.Width} × {sized.Height}, under the format's {sized.Target.Width} × {sized.Target.Height}."),
-                new Dictionary<string, Length> { ["width"] = width, ["height"] = height });
+                new Dictionary<string, Length> { ["width"] = width, ["height"] = height })
+            {
+                AtAGlance = new Verdict(VerdictKind.Eased, Words.Of($"{Length.Max(width, height)} under")),
+            };
         }
     }
 }

@@ -57,8 +57,7 @@ public static class SafeSides
             {
                 foreach (var edge in opening.Edges)
                 {
-                    var inwards = edge == opening.Left || edge == opening.Foot ? Side.Full : Side.Scant;
-                    sides[edge.Id] = new SafeSide(inwards, Words.Of($"it can be cut larger, never smaller again"), piece.Piece.Quantity > 1 ? [$"all {piece.Piece.Quantity}"] : []);
+                    sides[edge.Id] = OfLine(piece, opening, edge);
                 }
             }
 
@@ -75,6 +74,19 @@ public static class SafeSides
         }
 
         return sides;
+    }
+
+    /// <summary>A window may be cut larger, never smaller again; the line that a slit runs along is the one it needs.</summary>
+    private static SafeSide OfLine(SizedPiece piece, SizedOpening opening, Measured edge)
+    {
+        IReadOnlyList<string> twins = piece.Piece.Quantity > 1 ? [$"all {piece.Piece.Quantity}"] : [];
+        var upright = edge == opening.Left || edge == opening.Right;
+        if ((upright ? opening.Box.Width : opening.Box.Height) == Length.Zero)
+        {
+            return new SafeSide(Side.Exact, Words.Of($"either way it runs beside its line"), twins);
+        }
+
+        return new SafeSide(edge == opening.Left || edge == opening.Foot ? Side.Full : Side.Scant, Words.Of($"it can be cut larger, never smaller again"), twins);
     }
 
     /// <summary>A machine has no marks; a slip of the sheet in it is about this.</summary>
@@ -101,7 +113,8 @@ public static class SafeSides
         var missed = pose.Misses.FirstOrDefault(m => m.By > (sized.Closed.Misses.FirstOrDefault(o => o.Bond == m.Bond)?.By ?? Length.Zero));
         if (missed is not null)
         {
-            return Words.Of($"it no longer lies {sized.Construction.Bonds.First(b => b.Id == missed.Bond).LinedUp.Split(';')[0]}");
+            var bond = sized.Construction.Bonds.First(b => b.Id == missed.Bond);
+            return Words.Of($"{NameOf(sized, bond.PieceA, bond.PanelA)} and {NameOf(sized, bond.PieceB, bond.PanelB)} no longer meet");
         }
 
         // What does not lie on anything else when the card is shut must not begin to.
@@ -112,7 +125,7 @@ public static class SafeSides
             {
                 if (Apart(before[i].Box, before[j].Box) && (before[i].Piece == before[j].Piece) && Touch(pose.Panels[i].Box, pose.Panels[j].Box))
                 {
-                    return Words.Of($"{NameOf(sized, before[j])} and {NameOf(sized, before[i])} would touch");
+                    return Words.Of($"{NameOf(sized, before[j].Piece, before[j].Panel)} and {NameOf(sized, before[i].Piece, before[i].Panel)} would touch");
                 }
             }
         }
@@ -137,8 +150,8 @@ public static class SafeSides
         return null;
     }
 
-    private static string NameOf(SizedDesign sized, PlacedPanel placed) =>
-        $"the {sized.Pieces.First(p => p.Piece.Copies.Contains(placed.Piece)).Piece.Panels.First(p => p.Id == placed.Panel).Name}";
+    private static string NameOf(SizedDesign sized, string piece, string panel) =>
+        $"the {sized.Pieces.First(p => p.Piece.Copies.Contains(piece)).Piece.Panels.First(p => p.Id == panel).Name}";
 
     private static bool Holds(SizedDesign sized, SizedPiece piece, string panel, Region region)
     {

@@ -8,8 +8,9 @@ namespace WholeFold.Core.Lists;
 public sealed record SheetsNeeded(Sheet Sheet, int Count, IReadOnlyList<string> Pieces);
 
 /// <summary>
-/// How many sheets a card's pieces need, laid in rows from the highest piece to the lowest. That many are enough; a better lay
-/// may now and then save one, so it is said as "do" and never as "at least".
+/// How many sheets a card's pieces need, laid in rows from the highest piece to the lowest, each as it stands and turned only
+/// where it would not go otherwise. That many are enough; a better lay may now and then save one, so it is said as "do" and
+/// never as "at least".
 /// </summary>
 public static class SheetCount
 {
@@ -29,13 +30,9 @@ public static class SheetCount
         var best = int.MaxValue;
         foreach (var (across, down) in new[] { (sheet.Width, sheet.Height), (sheet.Height, sheet.Width) })
         {
-            if (pieces.Any(p => p.Width > across || p.Height > down))
-            {
-                continue;
-            }
-
+            var laid = pieces.Select(p => p.Width <= across && p.Height <= down ? p : (Width: p.Height, Height: p.Width));
             var sheets = new List<(Length Used, List<(Length Left, Length High)> Rows)>();
-            foreach (var (width, height) in pieces.OrderByDescending(p => p.Height).ThenByDescending(p => p.Width))
+            foreach (var (width, height) in laid.OrderByDescending(p => p.Height).ThenByDescending(p => p.Width))
             {
                 if (!OnARow(sheets, width, height))
                 {
@@ -54,8 +51,7 @@ public static class SheetCount
             best = Math.Min(best, sheets.Count);
         }
 
-        // Some lie one way and some the other: each by itself.
-        return best < int.MaxValue ? best : pieces.Count;
+        return best;
     }
 
     private static bool OnARow(List<(Length Used, List<(Length Left, Length High)> Rows)> sheets, Length width, Length height)

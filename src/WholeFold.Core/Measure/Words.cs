@@ -16,10 +16,14 @@ public sealed class Words
 
     public string In(DisplayUnit unit) => string.Concat(_parts.Cast<FormattableString>().Select(p => Render(p, unit)));
 
+    /// <summary>Nobody says "0 full": what is less than half a mark is a hair.</summary>
+    private static string Spoken(Length length, DisplayUnit unit) =>
+        length != Length.Zero && LengthWriter.OffMark(length, unit) == length ? "a hair" : LengthWriter.Write(length, unit);
+
     private static string Render(FormattableString text, DisplayUnit unit) =>
         string.Format(System.Globalization.CultureInfo.InvariantCulture, text.Format, [.. text.GetArguments().Select(a => a switch
         {
-            Length length => LengthWriter.Write(length, unit),
+            Length length => Spoken(length, unit),
             Words words => words.In(unit),
             _ => a,
         })]);

@@ -47,10 +47,6 @@ public sealed record Attempt(Target Target, SizedDesign? Sized, string? Problem,
 /// <summary>Judges an attempt. The gravest thing gets the line; the rest is in the checks.</summary>
 public static class Verdicts
 {
-    /// <summary>A parameter counts as eased once it is further from its ideal than a trimmer's mark; less than that is only
-    /// the ideal put on a rule.</summary>
-    private static readonly Pair Noticeable = Pair.Of(1, 16, 1m);
-
     public static Verdict Of(Attempt attempt)
     {
         if (attempt.Sized is not { } sized)
@@ -61,25 +57,12 @@ public static class Verdicts
 
         if (sized.Checks.FirstOrDefault(c => c.Severity == Severity.Error) is { } error)
         {
-            return new Verdict(VerdictKind.Stuck, error.Id == "sheet-too-small" ? Words.Of($"no sheet of {Length.Max(error.Figures["width"], error.Figures["height"])}") : error.Text);
+            return new Verdict(VerdictKind.Stuck, error.AtAGlance?.Text ?? error.Text);
         }
 
-        var moved = sized.Parameters.Where(p => !p.Pinned && (p.Value - p.Ideal).Abs() > Noticeable.In(sized.Tools.System)).ToList();
-        if (sized.Checks.Any(c => c.Id == "larger-sheet"))
-        {
-            return new Verdict(VerdictKind.LargerSheet, Words.Of($"wants a larger sheet"));
-        }
-
-        var under = Length.Max(sized.Target.Width - sized.Width, sized.Target.Height - sized.Height);
-        var off = sized.Checks.FirstOrDefault(c => c.Id == "score-off-groove")?.Figures.Count ?? 0;
-        return sized switch
-        {
-            { Means: Means.Rounded } => new Verdict(VerdictKind.Eased, Words.Of($"rounded, panels uneven")),
-            _ when sized.Checks.Any(c => c.Id == "closed-over-format") => new Verdict(VerdictKind.Eased, Words.Of($"grows past its format")),
-            _ when under > Length.Zero => new Verdict(VerdictKind.Eased, Words.Of($"{under} under")),
-            _ when off > 0 => new Verdict(VerdictKind.Eased, off == 1 ? Words.Of($"1 score by ruler") : Words.Of($"{off} scores by ruler")),
-            _ when moved.Count > 0 => new Verdict(VerdictKind.Eased, Words.Of($"{moved[0].Parameter.Name} eased to {moved[0].Value}")),
-            _ => new Verdict(VerdictKind.AsDrawn, Words.Of($"goes as drawn")),
-        };
+        var found = sized.Checks.Select(c => c.AtAGlance).OfType<Verdict>().MaxBy(v => v.Kind);
+        return found
+            ?? (sized.Eased.FirstOrDefault() is { } eased ? new Verdict(VerdictKind.Eased, Words.Of($"{eased.Parameter.Name} eased to {eased.Value}"))
+            : new Verdict(VerdictKind.AsDrawn, Words.Of($"goes as drawn")));
     }
 }

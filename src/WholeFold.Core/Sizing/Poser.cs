@@ -8,7 +8,9 @@ namespace WholeFold.Core.Sizing;
 /// <summary>An ideal that is not the construction's own, and where it comes from.</summary>
 internal readonly record struct Wish(Rational Value, Words Because)
 {
-    public static Wish FromHome(Rational value) => new(value, Words.Of($"what you set at home, grown or shrunk with the format"));
+    /// <param name="scaled">Whether it was scaled with the format, or is the very length.</param>
+    public static Wish FromHome(Rational value, bool scaled) =>
+        new(value, scaled ? Words.Of($"what you set at home, grown or shrunk with the format") : Words.Of($"what you set at home"));
 }
 
 /// <summary>Poses a construction for one target as a <see cref="Problem"/>: resolves ideals, pins, limits and allowances.</summary>

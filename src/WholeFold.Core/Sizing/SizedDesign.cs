@@ -82,7 +82,11 @@ public enum Severity
 }
 
 /// <summary>Something found, with its figures.</summary>
-public sealed record Check(string Id, Severity Severity, Words Text, IReadOnlyDictionary<string, Length> Figures);
+public sealed record Check(string Id, Severity Severity, Words Text, IReadOnlyDictionary<string, Length> Figures)
+{
+    /// <summary>What it makes of the design at a glance; null where it does not change that.</summary>
+    public Verdict? AtAGlance { get; init; }
+}
 
 /// <summary>How hard it was to find settable figures.</summary>
 public enum Means
@@ -144,6 +148,13 @@ public sealed record SizedDesign
 
     /// <summary>An expression of the construction at the figures of this result.</summary>
     public Length ValueOf(Affine expression) => new(Evaluator(expression).Nearest());
+
+    /// <summary>A parameter counts as eased once it is further from its ideal than a trimmer's mark; less than that is only
+    /// the ideal put on a rule.</summary>
+    private static readonly Pair Noticeable = Pair.Of(1, 16, 1m);
+
+    /// <summary>The parameters that the tools or the format moved so far that a person sees it.</summary>
+    public IEnumerable<SizedParameter> Eased => Parameters.Where(p => !p.Pinned && (p.Value - p.Ideal).Abs() > Noticeable.In(Tools.System));
 
     /// <summary>Every figure of the result, in the order in which it is read out.</summary>
     public IEnumerable<Measured> Figures =>

@@ -114,7 +114,7 @@ public static class Sizer
 
             if (parameter.OnConversion == OnConversion.Fixed)
             {
-                wishes[name] = Wish.FromHome(value.Units);
+                wishes[name] = Wish.FromHome(value.Units, scaled: false);
                 continue;
             }
 
@@ -123,7 +123,7 @@ public static class Sizer
             bareHome ??= new Poser(construction, design.Home, tools, design.StockOf, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
             var here = bare.At(parameter.Ideal);
             var home = bareHome.At(parameter.Ideal);
-            wishes[name] = Wish.FromHome(home.IsZero ? value.Units : new Rational((here / home * value.Units).Nearest()));
+            wishes[name] = Wish.FromHome(home.IsZero ? value.Units : new Rational((here / home * value.Units).Nearest()), scaled: !home.IsZero);
         }
 
         foreach (var (name, value) in design.Adjustments.GetValueOrDefault(target.Key) ?? new Dictionary<string, Length>())
@@ -181,7 +181,7 @@ public static class Sizer
         }
 
         var explainer = new Explainer(construction, target, tools, poser, values);
-        var pieces = construction.Pieces.Select(p => SizePiece(p, explainer, tools, design.Prefer, means)).ToList();
+        var pieces = construction.Pieces.Select(p => SizePiece(p, explainer, tools, design.Prefer, means, poser.Led is var (led, _) && led == p.Id)).ToList();
         var parameters = construction.Parameters.Select(p => new SizedParameter(p, new Length(values[p.Id].Nearest()), new Length(poser.Ideals[p.Id].Nearest()), poser.Pins.ContainsKey(p.Id))).ToList();
         var layers = LayerSizer.Size(construction, pieces, design, tools, explainer.Value);
         var pose = ClosedPose.Of(construction, pieces, explainer.Value);
@@ -221,7 +221,7 @@ public static class Sizer
         return new SizedOpening(opening, edges[0], edges[1], edges[2], edges[3]);
     }
 
-    private static SizedPiece SizePiece(Piece piece, Explainer explainer, ToolSet tools, Preferences prefer, Means means)
+    private static SizedPiece SizePiece(Piece piece, Explainer explainer, ToolSet tools, Preferences prefer, Means means, bool whole)
     {
         var along = piece.Axis == Axis.X ? "width" : "height";
         var across = piece.Axis == Axis.X ? "height" : "width";
@@ -236,15 +236,15 @@ public static class Sizer
             crease,
             $"{piece.Panels[i].Name} | {piece.Panels[i + 1].Name}")).ToList();
         var edges = positions.Prepend(Length.Zero).Append(cutAlong).ToList();
-        Measured Cut(string side, Affine expression, string rule, Length value, Length line)
+        Measured Cut(string side, Affine expression, string rule, Length value, Length line, bool whole = false)
         {
-            var setting = Setting.ForCut(tools, value, line);
+            var setting = whole ? new Setting(SetBy.Sheet, value, OfCut: true) : Setting.ForCut(tools, value, line);
             return new($"{piece.Id}.{side}", value, setting, explainer.Explain(expression, rule, value, setting), explainer.Say(expression, value, setting));
         }
 
         return new SizedPiece(
             piece,
-            Cut(along, piece.Along, piece.SizeRule, cutAlong, cutAcross),
+            Cut(along, piece.Along, piece.SizeRule, cutAlong, cutAcross, whole),
             Cut(across, piece.Across, piece.AcrossRule, cutAcross, cutAlong),
             scores,
             [.. piece.Panels.Select((panel, i) => new SizedPanel(panel, edges[i], edges[i + 1]))],

@@ -32,6 +32,9 @@ public enum SetBy
     /// <summary>A cut along a groove of the board, with a knife, from both ends inwards.</summary>
     InGroove,
 
+    /// <summary>Not cut at all: the sheet's own side.</summary>
+    Sheet,
+
     /// <summary>With a die, laid against a score of the piece.</summary>
     Die,
 
@@ -146,6 +149,7 @@ public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length
             return How switch
             {
                 SetBy.Machine => Words.Of($"by machine"),
+                SetBy.Sheet => Words.Of($"the whole sheet"),
                 SetBy.Die => Words.Of($"die, its edge {(Offset!.Value == Length.Zero ? Words.Of($"on") : Words.Of($"{Offset.Value.Abs()} {(Offset.Value.Units < 0 ? "before" : "past")}"))} the score at {Groove!.Value}"),
                 SetBy.Knife => Words.Of($"knife and metal rule"),
                 SetBy.StartStop => Words.Of($"from {From} to {To}"),
@@ -173,6 +177,7 @@ public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length
                 SetBy.Between => Words.Of($"between grooves, so {(Near(Offset!.Value) ? Words.Of($"just") : Words.Of($"{Offset.Value.Abs()}"))} {(Offset.Value.Units < 0 ? "inside" : "past")} {Groove!.Value}"),
                 SetBy.Trimmer => Words.Of($"with the trimmer's scoring blade at {At}"),
                 SetBy.Fold => Words.Of($"fold {(FarEdge ? "the far" : "the near")} edge to a light line {At} from it, which needs no smaller mark"),
+                SetBy.Sheet => Words.Of($"the sheet's own side, which need not be cut"),
                 SetBy.StartStop => Words.Of($"start at {From} and stop at {To}, the corners finished with a knife"),
                 SetBy.InGroove => Words.Of($"with a knife in the groove, from {From} and from {To} inwards"),
                 SetBy.Knife => Words.Of($"longer than the trimmer cuts, so with knife and metal rule"),

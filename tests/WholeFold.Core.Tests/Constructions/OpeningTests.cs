@@ -54,6 +54,14 @@ public class OpeningTests
     private static readonly Pair Smallest = Core.Constructions.Construction.SmallestWindow;
 
     [Fact]
+    public void One_caution_names_everything_that_is_cut_with_a_blade()
+    {
+        var caution = Assert.Single(Size(Spec("inside-tunnel", "6x6", "layers=2")).Checks, c => c.Id == "knife-work");
+        Assert.StartsWith("Cut the window of Box, the window of Layer 1 and the window of Layer 2 before anything is folded", caution.Text.In(DisplayUnit.Inch), StringComparison.Ordinal);
+        Assert.Equal(Severity.Caution, caution.Severity);
+    }
+
+    [Fact]
     public void Slider_stand_by_hand()
     {
         var sized = Size(Spec("slider-stand", "6x4in", "box=1", "flap=1"));

@@ -39,6 +39,22 @@ public class SafeSideTests
         Assert.Equal(4, seen.Count);
     }
 
+    [Theory]
+    [InlineData("front.window.left", Side.Full)]
+    [InlineData("front.window.head", Side.Scant)]
+    public void A_window_can_be_cut_larger_and_never_smaller(string line, Side side) => Assert.Equal(side, SafeSides.Of(Size(Spec("shadow-box", "5x7")))[line].Side);
+
+    [Fact]
+    public void A_slit_needs_its_own_line_and_may_be_longer()
+    {
+        var safe = SafeSides.Of(Size(Spec("slider-stand", "5x7")));
+        Assert.Equal((Side.Exact, Side.Exact, Side.Full, Side.Scant), (safe["base.slit.left"].Side, safe["base.slit.right"].Side, safe["base.slit.foot"].Side, safe["base.slit.head"].Side));
+    }
+
+    [Fact]
+    public void What_no_longer_meets_is_named() =>
+        Assert.Equal("either way the back and the tab no longer meet", SafeSides.Of(Size(Spec("front-step", "a2-us")))["base.scores[0]"].Why.In(Core.Measure.DisplayUnit.Inch));
+
     [Fact]
     public void Scores_that_mirror_each_other_are_twins_and_so_are_pieces_cut_alike()
     {

@@ -14,6 +14,8 @@ public class SheetCountTests
     [InlineData("front-step", "a2-us", "1 Letter")]
     [InlineData("tower-pinwheel", "5x7", "2 Letter")]
     [InlineData("plain-fold", "a6-iso", "1 A4")]
+    [InlineData("sleeve-gatefold", "a2-us", "2 Letter")]
+    [InlineData("slider-stand", "5x7", "2 Letter")]
     public void By_hand(string construction, string format, string expected)
     {
         var needed = SheetCount.Of(Support.Size(Support.Spec(construction, format)));

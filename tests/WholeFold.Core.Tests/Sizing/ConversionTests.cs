@@ -60,16 +60,34 @@ public class ConversionTests
     }
 
     [Theory]
-    [InlineData("plain-fold", "5x5", null, VerdictKind.AsDrawn)]
-    [InlineData("winged-lock-gatefold", "6x6", null, VerdictKind.LargerSheet)]
-    [InlineData("gatefold", "5x7", null, VerdictKind.Eased)]
-    [InlineData("plain-fold", "a6-iso", "imperial-eighths", VerdictKind.Eased)]
-    [InlineData("plain-fold", "12x12in", null, VerdictKind.Stuck)]
-    public void The_verdict_says_the_gravest_thing(string construction, string format, string? tools, VerdictKind kind)
+    [InlineData("plain-fold", "5x5", null, VerdictKind.AsDrawn, "goes as drawn")]
+    [InlineData("winged-lock-gatefold", "6x6", null, VerdictKind.LargerSheet, "wants a larger sheet")]
+    [InlineData("gatefold", "5x7", null, VerdictKind.Eased, "2 scores by ruler")]
+    [InlineData("plain-fold", "a6-iso", "imperial-eighths", VerdictKind.Eased, "a hair under")]
+    [InlineData("plain-fold", "a2-us", "metric-5mm", VerdictKind.Eased, "1/32 full under")]
+    [InlineData("plain-fold", "12x12in", null, VerdictKind.Stuck, "no sheet of 24")]
+    public void The_verdict_says_the_gravest_thing(string construction, string format, string? tools, VerdictKind kind, string text)
     {
         var read = DesignReader.Read(Spec(construction, format) with { Tools = tools });
         var verdict = Attempt.Of(read.Design, read.Target).Verdict;
         Assert.Equal(kind, verdict.Kind);
-        Assert.NotEmpty(verdict.Text.In(DisplayUnit.Inch));
+        Assert.Equal(text, verdict.Text.In(DisplayUnit.Inch));
+    }
+
+    [Fact]
+    public void A_card_that_grows_says_so_before_anything_smaller()
+    {
+        var read = DesignReader.Read(Spec("gatefold", "5x7", "backKeeps=sheet"));
+        Assert.Equal("grows past its format", Attempt.Of(read.Design, read.Target).Verdict.Text.In(DisplayUnit.Inch));
+    }
+
+    [Fact]
+    public void A_fixed_length_from_home_is_not_said_to_have_grown()
+    {
+        string Why(string construction, string home, string target, string pin) => string.Join(' ', Size(Spec(construction, home, pin) with { Target = target }).Figures.SelectMany(f => f.Reasons).Select(r => r.Why.In(DisplayUnit.Inch)));
+        Assert.Contains("what you set at home, grown or shrunk with the format", Why("winged-lock-gatefold", "5x5", "5x7", "centre=1"), StringComparison.Ordinal);
+        var kept = Why("plain-fold", "dl", "a2-us", "frontShort=20mm");
+        Assert.Contains("what you set at home", kept, StringComparison.Ordinal);
+        Assert.DoesNotContain("grown or shrunk", kept, StringComparison.Ordinal);
     }
 }

@@ -138,6 +138,7 @@ public class ScorePlanTests
         var spec = Spec("front-step", "a2-us");
         var (cut, whole) = (Size(spec), Size(spec with { Prefer = ["whole-sheet"] }));
         Assert.Equal((In("10 5/16"), In("11")), (cut.Piece("base").Height.Value, whole.Piece("base").Height.Value));
+        Assert.Equal((SetBy.Sheet, SetBy.Direct, SetBy.Direct), (whole.Piece("base").Height.Setting.How, whole.Piece("base").Width.Setting.How, cut.Piece("base").Height.Setting.How));
         Assert.Contains(whole.Piece("base").Height.Reasons, r => r.Why.In(DisplayUnit.Inch).Contains("what is left of the sheet's 11", StringComparison.Ordinal));
         Assert.Equal(Size(Spec("front-step", "5x7")).Figures.Select(f => f.Value), Size(Spec("front-step", "5x7") with { Prefer = ["whole-sheet"] }).Figures.Select(f => f.Value));
         Assert.Equal(In("1/2"), Size(spec with { Prefer = ["whole-sheet"], Set = new Dictionary<string, string> { ["tab"] = "1/2" } }).Parameters.Single(p => p.Parameter.Id == "tab").Value);

@@ -33,7 +33,7 @@ public sealed partial class BenchBuilder
             ClosedOf(sized),
             sheets is null ? "larger than any sheet" : string.Join(", ", sheets.Select(s => $"{s.Count} × {s.Sheet.Name}")),
             sized.Tools.Name,
-            [.. sized.Parameters.Where(p => p.Value != p.Ideal).Select(p => $"{p.Parameter.Name} {Text(p.Ideal)} → {Text(p.Value)}")],
+            [.. sized.Eased.Select(p => $"{p.Parameter.Name} {Text(p.Ideal)} → {Text(p.Value)}")],
             null);
     }
 }

@@ -140,7 +140,7 @@ public sealed record BenchView(
     StuckView? Stuck);
 
 /// <param name="Sheets">How many of which sheets do.</param>
-/// <param name="Changed">Which parameters had to move from their ideals, and how far.</param>
+/// <param name="Changed">Which parameters had to move from their ideals by more than a mark, and how far.</param>
 public sealed record WallCard(StripFormat Format, ClosedView? Closed, string Sheets, string Tools, IReadOnlyList<string> Changed, string? Problem);
 
 /// <summary>One design in all formats at once, closed.</summary>

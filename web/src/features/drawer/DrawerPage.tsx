@@ -9,7 +9,7 @@ import { Trouble } from "../../components/Trouble";
 import { IconButton, ThemeButton, Wordmark } from "../bench/Bar";
 import { Help } from "../help/Help";
 import { CheckList } from "./CheckList";
-import { StockForm, ToolForm } from "./OwnForms";
+import { StockForm, ToolForm, useOwnChange } from "./OwnForms";
 
 /** All designs, and what the studio owns. */
 export function DrawerPage() {
@@ -32,19 +32,15 @@ export function DrawerPage() {
   const [checking, setChecking] = useState(false);
   const [owning, setOwning] = useState<{ kind: "tools" | "stock"; id: string | null } | null>(null);
   const own = useQuery({ queryKey: ["own"], queryFn: () => answer(api.GET("/api/drawer/own")) });
-  const remove = useMutation({
-    mutationFn: async (item: { kind: string; id: string }) => {
+  const remove = useOwnChange(
+    async (item: { kind: string; id: string }) => {
       const { error } = await api.DELETE("/api/drawer/own/{kind}/{id}", { params: { path: item } });
       if (error) {
         throw problemOf(error);
       }
     },
-    onSuccess: () => {
-      for (const key of ["catalogue", "drawer", "own"]) {
-        queries.invalidateQueries({ queryKey: [key] });
-      }
-    },
-  });
+    () => {},
+  );
   useDocumentTitle("Drawer · Whole Fold");
   useHotkeys([
     ["N", () => setMaking(true)],

@@ -16,13 +16,13 @@ export const idOf = (name: string) =>
     .replace(/^-+|-+$/g, "")
     .slice(0, 40);
 
-function useKeep<T>(put: (thing: T) => Promise<unknown>, onDone: () => void) {
+/** A change to what the studio owns: whatever is made with it is worked out anew. */
+export function useOwnChange<T>(change: (thing: T) => Promise<unknown>, onDone: () => void) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: put,
+    mutationFn: change,
     onSuccess: () => {
-      // A design made with it is worked out anew.
-      for (const key of ["catalogue", "drawer", "own", "bench", "sheet", "curves"]) {
+      for (const key of ["catalogue", "drawer", "own", "bench", "sheet", "wall", "curves"]) {
         queries.invalidateQueries({ queryKey: [key] });
       }
       onDone();
@@ -54,7 +54,7 @@ export function ToolForm({ tools, onDone }: { tools: ToolSpec | null; onDone: ()
     firstGroove: tools?.firstGroove ?? "",
   });
   const [scores, setScores] = useState(tools?.trimmerScores ?? false);
-  const keep = useKeep((spec: ToolSpec) => answer(api.PUT("/api/drawer/own/tools", { body: spec })), onDone);
+  const keep = useOwnChange((spec: ToolSpec) => answer(api.PUT("/api/drawer/own/tools", { body: spec })), onDone);
   const wrong = wrongIn(keep.error as Problem | null, "tools", toolFields);
   const example = (inches: string, metric: string) => `Such as ${units === "in" ? inches : metric}`;
   const field = (id: string, label: string, description: string) => (
@@ -134,7 +134,7 @@ export function StockForm({ stock, accepted, onDone }: { stock: StockSpec | null
   const [caliper, setCaliper] = useState(stock?.caliper ?? "");
   const [sides, setSides] = useState(stock?.sides ?? "alike");
   const [directional, setDirectional] = useState(stock?.directional ?? false);
-  const keep = useKeep((spec: StockSpec) => answer(api.PUT("/api/drawer/own/stock", { body: spec })), onDone);
+  const keep = useOwnChange((spec: StockSpec) => answer(api.PUT("/api/drawer/own/stock", { body: spec })), onDone);
   const wrong = wrongIn(keep.error as Problem | null, "stock", stockFields);
   return (
     <form

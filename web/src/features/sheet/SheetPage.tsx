@@ -1,22 +1,13 @@
-import { Button, Loader, useComputedColorScheme, useMantineColorScheme } from "@mantine/core";
-import { useDocumentTitle, useHotkeys } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
-import { Link, useNavigate, useParams } from "react-router";
+import { useParams } from "react-router";
 import { answer, api, type DesignState, type Problem, type Schemas } from "../../api/client";
 import { Fig, Sentence } from "../../components/Fig";
-import { Trouble } from "../../components/Trouble";
-import { ThemeButton, Wordmark } from "../bench/Bar";
+import { PrintPage, useStoredDesign } from "../../components/PrintPage";
 
 /** Every figure in inches and in centimetres, for the wall beside the board. */
 export function SheetPage() {
   const { id = "" } = useParams();
-  const navigate = useNavigate();
-  const { setColorScheme } = useMantineColorScheme();
-  const scheme = useComputedColorScheme("light");
-  const design = useQuery({
-    queryKey: ["design", id],
-    queryFn: ({ signal }) => answer(api.GET("/api/designs/{id}", { params: { path: { id } }, signal })),
-  });
+  const design = useStoredDesign(id);
   const state = design.data?.state;
   const sheet = useQuery({
     queryKey: ["sheet", state],
@@ -24,32 +15,16 @@ export function SheetPage() {
     queryFn: ({ signal }) => answer(api.POST("/api/bench/sheet", { body: { design: state as DesignState }, signal })),
     retry: 0,
   });
-  useDocumentTitle(state ? `${state.name}, figures · Whole Fold` : "Whole Fold");
-  useHotkeys([
-    ["D", () => setColorScheme(scheme === "dark" ? "light" : "dark")],
-    ["Escape", () => navigate(`/bench/${id}`)],
-  ]);
-  const problem = (design.error ?? sheet.error) as Problem | null;
   return (
-    <main className="page sheet-page">
-      <header className="bar">
-        <Wordmark />
-        <h1>Figure sheet</h1>
-        <Button variant="default" radius="xl" component={Link} to={`/bench/${id}`} aria-keyshortcuts="Escape">
-          Back to the bench
-        </Button>
-        <Button radius="xl" onClick={() => window.print()} disabled={!sheet.data}>
-          Print
-        </Button>
-        <ThemeButton />
-      </header>
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must reach it */}
-      <section className="sheet-body" aria-label="Figures in both systems" tabIndex={0}>
-        {problem ? <Trouble problem={problem} /> : null}
-        {sheet.isLoading || design.isLoading ? <Loader aria-label="Writing the sheet" /> : null}
-        {sheet.data ? <Sheet sheet={sheet.data} /> : null}
-      </section>
-    </main>
+    <PrintPage
+      id={id}
+      heading="Figure sheet"
+      title={state ? `${state.name}, figures · Whole Fold` : "Whole Fold"}
+      problem={(design.error ?? sheet.error) as Problem | null}
+      waiting={sheet.isLoading || design.isLoading ? "Writing the sheet" : null}
+    >
+      {sheet.data ? <Sheet sheet={sheet.data} /> : null}
+    </PrintPage>
   );
 }
 

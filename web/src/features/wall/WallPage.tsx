@@ -1,12 +1,9 @@
-import { Button, Loader, useComputedColorScheme, useMantineColorScheme } from "@mantine/core";
-import { useDocumentTitle, useHotkeys } from "@mantine/hooks";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useNavigate, useParams } from "react-router";
 import { answer, api, type DesignState, type Problem, type Schemas } from "../../api/client";
 import { ClosedDrawing, closedSize } from "../../bench/Closed";
 import { Sentence } from "../../components/Fig";
-import { Trouble } from "../../components/Trouble";
-import { ThemeButton, Wordmark } from "../bench/Bar";
+import { PrintPage, useStoredDesign } from "../../components/PrintPage";
 import { withTarget } from "../bench/changes";
 
 type Card = Schemas["WallCard"];
@@ -19,12 +16,7 @@ export function WallPage() {
   const { id = "" } = useParams();
   const navigate = useNavigate();
   const queries = useQueryClient();
-  const { setColorScheme } = useMantineColorScheme();
-  const scheme = useComputedColorScheme("light");
-  const design = useQuery({
-    queryKey: ["design", id],
-    queryFn: ({ signal }) => answer(api.GET("/api/designs/{id}", { params: { path: { id } }, signal })),
-  });
+  const design = useStoredDesign(id);
   const state = design.data?.state;
   const wall = useQuery({
     queryKey: ["wall", state],
@@ -49,32 +41,18 @@ export function WallPage() {
       navigate(`/bench/${id}`);
     },
   });
-  const pick = (card: Card) => (card.format.target ? navigate(`/bench/${id}`) : open.mutate(card));
-  useDocumentTitle(state ? `${state.name} in every format · Whole Fold` : "Whole Fold");
-  useHotkeys([
-    ["D", () => setColorScheme(scheme === "dark" ? "light" : "dark")],
-    ["Escape", () => navigate(`/bench/${id}`)],
-  ]);
-  const problem = (design.error ?? wall.error ?? open.error) as Problem | null;
   return (
-    <main className="page sheet-page">
-      <header className="bar">
-        <Wordmark />
-        <h1>Every format</h1>
-        <Button variant="default" radius="xl" onClick={() => navigate(`/bench/${id}`)} aria-keyshortcuts="Escape">
-          Back to the bench
-        </Button>
-        <Button radius="xl" onClick={() => window.print()} disabled={!wall.data}>
-          Print
-        </Button>
-        <ThemeButton />
-      </header>
-      <div className="sheet-body">
-        {problem ? <Trouble problem={problem} /> : null}
-        {wall.isLoading || design.isLoading ? <Loader aria-label="Sizing it for every format" /> : null}
-        {wall.data ? <Wall wall={wall.data} onPick={pick} /> : null}
-      </div>
-    </main>
+    <PrintPage
+      id={id}
+      heading="Every format"
+      title={state ? `${state.name} in every format · Whole Fold` : "Whole Fold"}
+      problem={(design.error ?? wall.error ?? open.error) as Problem | null}
+      waiting={wall.isLoading || design.isLoading ? "Sizing it for every format" : null}
+    >
+      {wall.data ? (
+        <Wall wall={wall.data} onPick={(card) => (card.format.target ? navigate(`/bench/${id}`) : open.mutate(card))} />
+      ) : null}
+    </PrintPage>
   );
 }
 
