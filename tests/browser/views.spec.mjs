@@ -5,7 +5,7 @@ for (const colorScheme of ["light", "dark"]) {
   test.describe(colorScheme, () => {
     test.use({ colorScheme });
     // Each look takes axe some seconds on a slow machine.
-    test.setTimeout(200_000);
+    test.setTimeout(480_000);
 
     test("no view has anything that axe finds", async ({ page }) => {
       const check = async (view) => {
