@@ -41,7 +41,7 @@ public static class WebHost
         builder.Services.ConfigureHttpJsonOptions(o =>
         {
             o.SerializerOptions.NumberHandling = JsonNumberHandling.Strict;
-            o.SerializerOptions.MaxDepth = 16;
+            o.SerializerOptions.MaxDepth = 32;
             o.SerializerOptions.UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow;
             o.SerializerOptions.RespectNullableAnnotations = true;
         });

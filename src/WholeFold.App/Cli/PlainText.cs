@@ -30,19 +30,16 @@ internal static class PlainText
             }
 
             // In the order of setting: as it lies first, then turned.
-            foreach (var score in piece.Plan.Passes.SelectMany(p => p.Scores).Select(i => piece.Scores[i]))
+            foreach (var score in piece.Passes.SelectMany(p => p.Scores).Select(piece.Score))
             {
                 var fold = score.Crease.Fold == Fold.Valley ? "valley" : "mountain";
                 Line($"  {fold,-8} {Both(score.Figure.Value),-26} {score.Figure.Setting.In(unit),-34} {score.Between}");
                 Line($"           {score.Figure.Said.In(unit)}; {Safe(safe[score.Figure.Id], unit)}");
             }
 
-            foreach (var opening in piece.Openings)
+            foreach (var (opening, figure, name) in piece.MarkedLines)
             {
-                foreach (var (figure, edge) in opening.Edges.Zip(opening.Opening.Edges))
-                {
-                    Line($"  {opening.Opening.Name,-8} {Both(figure.Value),-26} {figure.Setting.In(unit),-34} {edge.Name}");
-                }
+                Line($"  {opening.Opening.Name,-8} {Both(figure.Value),-26} {figure.Setting.In(unit),-34} {name}");
             }
         }
 
@@ -57,7 +54,7 @@ internal static class PlainText
         }
 
         Line("");
-        Line($"Closed {Both(sized.ClosedWidth)} × {Both(sized.ClosedHeight)}, {sized.ClosedThickness.Millimetres.ToString("0.0", CultureInfo.InvariantCulture)} mm thick; {(sized.Envelope is { } e ? $"{e.Name} envelope" : "envelope to make")}");
+        Line($"Closed {Both(sized.ClosedWidth)} × {Both(sized.ClosedHeight)}, {sized.ClosedThickness.Millimetres.ToString("0.0", CultureInfo.InvariantCulture)} mm thick, {Math.Round(Weight.Grams(sized)).ToString(CultureInfo.InvariantCulture)} g; {(sized.Construction.GoesRound ? "goes round the card" : sized.Envelope is { } e ? $"{e.Name} envelope" : "envelope to make")}");
         foreach (var check in sized.Checks)
         {
             Line($"{check.Severity}: {check.Text.In(unit)}");

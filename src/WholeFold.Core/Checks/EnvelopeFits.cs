@@ -10,7 +10,7 @@ internal sealed class EnvelopeFits : ICheck
 
     public IEnumerable<Check> Find(SizedDesign sized)
     {
-        if (sized.Envelope is null)
+        if (sized.Envelope is null && !sized.Construction.GoesRound)
         {
             var room = Room.In(sized.Target.Format.System) + sized.ClosedThickness;
             var (width, height) = (sized.Tools.CutUp(sized.ClosedWidth + room), sized.Tools.CutUp(sized.ClosedHeight + room));

@@ -9,7 +9,7 @@ internal sealed class KnifeWork : ICheck
 {
     public IEnumerable<Check> Find(SizedDesign sized)
     {
-        var cut = sized.Pieces.SelectMany(p => p.Openings.Where(o => o.Left.Setting.How != SetBy.Machine).Select(o => $"the {o.Opening.Name} of {p.Piece.Name}")).ToList();
+        var cut = sized.Pieces.SelectMany(p => p.Openings.Where(o => o.Opening.IsKnifeWork && o.Left.Setting.How != SetBy.Machine).Select(o => $"the {o.Opening.Name} of {p.Piece.Name}")).ToList();
         if (cut.Count > 0)
         {
             var names = cut.Count == 1 ? cut[0] : $"{string.Join(", ", cut.SkipLast(1))} and {cut[^1]}";

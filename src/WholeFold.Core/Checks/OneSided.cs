@@ -13,7 +13,7 @@ internal sealed class OneSided : ICheck
         foreach (var piece in sized.Pieces.Where(p => sized.Design.StockOf(p.Piece.Id).Sides == Sides.One))
         {
             // The coloured side is the card's outside, which lies down on the board; what is up stays white.
-            var bare = piece.Panels.Where(panel => !Covered(sized, piece, panel.Panel.Id)).Select(p => p.Panel.Name).ToList();
+            var bare = piece.Plates.Where(plate => !Covered(sized, piece, plate.Id)).Select(p => p.Name).ToList();
             if (bare.Count > 0)
             {
                 var faces = bare.Count == 1 ? bare[0] : $"{string.Join(", ", bare.SkipLast(1))} and {bare[^1]}";

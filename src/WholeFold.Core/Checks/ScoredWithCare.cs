@@ -7,7 +7,7 @@ namespace WholeFold.Core.Checks;
 internal sealed class ScoredWithCare : ICheck
 {
     public IEnumerable<Check> Find(SizedDesign sized) =>
-        from stock in sized.Pieces.Where(p => p.Scores.Count > 0).Select(p => sized.Design.StockOf(p.Piece.Id)).Distinct()
+        from stock in sized.Pieces.Where(p => p.AllScores.Any()).Select(p => sized.Design.StockOf(p.Piece.Id)).Distinct()
         where stock.ScoredWithCare is not null
         select new Check("scored-with-care", Severity.Note, Words.Of($"{stock.Name}: {stock.ScoredWithCare}."), new Dictionary<string, Length>());
 }

@@ -9,7 +9,7 @@ internal sealed class ScoresOffGroove : ICheck
 {
     public IEnumerable<Check> Find(SizedDesign sized)
     {
-        var off = sized.Pieces.SelectMany(p => p.Scores).Where(s => s.Figure.Setting.How is SetBy.Between or SetBy.Fold).Select(s => s.Figure).ToList();
+        var off = sized.Pieces.SelectMany(p => p.AllScores).Where(s => s.Figure.Setting.How is SetBy.Between or SetBy.Fold).Select(s => s.Figure).ToList();
         if (off.Count > 0 && sized.Tools.HasBoard)
         {
             yield return new Check(

@@ -74,14 +74,23 @@ public sealed record Panel(string Id, string Name, Affine Extent, Limit Min);
 /// <param name="Working">It moves whenever the card is opened; otherwise it is glued and never moves again.</param>
 /// <param name="Shown">Fold angle in degrees in the pose looked at; valley positive.</param>
 /// <param name="Closed">Fold angle in the envelope: 0 or ±180.</param>
-public sealed record Crease(Fold Fold, bool Working, int Shown, int Closed, string Rule);
+public sealed record Crease(Fold Fold, bool Working, int Shown, int Closed, string Rule)
+{
+    /// <summary>Where along its line it is scored; empty where it runs right through.</summary>
+    public IReadOnlyList<Stretch> Stretches { get; init; } = [];
+}
 
-/// <summary>A cut inside a sheet: a window, or a slit where the region has no width.</summary>
+/// <summary>A cut inside a sheet: a window, a slit where the region has no width, or what else its kind says.</summary>
 /// <param name="Panel">The panel that it is cut in; for a slit along a crease, the one before it.</param>
 /// <param name="Rule">How it lies, in the trade's words.</param>
-public sealed record Opening(string Id, string Name, string Panel, Region Region, string Rule)
+/// <param name="Open">Of a flap, the edge at which it stays on: <c>left</c>, <c>right</c>, <c>foot</c> or <c>head</c>.</param>
+public sealed record Opening(string Id, string Name, string Panel, Region Region, string Rule, CutKind Kind, string? Open = null)
 {
-    public bool IsSlit { get; } = (Region.ToX - Region.FromX).IsZero || (Region.ToY - Region.FromY).IsZero;
+    /// <summary>A single line, as a slit and a dividing cut are.</summary>
+    public bool IsLine { get; } = Region.Shape is null && ((Region.ToX - Region.FromX).IsZero || (Region.ToY - Region.FromY).IsZero);
+
+    /// <summary>Cut inside the sheet with a blade, not from its edge.</summary>
+    public bool IsKnifeWork => Kind is CutKind.Window or CutKind.Slit or CutKind.Flap;
 
     /// <summary>Its four edges with their names, each a distance from the piece's left or lower edge.</summary>
     public IEnumerable<(string Id, string Name, Affine At)> Edges => [("left", "left edge", Region.FromX), ("right", "right edge", Region.ToX), ("foot", "lower edge", Region.FromY), ("head", "upper edge", Region.ToY)];
@@ -104,6 +113,21 @@ public sealed record Piece(
     /// <summary>What is cut out of it, or into it.</summary>
     public IReadOnlyList<Opening> Openings { get; init; } = [];
 
+    /// <summary>The creases that are not between two panels of the chain.</summary>
+    public IReadOnlyList<CreaseLine> Lines { get; init; } = [];
+
+    /// <summary>Where plates meet that are already held otherwise.</summary>
+    public IReadOnlyList<Ring> Rings { get; init; } = [];
+
+    /// <summary>Its plates, where the panels of the chain are not all there is to it.</summary>
+    public IReadOnlyList<Plate>? OwnPlates { get; init; }
+
+    /// <summary>All its creases, the chain's first.</summary>
+    public IEnumerable<Crease> AllCreases => Creases.Concat(Lines.Select(l => l.Crease));
+
+    /// <summary>Whether a further crease is read along the chain as the chain's own are.</summary>
+    public bool RunsAcross(CreaseLine line) => Axis == Axis.X ? line.IsLevel : line.IsUpright;
+
     /// <summary>The names of the single pieces, as bonds use them.</summary>
     public IEnumerable<string> Copies => Quantity == 1 ? [Id] : Enumerable.Range(1, Quantity).Select(n => $"{Id}:{n}");
 
@@ -114,8 +138,18 @@ public sealed record Piece(
     public Affine Position(int index) => Panels.Take(index + 1).Aggregate(Affine.Zero, (sum, p) => sum + p.Extent);
 }
 
-/// <summary>A rectangle of a panel, in the coordinates of its flat piece.</summary>
-public sealed record Region(Affine FromX, Affine FromY, Affine ToX, Affine ToY);
+/// <summary>A rectangle of a panel, in the coordinates of its flat piece, or another shape within it.</summary>
+public sealed record Region(Affine FromX, Affine FromY, Affine ToX, Affine ToY)
+{
+    /// <summary>The corners of a shape that is no rectangle; null where it is one.</summary>
+    public IReadOnlyList<Spot>? Shape { get; init; }
+
+    /// <summary>A shape by its corners, the first and the third of them opposite each other or far apart.</summary>
+    public static Region Of(params Spot[] corners) => new(corners[0].X, corners[0].Y, corners[2].X, corners[2].Y) { Shape = corners };
+
+    /// <summary>Its outline, corner by corner.</summary>
+    public IReadOnlyList<Spot> Corners => Shape ?? [new(FromX, FromY), new(ToX, FromY), new(ToX, ToY), new(FromX, ToY)];
+}
 
 /// <summary>
 /// Two regions glued face to face. Corner for corner: <c>From</c> of one lies on <c>From</c> of the other, so a region
@@ -124,14 +158,15 @@ public sealed record Region(Affine FromX, Affine FromY, Affine ToX, Affine ToY);
 /// <param name="Raised">How thick the foam between them is, where one is raised over the other; otherwise it is taped.</param>
 /// <param name="Play">How far the two may be apart because one is cut a hair less to go inside another; otherwise they meet exactly.</param>
 /// <param name="Loose">Not glued: where a piece that slides or hangs lies when the card is closed.</param>
-public sealed record Bond(string Id, string PieceA, string PanelA, Face FaceA, Region A, string PieceB, string PanelB, Face FaceB, Region B, string LinedUp, Pair? Raised = null, bool Loose = false, Affine? Play = null);
+/// <param name="TakenOff">Of a loose one, that it is taken away before the card is opened.</param>
+public sealed record Bond(string Id, string PieceA, string PanelA, Face FaceA, Region A, string PieceB, string PanelB, Face FaceB, Region B, string LinedUp, Pair? Raised = null, bool Loose = false, Affine? Play = null, bool TakenOff = false);
 
 /// <summary>Where decoration goes: one layer for each panel and face named.</summary>
 /// <param name="Levels">How many lie on each other at the most usual: a mat, and a paper on it.</param>
 /// <param name="BothFaces">Whether the other face of each panel carries one too.</param>
-/// <param name="Free">The part of the panel that is free, where something is bonded over the rest; null is the whole panel.</param>
+/// <param name="Free">By panel, the part that is free, where something is bonded over the rest; the whole panel where it is not named.</param>
 /// <param name="Reveal">A border of the construction's own, where the design's reveal does not apply.</param>
-public sealed record LayerRole(string Id, string Name, string Piece, IReadOnlyList<string> Panels, Face Face, int Levels, bool BothFaces, Region? Free = null, Affine? Reveal = null);
+public sealed record LayerRole(string Id, string Name, string Piece, IReadOnlyList<string> Panels, Face Face, int Levels, bool BothFaces, IReadOnlyDictionary<string, Region> Free, Affine? Reveal = null);
 
 /// <summary>A requirement that binds several parameters.</summary>
 public sealed record Requirement(string Id, Affine AtLeastZero, string Because);
@@ -162,6 +197,15 @@ public sealed record Construction
 
     /// <summary>The allowances it names in its expressions, by that name.</summary>
     public required IReadOnlyDictionary<string, Allowance> Allowances { get; init; }
+
+    /// <summary>The states of a card that has more than closed and shown; the closed one is the first and is not listed.</summary>
+    public IReadOnlyList<CardState> States { get; init; } = [];
+
+    /// <summary>It goes round a card, so no envelope is looked for to put it in.</summary>
+    public bool GoesRound { get; init; }
+
+    /// <summary>Its sheet is cut with the card's sides slanting at 45° to its edges.</summary>
+    public bool Slanting { get; init; }
 
     /// <summary>Said when the choices let the finished card grow beyond its format; null where it must not.</summary>
     public string? GrowsBecause { get; init; }

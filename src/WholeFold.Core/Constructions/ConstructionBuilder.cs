@@ -14,7 +14,9 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     private readonly List<Requirement> _requirements = [];
     private readonly Dictionary<string, Allowance> _allowances = [];
     private readonly List<Tradeoff> _tradeoffs = [];
+    private readonly List<CardState> _states = [];
     private string? _grows;
+    private bool _goesRound, _slanting;
 
     /// <summary>Which option of a choice this is built for.</summary>
     public string Chosen(string choice) => choices[choice];
@@ -62,12 +64,46 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         return this;
     }
 
-    /// <summary>A window, or a slit, in the piece given last.</summary>
-    public ConstructionBuilder Opening(string id, string name, string panel, Region region, string rule)
+    /// <summary>A window, or a slit where the region has no width, or another cut, in the piece given last.</summary>
+    public ConstructionBuilder Opening(string id, string name, string panel, Region region, string rule, CutKind? kind = null, string? open = null)
     {
-        _pieces[^1] = _pieces[^1] with { Openings = [.. _pieces[^1].Openings, new Opening(id, name, panel, region, rule)] };
+        var line = (region.ToX - region.FromX).IsZero || (region.ToY - region.FromY).IsZero;
+        _pieces[^1] = _pieces[^1] with { Openings = [.. _pieces[^1].Openings, new Opening(id, name, panel, region, rule, kind ?? (line ? CutKind.Slit : CutKind.Window), open)] };
         return this;
     }
+
+    /// <summary>A crease of the piece given last that is none of its chain's.</summary>
+    public ConstructionBuilder Line(Spot from, Spot to, Crease crease, string between)
+    {
+        _pieces[^1] = _pieces[^1] with { Lines = [.. _pieces[^1].Lines, new CreaseLine(from, to, crease, between)] };
+        return this;
+    }
+
+    /// <summary>The plates of the piece given last, where its panels are not all there is to it, and where they meet in rings.</summary>
+    public ConstructionBuilder Plates(Plate[] plates, params Ring[] rings)
+    {
+        _pieces[^1] = _pieces[^1] with { OwnPlates = plates, Rings = rings };
+        return this;
+    }
+
+    /// <summary>A further state of a card that has several: its fold angles, by piece and crease.</summary>
+    public ConstructionBuilder State(string id, string name, string how, params (string Piece, int Crease, int Angle)[] angles)
+    {
+        _states.Add(new CardState(id, name, how, angles.ToDictionary(a => (a.Piece, a.Crease), a => a.Angle)));
+        return this;
+    }
+
+    /// <summary>It goes round a card; on a slanting sheet where <paramref name="slanting"/>.</summary>
+    public ConstructionBuilder GoesRound(bool slanting)
+    {
+        (_goesRound, _slanting) = (true, slanting);
+        return this;
+    }
+
+    public static Spot At(Affine x, Affine y) => new(x, y);
+
+    public static Plate Rectangle(string id, string name, Affine left, Affine foot, Affine right, Affine head, string? hangsOn = null, int by = -1) =>
+        new(id, name, [At(left, foot), At(right, foot), At(right, head), At(left, head)], hangsOn, by);
 
     /// <summary>A panel, of ⅜ in or 10 mm at the least unless its role allows less.</summary>
     public static Panel Panel(string id, string name, Affine extent, Pair? min = null) =>
@@ -87,15 +123,17 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     }
 
     /// <summary>Where a piece that nothing is glued to lies in the closed card: one that is slid on, or hangs on a thread.</summary>
-    public ConstructionBuilder Lies(string id, string pieceA, string panelA, Face faceA, Region a, string pieceB, string panelB, Face faceB, Region b, string how)
+    public ConstructionBuilder Lies(string id, string pieceA, string panelA, Face faceA, Region a, string pieceB, string panelB, Face faceB, Region b, string how, bool takenOff = false)
     {
-        _bonds.Add(new Bond(id, pieceA, panelA, faceA, a, pieceB, panelB, faceB, b, how, Loose: true));
+        _bonds.Add(new Bond(id, pieceA, panelA, faceA, a, pieceB, panelB, faceB, b, how, Loose: true, TakenOff: takenOff));
         return this;
     }
 
-    public ConstructionBuilder Layer(string id, string name, string piece, string[] panels, Face face, int levels = 1, bool bothFaces = false, Region? free = null, Affine? reveal = null)
+    public ConstructionBuilder Layer(string id, string name, string piece, string[] panels, Face face, int levels = 1, bool bothFaces = false, Region? free = null, Affine? reveal = null, Region[]? frees = null)
     {
-        _layers.Add(new LayerRole(id, name, piece, panels, face, levels, bothFaces, free, reveal));
+        // One free part for all the panels, or one for each of them.
+        var parts = panels.Select((panel, i) => (panel, Part: frees?[i] ?? free)).Where(p => p.Part is not null).ToDictionary(p => p.panel, p => p.Part!);
+        _layers.Add(new LayerRole(id, name, piece, panels, face, levels, bothFaces, parts, reveal));
         return this;
     }
 
@@ -129,6 +167,9 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         Requirements = _requirements,
         Tradeoffs = _tradeoffs,
         Allowances = _allowances,
+        States = _states,
+        GoesRound = _goesRound,
+        Slanting = _slanting,
         GrowsBecause = _grows,
         Choices = choices,
     };

@@ -20,7 +20,7 @@ internal static class LayerSizer
             var piece = pieces.First(p => p.Piece.Id == role.Piece);
 
             // Panels that are equal by rule can differ by a mark where figures were rounded; each size is cut by itself.
-            var free = piece.Panels.Where(p => role.Panels.Contains(p.Panel.Id)).ToDictionary(p => p.Panel.Id, p => FreeOn(piece, p, role, value));
+            var free = piece.Plates.Where(p => role.Panels.Contains(p.Id)).ToDictionary(p => p.Id, p => FreeOn(p, role, value));
             var sizes = free.GroupBy(f => (f.Value.Width, f.Value.Height)).ToList();
             foreach (var size in sizes)
             {
@@ -47,11 +47,11 @@ internal static class LayerSizer
         return layers;
     }
 
-    private static Box FreeOn(SizedPiece piece, SizedPanel panel, LayerRole role, Func<Affine, Rational> value)
+    private static Box FreeOn(SizedPlate plate, LayerRole role, Func<Affine, Rational> value)
     {
-        if (role.Free is not { } free)
+        if (!role.Free.TryGetValue(plate.Id, out var free))
         {
-            return ClosedPose.FlatBox(piece, panel);
+            return plate.Box;
         }
 
         Length At(Affine expression) => new(value(expression).Nearest());

@@ -18,13 +18,23 @@ public sealed record LengthJson(long Units, decimal Mm, string In, string Cm)
 
 public sealed record FormatJson(string Id, LengthJson Width, LengthJson Height);
 
-public sealed record ClosedJson(LengthJson Width, LengthJson Height, LengthJson Thickness);
+/// <param name="Thickness">The greatest; <paramref name="Mean"/> over what is covered.</param>
+/// <param name="ThickestAt">A spot where it is greatest, from the closed card's left edge and from its foot.</param>
+/// <param name="Grams">What the card weighs.</param>
+/// <param name="States">The size of each other state of a card that has several.</param>
+public sealed record ClosedJson(LengthJson Width, LengthJson Height, LengthJson Thickness, LengthJson Mean, IReadOnlyList<LengthJson> ThickestAt, double Grams, IReadOnlyList<StateJson>? States);
+
+public sealed record StateJson(string Id, string Name, LengthJson Width, LengthJson Height);
 
 public sealed record SettingJson(string How, LengthJson At, LengthJson? Groove, LengthJson? Offset, string Text);
 
-public sealed record ScoreJson(string Axis, LengthJson At, string Direction, string Kind, SettingJson Set);
+/// <param name="From">Of a slanting one, where it begins: from the left edge and from the foot; <paramref name="To"/> where it ends.</param>
+/// <param name="Stretches">What of its line is scored, from and to along it, where that is not all of it.</param>
+public sealed record ScoreJson(string Axis, LengthJson At, string Direction, string Kind, SettingJson Set, IReadOnlyList<LengthJson>? From = null, IReadOnlyList<LengthJson>? To = null, IReadOnlyList<IReadOnlyList<LengthJson>>? Stretches = null);
 
-public sealed record CutJson(string Kind, string Shape, IReadOnlyList<LengthJson> From, IReadOnlyList<LengthJson> To, SettingJson Set);
+/// <param name="Corners">The outline of a shape that is no rectangle.</param>
+/// <param name="Open">Of one that is cut on three sides, the side at which it stays on.</param>
+public sealed record CutJson(string Kind, string Shape, IReadOnlyList<LengthJson> From, IReadOnlyList<LengthJson> To, SettingJson Set, IReadOnlyList<IReadOnlyList<LengthJson>>? Corners = null, string? Open = null);
 
 public sealed record PieceSetJson(SettingJson Width, SettingJson Height);
 
@@ -76,6 +86,7 @@ public static class SizedJson
     public static SizedJsonDocument Document(SizedDesign sized, DisplayUnit unit)
     {
         SettingJson Set(Setting s) => new(Name(s.How), LengthJson.Of(s.At), s.Groove is { } g ? LengthJson.Of(g) : null, s.Offset is { } o ? LengthJson.Of(o) : null, s.In(unit));
+        static IReadOnlyList<LengthJson> Spot(Point point) => [LengthJson.Of(point.X), LengthJson.Of(point.Y)];
         var parameters = new Dictionary<string, object>();
         foreach (var (choice, value) in sized.Construction.Choices)
         {
@@ -93,7 +104,7 @@ public static class SizedJson
             sized.Tools.Id,
             LengthWriter.Symbol(unit),
             parameters,
-            new ClosedJson(LengthJson.Of(sized.ClosedWidth), LengthJson.Of(sized.ClosedHeight), LengthJson.Of(sized.ClosedThickness)),
+            new ClosedJson(LengthJson.Of(sized.ClosedWidth), LengthJson.Of(sized.ClosedHeight), LengthJson.Of(sized.ClosedThickness), LengthJson.Of(sized.Thickness.Mean), Spot(new Point(sized.Thickness.ThickestAt.X - sized.Closed.Footprint.Left, sized.Thickness.ThickestAt.Y - sized.Closed.Footprint.Bottom)), Math.Round(Folding.Weight.Grams(sized), 1), sized.Construction.States.Count == 0 ? null : [.. sized.States.Select(s => new StateJson(s.State.Id, s.State.Name, LengthJson.Of(s.Pose.Width), LengthJson.Of(s.Pose.Height)))]),
             [.. sized.Pieces.Select(p => new PieceJson(
                 p.Piece.Id,
                 p.Piece.Name,
@@ -101,11 +112,26 @@ public static class SizedJson
                 LengthJson.Of(p.Width.Value),
                 LengthJson.Of(p.Height.Value),
                 sized.Design.StockOf(p.Piece.Id).Id,
-                [.. p.Scores.Select(s => new ScoreJson(p.Piece.Axis == Axis.X ? "x" : "y", LengthJson.Of(s.Figure.Value), s.Crease.Fold == Fold.Valley ? "valley" : "mountain", s.Crease.Working ? "working" : "set", Set(s.Figure.Setting)))],
-                [.. p.Plan.Passes.Select(pass => new PassJson(Name(pass.Lay), pass.Scores))],
+                [.. p.AllScores.Select(s => new ScoreJson(
+                    s.Axis switch { Axis.X => "x", Axis.Y => "y", _ => "diagonal" },
+                    LengthJson.Of(s.Figure.Value),
+                    s.Crease.Fold == Fold.Valley ? "valley" : "mountain",
+                    s.Crease.Working ? "working" : "set",
+                    Set(s.Figure.Setting),
+                    s.Axis is null ? Spot(s.From) : null,
+                    s.Axis is null ? Spot(s.To) : null,
+                    s.Stretches.Count == 0 ? null : [.. s.Stretches.Select(t => (IReadOnlyList<LengthJson>)[LengthJson.Of(t.From), LengthJson.Of(t.To)])]))],
+                [.. p.Passes.Select(pass => new PassJson(Name(pass.Lay), pass.Scores))],
                 [
                     new CutJson("outer", "rectangle", [LengthJson.Of(Length.Zero), LengthJson.Of(Length.Zero)], [LengthJson.Of(p.Width.Value), LengthJson.Of(p.Height.Value)], Set(p.Width.Setting)),
-                    .. p.Openings.Select(o => new CutJson(o.Opening.IsSlit ? "slit" : "window", o.Opening.IsSlit ? "line" : "rectangle", [LengthJson.Of(o.Left.Value), LengthJson.Of(o.Foot.Value)], [LengthJson.Of(o.Right.Value), LengthJson.Of(o.Head.Value)], Set(o.Left.Setting))),
+                    .. p.Openings.Select(o => new CutJson(
+                        Name(o.Opening.Kind),
+                        o.Opening.IsLine ? "line" : o.Opening.Region.Shape is null && o.Opening.Open is null ? "rectangle" : "contour",
+                        Spot(new Point(o.Left.Value, o.Foot.Value)),
+                        Spot(new Point(o.Right.Value, o.Head.Value)),
+                        Set(o.Left.Setting),
+                        o.Opening.Region.Shape is null ? null : [.. o.Corners.Select(Spot)],
+                        o.Opening.Open)),
                 ],
                 new PieceSetJson(Set(p.Width.Setting), Set(p.Height.Setting))))],
             [.. sized.Layers.Select(l => new LayerJson(l.Id, l.Panels, l.Role.BothFaces ? "both" : l.Role.Face == Face.Up ? "up" : "down", l.Level, l.Stock.Id, LengthJson.Of(l.Width.Value), LengthJson.Of(l.Height.Value), l.Quantity))],

@@ -4,31 +4,34 @@ using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Folding;
 
-/// <summary>Where a flat piece's points lie in the closed card: each axis kept or mirrored, then moved. Exact, in units.</summary>
-internal readonly record struct Placement(int SignX, long MoveX, int SignY, long MoveY)
-{
-    public static Placement Identity => new(1, 0, 1, 0);
-
-    /// <summary>True where the face that was up on the board lies up in the closed card.</summary>
-    public bool FaceUp => SignX * SignY > 0;
-
-    public (long X, long Y) Apply(long x, long y) => ((SignX * x) + MoveX, (SignY * y) + MoveY);
-
-    /// <summary>First mirror at the line x (or y) = <paramref name="at"/> of the flat piece, then this.</summary>
-    public Placement Folded(Axis axis, long at) => axis == Axis.X
-        ? this with { SignX = -SignX, MoveX = (SignX * 2 * at) + MoveX }
-        : this with { SignY = -SignY, MoveY = (SignY * 2 * at) + MoveY };
-}
-
-/// <summary>A panel as it lies in the closed card.</summary>
-public sealed record PlacedPanel(string Piece, string Panel, Box Box, bool FaceUp);
-
 /// <summary>A rectangle in the plane, in units.</summary>
 public readonly record struct Box(Length Left, Length Bottom, Length Right, Length Top)
 {
     public Length Width => Right - Left;
 
     public Length Height => Top - Bottom;
+
+    /// <summary>The smallest one round some points.</summary>
+    public static Box Round(IReadOnlyList<Point> points)
+    {
+        var (left, bottom) = points[0];
+        var (right, top) = points[0];
+        foreach (var (x, y) in points)
+        {
+            (left, bottom, right, top) = (Length.Min(left, x), Length.Min(bottom, y), Length.Max(right, x), Length.Max(top, y));
+        }
+
+        return new Box(left, bottom, right, top);
+    }
+}
+
+/// <summary>A panel as it lies in the closed card.</summary>
+/// <param name="Corners">Its outline, seen from above; a line where it stands upright.</param>
+/// <param name="FaceUp">True where the face that was up on the board lies up in the closed card.</param>
+public sealed record PlacedPanel(string Piece, string Panel, IReadOnlyList<Point> Corners, bool FaceUp)
+{
+    /// <summary>The rectangle that it lies in.</summary>
+    public Box Box { get; } = Box.Round(Corners);
 }
 
 /// <summary>A bond whose two regions do not lie on each other when the card is closed.</summary>
@@ -36,139 +39,73 @@ public readonly record struct Box(Length Left, Length Bottom, Length Right, Leng
 public sealed record BondMiss(string Bond, Length By, bool WrongFace);
 
 /// <summary>
-/// The card in its envelope: a composition of reflections at the creases that are folded over, exact in whole units.
-/// Pieces are laid in by their bonds; every further bond is a test.
+/// The card in its envelope, or in another state that lies flat: folded at the creases that are folded over, exact in whole
+/// units. Pieces are laid in by their bonds; every further bond, and every ring of creases, is a test.
 /// </summary>
-public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList<BondMiss> Misses)
+/// <param name="Deep">How far it stands up where panels are folded up and not over, as round a box; zero where it lies flat.</param>
+public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList<BondMiss> Misses, Length Deep)
 {
-    public Box Footprint { get; } = new(Panels.Select(p => p.Box.Left).Min(), Panels.Select(p => p.Box.Bottom).Min(), Panels.Select(p => p.Box.Right).Max(), Panels.Select(p => p.Box.Top).Max());
+    public Box Footprint { get; } = Box.Round([.. Panels.SelectMany(p => p.Corners)]);
 
     public Length Width => Footprint.Width;
 
     public Length Height => Footprint.Height;
 
-    internal Dictionary<string, Placement> Placements { get; init; } = [];
+    internal IReadOnlyDictionary<string, Frame> Frames { get; init; } = new Dictionary<string, Frame>();
 
-    internal Dictionary<string, (Length X, Length Y, Length Width, Length Height)> BondRegions { get; init; } = [];
+    /// <summary>Whether the card's sides slant on its sheet, so that everything is turned by 45° to be looked at.</summary>
+    internal bool Slanting { get; init; }
+
+    /// <summary>What doubles lose on a third of a unit, and far below one.</summary>
+    private const double Nothing = 1e-3;
 
     /// <summary>Folds the pieces flat and joins them by their bonds.</summary>
     /// <param name="value">Evaluates a bond's region at the sized figures.</param>
-    public static ClosedPose Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value)
+    /// <param name="state">Another state than the closed one.</param>
+    public static ClosedPose Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, CardState? state = null)
     {
-        // Each panel within its own piece, the first one lying still. Of pieces cut alike, each is laid by itself.
-        var within = new Dictionary<string, Placement>();
-        var copies = pieces.SelectMany(p => p.Piece.Copies.Select(id => (Id: id, Piece: p))).ToList();
-        foreach (var (id, piece) in copies)
+        var assembly = Assembly.Of(construction, pieces, value, (piece, crease) => state is not null && state.Angles.TryGetValue((piece.Piece.Id, crease), out var angle) ? angle : piece.Score(crease).Crease.Closed);
+        var misses = new List<BondMiss>();
+        foreach (var joint in assembly.Joints)
         {
-            var placement = Placement.Identity;
-            within[Key(id, piece.Panels[0].Panel.Id)] = placement;
-            for (var i = 0; i < piece.Scores.Count; i++)
+            var play = joint.Bond?.Play is { } p ? value(p).Ceiling() : 0;
+            if (joint.Bond is not { Loose: true } && (joint.Apart > play + Nothing || joint.WrongFace))
             {
-                if (piece.Scores[i].Crease.Closed != 0)
+                misses.Add(new BondMiss(joint.Bond?.Id ?? "ring", new Length((long)Math.Ceiling(joint.Apart - Nothing)), joint.WrongFace));
+            }
+        }
+
+        var placed = new List<PlacedPanel>();
+        double low = 0, high = 0;
+        foreach (var (id, piece) in pieces.SelectMany(p => p.Piece.Copies.Select(id => (id, p))))
+        {
+            foreach (var plate in piece.Plates)
+            {
+                var frame = assembly.Frames[Assembly.Key(id, plate.Id)];
+                foreach (var corner in plate.Corners)
                 {
-                    placement = placement.Folded(piece.Piece.Axis, piece.Scores[i].Figure.Value.Units);
+                    var z = frame.Apply(corner.X.Units, corner.Y.Units).Z;
+                    (low, high) = (Math.Min(low, z), Math.Max(high, z));
                 }
 
-                within[Key(id, piece.Panels[i + 1].Panel.Id)] = placement;
+                placed.Add(new PlacedPanel(id, plate.Id, [.. plate.Corners.Select(c => Seen(frame, c, construction.Slanting))], frame.Ez.Z > 0));
             }
         }
 
-        var frames = new Dictionary<string, Placement> { [copies[0].Id] = Placement.Identity };
-        var misses = new List<BondMiss>();
-        var left = construction.Bonds.ToList();
-        while (left.Count > 0)
-        {
-            var index = left.FindIndex(b => frames.ContainsKey(b.PieceA) || frames.ContainsKey(b.PieceB));
-            if (index < 0)
-            {
-                throw new InvalidOperationException($"{construction.Id}: {left[0].Id} joins pieces that nothing holds.");
-            }
-
-            var bond = left[index];
-            left.RemoveAt(index);
-            var (pieceA, panelA, faceA, a, pieceB, panelB, faceB, b) = frames.ContainsKey(bond.PieceA)
-                ? (bond.PieceA, bond.PanelA, bond.FaceA, bond.A, bond.PieceB, bond.PanelB, bond.FaceB, bond.B)
-                : (bond.PieceB, bond.PanelB, bond.FaceB, bond.B, bond.PieceA, bond.PanelA, bond.FaceA, bond.A);
-            var onA = Compose(frames[pieceA], within[Key(pieceA, panelA)]);
-            var (fromA, toA) = Corners(a, value, onA);
-            var inB = within[Key(pieceB, panelB)];
-            if (!frames.TryGetValue(pieceB, out var frameB))
-            {
-                frameB = Fit(Corners(b, value, inB), fromA, toA);
-                frames[pieceB] = frameB;
-            }
-
-            var onB = Compose(frameB, inB);
-            var (fromB, toB) = Corners(b, value, onB);
-            var apart = new[] { fromA.X - fromB.X, fromA.Y - fromB.Y, toA.X - toB.X, toA.Y - toB.Y }.Max(Math.Abs);
-            // Glued face to face: seen from above, one of the two looks up and the other down.
-            var wrongFace = (onA.FaceUp == (faceA == Face.Up)) == (onB.FaceUp == (faceB == Face.Up));
-            var play = bond.Play is { } p ? value(p).Ceiling() : 0;
-            if (!bond.Loose && (apart > play || wrongFace))
-            {
-                misses.Add(new BondMiss(bond.Id, new Length(apart), wrongFace));
-            }
-        }
-
-        var placements = new Dictionary<string, Placement>();
-        var placed = new List<PlacedPanel>();
-        foreach (var (id, piece) in copies)
-        {
-            if (!frames.TryGetValue(id, out var frame))
-            {
-                throw new InvalidOperationException($"{construction.Id}: nothing holds the piece {id}.");
-            }
-
-            foreach (var panel in piece.Panels)
-            {
-                var placement = Compose(frame, within[Key(id, panel.Panel.Id)]);
-                placements[Key(id, panel.Panel.Id)] = placement;
-                placed.Add(new PlacedPanel(id, panel.Panel.Id, BoxOf(placement, FlatBox(piece, panel)), placement.FaceUp));
-            }
-        }
-
-        return new ClosedPose(placed, misses)
-        {
-            Placements = placements,
-            BondRegions = construction.Bonds.ToDictionary(b => b.Id, b =>
-            {
-                var (f, t) = Corners(b.A, value, placements[Key(b.PieceA, b.PanelA)]);
-                return (new Length(Math.Min(f.X, t.X)), new Length(Math.Min(f.Y, t.Y)), new Length(Math.Abs(t.X - f.X)), new Length(Math.Abs(t.Y - f.Y)));
-            }),
-        };
+        return new ClosedPose(placed, misses, new Length((long)Math.Round(high - low))) { Frames = assembly.Frames, Slanting = construction.Slanting };
     }
 
-    internal static string Key(string piece, string panel) => $"{piece}/{panel}";
-
-    /// <summary>A panel's place in its flat piece.</summary>
-    public static Box FlatBox(SizedPiece piece, SizedPanel panel) => piece.Piece.Axis == Axis.X
-        ? new Box(panel.From, Length.Zero, panel.To, piece.Across.Value)
-        : new Box(Length.Zero, panel.From, piece.Across.Value, panel.To);
-
-    internal static Box BoxOf(Placement placement, Box flat)
+    /// <summary>Where points of a flat piece lie in this pose, seen from above.</summary>
+    internal IReadOnlyList<Point> Place(string piece, string plate, IEnumerable<Point> points)
     {
-        var (x0, y0) = placement.Apply(flat.Left.Units, flat.Bottom.Units);
-        var (x1, y1) = placement.Apply(flat.Right.Units, flat.Top.Units);
-        return new Box(new Length(Math.Min(x0, x1)), new Length(Math.Min(y0, y1)), new Length(Math.Max(x0, x1)), new Length(Math.Max(y0, y1)));
+        var frame = Frames[Assembly.Key(piece, plate)];
+        return [.. points.Select(p => Seen(frame, p, Slanting))];
     }
 
-    private static Placement Compose(Placement outer, Placement inner) => new(
-        outer.SignX * inner.SignX,
-        (outer.SignX * inner.MoveX) + outer.MoveX,
-        outer.SignY * inner.SignY,
-        (outer.SignY * inner.MoveY) + outer.MoveY);
-
-    private static ((long X, long Y) From, (long X, long Y) To) Corners(Region region, Func<Affine, Rational> value, Placement placement)
+    private static Point Seen(Frame frame, Point flat, bool slanting)
     {
-        long Units(Affine expression) => value(expression).Nearest();
-        return (placement.Apply(Units(region.FromX), Units(region.FromY)), placement.Apply(Units(region.ToX), Units(region.ToY)));
-    }
-
-    /// <summary>The frame that brings one region's corners onto another's, corner for corner.</summary>
-    private static Placement Fit(((long X, long Y) From, (long X, long Y) To) own, (long X, long Y) from, (long X, long Y) to)
-    {
-        var signX = Math.Sign(to.X - from.X) == Math.Sign(own.To.X - own.From.X) ? 1 : -1;
-        var signY = Math.Sign(to.Y - from.Y) == Math.Sign(own.To.Y - own.From.Y) ? 1 : -1;
-        return new Placement(signX, from.X - (signX * own.From.X), signY, from.Y - (signY * own.From.Y));
+        var at = frame.Apply(flat.X.Units, flat.Y.Units);
+        var (x, y) = slanting ? ((at.X - at.Y) / Math.Sqrt(2), (at.X + at.Y) / Math.Sqrt(2)) : (at.X, at.Y);
+        return new Point(new Length((long)Math.Round(x)), new Length((long)Math.Round(y)));
     }
 }

@@ -53,15 +53,18 @@ public static class SafeSides
                 sides[id] = Judge(sized, piece, by => piece.Moved(index, by), mark, TwinsOf(sized, id, isCut, expression, piece));
             }
 
-            foreach (var opening in piece.Openings)
+            for (var line = 0; line < piece.Lines.Count; line++)
             {
-                foreach (var edge in opening.Edges)
-                {
-                    sides[edge.Id] = OfLine(piece, opening, edge);
-                }
+                var index = line;
+                sides[piece.Lines[line].Figure.Id] = Judge(sized, piece, by => piece.LineMoved(index, by), score, piece.Piece.Quantity > 1 ? [$"all {piece.Piece.Quantity}"] : []);
             }
 
-            sides[piece.Across.Id] = Judge(sized, piece, by => piece with { Across = piece.Across with { Value = piece.Across.Value + by } }, cut, TwinsOf(sized, piece.Across.Id, true, piece.Piece.Across, piece));
+            foreach (var (opening, edge, _) in piece.MarkedLines)
+            {
+                sides[edge.Id] = OfLine(piece, opening, edge);
+            }
+
+            sides[piece.Across.Id] = Judge(sized, piece, piece.AcrossMoved, cut, TwinsOf(sized, piece.Across.Id, true, piece.Piece.Across, piece));
         }
 
         foreach (var layer in sized.Layers)
@@ -84,6 +87,11 @@ public static class SafeSides
         if ((upright ? opening.Box.Width : opening.Box.Height) == Length.Zero)
         {
             return new SafeSide(Side.Exact, Words.Of($"either way it runs beside its line"), twins);
+        }
+
+        if (opening.Opening.Kind == CutKind.Flap)
+        {
+            return new SafeSide(Side.Exact, Words.Of($"either way what swings meets what stands"), twins);
         }
 
         return new SafeSide(edge == opening.Left || edge == opening.Foot ? Side.Full : Side.Scant, Words.Of($"it can be cut larger, never smaller again"), twins);
@@ -113,8 +121,8 @@ public static class SafeSides
         var missed = pose.Misses.FirstOrDefault(m => m.By > (sized.Closed.Misses.FirstOrDefault(o => o.Bond == m.Bond)?.By ?? Length.Zero));
         if (missed is not null)
         {
-            var bond = sized.Construction.Bonds.First(b => b.Id == missed.Bond);
-            return Words.Of($"{NameOf(sized, bond.PieceA, bond.PanelA)} and {NameOf(sized, bond.PieceB, bond.PanelB)} no longer meet");
+            var bond = sized.Construction.Bonds.FirstOrDefault(b => b.Id == missed.Bond);
+            return bond is null ? Words.Of($"its creases no longer meet in a point") : Words.Of($"{NameOf(sized, bond.PieceA, bond.PanelA)} and {NameOf(sized, bond.PieceB, bond.PanelB)} no longer meet");
         }
 
         // What does not lie on anything else when the card is shut must not begin to.
@@ -151,14 +159,12 @@ public static class SafeSides
     }
 
     private static string NameOf(SizedDesign sized, string piece, string panel) =>
-        $"the {sized.Pieces.First(p => p.Piece.Copies.Contains(piece)).Piece.Panels.First(p => p.Id == panel).Name}";
+        $"the {sized.Pieces.First(p => p.Piece.Copies.Contains(piece)).Plate(panel).Name}";
 
     private static bool Holds(SizedDesign sized, SizedPiece piece, string panel, Region region)
     {
-        var box = ClosedPose.FlatBox(piece, piece.Panels.First(p => p.Panel.Id == panel));
-        var (x0, x1) = (sized.ValueOf(region.FromX), sized.ValueOf(region.ToX));
-        var (y0, y1) = (sized.ValueOf(region.FromY), sized.ValueOf(region.ToY));
-        return Length.Min(x0, x1) >= box.Left && Length.Max(x0, x1) <= box.Right && Length.Min(y0, y1) >= box.Bottom && Length.Max(y0, y1) <= box.Top;
+        var box = piece.Plate(panel).Box;
+        return region.Corners.All(c => sized.ValueOf(c.X) is var x && sized.ValueOf(c.Y) is var y && x >= box.Left && x <= box.Right && y >= box.Bottom && y <= box.Top);
     }
 
     private static bool Apart(Box a, Box b) => a.Right < b.Left || b.Right < a.Left || a.Top < b.Bottom || b.Top < a.Bottom;

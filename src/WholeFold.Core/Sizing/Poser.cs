@@ -123,8 +123,9 @@ internal sealed class Poser
             Tools = _tools,
             Unknowns = [.. unknowns],
             Bounds = [.. Requirements().Where(b => !Without(b.Id)).Select(b => new Bound(b.Id, FormOf(b.AtLeastZero)))],
-            Cuts = [.. _construction.Pieces.SelectMany(p => p.Openings.SelectMany(o => o.Edges.Select(e => new CutForm(FormOf(e.At), Inner: true))).Prepend(new CutForm(FormOf(p.Across))).Prepend(new CutForm(FormOf(p.Along))))],
-            Scores = [.. _construction.Pieces.SelectMany((p, strip) => p.Creases.Select((_, i) => new ScoreForm(strip, FormOf(p.Position(i)), FormOf(p.Along), ScoredFromBehind(p.Creases[i], _prefer))))],
+            Cuts = [.. _construction.Pieces.SelectMany(p => MarkedOut(p).Select(at => new CutForm(FormOf(at), Inner: true)).Prepend(new CutForm(FormOf(p.Across))).Prepend(new CutForm(FormOf(p.Along))))],
+            Scores = [.. _construction.Pieces.SelectMany((p, strip) => p.Creases.Select((crease, i) => new ScoreForm(strip, FormOf(p.Position(i)), FormOf(p.Along), ScoredFromBehind(crease, _prefer)))
+                .Concat(p.Lines.Where(p.RunsAcross).Select(l => new ScoreForm(_construction.Pieces.Count + strip, FormOf(p.Axis == Axis.X ? l.From.Y : l.From.X), FormOf(p.Across), ScoredFromBehind(l.Crease, _prefer)))))],
             Priority = _priority,
             Prefer = _prefer,
             OnMarks = means != Means.Rounded,
@@ -133,6 +134,13 @@ internal sealed class Poser
             OnlyUnknown = only is null ? null : index[only],
         };
     }
+
+    /// <summary>What is marked out inside a piece with a pencil: the lines of openings, where scores begin and end, the ticks of slanting ones.</summary>
+    internal static IEnumerable<Affine> MarkedOut(Piece piece) =>
+        piece.Openings.SelectMany(o => o.Edges.Select(e => e.At).Concat(o.Region.Shape is { } shape ? shape.SelectMany(c => new[] { c.X, c.Y }) : []))
+            .Concat(piece.AllCreases.SelectMany(c => c.Stretches.SelectMany(s => new[] { s.From, s.To })))
+            .Concat(piece.Lines.Where(l => l.IsSlanting).SelectMany(l => new[] { l.From.X, l.From.Y, l.To.X, l.To.Y }))
+            .Where(at => !at.IsZero).DistinctBy(at => at.ToString());
 
     /// <summary>Every hard requirement as "at least zero", with the words that explain it.</summary>
     public IEnumerable<Requirement> Requirements()
@@ -177,15 +185,16 @@ internal sealed class Poser
         }
     }
 
+    /// <summary>What goes round a card is for that card as it is: it may be no smaller, and the card is not cut here.</summary>
     private Unknown Side(string name, Length format, long slack) => new()
     {
         Name = name,
         IsSide = true,
-        Low = format.Units - slack,
+        Low = _construction.GoesRound ? format.Units : format.Units - slack,
         High = format.Units,
         Ideal = format.Units,
         Weight = 1,
-        Grid = [.. _tools.CutMarks.Select(m => m.Units)],
+        Grid = _construction.GoesRound ? [1] : [.. _tools.CutMarks.Select(m => m.Units)],
     };
 
     private Rational ValueAtIdeal(string name) => name switch

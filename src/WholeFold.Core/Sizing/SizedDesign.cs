@@ -19,43 +19,6 @@ public sealed record Measured(string Id, Length Value, Setting Setting, IReadOnl
     public Length Ideal => Reasons[0].From;
 }
 
-/// <summary>A score with its figure, counted from the start of the chain.</summary>
-public sealed record SizedScore(Measured Figure, Crease Crease, string Between);
-
-/// <summary>A panel as cut: from, to, along the chain.</summary>
-public sealed record SizedPanel(Panel Panel, Length From, Length To)
-{
-    public Length Extent => To - From;
-}
-
-/// <summary>A cut inside a sheet, by its four lines.</summary>
-public sealed record SizedOpening(Opening Opening, Measured Left, Measured Right, Measured Foot, Measured Head)
-{
-    public IEnumerable<Measured> Edges => [Left, Right, Foot, Head];
-
-    public Box Box => new(Left.Value, Foot.Value, Right.Value, Head.Value);
-}
-
-/// <param name="Plan">How its scores are set, and in which order.</param>
-public sealed record SizedPiece(Piece Piece, Measured Along, Measured Across, IReadOnlyList<SizedScore> Scores, IReadOnlyList<SizedPanel> Panels, ScorePlan Plan, IReadOnlyList<SizedOpening> Openings)
-{
-    public Measured Width => Piece.Axis == Axis.X ? Along : Across;
-
-    public Measured Height => Piece.Axis == Axis.X ? Across : Along;
-
-    /// <summary>The piece with one edge or crease somewhere else along the chain: 0 is the first crease, the last is the cut.</summary>
-    internal SizedPiece Moved(int edge, Length by)
-    {
-        var edges = Panels.Select((p, i) => i == edge ? p.To + by : p.To).ToList();
-        return this with
-        {
-            Along = Along with { Value = edges[^1] },
-            Scores = [.. Scores.Select((s, i) => s with { Figure = s.Figure with { Value = edges[i] } })],
-            Panels = [.. Panels.Select((p, i) => p with { From = i == 0 ? Length.Zero : edges[i - 1], To = edges[i] })],
-        };
-    }
-}
-
 /// <summary>Layers of one size: a mat or a paper on each of some equal panels.</summary>
 /// <param name="Level">1 lies on the card, 2 on the first.</param>
 /// <param name="Free">By panel, the region that the layer lies in the middle of, in the flat piece.</param>
@@ -130,11 +93,17 @@ public sealed record SizedDesign
     /// <summary>The card in its envelope, computed from panels, folds and bonds.</summary>
     public required ClosedPose Closed { get; init; }
 
+    /// <summary>The other states of a card that has several, each lying flat.</summary>
+    public IEnumerable<(CardState State, ClosedPose Pose)> States => Construction.States.Select(s => (s, ClosedPose.Of(Construction, Pieces, Evaluator, s)));
+
     public Length ClosedWidth => Closed.Width;
 
     public Length ClosedHeight => Closed.Height;
 
-    public required Length ClosedThickness { get; init; }
+    /// <summary>Over each spot of the closed card, how much lies there.</summary>
+    public required ThicknessMap Thickness { get; init; }
+
+    public Length ClosedThickness => Thickness.Greatest;
 
     public required Envelope? Envelope { get; init; }
 
@@ -158,6 +127,6 @@ public sealed record SizedDesign
 
     /// <summary>Every figure of the result, in the order in which it is read out.</summary>
     public IEnumerable<Measured> Figures =>
-        Pieces.SelectMany(p => new[] { p.Width, p.Height }.Concat(p.Scores.Select(s => s.Figure)).Concat(p.Openings.SelectMany(o => o.Edges)))
+        Pieces.SelectMany(p => new[] { p.Width, p.Height }.Concat(p.AllScores.Select(s => s.Figure)).Concat(p.MarkedLines.Select(l => l.Figure)))
             .Concat(Layers.SelectMany(l => new[] { l.Width, l.Height }));
 }

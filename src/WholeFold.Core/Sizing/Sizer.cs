@@ -181,11 +181,12 @@ public static class Sizer
         }
 
         var explainer = new Explainer(construction, target, tools, poser, values);
-        var pieces = construction.Pieces.Select(p => SizePiece(p, explainer, tools, design.Prefer, means, poser.Led is var (led, _) && led == p.Id)).ToList();
+        var sizer = new PieceSizer(explainer, tools, design.Prefer, means);
+        var pieces = construction.Pieces.Select(p => sizer.Size(p, whole: poser.Led is var (led, _) && led == p.Id)).ToList();
         var parameters = construction.Parameters.Select(p => new SizedParameter(p, new Length(values[p.Id].Nearest()), new Length(poser.Ideals[p.Id].Nearest()), poser.Pins.ContainsKey(p.Id))).ToList();
         var layers = LayerSizer.Size(construction, pieces, design, tools, explainer.Value);
         var pose = ClosedPose.Of(construction, pieces, explainer.Value);
-        var thickness = Thickness.Greatest(construction, pose, pieces, layers, design);
+        var thickness = ThicknessMap.Of(construction, pose, pieces, layers, design, explainer.Value);
         var sized = new SizedDesign
         {
             Design = design,
@@ -200,55 +201,12 @@ public static class Sizer
             Pieces = pieces,
             Layers = layers,
             Closed = pose,
-            ClosedThickness = thickness,
-            Envelope = Envelopes.For(pose.Width, pose.Height, thickness, target.Format.System),
+            Thickness = thickness,
+            Envelope = construction.GoesRound ? null : Envelopes.For(pose.Width, pose.Height, thickness.Greatest, target.Format.System),
             Checks = [],
             Evaluator = explainer.Value,
             ExactIdeal = name => name[0] == '@' ? poser.Known(name) : poser.Ideals[name],
         };
         return sized with { Checks = AllChecks.Run(sized) };
-    }
-
-    private static SizedOpening SizeOpening(Piece piece, Opening opening, Explainer explainer, ToolSet tools, Means means)
-    {
-        var at = opening.Edges.ToDictionary(e => e.Id, e => new Length(explainer.Value(e.At).Nearest()) is var exact && means == Means.Rounded ? tools.CutDown(exact) : exact);
-        var edges = opening.Edges.Select(edge =>
-        {
-            var upright = edge.Id is "left" or "right";
-            var setting = Setting.ForInnerCut(tools, at[edge.Id], at[upright ? "foot" : "left"], at[upright ? "head" : "right"], upright == (piece.Axis == Axis.X));
-            return new Measured($"{piece.Id}.{opening.Id}.{edge.Id}", at[edge.Id], setting, explainer.Explain(edge.At, $"{opening.Name}, {edge.Name}: {opening.Rule}", at[edge.Id], setting), explainer.Say(edge.At, at[edge.Id], setting));
-        }).ToList();
-        return new SizedOpening(opening, edges[0], edges[1], edges[2], edges[3]);
-    }
-
-    private static SizedPiece SizePiece(Piece piece, Explainer explainer, ToolSet tools, Preferences prefer, Means means, bool whole)
-    {
-        var along = piece.Axis == Axis.X ? "width" : "height";
-        var across = piece.Axis == Axis.X ? "height" : "width";
-        var exactAlong = new Length(explainer.Value(piece.Along).Nearest());
-        var exactAcross = new Length(explainer.Value(piece.Across).Nearest());
-        var cutAlong = means == Means.Rounded ? tools.CutDown(exactAlong) : exactAlong;
-        var cutAcross = means == Means.Rounded ? tools.CutDown(exactAcross) : exactAcross;
-        var positions = piece.Creases.Select((_, i) => new Length(explainer.Value(piece.Position(i)).Nearest())).Select(exact => means == Means.Rounded ? Marks.Rounded(tools, exact, cutAlong).At : exact).ToList();
-        var plan = ScorePlan.Of(tools, prefer, cutAlong, [.. positions.Select((at, i) => new ScoreAt(at, Poser.ScoredFromBehind(piece.Creases[i], prefer)))]);
-        var scores = piece.Creases.Select((crease, i) => new SizedScore(
-            new Measured($"{piece.Id}.scores[{i}]", positions[i], plan.Settings[i], explainer.Explain(piece.Position(i), crease.Rule, positions[i], plan.Settings[i]), explainer.Say(piece.Position(i), positions[i], plan.Settings[i])),
-            crease,
-            $"{piece.Panels[i].Name} | {piece.Panels[i + 1].Name}")).ToList();
-        var edges = positions.Prepend(Length.Zero).Append(cutAlong).ToList();
-        Measured Cut(string side, Affine expression, string rule, Length value, Length line, bool whole = false)
-        {
-            var setting = whole ? new Setting(SetBy.Sheet, value, OfCut: true) : Setting.ForCut(tools, value, line);
-            return new($"{piece.Id}.{side}", value, setting, explainer.Explain(expression, rule, value, setting), explainer.Say(expression, value, setting));
-        }
-
-        return new SizedPiece(
-            piece,
-            Cut(along, piece.Along, piece.SizeRule, cutAlong, cutAcross, whole),
-            Cut(across, piece.Across, piece.AcrossRule, cutAcross, cutAlong),
-            scores,
-            [.. piece.Panels.Select((panel, i) => new SizedPanel(panel, edges[i], edges[i + 1]))],
-            plan,
-            [.. piece.Openings.Select(o => SizeOpening(piece, o, explainer, tools, means))]);
     }
 }

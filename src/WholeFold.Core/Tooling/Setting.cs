@@ -26,6 +26,9 @@ public enum SetBy
     /// <summary>With ruler and stylus, where there is no board.</summary>
     Ruler,
 
+    /// <summary>With a ruler laid from one tick to another: the way for what slants.</summary>
+    Ticks,
+
     /// <summary>A cut inside a sheet, begun at one figure and stopped at another; the corners are finished with a knife.</summary>
     StartStop,
 
@@ -58,6 +61,9 @@ public enum Lay
     HeadOverHeels,
 }
 
+/// <summary>Two ticks that a ruler joins, each by its distance from the piece's left edge and from its foot.</summary>
+public sealed record TickPair(Length FromX, Length FromY, Length ToX, Length ToY);
+
 /// <summary>How one figure is set: where the stop or the stylus goes, how the piece lies, from which groove it is measured.</summary>
 /// <param name="At">The position to set: for a turned score the figure read off the board; for a folded one the line that the edge goes to.</param>
 /// <param name="Groove">The groove to measure from, where it is set between grooves.</param>
@@ -65,8 +71,13 @@ public enum Lay
 /// <param name="FarEdge">For a folded one, that the line is measured from the other edge, which is folded to it.</param>
 /// <param name="OfCut">True for a cut, which is set on the trimmer and not on the board.</param>
 /// <param name="From">Where a cut inside a sheet begins along its line; <paramref name="To"/> where it ends.</param>
-public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length? Offset = null, Lay Lay = Lay.AsItLies, bool FarEdge = false, bool OfCut = false, Length From = default, Length To = default)
+/// <param name="Ticks">Of a slanting score, the two ticks that the ruler joins, each from the piece's left edge and from its foot.</param>
+public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length? Offset = null, Lay Lay = Lay.AsItLies, bool FarEdge = false, bool OfCut = false, Length From = default, Length To = default, TickPair? Ticks = null)
 {
+    /// <summary>The setting of a score that slants from one point of the piece to another.</summary>
+    public static Setting ForSlant(ToolSet tools, Length fromX, Length fromY, Length toX, Length toY) =>
+        tools.Exact ? new Setting(SetBy.Machine, fromX) : new Setting(SetBy.Ticks, fromX, Ticks: new TickPair(fromX, fromY, toX, toY));
+
     /// <summary>The setting of a line that is cut inside a sheet.</summary>
     /// <param name="from">Where the knife begins, along the line.</param>
     /// <param name="alongTheBoard">Whether the line runs as the grooves do, so that one of them can guide the knife.</param>
@@ -157,6 +168,7 @@ public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length
                 SetBy.Direct => OfCut ? Words.Of($"trimmer") : Words.Of($"groove"),
                 SetBy.Turned or SetBy.Mirrored => Words.Of($"{lies}{At}"),
                 SetBy.Trimmer => Words.Of($"{lies}scoring blade, {At}"),
+                SetBy.Ticks => Words.Of($"ticks at {Ticks!.FromX} by {Ticks.FromY} and {Ticks.ToX} by {Ticks.ToY}"),
                 SetBy.Fold => Words.Of($"{lies}fold {(FarEdge ? "the far" : "the near")} edge to a line {At} from it"),
                 SetBy.Between => Words.Of($"{lies}{Offset!.Value.Abs()} {(Offset.Value.Units < 0 ? "inside" : "past")} {Groove!.Value}"),
                 _ => lies.Length == 0 ? Words.Of($"by ruler") : Words.Of($"{lies}{At} by ruler"),
@@ -176,6 +188,7 @@ public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length
                 SetBy.Turned or SetBy.Mirrored => Words.Of($"{At} is on a groove"),
                 SetBy.Between => Words.Of($"between grooves, so {(Near(Offset!.Value) ? Words.Of($"just") : Words.Of($"{Offset.Value.Abs()}"))} {(Offset.Value.Units < 0 ? "inside" : "past")} {Groove!.Value}"),
                 SetBy.Trimmer => Words.Of($"with the trimmer's scoring blade at {At}"),
+                SetBy.Ticks => Words.Of($"a tick {Ticks!.FromX} from the left and {Ticks.FromY} from the foot, another {Ticks.ToX} and {Ticks.ToY}, and the ruler from tick to tick"),
                 SetBy.Fold => Words.Of($"fold {(FarEdge ? "the far" : "the near")} edge to a light line {At} from it, which needs no smaller mark"),
                 SetBy.Sheet => Words.Of($"the sheet's own side, which need not be cut"),
                 SetBy.StartStop => Words.Of($"start at {From} and stop at {To}, the corners finished with a knife"),

@@ -1,3 +1,4 @@
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Exchange;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
@@ -29,10 +30,18 @@ public class OpeningTests
             {
                 foreach (var opening in piece.Openings)
                 {
-                    Assert.True(opening.Box.Left > Length.Zero && opening.Box.Right < piece.Width.Value && opening.Box.Bottom > Length.Zero && opening.Box.Top < piece.Height.Value, spec.Named());
-                    Assert.True(opening.Opening.IsSlit ? opening.Box.Width == Length.Zero && opening.Box.Height > Length.Zero : Length.Min(opening.Box.Width, opening.Box.Height) >= Smallest.In(sized.Tools.System), spec.Named());
-                    Assert.Equal(!sized.Tools.Exact, sized.Checks.Any(c => c.Id == "knife-work"));
-                    foreach (var edge in opening.Edges)
+                    var (box, kind) = (opening.Box, opening.Opening.Kind);
+                    var inside = box.Left > Length.Zero && box.Right < piece.Width.Value && box.Bottom > Length.Zero && box.Top < piece.Height.Value;
+                    Assert.True(inside == kind is CutKind.Window or CutKind.Slit or CutKind.Flap, spec.Named());
+                    Assert.True(kind switch
+                    {
+                        CutKind.Slit => box.Width == Length.Zero && box.Height > Length.Zero,
+                        CutKind.Divide => box.Width == Length.Zero ? box.Height == piece.Height.Value : box.Height == Length.Zero && box.Width == piece.Width.Value,
+                        CutKind.Window => Length.Min(box.Width, box.Height) >= Smallest.In(sized.Tools.System),
+                        _ => box.Width > Length.Zero && box.Height > Length.Zero,
+                    }, spec.Named());
+                    Assert.Equal(!sized.Tools.Exact && sized.Pieces.Any(p => p.Openings.Any(o => o.Opening.IsKnifeWork)), sized.Checks.Any(c => c.Id == "knife-work"));
+                    foreach (var edge in piece.MarkedLines.Where(l => l.Opening == opening).Select(l => l.Figure))
                     {
                         lines++;
                         Assert.True(sized.Tools.Exact || edge.Value.IsOn(sized.Tools.OwnCutMark), $"{spec.Named()}: {edge.Id} at {edge.Value}");
@@ -41,6 +50,7 @@ public class OpeningTests
                             SetBy.Machine => sized.Tools.Exact,
                             SetBy.InGroove => sized.Tools.OnGroove(edge.Value) && edge.Setting.From < edge.Setting.To,
                             SetBy.StartStop => edge.Setting.From <= edge.Setting.To,
+                            SetBy.Direct => kind == CutKind.Divide,
                             _ => false,
                         });
                     }

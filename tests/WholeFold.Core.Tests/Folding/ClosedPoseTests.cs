@@ -28,7 +28,7 @@ public class ClosedPoseTests
             }
         }
 
-        Assert.True(filled > 800, $"only {filled}");
+        Assert.True(filled > 1000, $"only {filled}");
     }
 
     /// <summary>Where a score is a mark off, either a bond misses, or the card ends larger, or a door or a panel is seen to be uneven.</summary>
@@ -45,11 +45,17 @@ public class ClosedPoseTests
 
             foreach (var piece in sized.Pieces)
             {
-                for (var score = 0; score < piece.Scores.Count; score++)
+                for (var score = 0; score < piece.Scores.Count + piece.Lines.Count; score++)
                 {
+                    // What no plate is folded at only helps shaping, and may lie a hair aside.
+                    if (piece.Plates.All(p => p.By != score) && piece.Piece.Rings.All(r => r.By != score))
+                    {
+                        continue;
+                    }
+
                     foreach (var by in new[] { Length.Mm(0.5m), -Length.Mm(0.5m) })
                     {
-                        var pieces = sized.Pieces.Select(p => p == piece ? Moved(p, score, by) : p).ToList();
+                        var pieces = sized.Pieces.Select(p => p == piece ? score < p.Scores.Count ? p.Moved(score, by) : p.LineMoved(score - p.Scores.Count, by) : p).ToList();
                         var pose = ClosedPose.Of(sized.Construction, pieces, e => sized.ValueOf(e).Units);
                         var missed = pose.Misses.Count > 0;
                         var otherSize = pose.Width != sized.ClosedWidth || pose.Height != sized.ClosedHeight;
@@ -88,12 +94,5 @@ public class ClosedPoseTests
         Assert.Equal(Length.In(1, 2), box["base.back"].Right - box["tier2.face"].Right);
         Assert.Equal(Length.In(1), box["base.back"].Right - box["tier1.face"].Right);
         Assert.All(box.Values, b => Assert.True(b.Bottom == Length.Zero, "all stand flush at the foot"));
-    }
-
-    private static SizedPiece Moved(SizedPiece piece, int score, Length by)
-    {
-        var scores = piece.Scores.Select((s, i) => i == score ? s with { Figure = s.Figure with { Value = s.Figure.Value + by } } : s).ToList();
-        var panels = piece.Panels.Select((p, i) => i == score ? p with { To = p.To + by } : i == score + 1 ? p with { From = p.From + by } : p).ToList();
-        return piece with { Scores = scores, Panels = panels };
     }
 }

@@ -22,6 +22,7 @@ internal sealed class Oracle
     private readonly long _fine;
     private readonly Dictionary<string, IntVar> _fineVars = [];
     private readonly Dictionary<string, Rational> _ideals = [];
+    private readonly Dictionary<string, long> _sides = [];
     private readonly LinearExpr[] _cost;
     private readonly CostOrder _order;
     private readonly bool _noSixteenths;
@@ -38,6 +39,13 @@ internal sealed class Oracle
         var shortfall = new List<LinearExpr>();
         foreach (var (name, side) in new[] { ("W", target.Width.Units), ("H", target.Height.Units) })
         {
+            if (construction.GoesRound)
+            {
+                // For the card as it is, on a mark or not.
+                _sides[name] = side;
+                continue;
+            }
+
             var marks = _model.NewIntVar(CeilDiv(side - slack, cut), side / cut, name);
             _fineVars[name] = marks;
             shortfall.Add(LinearExpr.Constant(side) - (marks * cut));
@@ -95,7 +103,10 @@ internal sealed class Oracle
 
             var width = OnMarks(piece.Panels.Aggregate(Affine.Zero, (sum, p) => sum + p.Extent), cut);
             var across = OnMarks(piece.Across, cut);
-            foreach (var line in piece.Openings.SelectMany(o => new[] { o.Region.FromX, o.Region.ToX, o.Region.FromY, o.Region.ToY }))
+            var pencilled = piece.Openings.SelectMany(o => new[] { o.Region.FromX, o.Region.ToX, o.Region.FromY, o.Region.ToY }.Concat(o.Region.Shape?.SelectMany(c => new[] { c.X, c.Y }) ?? []))
+                .Concat(piece.AllCreases.SelectMany(c => c.Stretches).SelectMany(s => new[] { s.From, s.To }))
+                .Concat(piece.Lines.Where(l => !(l.From.X - l.To.X).IsZero && !(l.From.Y - l.To.Y).IsZero).SelectMany(l => new[] { l.From.X, l.From.Y, l.To.X, l.To.Y }));
+            foreach (var line in pencilled.Where(l => !l.IsZero).DistinctBy(l => l.ToString()))
             {
                 var edge = OnMarks(line, cut);
                 if (noSixteenths)
@@ -110,7 +121,10 @@ internal sealed class Oracle
                 _sixteenths.Add(1 - Plain(across));
             }
 
-            PieceCosts(piece, width, off, turns, settings);
+            var positions = piece.Panels.SkipLast(1).Aggregate(new List<Affine>(), (all, p) => [.. all, (all.Count > 0 ? all[^1] : Affine.Zero) + p.Extent]);
+            BoardCosts(positions, width, off, turns, settings);
+            var crossing = piece.Lines.Where(l => ((piece.Axis == Axis.X ? l.From.Y - l.To.Y : l.From.X - l.To.X)).IsZero);
+            BoardCosts([.. crossing.Select(l => piece.Axis == Axis.X ? l.From.Y : l.From.X)], across, off, turns, settings);
         }
 
         var distance = new List<LinearExpr>();
@@ -174,6 +188,17 @@ internal sealed class Oracle
         foreach (var (name, units) in values)
         {
             var step = name is "W" or "H" ? _tools.CutMarks[0].Units : _fine;
+            if (_sides.TryGetValue(name, out var side))
+            {
+                status = CpSolverStatus.Infeasible;
+                if (side != units)
+                {
+                    return null;
+                }
+
+                continue;
+            }
+
             if (units % step != 0)
             {
                 status = CpSolverStatus.Infeasible;
@@ -195,17 +220,15 @@ internal sealed class Oracle
         return status is CpSolverStatus.Unknown or CpSolverStatus.ModelInvalid ? throw new InvalidOperationException($"the judge could not decide: {status}") : status;
     }
 
-    private void PieceCosts(Piece piece, LinearExpr width, List<LinearExpr> off, List<LinearExpr> turns, List<LinearExpr> settings)
+    private void BoardCosts(List<Affine> positions, LinearExpr width, List<LinearExpr> off, List<LinearExpr> turns, List<LinearExpr> settings)
     {
         var mark = _tools.RulerMarks[0].Units;
         var step = _tools.Combs[0].Step.Units;
         var turned = new List<BoolVar>();
         var places = new List<LinearExpr>();
-        var sum = Affine.Zero;
-        foreach (var panel in piece.Panels.SkipLast(1))
+        foreach (var position in positions)
         {
-            sum += panel.Extent;
-            var at = OnMarks(sum, mark);
+            var at = OnMarks(position, mark);
             var direct = OnGroove(at, step);
             var other = OnGroove(width - at, step);
             var isOff = _model.NewBoolVar("");
@@ -352,7 +375,11 @@ internal sealed class Oracle
         var ratios = new List<(string Name, Rational Ratio)>();
         foreach (var (name, ratio) in expression.Terms)
         {
-            if (name[0] == '@')
+            if (_sides.TryGetValue(name, out var side))
+            {
+                constant += ratio * new Rational(side);
+            }
+            else if (name[0] == '@')
             {
                 constant += ratio * Allowed(name);
             }

@@ -123,9 +123,9 @@ public class ScorePlanTests
             Assert.Equal((usual.Cost.Shortfall, usual.Cost.OffGroove), (plain.Cost.Shortfall, plain.Cost.OffGroove));
             Assert.True(Fine(plain) <= Fine(usual), spec.Named());
             fewer += Fine(plain) < Fine(usual) ? 1 : 0;
-            Assert.True(stop.Pieces.Sum(p => p.Plan.Stops) <= usual.Pieces.Sum(p => p.Plan.Stops), spec.Named());
-            one += stop.Pieces.Sum(p => p.Plan.Stops) < usual.Pieces.Sum(p => p.Plan.Stops) ? 1 : 0;
-            Assert.All(turned.Pieces.SelectMany(p => p.Scores), s => Assert.Equal(s.Crease.Fold == Core.Constructions.Fold.Mountain, s.Figure.Setting.Lay is Lay.TurnedOver or Lay.HeadOverHeels));
+            Assert.True(stop.Pieces.Sum(p => p.Plan.Stops + p.AcrossPlan.Stops) <= usual.Pieces.Sum(p => p.Plan.Stops + p.AcrossPlan.Stops), spec.Named());
+            one += stop.Pieces.Sum(p => p.Plan.Stops + p.AcrossPlan.Stops) < usual.Pieces.Sum(p => p.Plan.Stops + p.AcrossPlan.Stops) ? 1 : 0;
+            Assert.All(turned.Pieces.SelectMany(p => p.AllScores.Where(s => s.Axis is not null)), s => Assert.Equal(s.Crease.Fold == Core.Constructions.Fold.Mountain, s.Figure.Setting.Lay is Lay.TurnedOver or Lay.HeadOverHeels));
             behind += turned.Pieces.SelectMany(p => p.Scores).Count(s => s.Figure.Setting.How == SetBy.Mirrored);
         }
 
@@ -146,5 +146,5 @@ public class ScorePlanTests
 
     private static long Fine(SizedDesign sized) => sized.Cost.Sixteenths > 0 || sized.Design.Prefer.NoSixteenths
         ? sized.Cost.Sixteenths
-        : sized.Pieces.Sum(p => p.Openings.SelectMany(o => o.Edges).Append(p.Along).Append(p.Across).Count(f => !sized.Tools.IsPlain(f.Value)) + p.Scores.Count(s => s.Figure.Setting.How is SetBy.Between && !sized.Tools.IsPlain(s.Figure.Value)));
+        : sized.Pieces.Sum(p => Poser.MarkedOut(p.Piece).Append(p.Piece.Along).Append(p.Piece.Across).Count(at => !sized.Tools.IsPlain(sized.ValueOf(at))) + p.AllScores.Count(s => s.Figure.Setting.How is SetBy.Between && !sized.Tools.IsPlain(s.Figure.Value)));
 }

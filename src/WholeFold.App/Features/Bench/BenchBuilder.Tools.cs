@@ -94,8 +94,8 @@ public sealed partial class BenchBuilder
             [
                 Row(p.Width, "width", "cut"),
                 Row(p.Height, "height", "cut"),
-                .. p.Plan.Passes.SelectMany(pass => pass.Scores).Select(i => Row(p.Scores[i].Figure, p.Scores[i].Crease.Fold == Fold.Valley ? "valley" : "mountain", p.Scores[i].Between)),
-                .. LinesOf(p).Select(l => Row(l.Figure, l.Label, l.Detail)),
+                .. p.Passes.SelectMany(pass => pass.Scores).Select(p.Score).Select(s => Row(s.Figure, s.Crease.Fold == Fold.Valley ? "valley" : "mountain", s.Between)),
+                .. p.MarkedLines.Select(l => Row(l.Figure, l.Opening.Opening.Name, l.Name)),
             ])).ToList();
         if (sized.Layers.Count > 0)
         {

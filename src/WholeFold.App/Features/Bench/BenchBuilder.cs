@@ -117,77 +117,13 @@ public sealed partial class BenchBuilder
         return new Rule(tools.Name, tools.HasBoard, end.Units, ticks);
     }
 
-    /// <summary>A piece as it lies on the board: its chain along the rule, whichever way the finished card stands.</summary>
-    private PieceView PieceOf(SizedDesign sized, SizedPiece piece)
-    {
-        var alongX = piece.Piece.Axis == Axis.X;
-        (long X, long Y, long Width, long Height) Lay(Box box) => alongX
-            ? (box.Left.Units, box.Bottom.Units, box.Width.Units, box.Height.Units)
-            : (box.Bottom.Units, box.Left.Units, box.Height.Units, box.Width.Units);
-        return new PieceView(
-            piece.Piece.Id,
-            piece.Piece.Quantity > 1 ? $"{piece.Piece.Name} × {piece.Piece.Quantity}" : piece.Piece.Name,
-            alongX ? "x" : "y",
-            Figure(piece.Along.Value),
-            Figure(piece.Across.Value),
-            [.. piece.Panels.Select(panel =>
-            {
-                var (x, y, width, height) = Lay(ClosedPose.FlatBox(piece, panel));
-                var layers = sized.Layers.Where(l => l.Role.Piece == piece.Piece.Id && l.Panels.Contains(panel.Panel.Id)).Select(l =>
-                {
-                    var (lx, ly, lw, lh) = Lay(l.BoxOn(panel.Panel.Id));
-                    return new LayerView(l.Id, $"{Text(l.Width.Value)} × {Text(l.Height.Value)}", lx, ly, lw, lh);
-                });
-                return new PanelView(panel.Panel.Id, panel.Panel.Name, x, y, width, height, [.. layers]);
-            })],
-            [.. piece.Scores.Select(s => new ScoreView(
-                s.Figure.Id,
-                Figure(s.Figure.Value),
-                s.Crease.Fold == Fold.Valley ? "valley" : "mountain",
-                s.Crease.Working ? "working" : "set",
-                SizedJson.Name(s.Figure.Setting.How),
-                SizedJson.Name(s.Figure.Setting.Lay),
-                Text(s.Figure.Setting.At),
-                s.Figure.Setting.In(_unit),
-                s.Between))],
-            [.. piece.Plan.Passes.Select(pass => new PassView(SizedJson.Name(pass.Lay), LayWords(pass.Lay), [.. pass.Scores.Select(i => new PassScore(piece.Scores[i].Figure.Id, Text(piece.Scores[i].Figure.Setting.At)))]))],
-            [.. piece.Openings.Select(o =>
-            {
-                var (x, y, width, height) = Lay(o.Box);
-                var text = o.Opening.IsSlit ? $"{Text(Length.Max(o.Box.Width, o.Box.Height))} long" : $"{Text(o.Box.Width)} × {Text(o.Box.Height)}";
-                return new OpeningView(o.Opening.Id, o.Opening.Name, o.Opening.IsSlit ? "slit" : "window", x, y, width, height, text);
-            })],
-            [.. GlueOf(sized, piece).Select(g =>
-            {
-                var (x, y, width, height) = Lay(g.Box);
-                return new GlueView(g.Id, x, y, width, height, g.LinedUp);
-            })]);
-    }
-
-    private static IEnumerable<(string Id, Box Box, string LinedUp)> GlueOf(SizedDesign sized, SizedPiece piece)
-    {
-        Length Value(Affine expression) => sized.ValueOf(expression);
-        foreach (var bond in sized.Construction.Bonds.Where(b => !b.Loose))
-        {
-            foreach (var (on, region, side) in new[] { (bond.PieceA, bond.A, "a"), (bond.PieceB, bond.B, "b") })
-            {
-                // Pieces cut alike are drawn once, with what is glued on the first of them.
-                if (on == piece.Piece.Copies.First())
-                {
-                    var (x0, y0, x1, y1) = (Value(region.FromX), Value(region.FromY), Value(region.ToX), Value(region.ToY));
-                    yield return ($"{bond.Id}-{side}", new Box(Length.Min(x0, x1), Length.Min(y0, y1), Length.Max(x0, x1), Length.Max(y0, y1)), bond.LinedUp);
-                }
-            }
-        }
-    }
-
     private IReadOnlyList<LedgerSection> LedgerOf(SizedDesign sized, SizedDesign? home, SizedDesign? compared)
     {
         var was = ReferenceEquals(sized, home) ? [] : home?.Figures.ToDictionary(f => f.Id, f => f.Value) ?? [];
         var because = compared is null ? [] : Comparison.Of(compared, sized).ToDictionary(c => c.Id, c => c.Why.In(_unit));
         var safe = SafeSides.Of(sized);
-        var ways = sized.Pieces.SelectMany(p => p.Scores.Select(s => (s.Figure.Id, Ways: (IReadOnlyList<string>)[.. ScorePlan.Ways(sized.Tools, s.Figure.Value, p.Along.Value).Where(w => w != s.Figure.Setting).Select(w => w.In(_unit)).Distinct()])))
-            .Concat(sized.Pieces.SelectMany(p => p.Openings.Where(o => !o.Opening.IsSlit).SelectMany(o => o.Edges.Select(edge => (edge.Id, Ways: (IReadOnlyList<string>)[.. Setting.OtherInnerCuts(sized.Tools, edge.Setting, ScoresBeside(p, o, edge)).Select(w => w.In(_unit))])))))
+        var ways = sized.Pieces.SelectMany(p => p.AllScores.Where(s => s.Axis is not null).Select(s => (s.Figure.Id, Ways: (IReadOnlyList<string>)[.. ScorePlan.Ways(sized.Tools, s.Figure.Value, s.Axis == p.Piece.Axis ? p.Along.Value : p.Across.Value).Where(w => w != s.Figure.Setting).Select(w => w.In(_unit)).Distinct()])))
+            .Concat(sized.Pieces.SelectMany(p => p.Openings.Where(o => o.Opening is { IsLine: false, Kind: CutKind.Window }).SelectMany(o => o.Edges.Select(edge => (edge.Id, Ways: (IReadOnlyList<string>)[.. Setting.OtherInnerCuts(sized.Tools, edge.Setting, ScoresBeside(p, o, edge)).Select(w => w.In(_unit))])))))
             .ToDictionary(w => w.Id, w => w.Ways);
         LedgerRow Row(Measured figure, string label, string detail, string mark)
         {
@@ -205,8 +141,8 @@ public sealed partial class BenchBuilder
             [
                 Row(p.Width, "width", "cut", ""),
                 Row(p.Height, "height", "cut", ""),
-                .. p.Scores.Select(s => Row(s.Figure, s.Crease.Fold == Fold.Valley ? "valley" : "mountain", s.Between, s.Crease.Fold == Fold.Valley ? "v" : "m")),
-                .. LinesOf(p).Select(l => Row(l.Figure, l.Label, l.Detail, "")),
+                .. p.AllScores.Select(s => Row(s.Figure, s.Crease.Fold == Fold.Valley ? "valley" : "mountain", s.Between, s.Crease.Fold == Fold.Valley ? "v" : "m")),
+                .. p.MarkedLines.Select(l => Row(l.Figure, l.Opening.Opening.Name, l.Name, "")),
             ])).ToList();
         if (sized.Layers.Count > 0)
         {
@@ -223,12 +159,6 @@ public sealed partial class BenchBuilder
     /// <summary>The scores that run as a window's line does.</summary>
     private static IReadOnlyList<Length> ScoresBeside(SizedPiece piece, SizedOpening opening, Measured edge) =>
         (edge == opening.Left || edge == opening.Right) == (piece.Piece.Axis == Axis.X) ? [.. piece.Scores.Select(s => s.Figure.Value)] : [];
-
-    /// <summary>The lines of a piece's windows and slits.</summary>
-    private static IEnumerable<(Measured Figure, string Label, string Detail)> LinesOf(SizedPiece piece) =>
-        piece.Openings.SelectMany(o => o.Edges.Zip(o.Opening.Edges, (figure, edge) => (Figure: figure, edge.Id, edge.Name))
-            .Where(e => !(e.Id == "right" && o.Box.Width == Length.Zero) && !(e.Id == "head" && o.Box.Height == Length.Zero))
-            .Select(e => (e.Figure, o.Opening.Name, e.Name)));
 
     /// <summary>Every format as the design stands in it; its own first where that is none of them, another one typed in last.</summary>
     private List<Target> TargetsOf(Attempt current)
@@ -319,22 +249,4 @@ public sealed partial class BenchBuilder
         Core.Sizing.VerdictKind.Stuck => "It does not go yet.",
         _ => $"It goes: {attempt.Verdict.Text.In(_unit)}.",
     };
-
-    private ClosedView ClosedOf(SizedDesign sized)
-    {
-        // The envelope is shown round the card as the card goes into it.
-        var envelope = sized.Envelope;
-        if (envelope is not null && (envelope.Width < sized.ClosedWidth || envelope.Height < sized.ClosedHeight))
-        {
-            envelope = envelope with { Width = envelope.Height, Height = envelope.Width };
-        }
-
-        var thickness = $"{Math.Round(sized.ClosedThickness.Millimetres, 1).ToString("0.0", System.Globalization.CultureInfo.InvariantCulture)} mm";
-        return new ClosedView(
-            Figure(sized.ClosedWidth), Figure(sized.ClosedHeight),
-            [.. sized.Closed.Panels.Select(p => new ClosedPanel($"{p.Piece}.{p.Panel}", (p.Box.Left - sized.Closed.Footprint.Left).Units, (p.Box.Bottom - sized.Closed.Footprint.Bottom).Units, p.Box.Width.Units, p.Box.Height.Units))],
-            $"{Text(sized.ClosedWidth)} × {Text(sized.ClosedHeight)}", thickness,
-            envelope?.Name, envelope?.Width.Units, envelope?.Height.Units,
-            envelope is null ? "envelope to make" : $"{envelope.Name} envelope, {Text(envelope.Width)} × {Text(envelope.Height)}");
-    }
 }

@@ -21,10 +21,18 @@ public sealed record LayerView(string Id, string Text, long X, long Y, long Widt
 
 public sealed record PanelView(string Id, string Name, long X, long Y, long Width, long Height, IReadOnlyList<LayerView> Layers);
 
+/// <summary>A point of a drawing, in units from its lower left corner.</summary>
+public sealed record Spot(long X, long Y);
+
+/// <summary>A line of a drawing.</summary>
+public sealed record LineView(Spot From, Spot To);
+
 /// <summary>A score with its flag. <c>at</c> is where it lies, <c>set</c> how it is set.</summary>
+/// <param name="Runs">upright where the rule below the piece reads it, level where it runs along the rule, slanting otherwise.</param>
 /// <param name="Label">What the flag says: the figure to set.</param>
 /// <param name="Lay">asItLies, turnedRound, turnedOver or headOverHeels.</param>
-public sealed record ScoreView(string FigureId, Figure At, string Direction, string Kind, string How, string Lay, string Label, string Words, string Between);
+/// <param name="Parts">What is scored of its line.</param>
+public sealed record ScoreView(string FigureId, Figure At, string Runs, string Direction, string Kind, string How, string Lay, string Label, string Words, string Between, IReadOnlyList<LineView> Parts);
 
 /// <summary>Scores that are set one after the other with the piece lying one way.</summary>
 /// <param name="Words">How it lies, such as "turn it round".</param>
@@ -32,11 +40,13 @@ public sealed record PassView(string Lay, string Words, IReadOnlyList<PassScore>
 
 public sealed record PassScore(string FigureId, string Text);
 
-/// <summary>A region that is glued, in the piece's own coordinates.</summary>
-public sealed record GlueView(string Id, long X, long Y, long Width, long Height, string LinedUp);
+/// <summary>A region that is glued, by its corners in the piece's own coordinates.</summary>
+public sealed record GlueView(string Id, IReadOnlyList<Spot> Corners, string LinedUp);
 
-/// <summary>A window, or a slit where it has no width, in the piece's own coordinates.</summary>
-public sealed record OpeningView(string Id, string Name, string Kind, long X, long Y, long Width, long Height, string Text);
+/// <summary>What is cut inside a piece, in its own coordinates.</summary>
+/// <param name="Kind">window, slit, notch, flap or divide.</param>
+/// <param name="Corners">What is cut from corner to corner: all round where it <c>isClosed</c>.</param>
+public sealed record OpeningView(string Id, string Name, string Kind, IReadOnlyList<Spot> Corners, bool IsClosed, string Text);
 
 public sealed record PieceView(
     string Id,
@@ -77,9 +87,19 @@ public sealed record CheckView(string Id, string Severity, string Text);
 public sealed record AlternativeView(string Priority, string Name, string Gives, bool Current, bool Same);
 
 /// <summary>A panel as it lies in the closed card, from the card's lower left corner.</summary>
-public sealed record ClosedPanel(string Id, long X, long Y, long Width, long Height);
+public sealed record ClosedPanel(string Id, IReadOnlyList<Spot> Corners);
 
-public sealed record ClosedView(Figure Width, Figure Height, IReadOnlyList<ClosedPanel> Panels, string Text, string Thickness, string? EnvelopeName, long? EnvelopeWidth, long? EnvelopeHeight, string EnvelopeText);
+/// <summary>A state of a card that has more than closed and shown, drawn from above.</summary>
+/// <param name="How">What one does to bring it there.</param>
+public sealed record StateView(string Id, string Name, string How, long Width, long Height, IReadOnlyList<ClosedPanel> Panels);
+
+/// <summary>A spot of the closed card and how thick it is there, from 0 to 1 of the greatest.</summary>
+public sealed record ThickView(IReadOnlyList<Spot> Corners, double Share);
+
+/// <summary>How thick the closed card is, spot by spot.</summary>
+public sealed record ThicknessView(string Greatest, string Mean, Spot ThickestAt, IReadOnlyList<ThickView> Spots);
+
+public sealed record ClosedView(Figure Width, Figure Height, IReadOnlyList<ClosedPanel> Panels, string Text, string Thickness, string Weight, ThicknessView Map, IReadOnlyList<StateView> States, string? EnvelopeName, long? EnvelopeWidth, long? EnvelopeHeight, string EnvelopeText);
 
 /// <summary>Why there are no figures for this format.</summary>
 /// <param name="Remedies">The smallest sets of changes with which it goes.</param>

@@ -7,8 +7,9 @@ public static class ConstructionLibrary
         PlainFold.Family, DropFlap.Family, SpinnerWindow.Family,
         Gatefold.Family, SplitGatefold.Family, WingedLockGatefold.Family, SleeveGatefold.Family,
         Bridge.Family, TierScene.Family, ShadowBox.Family, PillarTiers.Family, FrontStep.Family, StairStep.Family,
-        InsideBox.Family, InsideTunnel.Family, PeakTunnel.Family, TroughPopUp.Family,
+        InsideBox.Family, InsideTunnel.Family, PeakTunnel.Family, TroughPopUp.Family, TwistPop.Family, TwistPopWide.Family,
         BayWindowHook.Family, BayWindowStop.Family, SliderStand.Family, TowerPinwheel.Family,
+        DoubleSwing.Family, NeverEnding.Family, Envelope.Family, BoxEnvelope.Family,
     ];
 
     public static ConstructionFamily? ById(string id) => All.FirstOrDefault(c => c.Id == id);

@@ -1,0 +1,17 @@
+using WholeFold.Core.Measure;
+using static WholeFold.Core.Constructions.ConstructionBuilder;
+
+namespace WholeFold.Core.Constructions.Library;
+
+/// <summary>An envelope with a gusset on all sides, for a card with raised parts.</summary>
+internal static class BoxEnvelope
+{
+    public static ConstructionFamily Family { get; } = new("box-envelope", "Box envelope", "goes round a raised card, with sides as high as it is thick", [], c =>
+    {
+        var (width, height) = Envelope.Around(c);
+        var overlap = c.Length("overlap", "overlap", "how far the lower and the upper flap lie over each other", Pair.Of(3, 4, 20m), "¾ in, or 20 mm, which holds", [(Pair.Of(1, 2, 12m), "less does not hold")], [(Pair.Of(3, 2, 40m), "more is waste")], OnConversion.Fixed, least: "smaller sheet", most: "surer hold", so: "the flaps hold");
+        c.Grows("it goes round a card of that size");
+        c.GoesRound(slanting: false);
+        Envelope.Flaps(c, width, height, overlap, Affine.Name("thick") + Pair.Of(1, 16, 1.5m));
+    });
+}

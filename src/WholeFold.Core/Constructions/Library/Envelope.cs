@@ -1,0 +1,156 @@
+using WholeFold.Core.Measure;
+using static WholeFold.Core.Constructions.Affine;
+using static WholeFold.Core.Constructions.ConstructionBuilder;
+
+namespace WholeFold.Core.Constructions.Library;
+
+/// <summary>An envelope for a card, from a square sheet laid slanting or from a rectangle with four flaps.</summary>
+internal static class Envelope
+{
+    public static ConstructionFamily Family { get; } = new(
+        "envelope",
+        "Envelope",
+        "goes round a card",
+        [new Choice("school", "sheet", "a square laid slanting, with four corners folded in, or a rectangle with four flaps", ["square", "rectangle"], "square")],
+        c =>
+        {
+            var (width, height) = Around(c);
+            var overlap = c.Length("overlap", "overlap", "how far the lower and the upper flap lie over each other", Pair.Of(3, 4, 20m), "¾ in, or 20 mm, which holds", [(Pair.Of(1, 2, 12m), "less does not hold")], [(Pair.Of(3, 2, 40m), "more is waste")], OnConversion.Fixed, least: "smaller sheet", most: "surer hold", so: "the flaps hold");
+            c.Grows("it goes round a card of that size");
+            c.GoesRound(slanting: c.Chosen("school") == "square");
+            if (c.Chosen("school") == "square")
+            {
+                Square(c, width, height, overlap);
+            }
+            else
+            {
+                Flaps(c, width, height, overlap, null);
+            }
+        });
+
+    /// <summary>How large it must be inside for the card that goes in.</summary>
+    public static (Affine Width, Affine Height) Around(ConstructionBuilder c)
+    {
+        var thick = c.Length("thick", "thick card", "how thick the card is that goes in", Zero, "a flat card, which the room round it holds", [(Zero, "a card is not thinner than nothing")], [(Pair.Of(1, 1, 25m), "thicker ones go into a carton")], OnConversion.Fixed, held: true, least: "flat card", most: "raised card", so: "the card goes in");
+        var room = Pair.Of(1, 8, 3m) + thick;
+        return (W + room, H + room);
+    }
+
+    /// <summary>Four rectangular flaps round the face, with a gusset at each side for a raised card.</summary>
+    public static void Flaps(ConstructionBuilder c, Affine least, Affine leastHigh, Affine overlap, Affine? gusset)
+    {
+        var width = Inside(c, "faceWidth", "face's width", least);
+        var height = Inside(c, "faceHeight", "face's height", leastHigh);
+        var side = c.Length("sideFlap", "side flaps", "width of the flaps at the sides", Pair.Of(3, 4, 20m), "¾ in, or 20 mm, which holds the lower flap", [(Pair.Of(1, 2, 12m), "narrower ones do not hold")], [(0.45m * W, "wider ones meet in the middle")], OnConversion.Fixed, least: "smaller sheet", most: "surer hold");
+        var foot = c.Length("lowerFlap", "lower flap", "height of the flap that is glued to the side flaps", 0.6m * H, "0.6 of the card's height", [(0.4m * H, "a lower one does not hold the card")], [(0.9m * H, "a higher one leaves no upper flap")], least: "upper flap longer", most: "lower flap longer");
+        var head = height + overlap - foot;
+        var g = gusset ?? Zero;
+        var (left, right, low, high) = (side + g, side + g + width, foot + g, foot + g + height);
+        Panel[] Gusset(string id, string name) => gusset is null ? [] : [new Panel(id, name, g, new Limit(Pair.Of(1, 16, 1.5m), $"{name} would be no wider than a fold"))];
+
+        // Round a raised card the sides stand up, one crease at either edge of them.
+        var up = gusset is null ? 180 : 90;
+        Crease[] Fold(string outer, string inner) => gusset is null ? [Valley(up, inner, closed: up, working: false)] : [Valley(up, outer, closed: up, working: false), Valley(up, inner, closed: up, working: false)];
+        c.Piece("envelope", gusset is null ? "Envelope" : "Box envelope", Axis.X, foot + g + height + g + head, "the face and a flap on either side", "the face, the lower flap and the upper flap",
+            [Panel("left", "left flap", side), .. Gusset("left-gusset", "left gusset"), Panel("face", "face", width), .. Gusset("right-gusset", "right gusset"), Panel("right", "right flap", side)],
+            [.. Fold("the side flap", gusset is null ? "the side flap" : "the side flap and the gusset"), .. Fold("the far side of the face", gusset is null ? "the face's width further" : "the gusset further").Take(gusset is null ? 1 : 2)]);
+        if (gusset is not null)
+        {
+            c.Line(At(left, foot), At(right, foot), Valley(up, "the lower flap", closed: up, working: false), "lower flap | lower gusset");
+        }
+
+        c.Line(At(left, low), At(right, low), Valley(up, gusset is null ? "the lower flap" : "the lower flap and its gusset", closed: up, working: false), gusset is null ? "lower flap | face" : "lower gusset | face");
+        c.Line(At(left, high), At(right, high), Valley(45, "the face's height further", closed: up), gusset is null ? "face | upper flap" : "face | upper gusset");
+        if (gusset is not null)
+        {
+            c.Line(At(left, high + g), At(right, high + g), Valley(0, "the gusset further", closed: up), "upper gusset | upper flap");
+        }
+
+        var (all, top) = ((2 * side) + (2 * g) + width, high + g + head);
+        c.Opening("foot-left", "lower left corner", "face", new Region(Zero, Zero, left, low), "beside the flaps", CutKind.Notch);
+        c.Opening("foot-right", "lower right corner", "face", new Region(right, Zero, all, low), "beside the flaps", CutKind.Notch);
+        c.Opening("head-left", "upper left corner", "face", new Region(Zero, high, left, top), "beside the flaps", CutKind.Notch);
+        c.Opening("head-right", "upper right corner", "face", new Region(right, high, all, top), "beside the flaps", CutKind.Notch);
+        c.Plates(gusset is null
+            ?
+            [
+                Rectangle("face", "face", left, low, right, high),
+                Rectangle("left", "left flap", Zero, low, left, high, "face", 0),
+                Rectangle("right", "right flap", right, low, all, high, "face", 1),
+                Rectangle("lower", "lower flap", left, Zero, right, low, "face", 2),
+                Rectangle("upper", "upper flap", left, high, right, top, "face", 3),
+            ]
+            :
+            [
+                Rectangle("face", "face", left, low, right, high),
+                Rectangle("left-gusset", "left gusset", side, low, left, high, "face", 1),
+                Rectangle("left", "left flap", Zero, low, side, high, "left-gusset", 0),
+                Rectangle("right-gusset", "right gusset", right, low, right + g, high, "face", 2),
+                Rectangle("right", "right flap", right + g, low, all, high, "right-gusset", 3),
+                Rectangle("lower-gusset", "lower gusset", left, foot, right, low, "face", 5),
+                Rectangle("lower", "lower flap", left, Zero, right, foot, "lower-gusset", 4),
+                Rectangle("upper-gusset", "upper gusset", left, high, right, high + g, "face", 6),
+                Rectangle("upper", "upper flap", left, high + g, right, top, "upper-gusset", 7),
+            ]);
+        c.Bond("left-seam", "envelope", "lower", Face.Up, new Region(left, Zero, left + side, foot), "envelope", "left", Face.Down, new Region(side, low + foot, Zero, low), "the lower flap's edge level with the fold; a thin line of glue, so that the card does not stick");
+        c.Bond("right-seam", "envelope", "lower", Face.Up, new Region(right, Zero, right - side, foot), "envelope", "right", Face.Down, new Region(right + g, low + foot, all, low), "the other edge, the same");
+        c.Layer("liner", "liner", "envelope", ["face"], Face.Up);
+    }
+
+    private static Affine Inside(ConstructionBuilder c, string id, string name, Affine least) =>
+        c.Length(id, name, $"the {name}, inside", least, "the card, ⅛ in, or 3 mm, and as much as it is thick", [(least, "the card would not go in")], [(least + Pair.Of(1, 4, 6m), "it would rattle")], OnConversion.Fixed, least: "snug", most: "looser");
+
+    /// <summary>
+    /// A square sheet with its corners folded in along lines at 45° to its edges. Round the face they make a right angle at four
+    /// points, each half an overlap inside an edge; a small triangle is taken out there.
+    /// </summary>
+    private static void Square(ConstructionBuilder c, Affine width, Affine height, Affine overlap)
+    {
+        // 1/√2 to ten places: an error of less than a unit over a metre.
+        var slant = Rational.Of(0.7071067812m);
+        var (w, h, inset) = (width * slant, height * slant, overlap / 2);
+        var first = c.Length("first", "first score", "where the first line meets the edge, from the corner: opposite it the face has a corner", w + inset, "the face's width by 0.707, and half the overlap", [(w + inset, "the card would not go in")], [((w + inset) * Rational.Of(1.1m), "it would rattle")], least: "snug", most: "looser");
+        var s = c.Length("side", "side of the sheet", "side of the square sheet", w + h + overlap, "the face's width and height by 0.707, and the overlap", [(first + h + inset, "the card would not go in")], [((w + h + overlap) * Rational.Of(1.1m), "it would rattle")], least: "snug", most: "looser");
+        var (m, f) = (inset, first);
+        c.Require("flaps", f - (s / 4), "so slim a card leaves its long flaps too far apart: take the rectangle");
+        c.Require("flaps-other", (3 * s / 4) - f, "so slim a card leaves its long flaps too far apart: take the rectangle");
+        c.Piece("envelope", "Envelope", Axis.X, s, "the square's side", "the square's side, the same", [Panel("sheet", "sheet", s)], []);
+        c.Line(At(f + m, Zero), At(Zero, f + m), Valley(180, "half an overlap past the first score", working: false), "face | first flap");
+        c.Line(At(f - m, Zero), At(s, s - f + m), Valley(180, "half an overlap before the first score", working: false), "face | second flap");
+        c.Line(At(s, s - f - m), At(s - f - m, s), Valley(45, "opposite the first"), "face | third flap");
+        c.Line(At(s - f + m, s), At(Zero, f - m), Valley(180, "opposite the second", working: false), "face | fourth flap");
+        foreach (var (id, name, box, tip, ends) in new[]
+        {
+            ("notch1", "notch at the foot", new Region(f - m, Zero, f + m, m), At(f, m), (At(f - m, Zero), At(f + m, Zero))),
+            ("notch2", "notch at the right", new Region(s - m, s - f - m, s, s - f + m), At(s - m, s - f), (At(s, s - f - m), At(s, s - f + m))),
+            ("notch3", "notch at the head", new Region(s - f - m, s - m, s - f + m, s), At(s - f, s - m), (At(s - f + m, s), At(s - f - m, s))),
+            ("notch4", "notch at the left", new Region(Zero, f - m, m, f + m), At(m, f), (At(Zero, f + m), At(Zero, f - m))),
+        })
+        {
+            c.Opening(id, name, "face", box with { Shape = [ends.Item1, ends.Item2, tip] }, "half an overlap deep, at the face's corner", CutKind.Notch);
+        }
+
+        Spot foot = At(f, m), right = At(s - m, s - f), head = At(s - f, s - m), left = At(m, f);
+        c.Plates([
+            new("face", "face", [foot, right, head, left]),
+            new("first", "first flap", [At(Zero, Zero), At(f - m, Zero), foot, left, At(Zero, f - m)], "face", 0),
+            new("second", "second flap", [At(f + m, Zero), At(s, Zero), At(s, s - f - m), right, foot], "face", 1),
+            new("third", "third flap", [At(s, s), At(s - f + m, s), head, right, At(s, s - f + m)], "face", 2),
+            new("fourth", "fourth flap", [At(Zero, s), At(Zero, f + m), left, head, At(s - f - m, s)], "face", 3),
+        ]);
+
+        // Folded, the first and the second flap lie over each other along a band an overlap wide, upright on the sheet.
+        var high = s / 4;
+        c.Bond("seam", "envelope", "first", Face.Up, Folded(f + m, (f - m, 2 * m), (f + m, high + m)), "envelope", "second", Face.Down, Across(f - m, (f - m, 2 * m), (f + m, high + m)), "the second and the fourth flap first, then the first one over them; a thin line of glue along the seam");
+        c.Bond("other-seam", "envelope", "first", Face.Up, Folded(f + m, (2 * m, f - m), (high + m, f + m)), "envelope", "fourth", Face.Down, Across(m - f, (2 * m, f - m), (high + m, f + m)), "the other seam, the same");
+        c.Layer("liner", "liner", "envelope", ["face"], Face.Up, free: new Region(m, m, m + h, m + h));
+    }
+
+    /// <summary>Where a rectangle over the face lies on a flap that is folded over a line with x + y constant; corner by corner.</summary>
+    private static Region Folded(Affine line, (Affine X, Affine Y) from, (Affine X, Affine Y) to) =>
+        Region.Of(At(line - from.Y, line - from.X), At(line - from.Y, line - to.X), At(line - to.Y, line - to.X), At(line - to.Y, line - from.X));
+
+    /// <summary>The same for a flap that is folded over a line with x − y constant.</summary>
+    private static Region Across(Affine line, (Affine X, Affine Y) from, (Affine X, Affine Y) to) =>
+        Region.Of(At(line + from.Y, from.X - line), At(line + from.Y, to.X - line), At(line + to.Y, to.X - line), At(line + to.Y, from.X - line));
+}

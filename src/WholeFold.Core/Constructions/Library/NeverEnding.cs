@@ -1,0 +1,57 @@
+using WholeFold.Core.Measure;
+using static WholeFold.Core.Constructions.Affine;
+using static WholeFold.Core.Constructions.ConstructionBuilder;
+
+namespace WholeFold.Core.Constructions.Library;
+
+/// <summary>Two sheets cut in two and bonded at the corners only, so that the card turns itself inside out for ever.</summary>
+internal static class NeverEnding
+{
+    public static ConstructionFamily Family { get; } = new("never-ending", "Never-ending", "turns over and over, a new face each time", [], c =>
+    {
+        var (w, h) = (W / 4, H / 4);
+        var quarter = Construction.SmallestPanel;
+
+        // Lying down: the bottom's creases go with their lower faces together, the top's with their upper ones.
+        c.Piece("top", "Top", Axis.Y, W, "the card's height", "the card's width", [Panel("foot", "lower quarter", h, quarter), Panel("middle", "middle", 2 * h), Panel("head", "upper quarter", h, quarter)], [
+            Valley(0, "a quarter of the card's height", closed: 0), Valley(0, "three quarters of the card's height", closed: 0),
+        ]);
+        c.Opening("halves", "cut in two", "middle", new Region(2 * w, Zero, 2 * w, H), "half the card's width", CutKind.Divide);
+        c.Plates([.. new[] { ("left", Zero, 2 * w), ("right", 2 * w, W) }.SelectMany(half => new[]
+        {
+            Rectangle($"{half.Item1}-foot", $"{half.Item1} half, lower quarter", half.Item2, Zero, half.Item3, h),
+            Rectangle($"{half.Item1}-middle", $"{half.Item1} half, middle", half.Item2, h, half.Item3, 3 * h, $"{half.Item1}-foot", 0),
+            Rectangle($"{half.Item1}-head", $"{half.Item1} half, upper quarter", half.Item2, 3 * h, half.Item3, H, $"{half.Item1}-middle", 1),
+        })]);
+        c.Piece("bottom", "Bottom", Axis.X, H, "the card's width", "the card's height", [Panel("left", "left quarter", w, quarter), Panel("middle", "middle", 2 * w), Panel("right", "right quarter", w, quarter)], [
+            Mountain(0, "a quarter of the card's width", closed: 0), Mountain(0, "three quarters of the card's width", closed: 0),
+        ]);
+        c.Opening("halves", "cut in two", "middle", new Region(Zero, 2 * h, W, 2 * h), "half the card's height", CutKind.Divide);
+        c.Plates([.. new[] { ("lower", Zero, 2 * h), ("upper", 2 * h, H) }.SelectMany(half => new[]
+        {
+            Rectangle($"{half.Item1}-left", $"{half.Item1} half, left quarter", Zero, half.Item2, w, half.Item3),
+            Rectangle($"{half.Item1}-middle", $"{half.Item1} half, middle", w, half.Item2, 3 * w, half.Item3, $"{half.Item1}-left", 0),
+            Rectangle($"{half.Item1}-right", $"{half.Item1} half, right quarter", 3 * w, half.Item2, W, half.Item3, $"{half.Item1}-middle", 1),
+        })]);
+        foreach (var (side, x) in new[] { ("left", Zero), ("right", 3 * w) })
+        {
+            foreach (var (end, half, y) in new[] { ("foot", "lower", Zero), ("head", "upper", 3 * h) })
+            {
+                var corner = new Region(x, y, x + w, y + h);
+                c.Bond($"{half}-{side}", "bottom", $"{half}-{side}", Face.Up, corner, "top", $"{side}-{end}", Face.Down, corner, "corner on corner, nothing beyond it; strong glue, and the cuts crossing each other");
+            }
+        }
+
+        c.State("first", "first turn", "fold the sides back until the middle opens upwards", ("bottom", 0, -180), ("bottom", 1, -180));
+        c.State("cross", "cross", "fold the upper and the lower end together as well: a cross without corners", ("bottom", 0, -180), ("bottom", 1, -180), ("top", 0, 180), ("top", 1, 180));
+        c.State("last", "last turn", "let the sides come forward again; the ends stay folded", ("top", 0, 180), ("top", 1, 180));
+
+        // What is glued stays bare: of an inner end panel only the half beside the glue shows.
+        c.Layer("front", "front and inside, halves", "top", ["left-middle", "right-middle"], Face.Up, bothFaces: true);
+        c.Layer("back", "back and inside, halves", "bottom", ["lower-middle", "upper-middle"], Face.Down, bothFaces: true);
+        c.Layer("front-end", "front, upper and lower ends", "top", ["left-foot", "right-foot", "left-head", "right-head"], Face.Up);
+        c.Layer("back-end", "back, left and right ends", "bottom", ["lower-left", "lower-right", "upper-left", "upper-right"], Face.Down);
+        c.Layer("inner-end", "inside, beside the glue", "top", ["left-foot", "right-foot", "left-head", "right-head"], Face.Down, frees: [new(w, Zero, 2 * w, h), new(2 * w, Zero, 3 * w, h), new(w, 3 * h, 2 * w, H), new(2 * w, 3 * h, 3 * w, H)]);
+        c.Layer("inner-side", "inside, above and below the glue", "bottom", ["lower-left", "lower-right", "upper-left", "upper-right"], Face.Up, frees: [new(Zero, h, w, 2 * h), new(3 * w, h, W, 2 * h), new(Zero, 2 * h, w, 3 * h), new(3 * w, 2 * h, W, 3 * h)]);
+    });
+}

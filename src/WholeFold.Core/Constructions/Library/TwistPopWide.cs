@@ -1,0 +1,61 @@
+using WholeFold.Core.Measure;
+using static WholeFold.Core.Constructions.Affine;
+using static WholeFold.Core.Constructions.ConstructionBuilder;
+
+namespace WholeFold.Core.Constructions.Library;
+
+/// <summary>An insert with arms and a column, and a strip of four squares that the column turns as the card is opened.</summary>
+internal static class TwistPopWide
+{
+    public static ConstructionFamily Family { get; } = new("twist-pop-wide", "Wide twist pop", "side panels fold out and a strip turns in the middle", [], c =>
+    {
+        var reach = c.Length("reach", "reach", "from the middle to the column's ends", H, "the card's height", [(Pair.Of(2, 1, 50m), "a shorter column does not carry the strip")], [(0.85m * W, "closed, the column lies along the width and the strip beyond it")], least: "shorter column", most: "longer column");
+        var k = c.Length("square", "square", "side of the strip's four squares", W / 2, "half the card's width", [(Pair.Of(1, 1, 25m), "smaller squares do not turn")], [(2 * reach / 3, "larger ones meet across the middle"), (4 * (W - reach), "closed, the strip must end inside the card"), (H, "the strip must stay inside the closed card")], least: "smaller strip", most: "larger strip");
+        var arm = c.Length("arm", "arm", "height of the side panels", H - Pair.Of(1, 4, 6m), "the card's height less a border above and below", [(Pair.Of(1, 1, 25m), "lower arms do not hold the insert")], [(1.5m * reach, "higher arms fold past the column's ends"), (H, "they must stay inside the card")], least: "more card shows", most: "higher panels");
+        var column = c.Length("column", "column", "width of the column that carries the strip", 0.24m * ((2 * W) - Pair.Of(1, 2, 12m)), "0.24 of the insert's width", [(Pair.Of(1, 2, 12m), "a narrower column tears")], [(0.9m * reach, "a wider one does not fold in"), (arm, "the diagonals must leave the insert at the arms"), (k, "the strip covers its corners, where it is glued")], least: "more card shows", most: "stiffer column");
+        var (cx, cy, half, a) = (W - Pair.Of(1, 4, 6m), reach, arm / 2, reach - (0.75m * k));
+        var (low, high, west, east) = (cy - half, cy + half, cx - (column / 2), cx + (column / 2));
+        c.Require("diagonals", cx - half, "the diagonals must end on the arms' edges");
+        c.Piece("card", "Card", Axis.X, H, "twice the card's width", "the card's height", [Panel("front", "front", W), Panel("back", "back", W)], [Valley(0, "the card's width")]);
+        c.Piece("insert", "Insert", Axis.X, 2 * reach, "twice the card's width, less ½ in, or 12 mm", "twice the reach", [Panel("left", "left half", cx), Panel("right", "right half", cx)], [Mountain(0, "the middle, on the spine")]);
+        c.Line(At(cx - half, low), At(cx + half, high), Valley(0, "through the middle at 45°, out to the arms' edges"), "arms | column");
+        c.Line(At(cx - half, high), At(cx + half, low), Valley(0, "through the middle at 45°, the other way"), "arms | column");
+        foreach (var (id, name, region) in new[]
+        {
+            ("foot-left", "lower left corner", new Region(Zero, Zero, west, low)),
+            ("foot-right", "lower right corner", new Region(east, Zero, 2 * cx, low)),
+            ("head-left", "upper left corner", new Region(Zero, high, west, 2 * cy)),
+            ("head-right", "upper right corner", new Region(east, high, 2 * cx, 2 * cy)),
+        })
+        {
+            c.Opening(id, name, "left", region, "what is left of the corner beside the column", CutKind.Notch);
+        }
+
+        var mid = At(cx, cy);
+        c.Plates([
+            new("left", "left arm", [At(Zero, low), At(cx - half, low), mid, At(cx - half, high), At(Zero, high)]),
+            new("low-left", "column's foot, left half", [At(cx, Zero), mid, At(cx - half, low), At(west, low), At(west, Zero)], "left", 1),
+            new("high-left", "column's head, left half", [At(cx, 2 * cy), At(west, 2 * cy), At(west, high), At(cx - half, high), mid], "left", 2),
+            new("low-right", "column's foot, right half", [At(cx, Zero), At(east, Zero), At(east, low), At(cx + half, low), mid], "low-left", 0),
+            new("high-right", "column's head, right half", [At(cx, 2 * cy), mid, At(cx + half, high), At(east, high), At(east, 2 * cy)], "high-left", 0),
+            new("right", "right arm", [At(2 * cx, low), At(2 * cx, high), At(cx + half, high), mid, At(cx + half, low)], "low-right", 2),
+        ], new Ring("high-right", "right", 1));
+
+        // Laid the long way up, the first square at the head; closed, all four lie on each other.
+        c.Piece("twist", "Twist", Axis.Y, k, "four squares", "a square", [Panel("four", "fourth square", k), Panel("three", "third square", k), Panel("two", "second square", k), Panel("one", "first square", k)], [Valley(37, "a square"), Mountain(-75, "two squares"), Valley(37, "three squares")]);
+        var (x, y, patch) = (W - cx, (H / 2) - cy, k / 4);
+        Region Arm(Affine dx, Affine dy, bool leftOne) => leftOne
+            ? Region.Of(At(dx, low + dy), At(cx - half + dx, low + dy), At(cx + dx, cy + dy), At(cx - half + dx, high + dy), At(dx, high + dy))
+            : Region.Of(At((2 * cx) + dx, low + dy), At(cx + half + dx, low + dy), At(cx + dx, cy + dy), At(cx + half + dx, high + dy), At((2 * cx) + dx, high + dy));
+        c.Bond("front", "card", "front", Face.Up, Arm(x, y, true), "insert", "left", Face.Down, Arm(Zero, Zero, true), "its middle on the spine and in the middle of the card's height; glue only between the diagonals");
+        c.Bond("back", "card", "back", Face.Up, Arm(x, y, false), "insert", "right", Face.Down, Arm(Zero, Zero, false), "close the card on it: it finds its place");
+
+        // The strip's own left edge is half a square from the middle; its head stands a quarter of a square inside the column's.
+        var (fromLeft, end) = ((k - column) / 2, 4 * k);
+        c.Bond("first", "insert", "high-left", Face.Up, new Region(west, (2 * cy) - patch, west + patch, 2 * cy), "twist", "one", Face.Down, new Region(fromLeft, end - (2 * patch), fromLeft + patch, end - patch), "the crease exactly ¾ of a square from the column's end, the strip in its middle; glue only the outer corner");
+        c.Bond("fourth", "insert", "low-right", Face.Up, new Region(east, Zero, east - patch, patch), "twist", "four", Face.Down, new Region(k - fromLeft, patch, k - fromLeft - patch, 2 * patch), "glue the other outer corner and close the card: it finds its place");
+        c.Layer("squares", "squares", "twist", ["one", "two", "three", "four"], Face.Up);
+        c.Layer("front", "front", "card", ["front"], Face.Down, levels: 2);
+        c.Trade("square", "squares", k, "reach left beyond them", reach - k);
+    });
+}

@@ -1,0 +1,56 @@
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Constructions;
+
+/// <summary>A point of a flat piece, counted from its left and its lower edge.</summary>
+public sealed record Spot(Affine X, Affine Y);
+
+/// <summary>The part of a crease that is scored, where it does not run right through: from and to, along the crease.</summary>
+public sealed record Stretch(Affine From, Affine To);
+
+/// <summary>
+/// A crease that is none of the chain's: it runs across the chain, or slants at 45°. Slanting ones run from edge to edge at
+/// ticks, and are joined by a ruler.
+/// </summary>
+/// <param name="Between">What lies on either side of it, in the trade's words.</param>
+public sealed record CreaseLine(Spot From, Spot To, Crease Crease, string Between)
+{
+    /// <summary>Both ends at one height.</summary>
+    public bool IsLevel { get; } = (From.Y - To.Y).IsZero;
+
+    public bool IsUpright { get; } = (From.X - To.X).IsZero;
+
+    public bool IsSlanting => !IsLevel && !IsUpright;
+}
+
+/// <summary>A part of a sheet that stays flat between its creases. Where a piece is a plain chain, its panels are its plates.</summary>
+/// <param name="Corners">Its outline, corner by corner; it may have arms and windows round which it bends, never a hole.</param>
+/// <param name="HangsOn">The plate that it is folded from; null where it lies still, or is cut off from the rest of its piece.</param>
+/// <param name="By">The crease between the two: first the chain's creases are counted, then the others.</param>
+public sealed record Plate(string Id, string Name, IReadOnlyList<Spot> Corners, string? HangsOn = null, int By = -1);
+
+/// <summary>A crease at which two plates meet that are already held otherwise: round a point several creases make a ring.</summary>
+public sealed record Ring(string One, string Other, int By);
+
+/// <summary>What a cut inside a sheet makes.</summary>
+public enum CutKind
+{
+    /// <summary>A hole.</summary>
+    Window,
+
+    /// <summary>A line.</summary>
+    Slit,
+
+    /// <summary>Something taken off a corner or an edge.</summary>
+    Notch,
+
+    /// <summary>Cut on three sides, and left on at the fourth.</summary>
+    Flap,
+
+    /// <summary>Right across, so that there are two of it afterwards.</summary>
+    Divide,
+}
+
+/// <summary>Fold angles of one state of a card that has several, by piece and crease; creases not named are as when closed.</summary>
+/// <param name="How">What one does to bring it there from the state before.</param>
+public sealed record CardState(string Id, string Name, string How, IReadOnlyDictionary<(string Piece, int Crease), int> Angles);

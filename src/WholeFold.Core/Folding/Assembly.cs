@@ -1,0 +1,126 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Folding;
+
+/// <summary>A place where two plates must meet that the frames do not hold together by themselves.</summary>
+/// <param name="Bond">The bond, or null for a crease in a ring.</param>
+/// <param name="One">Its points as the one plate holds them, in space; <paramref name="Other"/> as the other does.</param>
+/// <param name="WrongFace">Whether the faces that lie on each other are not those that should.</param>
+internal sealed record Joint(Bond? Bond, IReadOnlyList<Vec> One, IReadOnlyList<Vec> Other, bool WrongFace)
+{
+    public double Apart => One.Zip(Other, (a, b) => (a - b).Greatest).Max();
+}
+
+/// <summary>
+/// A card folded by given angles: plates hang on each other by their creases, pieces on pieces by their bonds. What meets
+/// beyond that is a joint, and says whether the angles go together.
+/// </summary>
+/// <param name="Frames">Where each plate of each piece lies, by <see cref="Key"/>.</param>
+internal sealed record Assembly(IReadOnlyDictionary<string, Frame> Frames, IReadOnlyList<Joint> Joints)
+{
+    public static string Key(string piece, string plate) => $"{piece}/{plate}";
+
+    /// <param name="value">Evaluates a bond's region at the sized figures.</param>
+    /// <param name="angle">The fold angle of a crease, by piece and place; valley positive.</param>
+    public static Assembly Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, Func<SizedPiece, int, double> angle)
+    {
+        // Each part of a piece (there are several where it is cut in two) within itself, its first plate lying still.
+        var within = new Dictionary<string, (string Part, Frame Frame)>();
+        var flat = new Dictionary<string, SizedPlate>();
+        var copies = pieces.SelectMany(p => p.Piece.Copies.Select(id => (Id: id, Piece: p))).ToList();
+        foreach (var (id, piece) in copies)
+        {
+            foreach (var plate in piece.Plates)
+            {
+                var key = Key(id, plate.Id);
+                flat[key] = plate;
+                within[key] = plate.HangsOn is { } on && within[Key(id, on)] is var (part, frame)
+                    ? (part, frame.Of(Folded(piece, plate, plate.By, angle(piece, plate.By))))
+                    : (key, Frame.Still);
+            }
+        }
+
+        var parts = new Dictionary<string, Frame> { [within.First().Value.Part] = Frame.Still };
+        var joints = new List<Joint>();
+        var left = construction.Bonds.ToList();
+        while (left.Count > 0)
+        {
+            var index = left.FindIndex(b => parts.ContainsKey(within[Key(b.PieceA, b.PanelA)].Part) || parts.ContainsKey(within[Key(b.PieceB, b.PanelB)].Part));
+            if (index < 0)
+            {
+                throw new InvalidOperationException($"{construction.Id}: {left[0].Id} joins pieces that nothing holds.");
+            }
+
+            var bond = left[index];
+            left.RemoveAt(index);
+            var (a, b) = (within[Key(bond.PieceA, bond.PanelA)], within[Key(bond.PieceB, bond.PanelB)]);
+            var (onA, onB) = (Points(bond.A, value), Points(bond.B, value));
+            if (!parts.TryGetValue(a.Part, out var partA))
+            {
+                parts[a.Part] = partA = parts[b.Part].Of(b.Frame).Of(Frame.Laid(onA, onB)).Of(a.Frame.Inverse);
+            }
+
+            if (!parts.TryGetValue(b.Part, out var partB))
+            {
+                parts[b.Part] = partB = partA.Of(a.Frame).Of(Frame.Laid(onB, onA)).Of(b.Frame.Inverse);
+            }
+
+            var (frameA, frameB) = (partA.Of(a.Frame), partB.Of(b.Frame));
+
+            // Glued face to face: what one calls up, the other calls down, unless each shows the other its like.
+            var facing = frameA.Ez.Dot(frameB.Ez) * (bond.FaceA == bond.FaceB ? -1 : 1);
+            joints.Add(new Joint(bond, [.. onA.Select(frameA.Apply)], [.. onB.Select(frameB.Apply)], facing < 0));
+        }
+
+        foreach (var (key, (part, _)) in within)
+        {
+            if (!parts.ContainsKey(part))
+            {
+                throw new InvalidOperationException($"{construction.Id}: nothing holds {key}.");
+            }
+        }
+
+        var frames = within.ToDictionary(p => p.Key, p => parts[p.Value.Part].Of(p.Value.Frame));
+        foreach (var (id, piece) in copies)
+        {
+            foreach (var ring in piece.Piece.Rings)
+            {
+                // Across the crease the other plate, folded by its angle, must be where it already is.
+                var onward = frames[Key(id, ring.One)].Of(Folded(piece, flat[Key(id, ring.Other)], ring.By, angle(piece, ring.By)));
+                var corners = flat[Key(id, ring.Other)].Corners.Select(c => new Vec(c.X.Units, c.Y.Units, 0)).ToList();
+                joints.Add(new Joint(null, [.. corners.Select(onward.Apply)], [.. corners.Select(frames[Key(id, ring.Other)].Apply)], false));
+            }
+        }
+
+        return new Assembly(frames, joints);
+    }
+
+    /// <summary>The turn about a crease that brings a plate from the flat sheet up to its fold angle.</summary>
+    private static Frame Folded(SizedPiece piece, SizedPlate plate, int crease, double degrees)
+    {
+        if (degrees == 0)
+        {
+            return Frame.Still;
+        }
+
+        var score = piece.Score(crease);
+        var at = new Vec(score.From.X.Units, score.From.Y.Units, 0);
+        var along = new Vec(score.To.X.Units, score.To.Y.Units, 0) - at;
+
+        // A valley lifts the plate, so it is turned about the crease with the plate on its left hand.
+        var middle = plate.Corners.Aggregate(default(Vec), (sum, c) => sum + new Vec(c.X.Units, c.Y.Units, 0)) * (1d / plate.Corners.Count);
+        return Frame.Turned(at, along.Cross(middle - at).Z < 0 ? along * -1 : along, degrees);
+    }
+
+    private static List<Vec> Points(Region region, Func<Affine, Rational> value)
+    {
+        // Not rounded: a quarter of a square need not be a whole unit for two regions to meet.
+        static double Exact(Rational r) => (double)r.Numerator / r.Denominator;
+        Vec At(Spot spot) => new(Exact(value(spot.X)), Exact(value(spot.Y)), 0);
+
+        // Two opposite corners say how a rectangle lies; another shape needs them all.
+        return region.Shape is null ? [At(new Spot(region.FromX, region.FromY)), At(new Spot(region.ToX, region.ToY))] : [.. region.Shape.Select(At)];
+    }
+}

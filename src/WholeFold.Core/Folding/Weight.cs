@@ -1,0 +1,55 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Folding;
+
+/// <summary>What a finished card weighs: area by grammage of every piece and layer, and the adhesive.</summary>
+public static class Weight
+{
+    /// <summary>In grams, without envelope, thread or elements.</summary>
+    public static double Grams(SizedDesign sized)
+    {
+        ArgumentNullException.ThrowIfNull(sized);
+        var paper = sized.Pieces.Sum(p => Area(p) * p.Piece.Quantity * Grammage(sized.Design.StockOf(p.Piece.Id)));
+        var layers = sized.Layers.Sum(l => SquareMetres(l.Width.Value, l.Height.Value) * l.Quantity * (Grammage(l.Stock) + Grammage(sized.Design.Adhesive)));
+        var bonds = sized.Construction.Bonds.Where(b => !b.Loose).Sum(b => Area([.. b.A.Corners.Select(c => new Point(sized.ValueOf(c.X), sized.ValueOf(c.Y)))]) * (b.Raised is { } foam ? Foam(foam.Metric) : Grammage(Adhesive.Tape)));
+        return paper + layers + bonds;
+    }
+
+    /// <summary>A piece's plates, less its windows, in square metres.</summary>
+    public static double Area(SizedPiece piece)
+    {
+        ArgumentNullException.ThrowIfNull(piece);
+        return piece.Plates.Sum(p => Area(p.Corners)) - piece.Openings.Where(o => o.Opening.Kind == CutKind.Window).Sum(o => Area(o.Corners));
+    }
+
+    /// <summary>Where a maker gives no grammage: acetate and vellum by their density of 1.3 and 1.1 g/cm³, card by the bulk of 1.25 cm³/g.</summary>
+    public static double Grammage(Stock stock)
+    {
+        ArgumentNullException.ThrowIfNull(stock);
+        var perMillimetre = stock.Kind switch { StockKind.Acetate => 1300, StockKind.Vellum => 1100, _ => 800 };
+        return stock.Grammage ?? (double)stock.Caliper.Millimetres * perMillimetre;
+    }
+
+    /// <summary>Tape 1 g/cm³; wet glue dries to about 20 g/m².</summary>
+    private static double Grammage(Adhesive adhesive) => adhesive.Wet ? 20 : adhesive.Thickness <= Adhesive.Tape.Thickness ? (double)adhesive.Thickness.Millimetres * 1000 : Foam(adhesive.Thickness);
+
+    /// <summary>Foam 0.1 g/cm³ between two films of tape.</summary>
+    private static double Foam(Length thickness) => ((double)thickness.Millimetres * 100) + 100;
+
+    private static double SquareMetres(Length width, Length height) => (double)(width.Millimetres * height.Millimetres) / 1e6;
+
+    private static double Area(IReadOnlyList<Point> corners)
+    {
+        var sum = 0d;
+        for (var i = 0; i < corners.Count; i++)
+        {
+            var (a, b) = (corners[i], corners[(i + 1) % corners.Count]);
+            sum += (double)((a.X.Millimetres * b.Y.Millimetres) - (b.X.Millimetres * a.Y.Millimetres));
+        }
+
+        return Math.Abs(sum) / 2e6;
+    }
+}

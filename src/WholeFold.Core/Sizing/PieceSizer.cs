@@ -1,0 +1,113 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.Core.Sizing;
+
+/// <summary>Gives the figures of one piece at what the search settled on: its cuts, scores, plates and openings, each with how it is set and why.</summary>
+internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences prefer, Means means)
+{
+    private bool Rounds => means == Means.Rounded;
+
+    /// <param name="whole">Whether it is as long as its sheet, so that it need not be cut to length.</param>
+    public SizedPiece Size(Piece piece, bool whole)
+    {
+        var along = piece.Axis == Axis.X ? "width" : "height";
+        var across = piece.Axis == Axis.X ? "height" : "width";
+        var (exactAlong, exactAcross) = (At(piece.Along), At(piece.Across));
+        var cutAlong = Rounds ? tools.CutDown(exactAlong) : exactAlong;
+        var cutAcross = Rounds ? tools.CutDown(exactAcross) : exactAcross;
+        Length Placed(Affine at, Length end) => At(at) is var exact && Rounds ? Marks.Rounded(tools, exact, end).At : exact;
+
+        // The chain's scores, and those across it, are two settings of the board.
+        var positions = piece.Creases.Select((_, i) => Placed(piece.Position(i), cutAlong)).ToList();
+        var plan = ScorePlan.Of(tools, prefer, cutAlong, [.. positions.Select((at, i) => new ScoreAt(at, Poser.ScoredFromBehind(piece.Creases[i], prefer)))]);
+        var crossing = piece.Lines.Where(piece.RunsAcross).ToList();
+        var crossed = crossing.Select(l => Placed(PositionOf(piece, l), cutAcross)).ToList();
+        var acrossPlan = ScorePlan.Of(tools, prefer, cutAcross, [.. crossed.Select((at, i) => new ScoreAt(at, Poser.ScoredFromBehind(crossing[i].Crease, prefer)))]);
+
+        Measured Figure(int index, Affine expression, string rule, Length value, Setting setting) =>
+            new($"{piece.Id}.scores[{index}]", value, setting, explainer.Explain(expression, rule, value, setting), explainer.Say(expression, value, setting));
+        var scores = piece.Creases.Select((crease, i) =>
+        {
+            var (from, to) = piece.Axis == Axis.X ? (new Point(positions[i], Length.Zero), new Point(positions[i], cutAcross)) : (new Point(Length.Zero, positions[i]), new Point(cutAcross, positions[i]));
+            return new SizedScore(Figure(i, piece.Position(i), crease.Rule, positions[i], plan.Settings[i]), crease, $"{piece.Panels[i].Name} | {piece.Panels[i + 1].Name}", piece.Axis, from, to, Stretches(crease));
+        }).ToList();
+        var lines = piece.Lines.Select((line, i) => SizeLine(piece, line, scores.Count + i, crossing.IndexOf(line), crossed, acrossPlan, Figure)).ToList();
+        var edges = positions.Prepend(Length.Zero).Append(cutAlong).ToList();
+        var panels = piece.Panels.Select((panel, i) => new SizedPanel(panel, edges[i], edges[i + 1])).ToList();
+        Measured Cut(string side, Affine expression, string rule, Length value, Length line, bool whole = false)
+        {
+            var setting = whole ? new Setting(SetBy.Sheet, value, OfCut: true) : Setting.ForCut(tools, value, line);
+            return new($"{piece.Id}.{side}", value, setting, explainer.Explain(expression, rule, value, setting), explainer.Say(expression, value, setting));
+        }
+
+        return new SizedPiece(
+            piece,
+            Cut(along, piece.Along, piece.SizeRule, cutAlong, cutAcross, whole),
+            Cut(across, piece.Across, piece.AcrossRule, cutAcross, cutAlong),
+            scores,
+            lines,
+            panels,
+            PlatesOf(piece, panels, cutAcross),
+            plan,
+            acrossPlan,
+            [.. piece.Openings.Select(o => SizeOpening(piece, o))]);
+    }
+
+    private Length At(Affine expression) => new(explainer.Value(expression).Nearest());
+
+    private Point At(Spot spot) => new(At(spot.X), At(spot.Y));
+
+    private static Affine PositionOf(Piece piece, CreaseLine line) => piece.Axis == Axis.X ? line.From.Y : line.From.X;
+
+    private IReadOnlyList<(Length From, Length To)> Stretches(Crease crease) => [.. crease.Stretches.Select(s => (Marked(s.From), Marked(s.To)))];
+
+    /// <summary>What is marked out with a pencil lies on a mark, where there is one in common.</summary>
+    private Length Marked(Affine at) => At(at) is var exact && Rounds ? tools.CutDown(exact) : exact;
+
+    private SizedScore SizeLine(Piece piece, CreaseLine line, int index, int crossing, List<Length> crossed, ScorePlan plan, Func<int, Affine, string, Length, Setting, Measured> figure)
+    {
+        if (crossing < 0)
+        {
+            var (from, to) = (At(line.From), At(line.To));
+            return new SizedScore(figure(index, line.From.X, line.Crease.Rule, from.X, Setting.ForSlant(tools, from.X, from.Y, to.X, to.Y)), line.Crease, line.Between, null, from, to, []);
+        }
+
+        var value = crossed[crossing];
+        Point On(Spot end) => piece.Axis == Axis.X ? new Point(At(end.X), value) : new Point(value, At(end.Y));
+        return new SizedScore(figure(index, PositionOf(piece, line), line.Crease.Rule, value, plan.Settings[crossing]), line.Crease, line.Between, piece.Axis == Axis.X ? Axis.Y : Axis.X, On(line.From), On(line.To), Stretches(line.Crease));
+    }
+
+    private IReadOnlyList<SizedPlate> PlatesOf(Piece piece, List<SizedPanel> panels, Length across)
+    {
+        if (piece.OwnPlates is { } own)
+        {
+            return [.. own.Select(p => new SizedPlate(p.Id, p.Name, p.HangsOn, p.By, [.. p.Corners.Select(At)]))];
+        }
+
+        return [.. panels.Select((p, i) => new SizedPlate(
+            p.Panel.Id,
+            p.Panel.Name,
+            i == 0 ? null : panels[i - 1].Panel.Id,
+            i - 1,
+            piece.Axis == Axis.X
+                ? [new(p.From, Length.Zero), new(p.To, Length.Zero), new(p.To, across), new(p.From, across)]
+                : [new(Length.Zero, p.From), new(across, p.From), new(across, p.To), new(Length.Zero, p.To)]))];
+    }
+
+    private SizedOpening SizeOpening(Piece piece, Opening opening)
+    {
+        var at = opening.Edges.ToDictionary(e => e.Id, e => Marked(e.At));
+        var edges = opening.Edges.Select(edge =>
+        {
+            var upright = edge.Id is "left" or "right";
+            var (from, to) = (at[upright ? "foot" : "left"], at[upright ? "head" : "right"]);
+            var setting = opening.Kind == CutKind.Divide
+                ? Setting.ForCut(tools, at[edge.Id], to - from)
+                : Setting.ForInnerCut(tools, at[edge.Id], from, to, upright == (piece.Axis == Axis.X));
+            return new Measured($"{piece.Id}.{opening.Id}.{edge.Id}", at[edge.Id], setting, explainer.Explain(edge.At, $"{opening.Name}, {edge.Name}: {opening.Rule}", at[edge.Id], setting), explainer.Say(edge.At, at[edge.Id], setting));
+        }).ToList();
+        return new SizedOpening(opening, edges[0], edges[1], edges[2], edges[3], [.. opening.Region.Corners.Select(c => new Point(Marked(c.X), Marked(c.Y)))]);
+    }
+}
