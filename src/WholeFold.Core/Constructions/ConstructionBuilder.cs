@@ -15,8 +15,10 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     private readonly Dictionary<string, Allowance> _allowances = [];
     private readonly List<Tradeoff> _tradeoffs = [];
     private readonly List<CardState> _states = [];
+    private readonly List<Rest> _rests = [];
     private string? _grows;
     private bool _goesRound, _slanting;
+    private Axis _up = Axis.Y;
 
     /// <summary>Which option of a choice this is built for.</summary>
     public string Chosen(string choice) => choices[choice];
@@ -90,6 +92,20 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     public ConstructionBuilder State(string id, string name, string how, params (string Piece, int Crease, int Angle)[] angles)
     {
         _states.Add(new CardState(id, name, how, angles.ToDictionary(a => (a.Piece, a.Crease), a => a.Angle)));
+        return this;
+    }
+
+    /// <summary>Shown, a point of one plate rests against a point of another.</summary>
+    public ConstructionBuilder Rests(string pieceA, string plateA, Spot a, string pieceB, string plateB, Spot b, string how)
+    {
+        _rests.Add(new Rest(pieceA, plateA, a, pieceB, plateB, b, how));
+        return this;
+    }
+
+    /// <summary>It stands the other way than its creases run: on a side that they are parallel to.</summary>
+    public ConstructionBuilder StandsOnItsSide()
+    {
+        _up = Axis.X;
         return this;
     }
 
@@ -168,6 +184,8 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         Tradeoffs = _tradeoffs,
         Allowances = _allowances,
         States = _states,
+        Rests = _rests,
+        Up = _up,
         GoesRound = _goesRound,
         Slanting = _slanting,
         GrowsBecause = _grows,

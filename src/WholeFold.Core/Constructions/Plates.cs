@@ -32,6 +32,10 @@ public sealed record Plate(string Id, string Name, IReadOnlyList<Spot> Corners, 
 /// <summary>A crease at which two plates meet that are already held otherwise: round a point several creases make a ring.</summary>
 public sealed record Ring(string One, string Other, int By);
 
+/// <summary>Where a point of one plate rests against a point of another once the card is shown, and not before.</summary>
+/// <param name="How">What one sees there.</param>
+public sealed record Rest(string PieceA, string PlateA, Spot A, string PieceB, string PlateB, Spot B, string How);
+
 /// <summary>What a cut inside a sheet makes.</summary>
 public enum CutKind
 {

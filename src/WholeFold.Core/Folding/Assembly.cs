@@ -24,7 +24,8 @@ internal sealed record Assembly(IReadOnlyDictionary<string, Frame> Frames, IRead
 
     /// <param name="value">Evaluates a bond's region at the sized figures.</param>
     /// <param name="angle">The fold angle of a crease, by piece and place; valley positive.</param>
-    public static Assembly Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, Func<SizedPiece, int, double> angle)
+    /// <param name="lift">How far a piece stands off the one that it is laid on, so that a drawing tells them apart; 0 to measure.</param>
+    public static Assembly Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, Func<SizedPiece, int, double> angle, double lift = 0)
     {
         // Each part of a piece (there are several where it is cut in two) within itself, its first plate lying still.
         var within = new Dictionary<string, (string Part, Frame Frame)>();
@@ -56,22 +57,22 @@ internal sealed record Assembly(IReadOnlyDictionary<string, Frame> Frames, IRead
             var bond = left[index];
             left.RemoveAt(index);
             var (a, b) = (within[Key(bond.PieceA, bond.PanelA)], within[Key(bond.PieceB, bond.PanelB)]);
-            var (onA, onB) = (Points(bond.A, value), Points(bond.B, value));
+            var (onA, onB) = (Anchors(bond.A, value), Anchors(bond.B, value));
             if (!parts.TryGetValue(a.Part, out var partA))
             {
-                parts[a.Part] = partA = parts[b.Part].Of(b.Frame).Of(Frame.Laid(onA, onB)).Of(a.Frame.Inverse);
+                parts[a.Part] = partA = parts[b.Part].Of(b.Frame).Of(Lifted(Frame.Laid(onA, onB), bond.FaceB, lift)).Of(a.Frame.Inverse);
             }
 
             if (!parts.TryGetValue(b.Part, out var partB))
             {
-                parts[b.Part] = partB = partA.Of(a.Frame).Of(Frame.Laid(onB, onA)).Of(b.Frame.Inverse);
+                parts[b.Part] = partB = partA.Of(a.Frame).Of(Lifted(Frame.Laid(onB, onA), bond.FaceA, lift)).Of(b.Frame.Inverse);
             }
 
             var (frameA, frameB) = (partA.Of(a.Frame), partB.Of(b.Frame));
 
             // Glued face to face: what one calls up, the other calls down, unless each shows the other its like.
             var facing = frameA.Ez.Dot(frameB.Ez) * (bond.FaceA == bond.FaceB ? -1 : 1);
-            joints.Add(new Joint(bond, [.. onA.Select(frameA.Apply)], [.. onB.Select(frameB.Apply)], facing < 0));
+            joints.Add(new Joint(bond, [.. Corners(bond.A, value).Select(frameA.Apply)], [.. Corners(bond.B, value).Select(frameB.Apply)], facing < 0));
         }
 
         foreach (var (key, (part, _)) in within)
@@ -114,13 +115,16 @@ internal sealed record Assembly(IReadOnlyDictionary<string, Frame> Frames, IRead
         return Frame.Turned(at, along.Cross(middle - at).Z < 0 ? along * -1 : along, degrees);
     }
 
-    private static List<Vec> Points(Region region, Func<Affine, Rational> value)
-    {
-        // Not rounded: a quarter of a square need not be a whole unit for two regions to meet.
-        static double Exact(Rational r) => (double)r.Numerator / r.Denominator;
-        Vec At(Spot spot) => new(Exact(value(spot.X)), Exact(value(spot.Y)), 0);
+    private static Frame Lifted(Frame frame, Face face, double lift) => frame with { Move = frame.Move + new Vec(0, 0, face == Face.Up ? lift : -lift) };
 
-        // Two opposite corners say how a rectangle lies; another shape needs them all.
-        return region.Shape is null ? [At(new Spot(region.FromX, region.FromY)), At(new Spot(region.ToX, region.ToY))] : [.. region.Shape.Select(At)];
+    /// <summary>Not rounded: a quarter of a square need not be a whole unit for two regions to meet.</summary>
+    private static List<Vec> Corners(Region region, Func<Affine, Rational> value)
+    {
+        static double Exact(Rational r) => (double)r.Numerator / r.Denominator;
+        return [.. region.Corners.Select(spot => new Vec(Exact(value(spot.X)), Exact(value(spot.Y)), 0))];
     }
+
+    /// <summary>Two opposite corners say how a rectangle lies; another shape needs them all.</summary>
+    private static List<Vec> Anchors(Region region, Func<Affine, Rational> value) =>
+        Corners(region, value) is var corners && region.Shape is null ? [corners[0], corners[2]] : corners;
 }

@@ -15,12 +15,13 @@ internal static class BayWindowStop
         var stop = c.Length("stop", "stop", "width of the raised strip along the fore-edge", 0.2m * W, "0.2 of the card's width", [(lip + Pair.Of(3, 8, 10m), "the foam under it needs ⅜ in, or 10 mm")], [(W / 2, "a wider stop hides the inside")], least: "flatter bay", most: "deeper bay");
         var a = (W - k) / 2;
         c.Piece("base", "Base", Axis.X, H, "twice the card's width", "the card's height", [Panel("left", "bay left", a), Panel("middle", "bay middle", k, smallest), Panel("right", "bay right", a), Panel("back", "back", W)], [
-            Valley(45, "half of the width less the strip", closed: 0),
-            Valley(45, "then the strip", closed: 0),
-            Valley(90, "the card's width: the spine"),
+            Valley(33, "half of the width less the strip", closed: 0),
+            Valley(33, "then the strip", closed: 0),
+            Valley(147, "the card's width: the spine"),
         ]);
         c.Piece("stop", "Stop", Axis.X, H, "the stop's width", "the card's height", [Panel("stop", "stop", stop)], []);
         c.Bond("stop", "base", "back", Face.Up, new Region((2 * W) - stop + lip, Zero, 2 * W, H), "stop", "stop", Face.Down, new Region(lip, Zero, stop, H), "edges level at the fore-edge; the foam stays back from the inner edge by the lip", raised: Pair.Of(1, 25, 1m));
+        c.Rests("base", "left", At(Zero, Zero), "base", "back", At((2 * W) - stop + lip, Zero), "the front's edge lies under the stop, against its foam");
         c.Trade("stop", "bay depth", stop - lip, "inside", W - stop);
         c.Layer("sides", "bay sides", "base", ["left", "right"], Face.Down);
         c.Layer("stop", "stop", "stop", ["stop"], Face.Up);

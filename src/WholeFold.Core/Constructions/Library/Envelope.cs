@@ -98,7 +98,7 @@ internal static class Envelope
     }
 
     private static Affine Inside(ConstructionBuilder c, string id, string name, Affine least) =>
-        c.Length(id, name, $"the {name}, inside", least, "the card, ⅛ in, or 3 mm, and as much as it is thick", [(least, "the card would not go in")], [(least + Pair.Of(1, 4, 6m), "it would rattle")], OnConversion.Fixed, least: "snug", most: "looser");
+        c.Length(id, name, $"the {name}, inside", least, "the card, ⅛ in, or 3 mm, and as much as it is thick", [(least, "the card would not go in")], [(least + Pair.Of(1, 16, 1.5m), "it would rattle")], OnConversion.Fixed, least: "snug", most: "looser");
 
     /// <summary>
     /// A square sheet with its corners folded in along lines at 45° to its edges. Round the face they make a right angle at four

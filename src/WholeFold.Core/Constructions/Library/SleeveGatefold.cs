@@ -30,7 +30,7 @@ internal static class SleeveGatefold
             var (middle, low, high) = (tile / 2, (tile - pocket) / 2, (tile + pocket) / 2);
             c.Bond("left-pocket", "tile", "tile", Face.Down, new Region(middle, low, middle - half, high), "pocket:1", "front", Face.Down, new Region(half, pocket, Zero, Zero), "the fold on the tile's middle line, opening to the left");
             c.Bond("right-pocket", "tile", "tile", Face.Down, new Region(middle, low, middle + half, high), "pocket:2", "front", Face.Down, new Region(half, Zero, Zero, pocket), "the folds butting, this one opening to the right");
-            c.Lies("sleeve", "base", "back", Face.Down, new Region(door + ((W - tile) / 2), (H - tile) / 2, door + ((W + tile) / 2), (H + tile) / 2), "tile", "tile", Face.Down, new Region(tile, Zero, Zero, tile), "slid on from the side, in the middle of the closed doors");
+            c.Lies("sleeve", "base", "back", Face.Down, new Region(door + ((W - tile) / 2), (H - tile) / 2, door + ((W + tile) / 2), (H + tile) / 2), "tile", "tile", Face.Down, new Region(tile, Zero, Zero, tile), "slid on from the side, in the middle of the closed doors", takenOff: true);
             c.Trade("tile", "tile", tile, "doors that show", H - tile);
             c.Layer("door", "doors", "base", ["left", "right"], Face.Down);
             c.Layer("inside", "inside, for the message", "base", ["back"], Face.Up);

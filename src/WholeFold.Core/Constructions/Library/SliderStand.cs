@@ -13,13 +13,14 @@ internal static class SliderStand
         var q = c.Length("box", "box", "height of the box that it stands on", 0.18m * W, "0.18 of the card's width", [(Pair.Of(1, 2, 12m), "a lower box falls over")], [(W / 3, "a higher one leaves no slide")], least: "taller slide", most: "higher box");
         var f = c.Length("flap", "flap", "height of the flaps that hold the slide's foot, and of its grip", 0.18m * W, "0.18 of the card's width", [(Pair.Of(1, 2, 12m), "a lower flap does not hold the slide upright")], [(q, "higher flaps do not stand inside the box")], least: "lower grip", most: "surer hold");
         var edge = c.Length("edge", "edge", "how far the slit stays from either end", Pair.Of(1, 4, 6m), "¼ in, or 6 mm; ⅜ in, or 10 mm, in card under 200 g/m²", [(Pair.Of(3, 16, 5m), "a narrower edge tears")], [(H / 4, "a wider one leaves a narrow slide")], OnConversion.Fixed, least: "wider slide", most: "stronger edge", so: "the ends of the slit do not tear");
+        c.StandsOnItsSide();
         var ease = c.Allow(new Slit(Measure.Length.In(1, 32)));
         var p = (W - f - q) / 2;
         c.Piece("base", "Base", Axis.X, H, "twice the card's width", "the card's height", [Panel("flap1", "first flap", f), Panel("floor1", "first floor", p), Panel("box1", "first box side", q), Panel("top1", "first top", p), Panel("top2", "second top", p), Panel("box2", "second box side", q), Panel("floor2", "second floor", p), Panel("flap2", "second flap", f)], [
             Valley(90, "the flap"),
             Valley(90, "the flap and the floor", closed: 0),
             Valley(90, "then the box", closed: 0),
-            Valley(90, "the card's width: the middle, where the slit is"),
+            Valley(0, "the card's width: the middle, where the slit is"),
             Valley(90, "then the top again", closed: 0),
             Valley(90, "then the box again", closed: 0),
             Valley(90, "then the floor; the second flap is what is left"),

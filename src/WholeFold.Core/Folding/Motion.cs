@@ -1,0 +1,151 @@
+using MathNet.Numerics.LinearAlgebra;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Folding;
+
+/// <summary>A card on the way from closed to shown.</summary>
+/// <param name="Share">0 where it is closed, 1 where it is shown.</param>
+/// <param name="Angles">The fold angle of each crease that moves, by piece and place.</param>
+/// <param name="Apart">How far bonds and rings are from being shut, at the worst; far less than any mark.</param>
+public sealed record MotionFrame(double Share, IReadOnlyDictionary<(string Piece, int Crease), double> Angles, Length Apart);
+
+/// <summary>
+/// How a card opens. Each frame begins from angles that go evenly from closed to shown, and is brought to the nearest angles
+/// at which every bond stays shut and every ring of creases closes (Gauss and Newton's method, the smallest step that does).
+/// </summary>
+/// <param name="Moves">
+/// Whether rigid panels can go all the way. Where they cannot (paper bends on the way) there are two frames only, and nothing is
+/// pretended between them.
+/// </param>
+public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
+{
+    /// <summary>Bonds count as shut below this: a tenth of the finest mark a person sees.</summary>
+    private static readonly Length Shut = Length.Mm(0.05m);
+
+    /// <summary>From one frame to the next a crease may turn this far, in degrees; more is a leap to another way of folding.</summary>
+    private const double Leap = 60;
+
+    public MotionFrame Closed => Frames[0];
+
+    public MotionFrame Shown => Frames[^1];
+
+    /// <param name="frames">How many pictures there are on the way, closed and shown with them.</param>
+    public static Motion Of(SizedDesign sized, int frames = 13)
+    {
+        ArgumentNullException.ThrowIfNull(sized);
+        var solver = new Solver(sized);
+        var closed = solver.At(0, solver.ClosedAngles, exact: true)!;
+        var shown = solver.At(1, solver.ShownAngles, exact: false) ?? solver.At(1, solver.ShownAngles, exact: true)!;
+        var way = new List<MotionFrame> { closed };
+        for (var i = 1; i < frames - 1; i++)
+        {
+            var share = i / (frames - 1d);
+            var guess = closed.Angles.Keys.ToDictionary(k => k, k => closed.Angles[k] + (share * (shown.Angles[k] - closed.Angles[k])));
+            if (solver.At(share, guess, exact: false) is not { } frame || IsLeap(way[^1], frame))
+            {
+                return new Motion([closed, shown], false);
+            }
+
+            way.Add(frame);
+        }
+
+        return IsLeap(way[^1], shown) ? new Motion([closed, shown], false) : new Motion([.. way, shown], true);
+    }
+
+    private static bool IsLeap(MotionFrame one, MotionFrame next) => one.Angles.Any(a => Math.Abs(next.Angles[a.Key] - a.Value) > Leap);
+
+    private sealed class Solver
+    {
+        private readonly SizedDesign _sized;
+        private readonly List<(string Piece, int Crease)> _moving;
+        private readonly double _allowed;
+
+        public Solver(SizedDesign sized)
+        {
+            _sized = sized;
+            var creases = sized.Pieces.SelectMany(p => p.AllScores.Select((s, i) => (Key: (p.Piece.Id, i), s.Crease))).ToList();
+            _moving = [.. creases.Where(c => c.Crease.Closed != c.Crease.Shown).Select(c => c.Key)];
+            ClosedAngles = creases.ToDictionary(c => c.Key, c => (double)c.Crease.Closed);
+            ShownAngles = creases.ToDictionary(c => c.Key, c => (double)c.Crease.Shown);
+
+            // What is cut a hair less to go inside another cannot close exactly; rounded figures are a mark off.
+            var play = sized.Construction.Bonds.Select(b => b.Play is { } p ? sized.ValueOf(p) : Length.Zero).Append(Length.Zero).Aggregate(Length.Max);
+            _allowed = (Shut + play + (sized.Means == Means.Rounded ? 2 * sized.Tools.CutMarks.Max() : Length.Zero)).Units;
+        }
+
+        public Dictionary<(string Piece, int Crease), double> ClosedAngles { get; }
+
+        public Dictionary<(string Piece, int Crease), double> ShownAngles { get; }
+
+        /// <summary>The frame nearest to a guess; null where none near it shuts.</summary>
+        /// <param name="exact">Whether the guess is taken as it is.</param>
+        public MotionFrame? At(double share, Dictionary<(string Piece, int Crease), double> guess, bool exact)
+        {
+            var angles = new Dictionary<(string Piece, int Crease), double>(guess);
+            var resting = share >= 1;
+            var off = Off(angles, resting);
+            for (var round = 0; round < 20 && !exact && off.AbsoluteMaximum() > _allowed && _moving.Count > 0; round++)
+            {
+                var slope = Matrix<double>.Build.Dense(off.Count, _moving.Count);
+                for (var i = 0; i < _moving.Count; i++)
+                {
+                    const double Step = 1e-4;
+                    var was = angles[_moving[i]];
+                    angles[_moving[i]] = was + Step;
+                    slope.SetColumn(i, (Off(angles, resting) - off) / Step);
+                    angles[_moving[i]] = was;
+                }
+
+                // Where the full step would be worse than none, half of it, and so on.
+                var step = SmallestStep(slope, off);
+                var from = _moving.ToDictionary(m => m, m => angles[m]);
+                var (was2, share2) = (off.L2Norm(), Math.Min(1, 15 / Math.Max(1e-9, step.AbsoluteMaximum())));
+                for (var halved = 0; halved < 8; halved++, share2 /= 2)
+                {
+                    for (var i = 0; i < _moving.Count; i++)
+                    {
+                        angles[_moving[i]] = from[_moving[i]] - (share2 * step[i]);
+                    }
+
+                    off = Off(angles, resting);
+                    if (off.L2Norm() < was2)
+                    {
+                        break;
+                    }
+                }
+            }
+
+            var apart = off.Count == 0 ? 0 : off.AbsoluteMaximum();
+            return exact || apart <= _allowed ? new MotionFrame(share, angles, new Length((long)Math.Ceiling(apart - 1e-3))) : null;
+        }
+
+        /// <summary>Of all steps that mend what is off the smallest; ways in which the card hardly moves at all are left alone.</summary>
+        private static Vector<double> SmallestStep(Matrix<double> slope, Vector<double> off)
+        {
+            var parts = slope.Svd();
+            var step = Vector<double>.Build.Dense(slope.ColumnCount);
+            for (var i = 0; i < parts.S.Count && parts.S[i] > parts.S[0] * 1e-3; i++)
+            {
+                step += parts.VT.Row(i) * (parts.U.Column(i).DotProduct(off) / parts.S[i]);
+            }
+
+            return step;
+        }
+
+        /// <summary>How far each point of each joint is from where it should be, and, once it is shown, what rests on something from there.</summary>
+        private Vector<double> Off(Dictionary<(string Piece, int Crease), double> angles, bool resting)
+        {
+            var assembly = Assembly.Of(_sized.Construction, _sized.Pieces, _sized.Evaluator, (piece, crease) => angles[(piece.Piece.Id, crease)]);
+            var off = assembly.Joints.Where(j => j.Bond is not { Loose: true })
+                .SelectMany(j => j.One.Zip(j.Other, (a, b) => a - b))
+                .Concat(resting ? _sized.Construction.Rests.Select(r => On(assembly, r.PieceA, r.PlateA, r.A) - On(assembly, r.PieceB, r.PlateB, r.B)) : [])
+                .SelectMany(v => new[] { v.X, v.Y, v.Z })
+                .ToArray();
+            return Vector<double>.Build.Dense(off.Length == 0 ? [0] : off);
+        }
+
+        private Vec On(Assembly assembly, string piece, string plate, Spot at) => assembly.Frames[Assembly.Key(piece, plate)].Apply(_sized.ValueOf(at.X).Units, _sized.ValueOf(at.Y).Units);
+    }
+}
