@@ -11,6 +11,7 @@ using WholeFold.App.Features.Catalogue;
 using WholeFold.App.Features.Designs;
 using WholeFold.App.Features.Drawer;
 using WholeFold.App.Features.Lists;
+using WholeFold.App.Features.Shelf;
 using WholeFold.Store;
 
 namespace WholeFold.App;
@@ -64,6 +65,7 @@ public static class WebHost
         app.Use(Guard);
         app.MapOpenApi();
         app.MapBench();
+        app.MapShelf();
         app.MapCatalogue();
         app.MapDesigns();
         app.MapDrawer();

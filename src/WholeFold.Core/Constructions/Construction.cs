@@ -201,11 +201,21 @@ public sealed record Construction
     /// <summary>The states of a card that has more than closed and shown; the closed one is the first and is not listed.</summary>
     public IReadOnlyList<CardState> States { get; init; } = [];
 
+    public Effect Does { get; init; }
+
+    /// <summary>How it is put together, step by step.</summary>
+    public IReadOnlyList<AssemblyStep> Steps { get; init; } = [];
+
+    public IReadOnlyList<Trouble> Troubles { get; init; } = [];
+
+    /// <summary>What to watch for, before anything is cut.</summary>
+    public IReadOnlyList<string> Watch { get; init; } = [];
+
     /// <summary>What leans on what when it is shown, so that its angles follow from its sizes.</summary>
     public IReadOnlyList<Rest> Rests { get; init; } = [];
 
-    /// <summary>The axis of its first piece that stands upright when it is looked at.</summary>
-    public Axis Up { get; init; } = Axis.Y;
+    /// <summary>What one looks at; null where it is the largest plate of the first piece, standing on its foot.</summary>
+    public LookedAt? LookedAt { get; init; }
 
     /// <summary>It goes round a card, so no envelope is looked for to put it in.</summary>
     public bool GoesRound { get; init; }

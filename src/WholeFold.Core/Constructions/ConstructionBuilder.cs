@@ -16,9 +16,13 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     private readonly List<Tradeoff> _tradeoffs = [];
     private readonly List<CardState> _states = [];
     private readonly List<Rest> _rests = [];
+    private readonly List<AssemblyStep> _steps = [];
+    private readonly List<Trouble> _troubles = [];
+    private readonly List<string> _watch = [];
+    private Effect _does;
     private string? _grows;
     private bool _goesRound, _slanting;
-    private Axis _up = Axis.Y;
+    private LookedAt? _lookedAt;
 
     /// <summary>Which option of a choice this is built for.</summary>
     public string Chosen(string choice) => choices[choice];
@@ -102,10 +106,10 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         return this;
     }
 
-    /// <summary>It stands the other way than its creases run: on a side that they are parallel to.</summary>
-    public ConstructionBuilder StandsOnItsSide()
+    /// <summary>Which plate one looks at, and which way is up on it, where that is not the largest of the first piece on its foot.</summary>
+    public ConstructionBuilder LooksAt(string piece, string plate, Axis up)
     {
-        _up = Axis.X;
+        _lookedAt = new LookedAt(piece, plate, up);
         return this;
     }
 
@@ -173,6 +177,48 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         return this;
     }
 
+    /// <summary>What it does when it is opened.</summary>
+    public ConstructionBuilder Does(Effect effect)
+    {
+        _does = effect;
+        return this;
+    }
+
+    /// <summary>A step in which nothing is bonded.</summary>
+    public ConstructionBuilder Step(string text)
+    {
+        _steps.Add(new AssemblyStep(text, [], null, null));
+        return this;
+    }
+
+    /// <summary>A step that makes bonds: by id, where a star stands for any part of one.</summary>
+    /// <exception cref="InvalidOperationException">There is no such bond.</exception>
+    public ConstructionBuilder Press(string text, Pressed pressed, string rightWhen, params string[] bonds)
+    {
+        var made = _bonds.Where(b => !b.Loose && bonds.Any(name => name.Split('*') is [var whole] ? b.Id == whole : name.Split('*') is [var head, var tail] && b.Id.StartsWith(head, StringComparison.Ordinal) && b.Id.EndsWith(tail, StringComparison.Ordinal))).Select(b => b.Id).ToList();
+        if (made.Count == 0)
+        {
+            throw new InvalidOperationException($"{id}: there is no bond {string.Join(", ", bonds)}.");
+        }
+
+        _steps.Add(new AssemblyStep(text, made, pressed, rightWhen));
+        return this;
+    }
+
+    /// <summary>What one sees that is wrong, why, and what to do.</summary>
+    public ConstructionBuilder Trouble(string sign, string cause, string remedy)
+    {
+        _troubles.Add(new Trouble(sign, cause, remedy));
+        return this;
+    }
+
+    /// <summary>What to watch for, before anything is cut.</summary>
+    public ConstructionBuilder Watch(string text)
+    {
+        _watch.Add(text);
+        return this;
+    }
+
     public Construction Build() => new()
     {
         Id = id,
@@ -184,8 +230,12 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         Tradeoffs = _tradeoffs,
         Allowances = _allowances,
         States = _states,
+        Does = _does,
+        Steps = _steps,
+        Troubles = _troubles,
+        Watch = _watch,
         Rests = _rests,
-        Up = _up,
+        LookedAt = _lookedAt,
         GoesRound = _goesRound,
         Slanting = _slanting,
         GrowsBecause = _grows,

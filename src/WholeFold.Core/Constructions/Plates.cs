@@ -36,6 +36,9 @@ public sealed record Ring(string One, string Other, int By);
 /// <param name="How">What one sees there.</param>
 public sealed record Rest(string PieceA, string PlateA, Spot A, string PieceB, string PlateB, Spot B, string How);
 
+/// <summary>From where a card is looked at once it is shown: the plate that stands upright before one, and which way is up on it.</summary>
+public sealed record LookedAt(string Piece, string Plate, Axis Up);
+
 /// <summary>What a cut inside a sheet makes.</summary>
 public enum CutKind
 {

@@ -11,72 +11,126 @@ namespace WholeFold.Core.Folding;
 /// <param name="IsLayer">Decoration on a panel, not the panel.</param>
 public sealed record Shape(string Piece, string Plate, IReadOnlyList<(double X, double Y)> Corners, IReadOnlyList<IReadOnlyList<(double X, double Y)>> Holes, double Light, bool Inside, bool IsLayer);
 
-/// <summary>The folded card seen a little from above and from one side, what is farthest away first.</summary>
+/// <summary>The folded card seen a little from above and from one side, what is behind first.</summary>
 public sealed record Picture(IReadOnlyList<Shape> Shapes)
 {
     // A third of a right angle from the side, a quarter of one from above: so one looks at a card on a table.
-    private const double Aside = 28, Above = 22;
+    private const double Aside = 28 * Math.PI / 180, Above = 22 * Math.PI / 180;
 
     /// <summary>What lies on another piece stands this far off it, so that it is not hidden in it.</summary>
     private static readonly Length Lift = Length.Mm(0.4m);
 
+    /// <summary>Nearer than this to a plane a corner counts as in it.</summary>
+    private const double InPlane = 16;
+
     private static readonly Vec Lamp = new(-0.35, 0.6, 0.72);
+
+    private sealed record Seen(IReadOnlyList<Vec> Corners, Vec Normal, IReadOnlyList<Shape> Shapes)
+    {
+        public double Depth { get; } = Corners.Average(c => c.Z);
+
+        private (double Left, double Right, double Low, double High) Box { get; } = (Corners.Min(c => c.X), Corners.Max(c => c.X), Corners.Min(c => c.Y), Corners.Max(c => c.Y));
+
+        public bool Meets(Seen other) => Box.Left < other.Box.Right && other.Box.Left < Box.Right && Box.Low < other.Box.High && other.Box.Low < Box.High;
+
+        /// <summary>1 where the other lies wholly before this one's plane, −1 where behind it, 0 where it lies across or the plane is seen edge on.</summary>
+        public int SideOf(Seen other)
+        {
+            if (Math.Abs(Normal.Z) < 1e-6)
+            {
+                return 0;
+            }
+
+            var (before, behind) = (false, false);
+            foreach (var corner in other.Corners)
+            {
+                var off = Normal.Dot(corner - Corners[0]) * Math.Sign(Normal.Z);
+                before |= off > InPlane;
+                behind |= off < -InPlane;
+            }
+
+            return before == behind ? 0 : before ? 1 : -1;
+        }
+    }
 
     public static Picture Of(SizedDesign sized, MotionFrame frame)
     {
         ArgumentNullException.ThrowIfNull(sized);
         ArgumentNullException.ThrowIfNull(frame);
-        var assembly = Assembly.Of(sized.Construction, sized.Pieces, sized.Evaluator, (piece, crease) => frame.Angles[(piece.Piece.Id, crease)], Lift.Units);
+        var construction = sized.Construction;
+        var assembly = Assembly.Of(construction, sized.Pieces, sized.Evaluator, (piece, crease) => frame.Angles[(piece.Piece.Id, crease)], Lift.Units);
         var first = sized.Pieces[0];
-        var still = first.Plates.MaxBy(p => p.Box.Width.Units * p.Box.Height.Units)!;
-
-        // One looks at the largest panel of the first piece, standing, its inside towards one.
-        var toTable = assembly.Frames[Assembly.Key(first.Piece.Copies.First(), still.Id)].Inverse;
-        var gone = sized.Construction.Bonds.Where(b => b.TakenOff && frame.Share > 0).Select(b => b.PieceB).ToHashSet();
-        gone.UnionWith(sized.Construction.Bonds.Where(b => gone.Contains(b.PieceA)).Select(b => b.PieceB));
-        var shapes = new List<(double Depth, Shape Shape)>();
+        var view = construction.LookedAt ?? new LookedAt(first.Piece.Copies.First(), first.Plates.MaxBy(p => p.Box.Width.Units * p.Box.Height.Units)!.Id, Axis.Y);
+        var toTable = Eye(view.Up, construction.Slanting).Of(assembly.Frames[Assembly.Key(view.Piece, view.Plate)].Inverse);
+        var gone = construction.Bonds.Where(b => b.TakenOff && frame.Share > 0).Select(b => b.PieceB).ToHashSet();
+        gone.UnionWith(construction.Bonds.Where(b => gone.Contains(b.PieceA)).Select(b => b.PieceB).ToList());
+        var seen = new List<Seen>();
         foreach (var (id, piece) in sized.Pieces.SelectMany(p => p.Piece.Copies.Select(id => (id, p))).Where(p => !gone.Contains(p.id)))
         {
-            foreach (var plate in piece.Plates)
-            {
-                var at = toTable.Of(assembly.Frames[Assembly.Key(id, plate.Id)]);
-                (double X, double Y, double Z) See(Point p, double lift) => Seen(sized.Construction.Up, at.Apply(new Vec(p.X.Units, p.Y.Units, lift)));
-                Shape Draw(IEnumerable<Point> corners, IEnumerable<IReadOnlyList<Point>> holes, double lift, bool layer) => new(
-                    id, plate.Id,
-                    [.. corners.Select(c => See(c, lift)).Select(c => (c.X, c.Y))],
-                    [.. holes.Select(h => (IReadOnlyList<(double, double)>)[.. h.Select(c => See(c, lift)).Select(c => (c.X, c.Y))])],
-                    LightOn(sized.Construction.Up, at.Ez), Faces(sized.Construction.Up, at.Ez), layer);
-                var depth = plate.Corners.Average(c => See(c, 0).Z);
-                var holes = piece.Openings.Where(o => o.Opening.Panel == plate.Id && o.Opening.Kind == CutKind.Window).Select(o => o.Corners).ToList();
-                shapes.Add((depth, Draw(plate.Corners, holes, 0, false)));
+            seen.AddRange(piece.Plates.Select(plate => See(sized, piece, plate, id, toTable.Of(assembly.Frames[Assembly.Key(id, plate.Id)]))));
+        }
 
-                // Layers on the face that is seen, just in front of it.
-                foreach (var layer in sized.Layers.Where(l => l.Role.Piece == piece.Piece.Id && l.Panels.Contains(plate.Id) && (l.Role.BothFaces || l.Role.Face == Face.Up == Faces(sized.Construction.Up, at.Ez))))
+        return new Picture([.. BackToFront(seen).SelectMany(s => s.Shapes)]);
+    }
+
+    /// <summary>A plate with the layers on the face that is seen.</summary>
+    private static Seen See(SizedDesign sized, SizedPiece piece, SizedPlate plate, string id, Frame at)
+    {
+        var inside = at.Ez.Z >= 0;
+        var light = Math.Round(Math.Abs(at.Ez.Dot(Lamp)) / Lamp.Length, 2);
+        var holes = piece.Openings.Where(o => o.Opening.Panel == plate.Id && o.Opening.Kind == CutKind.Window).Select(o => o.Corners).ToList();
+        IReadOnlyList<(double, double)> Outline(IEnumerable<Point> corners) => [.. corners.Select(c => at.Apply(c.X.Units, c.Y.Units)).Select(c => (c.X, c.Y))];
+        Shape Draw(IEnumerable<Point> corners, bool layer) => new(id, plate.Id, Outline(corners), [.. holes.Select(Outline)], light, inside, layer);
+        var layers = sized.Layers.Where(l => l.Role.Piece == piece.Piece.Id && l.Panels.Contains(plate.Id) && (l.Role.BothFaces || (l.Role.Face == Face.Up) == inside))
+            .Select(l => l.BoxOn(plate.Id))
+            .Select(box => Draw([new(box.Left, box.Bottom), new(box.Right, box.Bottom), new(box.Right, box.Top), new(box.Left, box.Top)], true));
+        return new Seen([.. plate.Corners.Select(c => at.Apply(c.X.Units, c.Y.Units))], at.Ez, [Draw(plate.Corners, false), .. layers]);
+    }
+
+    /// <summary>
+    /// What is behind is drawn first. Of two that cover each other, one lies wholly on one side of the other's plane, or they
+    /// are taken by their middles; where three cover each other in a ring, the farthest is drawn first.
+    /// </summary>
+    private static IEnumerable<Seen> BackToFront(List<Seen> seen)
+    {
+        var before = seen.ToDictionary(s => s, _ => new HashSet<Seen>(ReferenceEqualityComparer.Instance), (IEqualityComparer<Seen>)ReferenceEqualityComparer.Instance);
+        for (var i = 0; i < seen.Count; i++)
+        {
+            for (var j = 0; j < i; j++)
+            {
+                var (a, b) = (seen[i], seen[j]);
+                if (a.Meets(b))
                 {
-                    var box = layer.BoxOn(plate.Id);
-                    var lift = (layer.Role.BothFaces ? Faces(sized.Construction.Up, at.Ez) : layer.Role.Face == Face.Up) ? Lift.Units / 2d : -Lift.Units / 2d;
-                    shapes.Add((depth + Lift.Units / 4d, Draw([new(box.Left, box.Bottom), new(box.Right, box.Bottom), new(box.Right, box.Top), new(box.Left, box.Top)], holes, lift * layer.Level, true)));
+                    var side = a.SideOf(b);
+                    side = side != 0 ? side : -b.SideOf(a);
+                    side = side != 0 ? side : b.Depth.CompareTo(a.Depth);
+                    _ = side > 0 ? before[b].Add(a) : before[a].Add(b);
                 }
             }
         }
 
-        return new Picture([.. shapes.OrderBy(s => s.Depth).Select(s => s.Shape)]);
+        var left = seen.OrderBy(s => s.Depth).ToList();
+        while (left.Count > 0)
+        {
+            var next = left.FirstOrDefault(s => before[s].Count == 0) ?? left[0];
+            left.Remove(next);
+            foreach (var waiting in before.Values)
+            {
+                waiting.Remove(next);
+            }
+
+            yield return next;
+        }
     }
 
-    /// <summary>Turned and tilted as one looks at it; the last is the distance towards the eye.</summary>
-    private static (double X, double Y, double Z) Seen(Axis up, Vec p)
+    /// <summary>Turned and tilted as one looks at it: across, up, and towards the eye.</summary>
+    private static Frame Eye(Axis up, bool slanting)
     {
-        var (x, y) = up == Axis.Y ? (p.X, p.Y) : (-p.Y, p.X);
-        const double Turn = Aside * Math.PI / 180, Tilt = Above * Math.PI / 180;
-        var (across, towards) = ((x * Math.Cos(Turn)) + (p.Z * Math.Sin(Turn)), (p.Z * Math.Cos(Turn)) - (x * Math.Sin(Turn)));
-        return (across, (y * Math.Cos(Tilt)) - (towards * Math.Sin(Tilt)), (towards * Math.Cos(Tilt)) + (y * Math.Sin(Tilt)));
-    }
-
-    private static bool Faces(Axis up, Vec normal) => Seen(up, normal).Z >= 0;
-
-    private static double LightOn(Axis up, Vec normal)
-    {
-        var (x, y, z) = Seen(up, normal);
-        return Math.Round(Math.Abs((x * Lamp.X) + (y * Lamp.Y) + (z * Lamp.Z)) / Lamp.Length, 2);
+        var across = new Vec(Math.Cos(Aside), Math.Sin(Aside) * Math.Sin(Above), -Math.Sin(Aside) * Math.Cos(Above));
+        var high = new Vec(0, Math.Cos(Above), Math.Sin(Above));
+        var towards = new Vec(Math.Sin(Aside), -Math.Cos(Aside) * Math.Sin(Above), Math.Cos(Aside) * Math.Cos(Above));
+        var eye = new Frame(across, high, towards, default);
+        var turn = slanting ? 45 : up == Axis.X ? 90 : 0;
+        return turn == 0 ? eye : eye.Of(Frame.Turned(default, new Vec(0, 0, 1), turn));
     }
 }

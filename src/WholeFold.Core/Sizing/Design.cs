@@ -99,6 +99,9 @@ public sealed record Design
 
     public Construction Construction => Family.For(Choices);
 
+    /// <summary>What its allowances are worked out from.</summary>
+    internal Constructions.Allowances.Papers Papers => new(StockOf, LayerStock.Caliper + Adhesive.Thickness);
+
     /// <summary>The stock of a piece; the design's own card for null.</summary>
     public Stock StockOf(string? piece) => piece is not null && PieceStocks.TryGetValue(piece, out var own) ? own : Stock;
 }

@@ -1,6 +1,6 @@
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Measure;
-using WholeFold.Core.Paper;
+using WholeFold.Core.Constructions.Allowances;
 using WholeFold.Core.Tooling;
 
 namespace WholeFold.Core.Sizing;
@@ -22,17 +22,17 @@ internal sealed class Poser
     private readonly Construction _construction;
     private readonly Target _target;
     private readonly ToolSet _tools;
-    private readonly Func<string?, Stock> _stockOf;
+    private readonly Papers _papers;
     private readonly Priority _priority;
     private readonly Preferences _prefer;
     private readonly IReadOnlyDictionary<string, Wish> _wishes;
 
-    /// <param name="stockOf">The stock of a piece; of the design's own card for null.</param>
+    /// <param name="papers">What its allowances are worked out from.</param>
     /// <param name="pins">Values that are hard.</param>
     /// <param name="wishes">Ideals that replace the construction's own, such as what a person set in another format, scaled to this one.</param>
-    public Poser(Construction construction, Target target, ToolSet tools, Func<string?, Stock> stockOf, Priority priority, Preferences prefer, IReadOnlyDictionary<string, Length> pins, IReadOnlyDictionary<string, Wish> wishes)
+    public Poser(Construction construction, Target target, ToolSet tools, Papers papers, Priority priority, Preferences prefer, IReadOnlyDictionary<string, Length> pins, IReadOnlyDictionary<string, Wish> wishes)
     {
-        (_construction, _target, _tools, _stockOf, _priority, _prefer, _wishes) = (construction, target, tools, stockOf, priority, prefer, wishes);
+        (_construction, _target, _tools, _papers, _priority, _prefer, _wishes) = (construction, target, tools, papers, priority, prefer, wishes);
         Pins = pins;
         Ideals = ResolveIdeals();
     }
@@ -69,8 +69,7 @@ internal sealed class Poser
     /// <exception cref="KeyNotFoundException">The construction names no such allowance.</exception>
     public Rational Known(string name)
     {
-        var allowance = _construction.Allowances[name];
-        return allowance.Value(_stockOf(allowance.Piece), _tools).Units;
+        return _construction.Allowances[name].Value(_papers, _tools).Units;
     }
 
     /// <summary>

@@ -119,8 +119,8 @@ public static class Sizer
             }
 
             // A proportional parameter keeps its relation to the ideal, so what was set by hand is a wish here, not a pin.
-            bare ??= new Poser(construction, target, tools, design.StockOf, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
-            bareHome ??= new Poser(construction, design.Home, tools, design.StockOf, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
+            bare ??= new Poser(construction, target, tools, design.Papers, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
+            bareHome ??= new Poser(construction, design.Home, tools, design.Papers, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
             var here = bare.At(parameter.Ideal);
             var home = bareHome.At(parameter.Ideal);
             wishes[name] = Wish.FromHome(home.IsZero ? value.Units : new Rational((here / home * value.Units).Nearest()), scaled: !home.IsZero);
@@ -139,7 +139,7 @@ public static class Sizer
             wishes[wished] = rest;
         }
 
-        var poser = new Poser(construction, target, tools, design.StockOf, design.Priority, design.Prefer, pins, wishes) { Carried = fromHome, Led = led };
+        var poser = new Poser(construction, target, tools, design.Papers, design.Priority, design.Prefer, pins, wishes) { Carried = fromHome, Led = led };
         foreach (var (name, value) in pins)
         {
             var parameter = ParameterOf(construction, name);

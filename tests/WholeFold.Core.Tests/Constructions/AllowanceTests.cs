@@ -27,10 +27,10 @@ public class AllowanceTests
         { new Creep(1, 5m), 0.8, 1, "no crease is harder than that" },
         { new BoxDepth(2), 1.2, 2, "two layers and the end wall" },
         { new BoxDepth(2, Length.Mm(1)), 2.2, 3, "with a millimetre on them" },
-        { new Sleeve(Length.Mm(1.5m)), 3.5, 4, "2 · (1.5 + 0.25)" },
+        { new Sleeve(new Contents(Length.Mm(1.5m))), 3.5, 4, "2 · (1.5 + 0.25)" },
         { new Slit(Length.Mm(1)), 2, 2, "a clearance at either end" },
-        { new WrappedStack(Length.Mm(1.2m)), 0, 0, "3t still closes over one crease" },
-        { new WrappedStack(Length.Mm(2)), 2.4, 3, "T + t" },
+        { new WrappedStack(new Contents(Length.Mm(1.2m))), 0, 0, "3t still closes over one crease" },
+        { new WrappedStack(new Contents(Length.Mm(2))), 2.4, 3, "T + t" },
     };
 
     [Theory]
@@ -70,12 +70,14 @@ public class AllowanceTests
 
     private const string Nested = "inside-tunnel: layer1.height layer1.scores[1] layer1.width layer1.window.foot layer1.window.head layer1.window.left layer1.window.right layer2.height layer2.scores[1] layer2.width layer2.window.foot layer2.window.head layer2.window.left layer2.window.right layer3.height layer3.scores[1] layer3.width layer3.window.foot layer3.window.head layer3.window.left layer3.window.right; ";
 
+    private const string Creeping = "; plain-fold: liner.scores[0] liner.width";
+
     /// <summary>On a machine, from 0.2 to 0.6 mm, exactly these figures follow the card; doors stand off 1/16 in, which is enough up to 0.79 mm, the
-    /// flap inside a pillar is shaved by 2t, and a layer in a box is less by it in both directions
+    /// flap inside a pillar is shaved by 2t, a liner in a fold is trimmed by its creep, and a layer in a box is less by it in both directions
     /// (in formats where its window would then be too small, the step from window to window gives way, which moves its other lines).</summary>
     [Theory]
-    [InlineData("0.6mm", Nested + "pillar-tiers: pillar1.width pillar2.width pillar3.width pillar4.width")]
-    [InlineData("0.9mm", "gatefold: base.scores[0] base.scores[1] base.width layers.door.width; " + Nested + "pillar-tiers: pillar1.width pillar2.width pillar3.width pillar4.width; sleeve-gatefold: base.scores[0] base.scores[1] base.width layers.door.width; split-gatefold: base.width layers.right.width")]
+    [InlineData("0.6mm", Nested + "pillar-tiers: pillar1.width pillar2.width pillar3.width pillar4.width" + Creeping)]
+    [InlineData("0.9mm", "gatefold: base.scores[0] base.scores[1] base.width layers.door.width; " + Nested + "pillar-tiers: pillar1.width pillar2.width pillar3.width pillar4.width" + Creeping + "; sleeve-gatefold: base.scores[0] base.scores[1] base.width layers.door.width; split-gatefold: base.width layers.right.width")]
     public void Thick_card_changes_the_right_figures_and_no_others(string thick, string expected)
     {
         var changed = new SortedSet<string>(StringComparer.Ordinal);
@@ -106,5 +108,35 @@ public class AllowanceTests
         var read = DesignReader.Read(Support.Spec("gatefold", "5x7") with { Caliper = "0.9mm", Tools = "machine" });
         var score = Sizer.Size(read.Design, read.Target).Pieces[0].Scores[0].Figure;
         Assert.Contains(score.Reasons, r => r.Why.In(DisplayUnit.Millimetre).Contains("doors nearer than twice", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void A_nested_liner_is_trimmed_by_its_creep()
+    {
+        // 5 in, less the border ⅛ and π/2 · 0.34 = 0.534 mm, up to a sixteenth.
+        var liner = Support.Size(Support.Spec("plain-fold", "5x5", "liner=folded")).Piece("liner");
+        Assert.Equal((Support.In("4 13/16"), Support.In("9 5/8")), (liner.Scores[0].Figure.Value, liner.Width.Value));
+        Assert.Contains(liner.Scores[0].Figure.Reasons, r => r.Why.In(DisplayUnit.Inch).Contains("creep", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void A_thin_liners_fold_goes_round_the_flap_and_its_layer()
+    {
+        var spec = Support.Spec("drop-flap", "a2-us") with { Tools = "machine" };
+        var thick = Support.Size(spec).Piece("liner");
+        Assert.Equal(thick.Panels[0].Extent, thick.Panels[1].Extent);
+
+        // 0.34 + 0.15 is more than three times 0.15: the front is longer by 0.49 + 0.15.
+        var thin = Support.Size(spec with { PieceStocks = new Dictionary<string, string> { ["liner"] = "paper-120" } }).Piece("liner");
+        Assert.InRange((double)(thin.Panels[0].Extent - thin.Panels[1].Extent).Millimetres, 0.63, 0.66);
+    }
+
+    [Fact]
+    public void A_sleeves_pockets_clear_the_doors_with_their_layers()
+    {
+        // 2 · (0.34 + 0.15 + 0.25) goes into twice 1/16; with foam of 2 mm it goes into no gap there is.
+        Assert.NotNull(Support.Try(Support.Spec("sleeve-gatefold", "5x7")));
+        var read = DesignReader.Read(Support.Spec("sleeve-gatefold", "5x7") with { Adhesive = "foam-2" });
+        Assert.Contains(Attempt.Of(read.Design, read.Target).Conflicts, c => c.Text.Contains("bows round the door", StringComparison.Ordinal));
     }
 }

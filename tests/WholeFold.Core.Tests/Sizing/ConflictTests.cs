@@ -62,7 +62,7 @@ public class ConflictTests
             var construction = RandomChains.Make(random);
             var (target, tools) = RandomChains.Case(random, ruler: false);
             var pins = construction.Parameters.Where(_ => random.Next(2) == 0).ToDictionary(p => p.Id, _ => new Length(random.Next(1, 80) * 508L));
-            var poser = new Poser(construction, target, tools, _ => Stocks.All[2], Priority.Format, Preferences.None, pins, new Dictionary<string, Wish>());
+            var poser = new Poser(construction, target, tools, Core.Constructions.Allowances.Papers.All(Stocks.All[2]), Priority.Format, Preferences.None, pins, new Dictionary<string, Wish>());
             if (new[] { Means.Usual, Means.Smaller }.Any(m => Search.Solve(poser.Pose(m)) is not null))
             {
                 continue;

@@ -57,7 +57,7 @@ public class OracleTests
     private static bool Judge(Construction construction, Target target, ToolSet tools, Priority priority, Preferences prefer, string name)
     {
         var stock = Stocks.ById("card-270")!;
-        var poser = new Poser(construction, target, tools, _ => stock, priority, prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
+        var poser = new Poser(construction, target, tools, Core.Constructions.Allowances.Papers.All(stock), priority, prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
         var problem = poser.Pose(Means.Usual);
         var found = Search.Solve(problem);
         Oracle Judged() => new(construction, target, tools, stock, new CostOrder(priority, prefer.OneStop), prefer.NoSixteenths);

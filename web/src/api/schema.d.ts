@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every construction with what one looks for it by, and its pictures from closed to shown. */
+        get: operations["shelf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -83,6 +100,23 @@ export interface paths {
         put?: never;
         /** One design in every format at once: closed, with its sheets, its envelope and what had to change. */
         post: operations["wall"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/poses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The card from closed to shown, seen from a little above, and how it is put together. */
+        post: operations["poses"];
         delete?: never;
         options?: never;
         head?: never;
@@ -261,6 +295,12 @@ export interface components {
             current: boolean;
             same: boolean;
         };
+        AssemblyView: {
+            text: string;
+            linedUp: string[];
+            pressed: null | string;
+            rightWhen: null | string;
+        };
         BenchRequest: {
             design: components["schemas"]["DesignSpec"];
             before?: null | components["schemas"]["DesignSpec"];
@@ -323,14 +363,7 @@ export interface components {
         };
         ClosedPanel: {
             id: string;
-            /** Format: int64 */
-            x: number;
-            /** Format: int64 */
-            y: number;
-            /** Format: int64 */
-            width: number;
-            /** Format: int64 */
-            height: number;
+            corners: components["schemas"]["Spot"][];
         };
         ClosedView: {
             width: components["schemas"]["Figure"];
@@ -338,6 +371,9 @@ export interface components {
             panels: components["schemas"]["ClosedPanel"][];
             text: string;
             thickness: string;
+            weight: string;
+            map: components["schemas"]["ThicknessView"];
+            states: components["schemas"]["StateView"][];
             envelopeName: null | string;
             /** Format: int64 */
             envelopeWidth: null | number;
@@ -471,16 +507,20 @@ export interface components {
             text: string;
             likely: components["schemas"]["LikelyView"][];
         };
+        FoldingView: {
+            name: string;
+            construction: string;
+            size: string;
+            poses: components["schemas"]["PosesView"];
+            closed: components["schemas"]["ClosedView"];
+            steps: components["schemas"]["AssemblyView"][];
+            troubles: components["schemas"]["TroubleView"][];
+            watch: string[];
+            cautions: components["schemas"]["CheckView"][];
+        };
         GlueView: {
             id: string;
-            /** Format: int64 */
-            x: number;
-            /** Format: int64 */
-            y: number;
-            /** Format: int64 */
-            width: number;
-            /** Format: int64 */
-            height: number;
+            corners: components["schemas"]["Spot"][];
             linedUp: string;
         };
         LayerView: {
@@ -521,6 +561,10 @@ export interface components {
             value: string;
             because: string;
         };
+        LineView: {
+            from: components["schemas"]["Spot"];
+            to: components["schemas"]["Spot"];
+        };
         ListRequest: {
             text: string;
             units: string;
@@ -532,14 +576,8 @@ export interface components {
             id: string;
             name: string;
             kind: string;
-            /** Format: int64 */
-            x: number;
-            /** Format: int64 */
-            y: number;
-            /** Format: int64 */
-            width: number;
-            /** Format: int64 */
-            height: number;
+            corners: components["schemas"]["Spot"][];
+            isClosed: boolean;
             text: string;
         };
         PanelView: {
@@ -589,6 +627,23 @@ export interface components {
             openings: components["schemas"]["OpeningView"][];
             glue: components["schemas"]["GlueView"][];
         };
+        PoseView: {
+            /** Format: double */
+            share: number;
+            shapes: components["schemas"]["ShapeView"][];
+        };
+        PosesView: {
+            moves: boolean;
+            /** Format: int32 */
+            left: number;
+            /** Format: int32 */
+            top: number;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            frames: components["schemas"]["PoseView"][];
+        };
         PreferenceView: {
             id: string;
             name: string;
@@ -632,6 +687,7 @@ export interface components {
         ScoreView: {
             figureId: string;
             at: components["schemas"]["Figure"];
+            runs: string;
             direction: string;
             kind: string;
             how: string;
@@ -639,6 +695,15 @@ export interface components {
             label: string;
             words: string;
             between: string;
+            parts: components["schemas"]["LineView"][];
+        };
+        ShapeView: {
+            outline: number[];
+            holes: number[][];
+            /** Format: double */
+            light: number;
+            inside: boolean;
+            layer: boolean;
         };
         SheetRow: {
             figureId: string;
@@ -663,6 +728,45 @@ export interface components {
             closed: string;
             sections: components["schemas"]["SheetSection"][];
             notes: string[];
+        };
+        ShelfCard: {
+            id: string;
+            name: string;
+            opens: string;
+            does: string;
+            doesWords: string;
+            /** Format: int32 */
+            sheets: null | number;
+            goesFlat: boolean;
+            thickness: string;
+            difficulty: string;
+            difficultyWords: string;
+            turns: boolean;
+            formats: string;
+            refuses: string[];
+            sample: string;
+            poses: components["schemas"]["PosesView"];
+            watch: string[];
+        };
+        ShelfView: {
+            cards: components["schemas"]["ShelfCard"][];
+            flatUpTo: string;
+        };
+        Spot: {
+            /** Format: int64 */
+            x: number;
+            /** Format: int64 */
+            y: number;
+        };
+        StateView: {
+            id: string;
+            name: string;
+            how: string;
+            /** Format: int64 */
+            width: number;
+            /** Format: int64 */
+            height: number;
+            panels: components["schemas"]["ClosedPanel"][];
         };
         Step: {
             /** Format: int32 */
@@ -708,6 +812,17 @@ export interface components {
             conflicts: components["schemas"]["ConflictView"][];
             remedies: components["schemas"]["RemedyView"][];
         };
+        ThickView: {
+            corners: components["schemas"]["Spot"][];
+            /** Format: double */
+            share: number;
+        };
+        ThicknessView: {
+            greatest: string;
+            mean: string;
+            thickestAt: components["schemas"]["Spot"];
+            spots: components["schemas"]["ThickView"][];
+        };
         Tick: {
             /** Format: int64 */
             at: number;
@@ -736,6 +851,11 @@ export interface components {
             trimmerScores?: boolean;
             /** @description The ruler's finest mark; none where scores are only set on grooves. */
             rulerMark?: null | string;
+        };
+        TroubleView: {
+            sign: string;
+            cause: string;
+            remedy: string;
         };
         WallCard: {
             format: components["schemas"]["StripFormat"];
@@ -767,6 +887,26 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    shelf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfView"];
+                };
+            };
+        };
+    };
     catalogue: {
         parameters: {
             query?: never;
@@ -906,6 +1046,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WallView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    poses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoldingView"];
                 };
             };
             /** @description Bad Request */

@@ -8,6 +8,27 @@ export const closedSize = (closed: ClosedView, scale: number) => ({
   height: Math.max(closed.envelopeHeight ?? 0, closed.height.units) * scale,
 });
 
+/** Panels seen from above, each by its outline. */
+export function Panels({
+  panels,
+  left,
+  foot,
+  scale,
+}: {
+  panels: ClosedView["panels"];
+  left: number;
+  foot: number;
+  scale: number;
+}) {
+  return panels.map((p) => (
+    <polygon
+      key={p.id}
+      points={p.corners.map((c) => `${left + c.x * scale},${foot - c.y * scale}`).join(" ")}
+      className="closed-panel"
+    />
+  ));
+}
+
 /** The closed card with its panels' edges, in the envelope it goes into. */
 export function ClosedDrawing({ closed, x, y, scale }: { closed: ClosedView; x: number; y: number; scale: number }) {
   const outer = closedSize(closed, scale);
@@ -20,16 +41,7 @@ export function ClosedDrawing({ closed, x, y, scale }: { closed: ClosedView; x: 
         <rect x={x + (outer.width - ew) / 2} y={y + (outer.height - eh) / 2} width={ew} height={eh} className="envelope" />
       ) : null}
       <rect x={left} y={top} width={w} height={h} className="card closed" />
-      {closed.panels.map((p) => (
-        <rect
-          key={p.id}
-          x={left + p.x * scale}
-          y={top + h - (p.y + p.height) * scale}
-          width={p.width * scale}
-          height={p.height * scale}
-          className="closed-panel"
-        />
-      ))}
+      <Panels panels={closed.panels} left={left} foot={top + h} scale={scale} />
     </>
   );
 }

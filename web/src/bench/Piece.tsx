@@ -23,9 +23,12 @@ const flagWidth = (score: Schemas["ScoreView"]) => {
   );
 };
 
+/** The scores that the rule under the piece reads; the others carry their figures on themselves. */
+export const onRule = (piece: PieceView) => piece.scores.filter((s) => s.runs === "upright");
+
 /** Where each flag of a piece hangs at a scale, and how many lanes that takes. */
 export function flagsOf(piece: PieceView, scale: number): { placed: PlacedFlag[]; lanes: number } {
-  const flags: Flag[] = piece.scores.map((s) => ({ at: s.at.units * scale, width: flagWidth(s) }));
+  const flags: Flag[] = onRule(piece).map((s) => ({ at: s.at.units * scale, width: flagWidth(s) }));
   const placed = flagLanes(flags, piece.width.units * scale + 40);
   return { placed, lanes: placed.reduce((most, f) => Math.max(most, f.lane + 1), 0) };
 }
@@ -88,6 +91,12 @@ export function Piece({
   const ruleTop = y + height + FLAG_GAP + lanes * LANE + 2;
   // The card's foot is drawn at the bottom; the core counts heights from the foot.
   const up = (from: number, size: number) => y + height - (from + size) * scale;
+  const point = (p: Schemas["Spot"]) => ({ x: x + p.x * scale, y: up(p.y, 0) });
+  const path = (corners: Schemas["Spot"][]) =>
+    corners
+      .map(point)
+      .map((p, i) => `${i === 0 ? "M" : "L"}${p.x} ${p.y}`)
+      .join("");
   // Over a narrow piece its width stands after its name, not on it.
   const besideName = piece.name.length * 6.6 + 30 > width / 2;
   return (
@@ -122,38 +131,38 @@ export function Piece({
         </g>
       ))}
       {piece.glue.map((glue) => (
-        <rect
-          key={glue.id}
-          x={x + glue.x * scale}
-          y={up(glue.y, glue.height)}
-          width={glue.width * scale}
-          height={glue.height * scale}
-          className="glue"
-          fill="url(#hatch)"
-        >
+        <path key={glue.id} d={`${path(glue.corners)}z`} className="glue" fill="url(#hatch)">
           <title>{glue.linedUp}</title>
-        </rect>
+        </path>
       ))}
-      {piece.openings.map((opening) => {
-        const [left, top] = [x + opening.x * scale, up(opening.y, opening.height)];
-        const [w, h] = [opening.width * scale, opening.height * scale];
-        return (
-          <path
-            key={opening.id}
-            d={opening.kind === "slit" ? `M${left} ${top}l${w} ${h}` : `M${left} ${top}h${w}v${h}h${-w}z`}
-            className={`opening ${opening.kind}`}
-            data-opening={opening.id}
-          >
-            <title>{`${opening.name}, ${opening.text}`}</title>
-          </path>
-        );
-      })}
+      {piece.openings.map((opening) => (
+        <path
+          key={opening.id}
+          d={`${path(opening.corners)}${opening.isClosed ? "z" : ""}`}
+          className={`opening ${opening.kind}`}
+          data-opening={opening.id}
+        >
+          <title>{`${opening.name}, ${opening.text}`}</title>
+        </path>
+      ))}
       {piece.panels.map((panel) => (
         <PanelName key={panel.id} panel={panel} x={x} y={up(panel.y, panel.height)} scale={scale} />
       ))}
       <rect x={x} y={y} width={width} height={height} className="cut" />
-      {piece.scores.length > 0 ? <RuleDrawing rule={rule} x={x} y={ruleTop} scale={scale} length={piece.width.units} /> : null}
-      {piece.scores.map((score, i) => {
+      {piece.scores
+        .filter((s) => s.runs !== "upright")
+        .map((score) => (
+          <FreeScore
+            key={score.figureId}
+            score={score}
+            point={point}
+            edge={x + width}
+            chosen={selected === score.figureId}
+            onSelect={onSelect}
+          />
+        ))}
+      {onRule(piece).length > 0 ? <RuleDrawing rule={rule} x={x} y={ruleTop} scale={scale} length={piece.width.units} /> : null}
+      {onRule(piece).map((score, i) => {
         const at = x + score.at.units * scale;
         const flag = placed[i];
         if (!flag) {
@@ -171,7 +180,16 @@ export function Piece({
             onClick={() => onSelect(score.figureId)}
           >
             <title>{`${score.direction} at ${score.at.text}, ${score.between}: ${score.words}`}</title>
-            <line x1={at} x2={at} y1={y - 4} y2={y + height} className="crease" />
+            {score.parts.map((part) => (
+              <line
+                key={part.from.y}
+                x1={at}
+                x2={at}
+                y1={up(part.to.y, 0) - (part.to.y === piece.height.units ? 4 : 0)}
+                y2={up(part.from.y, 0)}
+                className="crease"
+              />
+            ))}
             <line
               x1={at}
               x2={at}
@@ -199,6 +217,49 @@ export function Piece({
           </g>
         );
       })}
+    </g>
+  );
+}
+
+/** A score that runs along the rule or slants: its figure stands on the line itself, its ticks at its ends. */
+function FreeScore({
+  score,
+  point,
+  edge,
+  chosen,
+  onSelect,
+}: {
+  score: Schemas["ScoreView"];
+  point: (p: Schemas["Spot"]) => { x: number; y: number };
+  /** The piece's right edge, beside which the figure stands. */
+  edge: number;
+  chosen: boolean;
+  onSelect: (figure: string) => void;
+}) {
+  const ends = score.parts.map((p) => [point(p.from), point(p.to)] as const);
+  const last = ends.at(-1)?.[1] ?? { x: 0, y: 0 };
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: a shortcut for the pointer; the keyboard opens the same figure in the list
+    <g
+      className={`score ${score.direction} ${score.kind} ${chosen ? "chosen" : ""}`}
+      onClick={() => onSelect(score.figureId)}
+      data-score={score.figureId}
+    >
+      <title>{`${score.direction} at ${score.at.text}, ${score.between}: ${score.words}`}</title>
+      {ends.map(([from, to]) => (
+        <line key={`${from.x} ${from.y}`} x1={from.x} y1={from.y} x2={to.x} y2={to.y} className="crease" />
+      ))}
+      {score.runs === "slanting"
+        ? ends.flat().map((end) => <circle key={`${end.x} ${end.y}`} cx={end.x} cy={end.y} r={3} className="score-tick" />)
+        : null}
+      {score.runs === "level" ? (
+        <SvgFig
+          text={`${score.label} ${score.direction === "valley" ? "v" : "m"}`}
+          x={edge + 6}
+          y={last.y + 5}
+          className="free-figure"
+        />
+      ) : null}
     </g>
   );
 }

@@ -49,7 +49,7 @@ function Drawing({
       above: 26,
       below: roomBelow(flagsOf(p, scale).lanes),
       left: 26,
-      right: 12,
+      right: p.scores.some((s) => s.runs === "level") ? 58 : 12,
     })),
     ...(closed
       ? [
@@ -124,7 +124,7 @@ function Closed({ closed, x, y, scale }: { closed: ClosedView; x: number; y: num
         {closed.envelopeName ? `${closed.envelopeName} envelope` : closed.envelopeText}
       </text>
       <text x={x + width / 2} y={y + height + 34} textAnchor="middle" className="layer-text">
-        {closed.thickness} thick
+        {closed.thickness} thick, {closed.weight}
       </text>
     </g>
   );

@@ -19,6 +19,10 @@ internal static class BenchEndpoints
             .WithName("wall")
             .ProducesProblem(StatusCodes.Status400BadRequest)
             .WithSummary("One design in every format at once: closed, with its sheets, its envelope and what had to change.");
+        bench.MapPost("/poses", async (BenchRequest request, OwnThings own, CancellationToken cancel) => BenchBuilder.Poses(request.Design, await own.Read(cancel)))
+            .WithName("poses")
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .WithSummary("The card from closed to shown, seen from a little above, and how it is put together.");
         bench.MapPost("/sheet", async (BenchRequest request, OwnThings own, CancellationToken cancel) => BenchBuilder.Sheet(request.Design, await own.Read(cancel)))
             .WithName("sheet")
             .ProducesProblem(StatusCodes.Status400BadRequest)

@@ -27,12 +27,20 @@ public abstract record Allowance(string? Piece = null)
     /// <param name="caliper">t, one ply of the piece.</param>
     public abstract Length Exact(Length caliper);
 
+    /// <summary>The same where it depends on what lies in it too.</summary>
+    protected virtual Length Exact(Papers papers) => Exact(papers.Of(Piece).Caliper);
+
     /// <summary>The allowance as it is used.</summary>
-    public Length Value(Stock stock, ToolSet tools)
+    public Length Value(Papers papers, ToolSet tools)
     {
-        var exact = Exact(stock.Caliper);
+        ArgumentNullException.ThrowIfNull(papers);
+        ArgumentNullException.ThrowIfNull(tools);
+        var exact = Exact(papers);
         return UpToTheMark ? tools.CutUp(exact) : exact;
     }
+
+    /// <summary>The same where every piece is cut from one card, with the usual paper on it.</summary>
+    public Length Value(Stock stock, ToolSet tools) => Value(Papers.All(stock), tools);
 
     /// <summary>k · t for a crease factor that is a decimal, rounded up to the unit, since an allowance may not be short.</summary>
     protected static Length Times(decimal factor, Length length) => new((long)Math.Ceiling(factor * length.Units));

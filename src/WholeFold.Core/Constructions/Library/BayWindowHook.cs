@@ -26,5 +26,12 @@ internal static class BayWindowHook
         c.Layer("sides", "bay sides", "base", ["left", "right"], Face.Down);
         c.Layer("middle", "bay middle", "base", ["middle"], Face.Down);
         c.Layer("inside", "inside, for the message", "base", ["back"], Face.Up, free: new Region(W + glue, Zero, 2 * W, H));
+
+        c.Does(Effect.Opens);
+        c.Step("Fold the bay's creases and burnish both ways.");
+        c.Press("Bond the glue strip on the back beside the spine.", Pressed.Closed, "the fold lies along the spine, head and foot level", "glue");
+        c.Step("Bow the bay out and catch the hook under an element that overhangs.");
+        c.Trouble("the hook slips out", "the element's free half is too short", "let it reach the hook's width and a sixteenth towards the spine");
+        c.Watch("Elements may cross the two creases of the bay's middle, bonded on one side; never those beside the hook and the glue strip.");
     });
 }

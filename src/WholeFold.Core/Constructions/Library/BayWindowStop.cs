@@ -26,5 +26,12 @@ internal static class BayWindowStop
         c.Layer("sides", "bay sides", "base", ["left", "right"], Face.Down);
         c.Layer("stop", "stop", "stop", ["stop"], Face.Up);
         c.Layer("inside", "inside, for the message", "base", ["back"], Face.Up, free: new Region(W, Zero, (2 * W) - stop, H));
+
+        c.Does(Effect.Opens);
+        c.Step("Fold the bay's creases and burnish both ways.");
+        c.Press("Set the stop on foam along the inside fore-edge, the foam kept back from its inner edge.", Pressed.Flat, "edges are level at the fore-edge and a finger-nail goes under the inner one", "stop");
+        c.Step("Slide the front's edge under the stop.");
+        c.Trouble("the edge slips out", "the foam reaches too near the stop's inner edge", "cut the foam back to leave the lip free");
+        c.Watch("A panel on the middle strip floats over both sides: bond it to the strip only.");
     });
 }

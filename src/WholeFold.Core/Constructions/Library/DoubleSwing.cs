@@ -76,5 +76,13 @@ internal static class DoubleSwing
             string[] posts = two ? ["left", "middle", "right"] : ["left", "right"];
             c.Layer("post", "posts", "base", posts, Face.Up, bothFaces: true, frees: [.. posts.Select((_, i) => new Region(i == 0 ? Zero : starts[i - 1] + (3 * u), low, i < starts.Length ? starts[i] : end, high))]);
             c.Trade("rail", "rails", rail, "height of what swings", H - (2 * rail));
+
+            c.Does(Effect.Turns);
+            c.Step("Score the creases on the rails only, then cut the swings free: along both rails and down their outer edges, on a mat against a metal rule, away from the hand that holds it.");
+            c.Step("Fold the rails as a zigzag and burnish, the swings kept flat in the middle.");
+            c.Step("Put the layers on, front and back, before it is closed for the first time.");
+            c.Trouble("a swing catches its frame", "a cut that stops short of its corner", "finish the corner with the point of the knife");
+            c.Trouble("a swing creases", "a score that runs on into it", "burnish it flat from behind; score on the rails only");
+            c.Watch("A layer on a swing must stay inside it, or it catches.");
         });
 }

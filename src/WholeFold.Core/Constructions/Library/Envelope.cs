@@ -95,6 +95,19 @@ internal static class Envelope
         c.Bond("left-seam", "envelope", "lower", Face.Up, new Region(left, Zero, left + side, foot), "envelope", "left", Face.Down, new Region(side, low + foot, Zero, low), "the lower flap's edge level with the fold; a thin line of glue, so that the card does not stick");
         c.Bond("right-seam", "envelope", "lower", Face.Up, new Region(right, Zero, right - side, foot), "envelope", "right", Face.Down, new Region(right + g, low + foot, all, low), "the other edge, the same");
         c.Layer("liner", "liner", "envelope", ["face"], Face.Up);
+        Assembled(c);
+        c.Step(gusset is null ? "Fold the side flaps in, then the lower flap over them." : "Fold the gussets up and the side flaps in over them, then the lower gusset and its flap.");
+        c.Press("Run a thin line of glue along the side flaps and press the lower flap on them.", gusset is null ? Pressed.Flat : Pressed.Held, gusset is null ? "the lower flap's edges are level with the folds" : "the corners stand square round the card", "left-seam", "right-seam");
+        c.Step("Put the card in and close the upper flap.");
+    }
+
+    private static void Assembled(ConstructionBuilder c)
+    {
+        c.Does(Effect.Holds);
+        c.Step("Take the notches out, fold all creases and burnish them.");
+        c.Trouble("the card sticks inside", "glue that came out of the seam", "a thinner line, and a slip of waxed paper inside while it dries");
+        c.Trouble("the card does not go in", "card or paper thicker than reckoned", "say how thick the closed card is, and size it again");
+        c.Watch("Try the card in it before the seams are glued.");
     }
 
     private static Affine Inside(ConstructionBuilder c, string id, string name, Affine least) =>
@@ -143,7 +156,9 @@ internal static class Envelope
         var high = s / 4;
         c.Bond("seam", "envelope", "first", Face.Up, Folded(f + m, (f - m, 2 * m), (f + m, high + m)), "envelope", "second", Face.Down, Across(f - m, (f - m, 2 * m), (f + m, high + m)), "the second and the fourth flap first, then the first one over them; a thin line of glue along the seam");
         c.Bond("other-seam", "envelope", "first", Face.Up, Folded(f + m, (2 * m, f - m), (high + m, f + m)), "envelope", "fourth", Face.Down, Across(m - f, (2 * m, f - m), (high + m, f + m)), "the other seam, the same");
-        c.Layer("liner", "liner", "envelope", ["face"], Face.Up, free: new Region(m, m, m + h, m + h));
+        Assembled(c);
+        c.Press("Fold the second and the fourth flap in, run a thin line of glue along both seams, and press the first flap on them.", Pressed.Flat, "the notches close to a point at the face's corners", "seam", "other-seam");
+        c.Step("Put the card in and close the third flap.");
     }
 
     /// <summary>Where a rectangle over the face lies on a flap that is folded over a line with x + y constant; corner by corner.</summary>

@@ -22,5 +22,12 @@ internal static class FrontStep
         c.Bond("tab", "base", "back", Face.Up, new Region(Zero, H - step, W, H - step + tab), "base", "tab", Face.Down, new Region(Zero, foot, W, foot + tab), "the tab's crease as far above the bottom crease as the step is high");
         c.Layer("front", "step front, on the other face of the sheet", "base", ["front"], Face.Down);
         c.Layer("back", "back above the step", "base", ["back"], Face.Up, free: new Region(Zero, Zero, W, H - step));
+
+        c.Does(Effect.Stands);
+        c.Step("Fold all four valleys and burnish both ways.");
+        c.Press("Bring the tab down inside the step and bond it to the back.", Pressed.Flat, "the tab's crease lies a step above the bottom crease, sides level", "tab");
+        c.Step("Push the step up to close it, never down: it would hang out below.");
+        c.Trouble("the step leans forward", "the tab's crease is lower than the step", "lift the tab and set its crease at the step's height");
+        c.Watch("The step's layer goes on the other face of the sheet than the back's: the usual mistake.");
     });
 }

@@ -27,5 +27,12 @@ internal static class Gatefold
             {
                 c.Grows("the sheet is kept whole, so the back takes both reliefs and the finished card is wider by them");
             }
+
+            c.Does(Effect.Opens);
+            c.Step("Fold both doors in and burnish, each by itself.");
+            c.Step("Close both and look along the middle: the gap is even from end to end.");
+            c.Trouble("the doors touch or overlap", "no relief, or the card is thicker than reckoned", "trim a hair off one door's edge with the card open");
+            c.Trouble("the gap is wider at one end", "a score that does not run square", "burnish the score again along a ruler; else cut anew");
+            c.Watch("Layers on the doors must not reach over the gap.");
         });
 }

@@ -13,7 +13,20 @@ internal static class InsideBox
         c.Layer("front", "front", "card", ["front"], Face.Down, levels: 2);
         c.Layer("inside", "inside the front, for the message", "card", ["front"], Face.Up, free: new Region(Zero, Zero, W - Name("depth"), H));
         c.Layer("scene", "scene in the box", "box", ["base"], Face.Up);
+        c.Step("Cut the window, fold the card and the box, and burnish both ways.");
+        Assembled(c);
     });
+
+    /// <summary>How the box is bonded in, whatever stands in it.</summary>
+    internal static void Assembled(ConstructionBuilder c)
+    {
+        c.Does(Effect.PopsUp);
+        c.Press("Bond the box's last panel to the inside of the short back, its free edge at the spine.", Pressed.Flat, "its edge lies in the spine's crease, head and foot level", "back");
+        c.Press("Put adhesive on the box's tab, close the card on it and press.", Pressed.Closed, "opened, the tab's edge lies in the spine and the box stands square at a right angle", "front");
+        c.Trouble("the card does not close", "the back is not short enough for the box's wall", "trim the back by what is too much");
+        c.Trouble("the box pulls skew", "the tab was bonded with the card open", "ease it off and let it find its place by closing the card");
+        c.Watch("At a right angle the box is square; opened flat it lies flat again the other way.");
+    }
 
     /// <summary>The card and the box in it; what else stands in the box is the caller's.</summary>
     /// <param name="shallowest">The least depth, and why.</param>

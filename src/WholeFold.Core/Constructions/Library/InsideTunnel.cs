@@ -40,5 +40,9 @@ internal static class InsideTunnel
 
             c.Layer("front", "front", "card", ["front"], Face.Down, levels: 2);
             c.Layer("scene", "scene behind the layers", "box", ["base"], Face.Up);
+            c.Step("Cut the windows, nested from the front to the back, fold the card, the box and the layers, and burnish both ways.");
+            c.Press("Bond the layers' tabs inside the box, the one behind the window first, tabs pointing to the window.", Pressed.Closed, "each tab touches the crease or the tab before it, and the windows are concentric", "layer*");
+            InsideBox.Assembled(c);
+            c.Watch("Each layer is a hair less than the box in both directions: cut it scant.");
         });
 }

@@ -53,5 +53,14 @@ internal static class NeverEnding
         c.Layer("back-end", "back, left and right ends", "bottom", ["lower-left", "lower-right", "upper-left", "upper-right"], Face.Down);
         c.Layer("inner-end", "inside, beside the glue", "top", ["left-foot", "right-foot", "left-head", "right-head"], Face.Down, frees: [new(w, Zero, 2 * w, h), new(2 * w, Zero, 3 * w, h), new(w, 3 * h, 2 * w, H), new(2 * w, 3 * h, 3 * w, H)]);
         c.Layer("inner-side", "inside, above and below the glue", "bottom", ["lower-left", "lower-right", "upper-left", "upper-right"], Face.Up, frees: [new(Zero, h, w, 2 * h), new(3 * w, h, W, 2 * h), new(Zero, 2 * h, w, 3 * h), new(3 * w, 2 * h, W, 3 * h)]);
+
+        c.Does(Effect.Turns);
+        c.Step("Score both sheets whole, burnish the creases both ways, and only then cut each in two.");
+        c.Press("Lay the bottom's halves side by side, glue at the four corners only, and lay the top's halves on it, cuts crossing.", Pressed.Flat, "corners and edges are level all round, the two cuts cross in the middle", "*");
+        c.Step("Let it dry under a weight, then turn it through all its states, gently the first time.");
+        c.Step("Put the layers on in each state as it comes round.");
+        c.Trouble("it does not turn", "glue beyond a corner", "ease it open with a palette knife");
+        c.Trouble("a corner comes off after a while", "a glue that is too weak", "strong glue, the whole corner to its edge");
+        c.Watch("Each crease works one way only, the outer faces together.");
     });
 }

@@ -25,5 +25,12 @@ internal static class PeakTunnel
         c.Require("window-height", H - (2 * margin) - Construction.SmallestWindow, "the window would be too low to see through");
         c.Trade("inset", "room for a spinner", e, "reach", W - e);
         c.Layer("front", "front", "base", ["front"], Face.Down, levels: 2);
+
+        c.Does(Effect.PopsUp);
+        c.Step("Cut the window across the peak, fold the tunnel in a valley, a mountain and a valley, and burnish both ways.");
+        c.Press("Bond one outer panel of the tunnel to the inside of the front.", Pressed.Flat, "its edge lies the inset from the fore-edge, head and foot level", "front");
+        c.Press("Put adhesive on the other panel, close the card on it and press.", Pressed.Closed, "opened, its edge lies the same inset from the other fore-edge", "back");
+        c.Trouble("the peak sticks out of the closed card", "the inset is smaller than what hangs on the peak", "a larger inset, or a smaller spinner");
+        c.Watch("What spins on the peak's axis must be no wider on either side than the inset.");
     });
 }

@@ -55,5 +55,14 @@ internal static class PillarTiers
             }
 
             c.Trade("side", "depth of a step", s, "faces", w0);
+
+            c.Does(Effect.Stands);
+            c.Press("Close each pillar: its flap goes inside, against the first edge.", Pressed.Closed, "the pillar folds flat both ways and its corners stay square", "*-tube");
+            c.Press("Bond the pillars on the panel behind them, row by row, all pushed flat the same way in a row.", Pressed.Closed, "outer edges and feet are level", "*-behind");
+            c.Press("Lay each face over its two pillars while they lie flat.", Pressed.Closed, "the face's ends are level with the pillars' outer edges, feet level", "*-face");
+            c.Step("Stand it up, and lay it flat again the way it goes.");
+            c.Trouble("a pillar is skewed when it stands", "its flap was not shaved, or not pushed into the edge", "open the seam, shave the flap by a hair and close it again");
+            c.Trouble("the white core shows at a pillar's edge", "card that is coloured on one side", "card that is coloured through, or ink along the edge");
+            c.Watch("Seams go on the hidden side, against the panel behind.");
         });
 }

@@ -41,5 +41,18 @@ internal static class ShadowBox
             c.Require("window-height", H - foot - margin - Construction.SmallestWindow, "the window would be too low to see through");
             c.Trade("depth", "depth", depth, "window", m - (2 * margin));
             c.Layer("back", "scene on the back", "back", ["back"], Face.Up);
+
+            c.Does(Effect.Stands);
+            c.Step("Fold the front's walls back and the back's tabs forward, and burnish both ways.");
+            c.Press("Bond the back's tabs to the outer edges of the walls, flat, one side after the other.", Pressed.Closed, "edges and feet are level on both sides", "back-*");
+            if (c.Count("middles") > 0)
+            {
+                c.Press("Bond the middles' tabs inside the walls, the first against the edge of the back's tab.", Pressed.Closed, "each tab touches the one behind it, feet level", "middle*");
+            }
+
+            c.Step("Stand it up, look through the window, and fold it flat again.");
+            c.Trouble("it stands skew", "one tab sits deeper than the other", "lift that tab and set it by the wall's edge");
+            c.Trouble("tabs show beside the window", "more depth than the margin hides", "less depth, or a smaller window");
+            c.Watch("Decorate the back and the middles before they go in.");
         });
 }

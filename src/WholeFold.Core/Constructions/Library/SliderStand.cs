@@ -13,7 +13,7 @@ internal static class SliderStand
         var q = c.Length("box", "box", "height of the box that it stands on", 0.18m * W, "0.18 of the card's width", [(Pair.Of(1, 2, 12m), "a lower box falls over")], [(W / 3, "a higher one leaves no slide")], least: "taller slide", most: "higher box");
         var f = c.Length("flap", "flap", "height of the flaps that hold the slide's foot, and of its grip", 0.18m * W, "0.18 of the card's width", [(Pair.Of(1, 2, 12m), "a lower flap does not hold the slide upright")], [(q, "higher flaps do not stand inside the box")], least: "lower grip", most: "surer hold");
         var edge = c.Length("edge", "edge", "how far the slit stays from either end", Pair.Of(1, 4, 6m), "¼ in, or 6 mm; ⅜ in, or 10 mm, in card under 200 g/m²", [(Pair.Of(3, 16, 5m), "a narrower edge tears")], [(H / 4, "a wider one leaves a narrow slide")], OnConversion.Fixed, least: "wider slide", most: "stronger edge", so: "the ends of the slit do not tear");
-        c.StandsOnItsSide();
+        c.LooksAt("slide", "slide", Axis.X);
         var ease = c.Allow(new Slit(Measure.Length.In(1, 32)));
         var p = (W - f - q) / 2;
         c.Piece("base", "Base", Axis.X, H, "twice the card's width", "the card's height", [Panel("flap1", "first flap", f), Panel("floor1", "first floor", p), Panel("box1", "first box side", q), Panel("top1", "first top", p), Panel("top2", "second top", p), Panel("box2", "second box side", q), Panel("floor2", "second floor", p), Panel("flap2", "second flap", f)], [
@@ -34,5 +34,14 @@ internal static class SliderStand
         c.Trade("box", "box", q, "slide", p);
         c.Layer("front", "front, above the box", "base", ["top1"], Face.Down);
         c.Layer("box", "box sides", "base", ["box1", "box2"], Face.Down);
+
+        c.Does(Effect.Stands);
+        c.Step("Cut the slit before folding, on a mat against a metal rule, away from the hand that holds it.");
+        c.Step("Fold all creases one way and burnish both ways; push the slide through the slit.");
+        c.Press("Bond the slide's foot between the outer faces of the two flaps.", Pressed.Closed, "the foot and both folds are level, and the slide stands in the middle of the slit", "foot1", "foot2");
+        c.Step("Pull the slide up and stand the card on its box.");
+        c.Trouble("the slide binds", "it touches the ends of the slit", "trim a hair off one side of the slide");
+        c.Trouble("the box leans", "one flap is bonded higher than the other", "ease it off and set both folds level");
+        c.Watch("What is on the slide must be flat where it passes the slit.");
     });
 }

@@ -28,5 +28,15 @@ internal static class SpinnerWindow
         c.Bond("halves", "spinner:1", "spinner", Face.Down, new Region(Zero, Zero, spinner, tall), "spinner:2", "spinner", Face.Down, new Region(spinner, Zero, Zero, tall), "mirror images, back to back round the thread");
         c.Trade("windowWidth", "window", width, "frame", left);
         c.Layer("inside", "inside, for the message", "base", ["back"], Face.Up);
+
+        c.Does(Effect.Turns);
+        c.Step("Cut the window through the card and its front layer together, before anything is glued.");
+        c.Press("Lay the thread between the two spinner halves and press them on each other, back to back.", Pressed.Flat, "the halves cover each other all round and the thread runs through their middle", "halves");
+        c.Step("Tape the thread tight above and below the window, parallel to the spine, and cut the ends short.");
+        c.Press("Put the front layer over it, so that it hides the thread's ends.", Pressed.Flat, "the two windows are level and nothing of the thread shows outside them", "front");
+        c.Step("Wind the spinner up before the card goes into its envelope: it spins as the card is taken out.");
+        c.Trouble("the spinner rubs on the window", "one half is wider than the other, or the thread is not in the middle", "trim the wider half, or a larger window");
+        c.Trouble("it does not spin", "the thread is slack", "lift the front layer, pull the thread and tape it again");
+        c.Watch("A spinner needs its larger half-width on both sides of the thread.");
     });
 }

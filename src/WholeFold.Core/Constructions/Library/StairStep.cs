@@ -33,5 +33,13 @@ internal static class StairStep
         c.Layer("facade", "facade front", "facade", ["front"], Face.Up);
         c.Layer("step", "step front, on the other face of the sheet", "base", ["front"], Face.Down);
         c.Layer("back", "back above the facade", "base", ["back"], Face.Up, free: new Region(Zero, bottom + step, W, bottom + back));
+
+        c.Does(Effect.Stands);
+        c.Step("Fold the base's valleys, and the facade's valley and mountain, and burnish both ways.");
+        c.Press("Bring the base's tab down inside the step and bond it to the back.", Pressed.Flat, "its crease lies a step above the bottom crease, sides level", "step");
+        c.Press("Bond the facade's foot to the front of the first step and its tab to the back.", Pressed.Closed, "the facade's lower edge is level with the step's, its crease as high above the bottom crease as it is tall", "facade-*");
+        c.Step("Slide it down to close it and up to stand it.");
+        c.Trouble("the facade bows when it stands", "its tab is too high or too low", "lift the tab and set its crease by the facade's height from the bottom crease");
+        c.Watch("A hidden tab goes below its crease: score it as a mountain then.");
     });
 }

@@ -39,5 +39,13 @@ internal static class TierScene
 
             c.Trade("depth", "depth", depth, "scene", middle);
             c.Layer("back", "back", "base", ["back"], Face.Up);
+
+            c.Does(Effect.Stands);
+            c.Step("Fold the base and the tiers and burnish both ways.");
+            c.Press("Bond the tiers' tabs to the walls, the rear one first, each side with the base lying flat.", Pressed.Flat, "the rear tier's crease lies its share from the base's crease, the next tab touches the one before, feet level", "*-left", "*-right");
+            c.Step("Fold it flat sideways, press, and open it again.");
+            c.Trouble("it does not fold flat", "glue beyond a tab, or a tab over the crease", "ease it off with a palette knife and set it by the crease");
+            c.Trouble("a tier bulges when it stands", "its two tabs are not at one distance", "set the loose side again with the base flat");
+            c.Watch("Figures taller than a tier are bonded below its top edge, and never to what is behind.");
         });
 }

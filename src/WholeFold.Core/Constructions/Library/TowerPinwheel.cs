@@ -25,5 +25,12 @@ internal static class TowerPinwheel
         c.Layer("outer-fins", "outer faces of the fins", "fin", ["fin"], Face.Up);
         c.Layer("inner", "inner face of the strip's fin", "strip", ["fin"], Face.Down, free: new Region(5 * s, Zero, (4 * s) + f, H));
         c.Layer("inner-fins", "inner faces of the fins", "fin", ["fin"], Face.Down, free: new Region(s, Zero, f, H));
+
+        c.Does(Effect.Stands);
+        c.Step("Fold the strip's creases and burnish both ways.");
+        c.Press("Close the tube: the first side on the start of the fin.", Pressed.Closed, "the edge lies in the crease and the tube folds flat both ways", "tube");
+        c.Press("Bond each further fin with its edge against a crease, covering a side, all turning the same way.", Pressed.Closed, "four fins stand out alike when the tube is open", "fin*");
+        c.Trouble("it stands on three fins", "the four are not equally high", "trim all four on the trimmer at one setting");
+        c.Watch("Cut the strip and the fins to one height at one setting.");
     });
 }

@@ -25,5 +25,14 @@ internal static class TroughPopUp
         c.Trade("trough", "trough", d, "inside", W - d);
         c.Layer("front", "front", "base", ["front"], Face.Down, levels: 2);
         c.Layer("inside", "inside, for the message", "base", ["back"], Face.Up, free: new Region(W + (4 * d), Zero, (2 * W) + (3 * d), H));
+
+        c.Does(Effect.PopsUp);
+        c.Step("Fold all five creases and burnish, the middle ones hard.");
+        c.Press("Glue both grooves that open to the outside shut.", Pressed.Closed, "two fins stand inside, level, with a valley between them at the spine", "left-fin", "right-fin");
+        c.Press("Bond the clear strip into the valley, against both fins.", Pressed.Held, "its edges lie on the fins' outer creases", "strip");
+        c.Step("Stand the elements on the strip, each shorter than the card is wide.");
+        c.Trouble("the card gapes", "six plies and a strip at the spine", "lighter card, or leave it under a weight overnight");
+        c.Trouble("an element looks out of the closed card", "it is taller than the card is wide", "cut it down, or stand it nearer to the spine");
+        c.Watch("Wet glue does not dry under acetate: use tape.");
     });
 }

@@ -44,5 +44,15 @@ internal static class TwistPop
         c.Layer("panels", "panels", "concertina", ["one", "two", "three", "four"], Face.Up);
         c.Layer("front", "front", "card", ["front"], Face.Down, levels: 2);
         c.Trade("carrierWidth", "height of the panels", h, "card above and below", H - h);
+
+        c.Does(Effect.PopsUp);
+        c.Step("Shape the carrier: fold and burnish its diagonals as valleys, its middle as a mountain, and run a nail along the lengthwise score.");
+        c.Step("Fold the concertina, valley, mountain, valley, and burnish both ways.");
+        c.Press("Fold the carrier and glue one of its triangles into the card.", Pressed.Closed, "the tip lies on the spine in the middle of the height", "front");
+        c.Press("Glue the other triangle and close the card on it.", Pressed.Closed, "opened, both tips meet on the spine", "back");
+        c.Press("Glue the concertina's first panel into the left wall and its last into the right one.", Pressed.Closed, "its crease lies the grip inside the wall's end, and it overhangs the wall equally above and below", "first", "fourth");
+        c.Trouble("the panels jam half-way", "glue outside the triangles' corners", "ease it off; glue right into the corners and none outside");
+        c.Trouble("the concertina hangs askew", "its two ends are not at one height", "lift one end and set it by the carrier's edges");
+        c.Watch("Nothing raised on the two middle panels' folds.");
     });
 }

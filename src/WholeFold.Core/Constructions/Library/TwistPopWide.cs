@@ -57,5 +57,15 @@ internal static class TwistPopWide
         c.Layer("squares", "squares", "twist", ["one", "two", "three", "four"], Face.Up);
         c.Layer("front", "front", "card", ["front"], Face.Down, levels: 2);
         c.Trade("square", "squares", k, "reach left beyond them", reach - k);
+
+        c.Does(Effect.PopsUp);
+        c.Step("Cut the corners away, fold the diagonals as valleys and the middle as a mountain, and burnish both ways.");
+        c.Press("Glue one arm into the card, only between the diagonals.", Pressed.Flat, "the insert's middle lies on the spine and in the middle of the height", "front");
+        c.Press("Glue the other arm and close the card on it.", Pressed.Closed, "opened, the insert lies flat and the diagonals meet on the spine", "back");
+        c.Press("Glue the strip's first square to the column's head, its outer corner only.", Pressed.Flat, "the strip's crease lies three quarters of a square from the column's end, the strip in its middle", "first");
+        c.Press("Put glue on the other outer corner and close the card: the strip finds its place.", Pressed.Closed, "opened, the strip stands evenly in the middle", "fourth");
+        c.Trouble("the strip tears loose", "the first square was glued past its outer corner", "glue a quarter of a square, no more");
+        c.Trouble("the arms crease", "glued beyond the diagonals", "ease them off: beyond the diagonals they swing with the column");
+        c.Watch("Half-way the strip bends as paper does: use a card that is supple.");
     });
 }

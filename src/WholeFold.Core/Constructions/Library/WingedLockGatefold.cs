@@ -26,5 +26,13 @@ internal static class WingedLockGatefold
         c.Layer("doors", "doors and inner panels", "base", ["door-left", "inner-left", "inner-right", "door-right"], Face.Up, bothFaces: true);
         c.Layer("wings", "wings", "base", ["wing-left", "wing-right"], Face.Down);
         c.Layer("centre", "centre strip", "base", ["centre"], Face.Up, bothFaces: true);
+
+        c.Does(Effect.Opens);
+        c.Step("Fold each wing and door pair on itself and burnish, from the outside inwards.");
+        c.Step("Close it: doors on the inner panels, wings meeting over the centre strip.");
+        c.Step("Put the topper on the centre strip, on its foam where there is a pad, so that it holds the wings down.");
+        c.Trouble("the wings tent over the centre", "they meet, or stand against the foam", "trim half of what is too much off each wing");
+        c.Trouble("the topper does not hold the wings", "it is no wider than the centre strip", "a wider topper, or a lower pad");
+        c.Watch("Only the centre strip carries the topper: no adhesive on the wings.");
     });
 }

@@ -83,6 +83,7 @@ export function BenchPage() {
     ["G", () => navigate("/drawer")],
     ["P", () => navigate(`/sheet/${id}`)],
     ["W", () => navigate(`/wall/${id}`)],
+    ["F", () => navigate(`/folding/${id}`)],
     ["Escape", desk.stopComparing],
     ["mod+Z", desk.undo],
     ["mod+shift+Z", desk.redo],
@@ -202,6 +203,9 @@ export function BenchPage() {
                   )}
                 </span>
                 <span className="target-buttons">
+                  <Button size="compact-sm" variant="default" component={Link} to={`/folding/${id}`} aria-keyshortcuts="f">
+                    folds
+                  </Button>
                   <Button size="compact-sm" variant="default" component={Link} to={`/wall/${id}`} aria-keyshortcuts="w">
                     wall
                   </Button>

@@ -41,10 +41,12 @@ export function DrawerPage() {
     },
     () => {},
   );
+  const navigate = useNavigate();
   useDocumentTitle("Drawer · Whole Fold");
   useHotkeys([
     ["N", () => setMaking(true)],
     ["L", () => setChecking(true)],
+    ["S", () => navigate("/shelf")],
     ["D", () => setColorScheme(scheme === "dark" ? "light" : "dark")],
     ["shift+?", () => setHelp(true)],
     ["?", () => setHelp(true)],
@@ -58,6 +60,9 @@ export function DrawerPage() {
         <Wordmark />
         <h1>Drawer</h1>
         <span className="spring" />
+        <Button variant="default" component={Link} to="/shelf" radius="xl" aria-keyshortcuts="s">
+          Shelf of constructions
+        </Button>
         <Button variant="default" onClick={() => setChecking(true)} radius="xl" aria-keyshortcuts="l">
           Check a list
         </Button>
@@ -74,7 +79,8 @@ export function DrawerPage() {
         {designs.isLoading ? <Loader aria-label="Opening the drawer" /> : null}
         {designs.data?.length === 0 ? (
           <p className="empty">
-            The drawer is empty. <b>New design</b> begins one from a construction and a format.
+            The drawer is empty. <b>New design</b> begins one from a construction and a format; the <Link to="/shelf">shelf</Link>{" "}
+            shows what each construction does.
           </p>
         ) : null}
         <ul className="designs">

@@ -28,7 +28,16 @@ const card = (key: string, width: number, height: number, stuck = false) =>
       : {
           width: figure(width),
           height: figure(height),
-          panels: [{ id: "p", x: 0, y: 0, width, height }],
+          panels: [
+            {
+              id: "p",
+              corners: [
+                { x: 0, y: 0 },
+                { x: width, y: 0 },
+                { x: width, y: height },
+              ],
+            },
+          ],
           text: "",
           thickness: "1.2 mm",
           envelopeName: null,

@@ -1,0 +1,61 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Exchange;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Lists;
+using WholeFold.Core.Sizing;
+using Xunit;
+using static WholeFold.Core.Tests.Support;
+
+namespace WholeFold.Core.Tests.Constructions;
+
+/// <summary>How each construction is put together, as data that later screens read.</summary>
+public class AssemblingTests
+{
+    [Fact]
+    public void Every_bond_of_every_variant_is_made_in_one_step_with_its_pose_and_how_one_knows_it_is_right()
+    {
+        foreach (var (family, choices) in Variants())
+        {
+            var construction = family.For(choices);
+            var made = construction.Steps.SelectMany(s => s.Bonds).ToList();
+            Assert.Equal(construction.Bonds.Where(b => !b.Loose).Select(b => b.Id).Order(), made.Order());
+            Assert.True(construction.Steps.Count >= 2, family.Id);
+            Assert.All(construction.Steps, s => Assert.Equal(s.Bonds.Count > 0, s is { Pressed: not null, RightWhen.Length: > 10 }));
+            Assert.All(construction.Steps, s => Assert.EndsWith(".", s.Text, StringComparison.Ordinal));
+            Assert.All(construction.Bonds, b => Assert.NotEmpty(b.LinedUp));
+        }
+    }
+
+    [Fact]
+    public void Each_has_signs_with_cause_and_remedy_and_something_to_watch_for()
+    {
+        foreach (var family in Core.Constructions.Library.ConstructionLibrary.All)
+        {
+            var construction = family.For();
+            Assert.NotEmpty(construction.Troubles);
+            Assert.All(construction.Troubles, t => Assert.True(t.Sign.Length > 5 && t.Cause.Length > 5 && t.Remedy.Length > 5));
+            Assert.NotEmpty(construction.Watch);
+        }
+
+        Assert.Equal(5, Core.Constructions.Library.ConstructionLibrary.All.Select(f => f.For().Does).Distinct().Count());
+    }
+
+    [Fact]
+    public void What_is_cut_inside_a_sheet_by_hand_carries_its_caution_at_the_step_or_as_a_check()
+    {
+        foreach (var (family, choices) in Variants())
+        {
+            if (Try(new DesignSpec { Construction = family.Id, Format = "5x7", Set = choices, Tools = "imperial-eighths" }) is { } sized && sized.Pieces.Any(p => p.Openings.Any(o => o.Opening.IsKnifeWork)))
+            {
+                Assert.Contains(sized.Checks, c => c.Id == "knife-work" && c.Text.In(Core.Measure.DisplayUnit.Inch).Contains("away from the hand", StringComparison.Ordinal));
+            }
+        }
+    }
+
+    [Fact]
+    public void A_press_of_a_bond_that_is_not_there_is_refused()
+    {
+        var builder = new ConstructionBuilder("none", new Dictionary<string, string>());
+        Assert.Throws<InvalidOperationException>(() => builder.Press("Press.", Pressed.Flat, "it is right", "tube"));
+    }
+}

@@ -1,0 +1,164 @@
+import { Button, Checkbox, Loader, Select, TextInput, useComputedColorScheme, useMantineColorScheme } from "@mantine/core";
+import { useDocumentTitle, useHotkeys, useReducedMotion } from "@mantine/hooks";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { answer, api, type Problem } from "../../api/client";
+import { frameAt, Pose } from "../../bench/Pose";
+import { Trouble } from "../../components/Trouble";
+import { ThemeButton, Wordmark } from "../bench/Bar";
+import { anything, choose, kinds, type ShelfCard } from "./choose";
+
+/** Every construction, found by what it does when it is opened; each opens and shuts where one points at it. */
+export function ShelfPage() {
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const { setColorScheme } = useMantineColorScheme();
+  const scheme = useComputedColorScheme("light");
+  const [wanted, setWanted] = useState(anything);
+  const shelf = useQuery({
+    queryKey: ["shelf"],
+    queryFn: ({ signal }) => answer(api.GET("/api/shelf", { signal })),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const begin = useMutation({
+    mutationFn: (card: ShelfCard) =>
+      answer(api.POST("/api/designs", { body: { state: { name: card.name, construction: card.id, format: "5x7" } } })),
+    onSuccess: (made) => {
+      queries.setQueryData(["design", made.id], made);
+      queries.invalidateQueries({ queryKey: ["designs"] });
+      navigate(`/bench/${made.id}`);
+    },
+  });
+  useDocumentTitle("Shelf of constructions · Whole Fold");
+  useHotkeys([
+    ["D", () => setColorScheme(scheme === "dark" ? "light" : "dark")],
+    ["G", () => navigate("/drawer")],
+    ["Escape", () => setWanted(anything)],
+  ]);
+  const cards = shelf.data?.cards ?? [];
+  const found = choose(cards, wanted);
+  return (
+    <main className="page shelf-page">
+      <header className="bar">
+        <Wordmark />
+        <h1>Shelf of constructions</h1>
+        <span className="spring" />
+        <Button variant="default" radius="xl" component={Link} to="/drawer" aria-keyshortcuts="g">
+          To the drawer
+        </Button>
+        <ThemeButton />
+      </header>
+      <search className="shelf-choose">
+        <TextInput
+          aria-label="Words"
+          placeholder="tiers, window, spins …"
+          value={wanted.words}
+          onChange={(e) => setWanted({ ...wanted, words: e.currentTarget.value })}
+        />
+        <Select
+          aria-label="What it does"
+          placeholder="whatever it does"
+          clearable
+          comboboxProps={{ withinPortal: false }}
+          clearButtonProps={{ "aria-label": "Whatever it does" }}
+          data={kinds(cards, "does", "doesWords")}
+          value={wanted.does || null}
+          onChange={(does) => setWanted({ ...wanted, does: does ?? "" })}
+        />
+        <Select
+          aria-label="How hard it is"
+          placeholder="however hard"
+          clearable
+          comboboxProps={{ withinPortal: false }}
+          clearButtonProps={{ "aria-label": "However hard" }}
+          data={kinds(cards, "difficulty", "difficultyWords")}
+          value={wanted.difficulty || null}
+          onChange={(difficulty) => setWanted({ ...wanted, difficulty: difficulty ?? "" })}
+        />
+        <Checkbox
+          label="one sheet"
+          checked={wanted.oneSheet}
+          onChange={(e) => setWanted({ ...wanted, oneSheet: e.currentTarget.checked })}
+        />
+        <Checkbox
+          label={`flat in the post${shelf.data ? `, to ${shelf.data.flatUpTo}` : ""}`}
+          checked={wanted.flat}
+          onChange={(e) => setWanted({ ...wanted, flat: e.currentTarget.checked })}
+        />
+        <Checkbox
+          label="can be turned"
+          checked={wanted.turns}
+          onChange={(e) => setWanted({ ...wanted, turns: e.currentTarget.checked })}
+        />
+        <span aria-live="polite">{shelf.data ? `${found.length} of ${cards.length}` : ""}</span>
+      </search>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must reach it */}
+      <section className="shelf-body" aria-label="Constructions" tabIndex={0}>
+        {(shelf.error ?? begin.error) ? <Trouble problem={(shelf.error ?? begin.error) as Problem} /> : null}
+        {shelf.isLoading ? <Loader aria-label="Taking the constructions off the shelf" /> : null}
+        {shelf.data && found.length === 0 ? (
+          <p className="empty">
+            Nothing on the shelf does all that. Take one wish back, or press <kbd>Esc</kbd> for everything.
+          </p>
+        ) : null}
+        <ul className="shelf">
+          {found.map((card) => (
+            <Item key={card.id} card={card} busy={begin.isPending} onBegin={() => begin.mutate(card)} />
+          ))}
+        </ul>
+      </section>
+    </main>
+  );
+}
+
+/** From closed to shown and back takes this long, in milliseconds. */
+const ROUND = 3200;
+
+function Item({ card, busy, onBegin }: { card: ShelfCard; busy: boolean; onBegin: () => void }) {
+  const still = useReducedMotion();
+  const [moving, setMoving] = useState(false);
+  const [share, setShare] = useState(1);
+  useEffect(() => {
+    if (!moving || still) {
+      setShare(1);
+      return;
+    }
+    const start = performance.now();
+    const timer = setInterval(() => setShare(Math.abs(1 - (((performance.now() - start) / (ROUND / 2)) % 2))), 60);
+    return () => clearInterval(timer);
+  }, [moving, still]);
+  const facts = [
+    card.sheets === null ? "larger than a sheet" : card.sheets === 1 ? "one sheet" : `${card.sheets} sheets`,
+    `${card.thickness} thick`,
+    card.difficultyWords,
+  ];
+  return (
+    <li className="shelf-item">
+      <button
+        type="button"
+        disabled={busy}
+        onClick={onBegin}
+        onPointerEnter={() => setMoving(true)}
+        onPointerLeave={() => setMoving(false)}
+        onFocus={() => setMoving(true)}
+        onBlur={() => setMoving(false)}
+        aria-label={`${card.name}: ${card.opens}. Begin a design`}
+      >
+        <span className="shelf-picture">
+          <Pose
+            poses={card.poses}
+            frame={frameAt(card.poses, share)}
+            label={`${card.name}, ${share > 0.5 ? "shown" : "closed"}`}
+          />
+          {card.poses.moves ? null : <Pose poses={card.poses} frame={0} label={`${card.name}, closed`} />}
+        </span>
+        <b>{card.name}</b>
+        <span>{card.opens}</span>
+        <small>{facts.join(" · ")}</small>
+        <small>{card.formats}</small>
+        {card.refuses.length > 0 ? <small>Not in {card.refuses.join("; ")}</small> : null}
+      </button>
+    </li>
+  );
+}
