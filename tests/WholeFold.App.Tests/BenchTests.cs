@@ -95,7 +95,7 @@ public sealed class BenchTests : IDisposable
     {
         var view = await _client.Bench(Spec("tier-scene", "5x7") with { Turn = true, Set = new Dictionary<string, string> { ["depth"] = "1" } });
         var wall = view.Pieces[0].Glue.Where(g => g.Id.StartsWith("tier2-left", StringComparison.Ordinal)).Single();
-        Assert.Equal((4064L, 4064L), (wall.X, wall.Width));
+        Assert.Equal((4064L, 8128L), (wall.Corners.Min(c => c.X), wall.Corners.Max(c => c.X)));
         Assert.All(view.Pieces.Skip(1), p => Assert.Equal(2, p.Glue.Count));
     }
 
@@ -117,8 +117,8 @@ public sealed class BenchTests : IDisposable
         var front = view.Pieces.Single(p => p.Id == "front");
         var window = Assert.Single(front.Openings);
         var rows = view.Ledger.Single(s => s.Id == "front").Rows.ToDictionary(r => r.FigureId);
-        Assert.Equal(("window", window.X, window.X + window.Width), (window.Kind, rows["front.window.left"].Now.Units, rows["front.window.right"].Now.Units));
-        Assert.Equal((window.Y, window.Y + window.Height), (rows["front.window.foot"].Now.Units, rows["front.window.head"].Now.Units));
+        Assert.Equal(("window", window.Corners.Min(c => c.X), window.Corners.Max(c => c.X)), (window.Kind, rows["front.window.left"].Now.Units, rows["front.window.right"].Now.Units));
+        Assert.Equal((window.Corners.Min(c => c.Y), window.Corners.Max(c => c.Y)), (rows["front.window.foot"].Now.Units, rows["front.window.head"].Now.Units));
         Assert.Contains(rows["front.window.left"].Ways, w => w.StartsWith("die, its edge", StringComparison.Ordinal));
         Assert.Contains(view.Checks, c => c is { Id: "knife-work", Severity: "caution" });
 

@@ -53,6 +53,8 @@ await picture("trade-off", "/bench/night-ferry", {
 });
 await picture("sheet", "/sheet/market-lanterns");
 await picture("wall", "/wall/comet-supper");
+await picture("folding", "/folding/night-ferry", { prepare: (page) => page.getByRole("slider").press("ArrowLeft") });
+await picture("shelf", "/shelf");
 await picture("drawer", "/drawer");
 await picture("help", "/bench/comet-supper", { prepare: (page) => page.keyboard.press("?") });
 await browser.close();

@@ -51,6 +51,12 @@ for (const colorScheme of ["light", "dark"]) {
       await page.goto("/wall/night-ferry");
       await page.locator(".wall-card").first().waitFor();
       await check("wall");
+      await page.goto("/folding/night-ferry");
+      await page.locator(".folding-main .shape").first().waitFor();
+      await check("how it folds");
+      await page.goto("/shelf");
+      await page.locator(".shelf-item").first().waitFor();
+      await check("shelf");
       await page.goto("/drawer");
       await page.locator(".design").first().waitFor();
       await check("drawer");

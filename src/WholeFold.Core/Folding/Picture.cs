@@ -63,7 +63,13 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
         var view = construction.LookedAt ?? new LookedAt(first.Piece.Copies.First(), first.Plates.MaxBy(p => p.Box.Width.Units * p.Box.Height.Units)!.Id, Axis.Y);
         var toTable = Eye(view.Up, construction.Slanting).Of(assembly.Frames[Assembly.Key(view.Piece, view.Plate)].Inverse);
         var gone = construction.Bonds.Where(b => b.TakenOff && frame.Share > 0).Select(b => b.PieceB).ToHashSet();
-        gone.UnionWith(construction.Bonds.Where(b => gone.Contains(b.PieceA)).Select(b => b.PieceB).ToList());
+
+        // With what is taken off goes what is bonded to it.
+        while (construction.Bonds.FirstOrDefault(b => !b.Loose && gone.Contains(b.PieceA) != gone.Contains(b.PieceB)) is { } bond)
+        {
+            gone.UnionWith([bond.PieceA, bond.PieceB]);
+        }
+
         var seen = new List<Seen>();
         foreach (var (id, piece) in sized.Pieces.SelectMany(p => p.Piece.Copies.Select(id => (id, p))).Where(p => !gone.Contains(p.id)))
         {

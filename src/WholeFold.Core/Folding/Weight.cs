@@ -12,8 +12,8 @@ public static class Weight
     public static double Grams(SizedDesign sized)
     {
         ArgumentNullException.ThrowIfNull(sized);
-        var paper = sized.Pieces.Sum(p => Area(p) * p.Piece.Quantity * Grammage(sized.Design.StockOf(p.Piece.Id)));
-        var layers = sized.Layers.Sum(l => SquareMetres(l.Width.Value, l.Height.Value) * l.Quantity * (Grammage(l.Stock) + Grammage(sized.Design.Adhesive)));
+        var paper = sized.Pieces.Sum(p => Area(p) * p.Piece.Quantity * sized.Design.StockOf(p.Piece.Id).Weighs);
+        var layers = sized.Layers.Sum(l => SquareMetres(l.Width.Value, l.Height.Value) * l.Quantity * (l.Stock.Weighs + Grammage(sized.Design.Adhesive)));
         var bonds = sized.Construction.Bonds.Where(b => !b.Loose).Sum(b => Area([.. b.A.Corners.Select(c => new Point(sized.ValueOf(c.X), sized.ValueOf(c.Y)))]) * (b.Raised is { } foam ? Foam(foam.Metric) : Grammage(Adhesive.Tape)));
         return paper + layers + bonds;
     }
@@ -23,14 +23,6 @@ public static class Weight
     {
         ArgumentNullException.ThrowIfNull(piece);
         return piece.Plates.Sum(p => Area(p.Corners)) - piece.Openings.Where(o => o.Opening.Kind == CutKind.Window).Sum(o => Area(o.Corners));
-    }
-
-    /// <summary>Where a maker gives no grammage: acetate and vellum by their density of 1.3 and 1.1 g/cm³, card by the bulk of 1.25 cm³/g.</summary>
-    public static double Grammage(Stock stock)
-    {
-        ArgumentNullException.ThrowIfNull(stock);
-        var perMillimetre = stock.Kind switch { StockKind.Acetate => 1300, StockKind.Vellum => 1100, _ => 800 };
-        return stock.Grammage ?? (double)stock.Caliper.Millimetres * perMillimetre;
     }
 
     /// <summary>Tape 1 g/cm³; wet glue dries to about 20 g/m².</summary>

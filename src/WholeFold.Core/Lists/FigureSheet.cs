@@ -31,36 +31,50 @@ public sealed record FigureSheet(SheetColumn? Inches, SheetColumn? Centimetres)
         Length Read(Length value) => value - LengthWriter.OffMark(value, unit);
         string Text(Length value) => LengthWriter.Write(value, unit);
         var found = new List<Contradiction>();
-        foreach (var piece in sized.Pieces)
+        foreach (var (piece, chain) in sized.Pieces.SelectMany(p => ChainsOf(p).Select(c => (p.Piece, c))))
         {
-            var total = Read(piece.Along.Value);
-            var edges = piece.Panels.Select(p => Read(p.To)).ToList();
+            var total = Read(chain[^1].To);
+            var edges = chain.Select(p => Read(p.To)).ToList();
             var panels = edges.Select((e, i) => i == 0 ? e : e - edges[i - 1]).ToList();
-            var sum = piece.Panels.Aggregate(Length.Zero, (s, p) => s + Read(p.Extent));
+            var sum = chain.Aggregate(Length.Zero, (s, p) => s + Read(p.Extent));
             if (sum != total)
             {
-                found.Add(new Contradiction(piece.Piece.Id, Words.Of($"the panels of {piece.Piece.Name}, {string.Join(" + ", piece.Panels.Select(p => Text(Read(p.Extent))))}, come to {Text(sum)} {LengthWriter.Symbol(unit)} and the sheet is {Text(total)}")));
+                found.Add(new Contradiction(piece.Id, Words.Of($"the panels of {piece.Name}, {string.Join(" + ", chain.Select(p => Text(Read(p.Extent))))}, come to {Text(sum)} {LengthWriter.Symbol(unit)} and the sheet is {Text(total)}")));
                 continue;
             }
 
             // Equal panels must read as equal from score to score, and a symmetrical piece the same from both ends.
             var pairs = from i in Enumerable.Range(0, panels.Count) from j in Enumerable.Range(0, i) select (I: i, J: j);
-            var unequal = pairs.Where(p => piece.Panels[p.I].Extent == piece.Panels[p.J].Extent && panels[p.I] != panels[p.J]).ToList();
+            var unequal = pairs.Where(p => chain[p.I].Extent == chain[p.J].Extent && panels[p.I] != panels[p.J]).ToList();
             if (unequal.Count > 0)
             {
                 var (i, j) = unequal[0];
-                found.Add(new Contradiction(piece.Piece.Id, Words.Of($"{piece.Panels[j].Panel.Name} and {piece.Panels[i].Panel.Name} of {piece.Piece.Name} are equal, and from score to score they would be {Text(panels[j])} and {Text(panels[i])} {LengthWriter.Symbol(unit)}")));
+                found.Add(new Contradiction(piece.Id, Words.Of($"{chain[j].Name} and {chain[i].Name} of {piece.Name} are equal, and from score to score they would be {Text(panels[j])} and {Text(panels[i])} {LengthWriter.Symbol(unit)}")));
                 continue;
             }
 
-            var mirrored = piece.Scores.Select(s => s.Figure.Value).FirstOrDefault(at => piece.Scores.Any(o => o.Figure.Value == piece.Along.Value - at) && Read(at) + Read(piece.Along.Value - at) != total, Length.Zero);
+            var scores = chain.SkipLast(1).Select(p => p.To).ToList();
+            var mirrored = scores.FirstOrDefault(at => scores.Contains(chain[^1].To - at) && Read(at) + Read(chain[^1].To - at) != total, Length.Zero);
             if (mirrored > Length.Zero)
             {
-                found.Add(new Contradiction(piece.Piece.Id, Words.Of($"{Text(Read(mirrored))} and {Text(Read(piece.Along.Value - mirrored))} {LengthWriter.Symbol(unit)} of {piece.Piece.Name} mirror each other and do not come to {Text(total)}")));
+                found.Add(new Contradiction(piece.Id, Words.Of($"{Text(Read(mirrored))} and {Text(Read(chain[^1].To - mirrored))} {LengthWriter.Symbol(unit)} of {piece.Name} mirror each other and do not come to {Text(total)}")));
             }
         }
 
         return found;
+    }
+
+    /// <summary>What adds up on a piece: its panels along the chain, and across it where creases run there.</summary>
+    private static IEnumerable<IReadOnlyList<(string Name, Length From, Length To, Length Extent)>> ChainsOf(SizedPiece piece)
+    {
+        yield return [.. piece.Panels.Select(p => (p.Panel.Name, p.From, p.To, p.Extent))];
+        var crossing = piece.Lines.Where(l => l.Axis is not null).ToList();
+        if (crossing.Count > 0)
+        {
+            var names = crossing.Select(l => l.Between.Split(" | ")[0]).Append(crossing[^1].Between.Split(" | ")[^1]).ToList();
+            var edges = crossing.Select(l => l.Figure.Value).Prepend(Length.Zero).Append(piece.Across.Value).ToList();
+            yield return [.. names.Select((name, i) => (name, edges[i], edges[i + 1], edges[i + 1] - edges[i]))];
+        }
     }
 
     private static SheetColumn? Column(SizedDesign sized, DisplayUnit unit)

@@ -62,6 +62,9 @@ public sealed record Stock(string Id, string Name, StockKind Kind, Length Calipe
     /// <summary>Whether its pattern has a way up, so that it cannot be turned to save paper.</summary>
     public bool Directional { get; init; }
 
+    /// <summary>In g/m². Where a maker gives none: acetate and vellum by their density of 1.3 and 1.1 g/cm³, card by the bulk of 1.25 cm³/g.</summary>
+    public double Weighs => Grammage ?? (double)Caliper.Millimetres * (Kind switch { StockKind.Acetate => 1300, StockKind.Vellum => 1100, _ => 800 });
+
     /// <summary>Above this weight a crease across the grain cracks, in g/m².</summary>
     public const int CracksAbove = 200;
 

@@ -113,9 +113,10 @@ public class AllowanceTests
     [Fact]
     public void A_nested_liner_is_trimmed_by_its_creep()
     {
-        // 5 in, less the border ⅛ and π/2 · 0.34 = 0.534 mm, up to a sixteenth.
-        var liner = Support.Size(Support.Spec("plain-fold", "5x5", "liner=folded")).Piece("liner");
-        Assert.Equal((Support.In("4 13/16"), Support.In("9 5/8")), (liner.Scores[0].Figure.Value, liner.Width.Value));
+        // 127 mm, less the border 3.175 and π/2 · 0.34 = 0.534.
+        var liner = Support.Size(Support.Spec("plain-fold", "5x5", "liner=folded") with { Tools = "machine" }).Piece("liner");
+        Assert.InRange((double)liner.Scores[0].Figure.Value.Millimetres, 123.28, 123.295);
+        Assert.Equal(2 * liner.Scores[0].Figure.Value, liner.Width.Value);
         Assert.Contains(liner.Scores[0].Figure.Reasons, r => r.Why.In(DisplayUnit.Inch).Contains("creep", StringComparison.Ordinal));
     }
 
@@ -139,4 +140,11 @@ public class AllowanceTests
         var read = DesignReader.Read(Support.Spec("sleeve-gatefold", "5x7") with { Adhesive = "foam-2" });
         Assert.Contains(Attempt.Of(read.Design, read.Target).Conflicts, c => c.Text.Contains("bows round the door", StringComparison.Ordinal));
     }
+
+    [Theory]
+    [InlineData("card-270", "imperial-eighths", "1/4in")]
+    [InlineData("paper-120", "imperial-eighths", "3/8in")]
+    [InlineData("paper-120", "metric-5mm", "10mm")]
+    public void A_slit_stays_further_from_the_edge_of_light_card(string stock, string tools, string edge) =>
+        Assert.Equal(LengthReader.TryRead(edge, DisplayUnit.Inch, out var length, out _) ? length : default, Support.Size(Support.Spec("slider-stand", "6x4in") with { Stock = stock, Tools = tools }).Parameters.Single(p => p.Parameter.Id == "edge").Value);
 }

@@ -138,6 +138,19 @@ public class OpeningTests
     }
 
     [Fact]
+    public void An_ovals_pockets_lie_inside_it_and_a_second_tile_covers_them_from_behind()
+    {
+        var sized = Size(Spec("sleeve-gatefold", "5x7", "die=oval", "behind=tile"));
+        var (tile, pocket) = (sized.Piece("tile"), sized.Piece("pocket"));
+        double Share(Length part, Length whole) => (double)part.Units / whole.Units;
+        Assert.True(Math.Pow(Share(pocket.Width.Value, tile.Width.Value), 2) + Math.Pow(Share(pocket.Height.Value, tile.Height.Value), 2) <= 1);
+        Assert.Equal((tile.Width.Value, tile.Height.Value), (sized.Piece("backTile").Width.Value, sized.Piece("backTile").Height.Value));
+        Assert.Empty(sized.Closed.Misses);
+        var boxes = sized.Closed.Panels.Where(p => p.Panel == "tile").Select(p => p.Box).Distinct();
+        Assert.Single(boxes);
+    }
+
+    [Fact]
     public void The_json_has_every_opening_as_a_cut()
     {
         using var json = System.Text.Json.JsonDocument.Parse(SizedJson.Write(Size(Spec("slider-stand", "6x4in")), DisplayUnit.Inch));

@@ -59,6 +59,6 @@ public class ThicknessTests
         var grams = Weight.Grams(Size(Spec("plain-fold", "5x5")));
         var square = 25.4 * 25.4 / 1e6;
         Assert.Equal((50 * square * 270) + (4.75 * 4.75 * square * (216 + 20)) + (((4.5 * 4.5) + (4.75 * 4.75)) * square * 140), grams, 3);
-        Assert.Equal(260, Weight.Grammage(Stocks.ById("acetate")!), 3);
+        Assert.Equal(260, Stocks.ById("acetate")!.Weighs, 3);
     }
 }

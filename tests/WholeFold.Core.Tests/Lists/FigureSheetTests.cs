@@ -36,6 +36,10 @@ public class FigureSheetTests
                 Assert.Equal(column.OwnSizing, column.Contradictions.Count > 0);
                 foreach (var piece in column.Settled.Pieces)
                 {
+                    // What is scored across adds up too, panel by panel as one reads them.
+                    var crossing = piece.Lines.Where(l => l.Axis is not null).Select(l => l.Figure.Value).Prepend(Length.Zero).Append(piece.Across.Value).ToList();
+                    var parts = crossing.Zip(crossing.Skip(1), (from, to) => Read(LengthWriter.Write(to - from, column.Unit), column.Unit));
+                    Assert.Equal(Read(LengthWriter.Write(piece.Across.Value, column.Unit), column.Unit), parts.Aggregate(Length.Zero, (sum, part) => sum + part));
                     Length As(string id) => Read(column.Figures[id].Text, column.Unit);
                     var total = As(piece.Along.Id);
                     var edges = piece.Scores.Select(s => As(s.Figure.Id)).Append(total).ToList();

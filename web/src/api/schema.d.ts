@@ -372,8 +372,6 @@ export interface components {
             text: string;
             thickness: string;
             weight: string;
-            map: components["schemas"]["ThicknessView"];
-            states: components["schemas"]["StateView"][];
             envelopeName: null | string;
             /** Format: int64 */
             envelopeWidth: null | number;
@@ -513,6 +511,8 @@ export interface components {
             size: string;
             poses: components["schemas"]["PosesView"];
             closed: components["schemas"]["ClosedView"];
+            map: components["schemas"]["ThicknessView"];
+            states: components["schemas"]["StateView"][];
             steps: components["schemas"]["AssemblyView"][];
             troubles: components["schemas"]["TroubleView"][];
             watch: string[];

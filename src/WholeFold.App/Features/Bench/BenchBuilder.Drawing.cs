@@ -121,8 +121,6 @@ public sealed partial class BenchBuilder
             Figure(sized.ClosedWidth), Figure(sized.ClosedHeight),
             Drawn(sized.Closed),
             $"{Text(sized.ClosedWidth)} × {Text(sized.ClosedHeight)}", Millimetres(sized.ClosedThickness), WeightText(sized),
-            MapOf(sized),
-            [.. sized.States.Select(s => new StateView(s.State.Id, s.State.Name, s.State.How, s.Pose.Width.Units, s.Pose.Height.Units, Drawn(s.Pose)))],
             envelope?.Name, envelope?.Width.Units, envelope?.Height.Units,
             sized.Construction.GoesRound ? "goes round the card" : envelope is null ? "envelope to make" : $"{envelope.Name} envelope, {Text(envelope.Width)} × {Text(envelope.Height)}");
     }

@@ -38,7 +38,7 @@ public sealed record AssemblyView(string Text, IReadOnlyList<string> LinedUp, st
 public sealed record TroubleView(string Sign, string Cause, string Remedy);
 
 /// <summary>How the card opens, and how it is put together.</summary>
-public sealed record FoldingView(string Name, string Construction, string Size, PosesView Poses, ClosedView Closed, IReadOnlyList<AssemblyView> Steps, IReadOnlyList<TroubleView> Troubles, IReadOnlyList<string> Watch, IReadOnlyList<CheckView> Cautions);
+public sealed record FoldingView(string Name, string Construction, string Size, PosesView Poses, ClosedView Closed, ThicknessView Map, IReadOnlyList<StateView> States, IReadOnlyList<AssemblyView> Steps, IReadOnlyList<TroubleView> Troubles, IReadOnlyList<string> Watch, IReadOnlyList<CheckView> Cautions);
 
 /// <summary>How the card opens, and how it is put together.</summary>
 public sealed partial class BenchBuilder
@@ -54,6 +54,8 @@ public sealed partial class BenchBuilder
             name, design.Family.Name, NameAndSize(target),
             PosesView.Of(sized, Motion.Of(sized)),
             ClosedOf(sized),
+            MapOf(sized),
+            [.. sized.States.Select(s => new StateView(s.State.Id, s.State.Name, s.State.How, s.Pose.Width.Units, s.Pose.Height.Units, Drawn(s.Pose)))],
             StepsOf(sized.Construction),
             [.. sized.Construction.Troubles.Select(t => new TroubleView(t.Sign, t.Cause, t.Remedy))],
             sized.Construction.Watch,

@@ -99,7 +99,7 @@ public sealed record ThickView(IReadOnlyList<Spot> Corners, double Share);
 /// <summary>How thick the closed card is, spot by spot.</summary>
 public sealed record ThicknessView(string Greatest, string Mean, Spot ThickestAt, IReadOnlyList<ThickView> Spots);
 
-public sealed record ClosedView(Figure Width, Figure Height, IReadOnlyList<ClosedPanel> Panels, string Text, string Thickness, string Weight, ThicknessView Map, IReadOnlyList<StateView> States, string? EnvelopeName, long? EnvelopeWidth, long? EnvelopeHeight, string EnvelopeText);
+public sealed record ClosedView(Figure Width, Figure Height, IReadOnlyList<ClosedPanel> Panels, string Text, string Thickness, string Weight, string? EnvelopeName, long? EnvelopeWidth, long? EnvelopeHeight, string EnvelopeText);
 
 /// <summary>Why there are no figures for this format.</summary>
 /// <param name="Remedies">The smallest sets of changes with which it goes.</param>

@@ -12,7 +12,8 @@ internal static class SliderStand
     {
         var q = c.Length("box", "box", "height of the box that it stands on", 0.18m * W, "0.18 of the card's width", [(Pair.Of(1, 2, 12m), "a lower box falls over")], [(W / 3, "a higher one leaves no slide")], least: "taller slide", most: "higher box");
         var f = c.Length("flap", "flap", "height of the flaps that hold the slide's foot, and of its grip", 0.18m * W, "0.18 of the card's width", [(Pair.Of(1, 2, 12m), "a lower flap does not hold the slide upright")], [(q, "higher flaps do not stand inside the box")], least: "lower grip", most: "surer hold");
-        var edge = c.Length("edge", "edge", "how far the slit stays from either end", Pair.Of(1, 4, 6m), "¼ in, or 6 mm; ⅜ in, or 10 mm, in card under 200 g/m²", [(Pair.Of(3, 16, 5m), "a narrower edge tears")], [(H / 4, "a wider one leaves a narrow slide")], OnConversion.Fixed, least: "wider slide", most: "stronger edge", so: "the ends of the slit do not tear");
+        var light = c.Allow(new LightCard("base"));
+        var edge = c.Length("edge", "edge", "how far the slit stays from either end", light + Pair.Of(1, 4, 6m), "¼ in, or 6 mm; ⅜ in, or 10 mm, in card under 200 g/m²", [(Pair.Of(3, 16, 5m), "a narrower edge tears")], [(H / 4, "a wider one leaves a narrow slide")], OnConversion.Fixed, least: "wider slide", most: "stronger edge", so: "the ends of the slit do not tear");
         c.LooksAt("slide", "slide", Axis.X);
         var ease = c.Allow(new Slit(Measure.Length.In(1, 32)));
         var p = (W - f - q) / 2;

@@ -36,7 +36,7 @@ export function FoldingPage() {
 
 export function Folding({ view }: { view: FoldingView }) {
   const [share, setShare] = useState(1);
-  const { poses, closed } = view;
+  const { poses, closed, map, states } = view;
   const where = share === 0 ? "closed" : share === 1 ? "shown" : "on the way";
   return (
     <>
@@ -67,8 +67,8 @@ export function Folding({ view }: { view: FoldingView }) {
             </>
           )}
         </figure>
-        <ThicknessMap closed={closed} />
-        {closed.states.map((s) => (
+        <ThicknessMap closed={closed} map={map} />
+        {states.map((s) => (
           <figure key={s.id}>
             <Flat panels={s.panels} width={s.width} height={s.height} label={s.name} />
             <figcaption>
@@ -138,8 +138,7 @@ function Flat({ panels, width, height, label }: { panels: ClosedView["panels"]; 
 }
 
 /** The darker, the more lies there; the ring is where it is thickest. */
-function ThicknessMap({ closed }: { closed: ClosedView }) {
-  const { map } = closed;
+function ThicknessMap({ closed, map }: { closed: ClosedView; map: FoldingView["map"] }) {
   const scale = 220 / Math.max(closed.width.units, closed.height.units);
   const [w, h] = [closed.width.units * scale, closed.height.units * scale];
   const at = (p: Schemas["Spot"]) => `${2 + p.x * scale},${2 + h - p.y * scale}`;

@@ -1,0 +1,108 @@
+using System.Net.Http.Json;
+using System.Text.Json;
+using WholeFold.App.Features.Bench;
+using WholeFold.App.Features.Shelf;
+using WholeFold.Core.Constructions.Library;
+using WholeFold.Core.Exchange;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+using Xunit;
+
+namespace WholeFold.App.Tests;
+
+/// <summary>The shelf, the drawings of all constructions, and how a card folds.</summary>
+public sealed class FoldingTests : IDisposable
+{
+    private readonly Studio _studio = new(demo: false);
+    private readonly HttpClient _client;
+
+    public FoldingTests() => _client = _studio.CreateClient();
+
+    public void Dispose() => _studio.Dispose();
+
+    private static DesignSpec Spec(string construction, string format = "6x6") => new() { Name = "x", Construction = construction, Format = format };
+
+    [Fact]
+    public async Task Every_cut_and_every_score_of_the_json_is_in_the_drawing()
+    {
+        foreach (var family in ConstructionLibrary.All)
+        {
+            var spec = Spec(family.Id);
+            var view = await _client.Bench(spec);
+            var read = DesignReader.Read(spec);
+            using var json = JsonDocument.Parse(SizedJson.Write(Sizer.Size(read.Design, read.Target), DisplayUnit.Inch));
+            foreach (var (piece, drawn) in json.RootElement.GetProperty("pieces").EnumerateArray().Zip(view.Pieces))
+            {
+                var scores = piece.GetProperty("scores").EnumerateArray().ToList();
+                Assert.Equal(scores.Select(s => s.GetProperty("at").GetProperty("units").GetInt64()), drawn.Scores.Select(s => s.At.Units));
+                Assert.Equal(scores.Select(s => s.TryGetProperty("stretches", out var parts) ? parts.GetArrayLength() : 1), drawn.Scores.Select(s => s.Parts.Count));
+                Assert.Equal(piece.GetProperty("cuts").EnumerateArray().Select(c => c.GetProperty("kind").GetString()).Skip(1), drawn.Openings.Select(o => o.Kind));
+
+                // Nothing is drawn off its piece, and nothing as a point.
+                var (width, height) = (drawn.Width.Units, drawn.Height.Units);
+                foreach (var corner in drawn.Openings.SelectMany(o => o.Corners).Concat(drawn.Glue.SelectMany(g => g.Corners)).Concat(drawn.Scores.SelectMany(s => s.Parts).SelectMany(p => new[] { p.From, p.To })))
+                {
+                    Assert.True(corner.X >= 0 && corner.X <= width && corner.Y >= 0 && corner.Y <= height, $"{family.Id}: {drawn.Id}");
+                }
+
+                Assert.All(drawn.Scores.SelectMany(s => s.Parts), p => Assert.NotEqual(p.From, p.To));
+                var order = drawn.Order.SelectMany(o => o.Scores).Select(s => s.FigureId).Order();
+                Assert.Equal(drawn.Scores.Select(s => s.FigureId).Order(), order);
+            }
+        }
+    }
+
+    [Fact]
+    public async Task Scores_that_the_rule_does_not_read_say_how_they_run_and_are_set()
+    {
+        var carrier = (await _client.Bench(Spec("twist-pop"))).Pieces.Single(p => p.Id == "carrier");
+        Assert.Equal(["upright", "level", "slanting", "slanting"], carrier.Scores.Select(s => s.Runs));
+        Assert.Equal(["as it lies", "laid the other way", "from tick to tick"], carrier.Order.Select(o => o.Words));
+        Assert.StartsWith("ticks at ", carrier.Scores[2].Words, StringComparison.Ordinal);
+        var swing = (await _client.Bench(Spec("double-swing"))).Pieces[0];
+        Assert.All(swing.Openings, o => Assert.Equal((4, false), (o.Corners.Count, o.IsClosed)));
+        Assert.All((await _client.Bench(Spec("twist-pop-wide"))).Pieces[1].Openings, o => Assert.True(o.IsClosed));
+    }
+
+    [Fact]
+    public async Task The_poses_go_from_closed_to_shown_with_the_steps_that_make_the_card()
+    {
+        var view = await _client.Ask<FoldingView>("/api/bench/poses", new BenchRequest(Spec("tier-scene")));
+        Assert.True(view.Poses.Moves);
+        Assert.Equal((0d, 1d), (view.Poses.Frames[0].Share, view.Poses.Frames[^1].Share));
+        Assert.All(view.Poses.Frames.SelectMany(f => f.Shapes), s => Assert.True(s.Outline.Count >= 6 && s.Outline.Count % 2 == 0));
+        Assert.All(view.Poses.Frames.SelectMany(f => f.Shapes).SelectMany(s => s.Outline.Chunk(2)), p => Assert.True(p[0] >= view.Poses.Left && p[0] <= view.Poses.Left + view.Poses.Width && p[1] >= view.Poses.Top && p[1] <= view.Poses.Top + view.Poses.Height));
+        var press = view.Steps.Single(s => s.RightWhen is not null);
+        Assert.Equal("pressed flat on the table", press.Pressed);
+        Assert.NotEmpty(press.LinedUp);
+        Assert.NotEmpty(view.Troubles);
+        Assert.Equal(view.Closed.Thickness, view.Map.Greatest);
+        Assert.Contains(view.Map.Spots, s => s.Share == 1);
+
+        var wide = await _client.Ask<FoldingView>("/api/bench/poses", new BenchRequest(Spec("twist-pop-wide")));
+        Assert.Equal((false, 2), (wide.Poses.Moves, wide.Poses.Frames.Count));
+        Assert.Equal(["first", "cross", "last"], (await _client.Ask<FoldingView>("/api/bench/poses", new BenchRequest(Spec("never-ending")))).States.Select(s => s.Id));
+    }
+
+    [Fact]
+    public async Task Poses_of_what_has_no_figures_are_refused_with_the_reason()
+    {
+        var stuck = Spec("winged-lock-gatefold", "5x5") with { Set = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } };
+        var response = await _client.PostAsJsonAsync("/api/bench/poses", new BenchRequest(stuck), TestContext.Current.CancellationToken);
+        Assert.Equal("poses.noFigures", (await response.Problem()).GetProperty("code").GetString());
+    }
+
+    [Fact]
+    public async Task The_shelf_has_every_construction_with_what_one_looks_for_it_by()
+    {
+        var shelf = (await _client.GetFromJsonAsync<ShelfView>("/api/shelf", JsonSerializerOptions.Web, TestContext.Current.CancellationToken))!;
+        Assert.Equal(ConstructionLibrary.All.Select(c => c.Id), shelf.Cards.Select(c => c.Id));
+        var by = shelf.Cards.ToDictionary(c => c.Id);
+        Assert.Equal(("opens", 1, true, "simple"), (by["plain-fold"].Does, by["plain-fold"].Sheets, by["plain-fold"].GoesFlat, by["plain-fold"].Difficulty));
+        Assert.Equal(("stands", false, "takesPatience"), (by["pillar-tiers"].Does, by["pillar-tiers"].GoesFlat, by["pillar-tiers"].Difficulty));
+        Assert.Null(by["drop-flap"].Sheets);
+        Assert.Equal(["twist-pop-wide"], shelf.Cards.Where(c => !c.Poses.Moves).Select(c => c.Id));
+        Assert.All(shelf.Cards, c => Assert.NotEmpty(c.Poses.Frames[^1].Shapes));
+        Assert.All(shelf.Cards, c => Assert.True(c.Formats.Length > 0 && c.Watch.Count > 0));
+    }
+}

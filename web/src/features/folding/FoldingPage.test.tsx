@@ -1,0 +1,116 @@
+import { MantineProvider } from "@mantine/core";
+import { cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { afterEach, beforeAll, describe, expect, it, vi } from "vitest";
+import type { Schemas } from "../../api/client";
+import { frameAt } from "../../bench/Pose";
+import { Folding } from "./FoldingPage";
+
+afterEach(cleanup);
+beforeAll(() => {
+  vi.stubGlobal("matchMedia", () => ({
+    matches: false,
+    addListener() {},
+    removeListener() {},
+    addEventListener() {},
+    removeEventListener() {},
+  }));
+  vi.stubGlobal(
+    "ResizeObserver",
+    class {
+      observe() {}
+      unobserve() {}
+      disconnect() {}
+    },
+  );
+});
+
+const shape = (x: number, more = {}) => ({
+  outline: [x, 0, x + 10, 0, x + 10, 10],
+  holes: [],
+  light: 0.5,
+  inside: true,
+  layer: false,
+  ...more,
+});
+const square = [
+  { x: 0, y: 0 },
+  { x: 100, y: 0 },
+  { x: 100, y: 100 },
+  { x: 0, y: 100 },
+];
+const view = (moves: boolean) =>
+  ({
+    name: "Kite",
+    construction: "Tier scene",
+    size: "5 × 7 in",
+    poses: {
+      moves,
+      left: 0,
+      top: 0,
+      width: 40,
+      height: 10,
+      frames: (moves ? [0, 0.5, 1] : [0, 1]).map((share) => ({
+        share,
+        shapes: [shape(share * 10), shape(20, { layer: true, holes: [[21, 1, 22, 1, 22, 2]] })],
+      })),
+    },
+    closed: {
+      width: { units: 100 },
+      height: { units: 100 },
+      panels: [{ id: "p", corners: square }],
+      text: "5 × 7",
+      thickness: "1.8 mm",
+      weight: "12 g",
+      envelopeText: "A7 envelope",
+    },
+    map: { greatest: "1.8 mm", mean: "1.1 mm", thickestAt: { x: 50, y: 50 }, spots: [{ corners: square, share: 0.6 }] },
+    states: [
+      { id: "cross", name: "cross", how: "fold the ends", width: 100, height: 100, panels: [{ id: "p", corners: square }] },
+    ],
+    steps: [
+      { text: "Fold it.", linedUp: [], pressed: null, rightWhen: null },
+      { text: "Bond it.", linedUp: ["feet level"], pressed: "pressed flat on the table", rightWhen: "it stands" },
+    ],
+    troubles: [{ sign: "it leans", cause: "a skew tab", remedy: "set it again" }],
+    watch: ["Mind the tabs."],
+    cautions: [{ id: "knife-work", severity: "caution", text: "Cut away from the hand." }],
+  }) as unknown as Schemas["FoldingView"];
+
+const shown = (moves = true) =>
+  render(
+    <MantineProvider>
+      <Folding view={view(moves)} />
+    </MantineProvider>,
+  );
+
+describe("how a card folds", () => {
+  it("draws what is behind first, windows cut out, and moves with the slider", () => {
+    const { container } = shown();
+    const shapes = () => [...container.querySelectorAll(".folding-main .shape")].map((s) => s.getAttribute("d"));
+    expect(shapes()).toEqual(["M10 0L20 0L20 10z", "M20 0L30 0L30 10zM21 1L22 1L22 2z"]);
+    fireEvent.keyDown(screen.getByRole("slider", { name: "From closed to shown" }), { key: "ArrowLeft" });
+    expect(shapes()[0]).toBe("M5 0L15 0L15 10z");
+    expect(screen.getByRole("img", { name: "The card on the way" })).toBeTruthy();
+  });
+  it("shows two poses and no slider where rigid panels cannot go from one to the other", () => {
+    shown(false);
+    expect(screen.queryByRole("slider")).toBeNull();
+    expect(screen.getByRole("img", { name: "The card closed" })).toBeTruthy();
+    expect(screen.getByText(/nothing is drawn there/)).toBeTruthy();
+    expect([0, 0.4, 0.6, 1].map((s) => frameAt(view(false).poses, s))).toEqual([0, 0, 1, 1]);
+  });
+  it("tells each step with what is lined up, how it is pressed and when it is right", () => {
+    shown();
+    expect(screen.getByText("Bond it.").textContent).toBe(
+      "Bond it.Line up: feet level.Pressed flat on the table. Right when it stands.",
+    );
+    expect(screen.getByText("Cut away from the hand.")).toBeTruthy();
+    expect(screen.getByText("it leans").parentElement?.textContent).toBe("it leansa skew tab: set it again.");
+  });
+  it("says where it is thickest, what it weighs, and each other state", () => {
+    const { container } = shown();
+    expect(screen.getByRole("img", { name: /1.8 mm at the most, 1.1 mm on average/ })).toBeTruthy();
+    expect(container.querySelector(".thickness polygon")?.getAttribute("style")).toContain("0.6");
+    expect(screen.getByText("cross").parentElement?.textContent).toBe("cross: fold the ends");
+  });
+});
