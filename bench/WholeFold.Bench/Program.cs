@@ -16,6 +16,18 @@ if (args is ["grid"])
     return;
 }
 
+if (args is ["closes"])
+{
+    WholeFold.Bench.Closes.Run(Console.Out);
+    return;
+}
+
+if (args is ["moves"])
+{
+    WholeFold.Bench.Moves.Run(Console.Out);
+    return;
+}
+
 BenchmarkSwitcher.FromAssembly(typeof(WholeFold.Bench.SizingBench).Assembly).Run(args.Length > 0 ? args : ["--filter", "*"], DefaultConfig.Instance.AddJob(Job.ShortRun.WithWarmupCount(5).WithIterationCount(8)));
 
 namespace WholeFold.Bench

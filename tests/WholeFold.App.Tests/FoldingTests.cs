@@ -93,6 +93,26 @@ public sealed class FoldingTests : IDisposable
     }
 
     [Fact]
+    public async Task The_envelopes_to_make_are_for_the_card_as_it_closes()
+    {
+        var card = await _client.Ask<FoldingView>("/api/bench/poses", new BenchRequest(Spec("twist-pop")));
+        Assert.Equal(["envelope", "box-envelope"], card.Envelopes.Select(e => e.Construction));
+        foreach (var spec in card.Envelopes)
+        {
+            var read = DesignReader.Read(spec);
+            var made = Sizer.Size(read.Design, read.Target);
+            var thick = made.Parameters.Single(p => p.Parameter.Id == "thick").Value;
+            Assert.Equal(card.Closed.Thickness, $"{Math.Round(thick.Millimetres, 1):0.0} mm");
+
+            // The room round the card, an eighth, and its thickness.
+            Assert.True(made.ClosedWidth.Units >= card.Closed.Width.Units + Length.In(1, 8).Units + thick.Units);
+            Assert.True(made.ClosedHeight.Units >= card.Closed.Height.Units + Length.In(1, 8).Units + thick.Units);
+        }
+
+        Assert.Empty((await _client.Ask<FoldingView>("/api/bench/poses", new BenchRequest(Spec("envelope")))).Envelopes);
+    }
+
+    [Fact]
     public async Task The_shelf_has_every_construction_with_what_one_looks_for_it_by()
     {
         var shelf = (await _client.GetFromJsonAsync<ShelfView>("/api/shelf", JsonSerializerOptions.Web, TestContext.Current.CancellationToken))!;

@@ -217,8 +217,11 @@ public sealed record Construction
     /// <summary>What one looks at; null where it is the largest plate of the first piece, standing on its foot.</summary>
     public LookedAt? LookedAt { get; init; }
 
+    /// <summary>Of what goes round a card, the parameter that says how thick the card is; null of a card.</summary>
+    public string? RoundOneAsThickAs { get; init; }
+
     /// <summary>It goes round a card, so no envelope is looked for to put it in.</summary>
-    public bool GoesRound { get; init; }
+    public bool GoesRound => RoundOneAsThickAs is not null;
 
     /// <summary>Its sheet is cut with the card's sides slanting at 45° to its edges.</summary>
     public bool Slanting { get; init; }

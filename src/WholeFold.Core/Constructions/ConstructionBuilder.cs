@@ -21,7 +21,8 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     private readonly List<string> _watch = [];
     private Effect _does;
     private string? _grows;
-    private bool _goesRound, _slanting;
+    private string? _roundOneAsThickAs;
+    private bool _slanting;
     private LookedAt? _lookedAt;
 
     /// <summary>Which option of a choice this is built for.</summary>
@@ -114,9 +115,10 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     }
 
     /// <summary>It goes round a card; on a slanting sheet where <paramref name="slanting"/>.</summary>
-    public ConstructionBuilder GoesRound(bool slanting)
+    /// <param name="asThickAs">The parameter that says how thick the card is.</param>
+    public ConstructionBuilder GoesRound(string asThickAs, bool slanting)
     {
-        (_goesRound, _slanting) = (true, slanting);
+        (_roundOneAsThickAs, _slanting) = (asThickAs, slanting);
         return this;
     }
 
@@ -236,7 +238,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         Watch = _watch,
         Rests = _rests,
         LookedAt = _lookedAt,
-        GoesRound = _goesRound,
+        RoundOneAsThickAs = _roundOneAsThickAs,
         Slanting = _slanting,
         GrowsBecause = _grows,
         Choices = choices,

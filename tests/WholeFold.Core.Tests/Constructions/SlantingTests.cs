@@ -156,7 +156,7 @@ public class SlantingTests
     {
         var sized = Size(Spec("box-envelope", "5x7", "thick=1/4"));
         var gusset = In("5/16");
-        Assert.Equal(gusset, sized.Closed.Deep);
+        Assert.InRange((sized.Closed.Deep - gusset).Units, 0, In("1/16").Units);
         Assert.InRange((sized.ClosedWidth - In("5 3/8")).Units, 0, In("1/16").Units);
         Assert.InRange((sized.ClosedHeight - In("7 3/8")).Units, 0, In("1/16").Units);
         Assert.True(sized.ClosedThickness > gusset);

@@ -70,6 +70,38 @@ public class ClosedPoseTests
         Assert.True(moved > 100);
     }
 
+    /// <summary>A seeded sample of formats, tools, calipers and parameters set by hand; the whole grid is in the bench.</summary>
+    [Fact]
+    public void A_card_closes_whatever_is_set_by_hand()
+    {
+        var random = new Random(20);
+        string[] tools = ["imperial-eighths", "metric-5mm", "both", "ruler", "machine"];
+        var variants = Support.Variants().ToList();
+        var formats = Core.Catalogue.Formats.All;
+        var closed = 0;
+        for (var run = 0; run < 220; run++)
+        {
+            var (family, choices) = variants[random.Next(variants.Count)];
+            var spec = new DesignSpec { Construction = family.Id, Format = formats[random.Next(formats.Count)].Id, Turn = random.Next(2) == 0, Tools = tools[random.Next(tools.Length)], Caliper = $"0.{random.Next(1, 9)}mm", Set = choices };
+            var read = DesignReader.Read(spec);
+            if (Attempt.Of(read.Design, read.Target).Sized is not { Means: Means.Usual, Parameters.Count: > 0 } free)
+            {
+                continue;
+            }
+
+            var parameter = free.Parameters[random.Next(free.Parameters.Count)].Parameter;
+            var range = Sizer.RangeOf(read.Design, read.Target, parameter.Id, Means.Usual)!;
+            var value = range.Stops.Count > 0 ? range.Stops[random.Next(range.Stops.Count)] : random.Next(2) == 0 ? range.Min : range.Max;
+            var sized = Sizer.Size(read.Design with { Pins = new Dictionary<string, Length> { [parameter.Id] = value } }, read.Target);
+            closed++;
+            Assert.True(sized.Closed.Misses.Count == 0, $"{spec.Named()} with {parameter.Id} {value}: {string.Join(' ', sized.Closed.Misses)}");
+            Assert.True(sized.Construction.GrowsBecause is not null || (sized.ClosedWidth <= sized.Target.Width && sized.ClosedHeight <= sized.Target.Height), $"{spec.Named()} with {parameter.Id} {value}: closed {sized.ClosedWidth} × {sized.ClosedHeight}");
+            Assert.All(sized.States, s => Assert.Empty(s.Pose.Misses));
+        }
+
+        Assert.True(closed > 120, $"only {closed}");
+    }
+
     [Fact]
     public void A_bond_on_the_wrong_face_or_out_of_place_is_found()
     {

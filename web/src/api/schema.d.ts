@@ -517,6 +517,7 @@ export interface components {
             troubles: components["schemas"]["TroubleView"][];
             watch: string[];
             cautions: components["schemas"]["CheckView"][];
+            envelopes: components["schemas"]["DesignSpec"][];
         };
         GlueView: {
             id: string;

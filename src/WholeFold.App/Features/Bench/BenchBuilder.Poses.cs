@@ -1,6 +1,7 @@
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Exchange;
 using WholeFold.Core.Folding;
+using WholeFold.Core.Lists;
 using WholeFold.Core.Sizing;
 
 namespace WholeFold.App.Features.Bench;
@@ -38,7 +39,8 @@ public sealed record AssemblyView(string Text, IReadOnlyList<string> LinedUp, st
 public sealed record TroubleView(string Sign, string Cause, string Remedy);
 
 /// <summary>How the card opens, and how it is put together.</summary>
-public sealed record FoldingView(string Name, string Construction, string Size, PosesView Poses, ClosedView Closed, ThicknessView Map, IReadOnlyList<StateView> States, IReadOnlyList<AssemblyView> Steps, IReadOnlyList<TroubleView> Troubles, IReadOnlyList<string> Watch, IReadOnlyList<CheckView> Cautions);
+/// <param name="Envelopes">The ones that could be made for it, as designs to begin.</param>
+public sealed record FoldingView(string Name, string Construction, string Size, PosesView Poses, ClosedView Closed, ThicknessView Map, IReadOnlyList<StateView> States, IReadOnlyList<AssemblyView> Steps, IReadOnlyList<TroubleView> Troubles, IReadOnlyList<string> Watch, IReadOnlyList<CheckView> Cautions, IReadOnlyList<DesignSpec> Envelopes);
 
 /// <summary>How the card opens, and how it is put together.</summary>
 public sealed partial class BenchBuilder
@@ -59,7 +61,8 @@ public sealed partial class BenchBuilder
             StepsOf(sized.Construction),
             [.. sized.Construction.Troubles.Select(t => new TroubleView(t.Sign, t.Cause, t.Remedy))],
             sized.Construction.Watch,
-            [.. sized.Checks.Where(c => c.Severity != Severity.Note).Select(c => new CheckView(c.Id, Lower(c.Severity), c.Text.In(_unit)))]);
+            [.. sized.Checks.Where(c => c.Severity != Severity.Note).Select(c => new CheckView(c.Id, Lower(c.Severity), c.Text.In(_unit)))],
+            EnvelopeToMake.For(sized, name));
     }
 
     internal static IReadOnlyList<AssemblyView> StepsOf(Construction construction) =>

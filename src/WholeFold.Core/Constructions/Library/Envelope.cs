@@ -17,7 +17,7 @@ internal static class Envelope
             var (width, height) = Around(c);
             var overlap = c.Length("overlap", "overlap", "how far the lower and the upper flap lie over each other", Pair.Of(3, 4, 20m), "¾ in, or 20 mm, which holds", [(Pair.Of(1, 2, 12m), "less does not hold")], [(Pair.Of(3, 2, 40m), "more is waste")], OnConversion.Fixed, least: "smaller sheet", most: "surer hold", so: "the flaps hold");
             c.Grows("it goes round a card of that size");
-            c.GoesRound(slanting: c.Chosen("school") == "square");
+            c.GoesRound("thick", slanting: c.Chosen("school") == "square");
             if (c.Chosen("school") == "square")
             {
                 Square(c, width, height, overlap);

@@ -73,13 +73,15 @@ const view = (moves: boolean) =>
     ],
     troubles: [{ sign: "it leans", cause: "a skew tab", remedy: "set it again" }],
     watch: ["Mind the tabs."],
+    envelopes: [{ name: "Envelope for Kite", construction: "box-envelope", format: "127x177.8mm", set: { thick: "1.8 mm" } }],
     cautions: [{ id: "knife-work", severity: "caution", text: "Cut away from the hand." }],
   }) as unknown as Schemas["FoldingView"];
 
+const made = vi.fn();
 const shown = (moves = true) =>
   render(
     <MantineProvider>
-      <Folding view={view(moves)} />
+      <Folding view={view(moves)} onEnvelope={made} />
     </MantineProvider>,
   );
 
@@ -112,5 +114,10 @@ describe("how a card folds", () => {
     expect(screen.getByRole("img", { name: /1.8 mm at the most, 1.1 mm on average/ })).toBeTruthy();
     expect(container.querySelector(".thickness polygon")?.getAttribute("style")).toContain("0.6");
     expect(screen.getByText("cross").parentElement?.textContent).toBe("cross: fold the ends");
+  });
+  it("begins the envelope to make as a design of its own", () => {
+    shown();
+    fireEvent.click(screen.getByRole("button", { name: "make the box envelope for it" }));
+    expect(made).toHaveBeenCalledWith(view(true).envelopes[0]);
   });
 });

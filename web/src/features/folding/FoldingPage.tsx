@@ -1,7 +1,7 @@
-import { Slider } from "@mantine/core";
-import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
-import { useParams } from "react-router";
+import { Button, Slider } from "@mantine/core";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { type ReactNode, useState } from "react";
+import { useNavigate, useParams } from "react-router";
 import { answer, api, type DesignState, type Problem, type Schemas } from "../../api/client";
 import { type ClosedView, Panels } from "../../bench/Closed";
 import { frameAt, Pose } from "../../bench/Pose";
@@ -21,20 +21,30 @@ export function FoldingPage() {
     queryFn: ({ signal }) => answer(api.POST("/api/bench/poses", { body: { design: state as DesignState }, signal })),
     retry: 0,
   });
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const make = useMutation({
+    mutationFn: (envelope: DesignState) => answer(api.POST("/api/designs", { body: { state: envelope } })),
+    onSuccess: (made) => {
+      queries.setQueryData(["design", made.id], made);
+      queries.invalidateQueries({ queryKey: ["designs"] });
+      navigate(`/bench/${made.id}`);
+    },
+  });
   return (
     <PrintPage
       id={id}
       heading="How it folds"
       title={state ? `How ${state.name} folds · Whole Fold` : "Whole Fold"}
-      problem={(design.error ?? folding.error) as Problem | null}
+      problem={(design.error ?? folding.error ?? make.error) as Problem | null}
       waiting={folding.isLoading || design.isLoading ? "Folding it" : null}
     >
-      {folding.data ? <Folding view={folding.data} /> : null}
+      {folding.data ? <Folding view={folding.data} onEnvelope={(envelope) => make.mutate(envelope)} /> : null}
     </PrintPage>
   );
 }
 
-export function Folding({ view }: { view: FoldingView }) {
+export function Folding({ view, onEnvelope }: { view: FoldingView; onEnvelope: (envelope: DesignState) => void }) {
   const [share, setShare] = useState(1);
   const { poses, closed, map, states } = view;
   const where = share === 0 ? "closed" : share === 1 ? "shown" : "on the way";
@@ -67,7 +77,13 @@ export function Folding({ view }: { view: FoldingView }) {
             </>
           )}
         </figure>
-        <ThicknessMap closed={closed} map={map} />
+        <ThicknessMap closed={closed} map={map}>
+          {view.envelopes.map((e) => (
+            <Button key={e.construction} size="compact-sm" variant="default" onClick={() => onEnvelope(e)}>
+              make the {e.construction?.replace("-", " ")} for it
+            </Button>
+          ))}
+        </ThicknessMap>
         {states.map((s) => (
           <figure key={s.id}>
             <Flat panels={s.panels} width={s.width} height={s.height} label={s.name} />
@@ -138,7 +154,7 @@ function Flat({ panels, width, height, label }: { panels: ClosedView["panels"]; 
 }
 
 /** The darker, the more lies there; the ring is where it is thickest. */
-function ThicknessMap({ closed, map }: { closed: ClosedView; map: FoldingView["map"] }) {
+function ThicknessMap({ closed, map, children }: { closed: ClosedView; map: FoldingView["map"]; children: ReactNode }) {
   const scale = 220 / Math.max(closed.width.units, closed.height.units);
   const [w, h] = [closed.width.units * scale, closed.height.units * scale];
   const at = (p: Schemas["Spot"]) => `${2 + p.x * scale},${2 + h - p.y * scale}`;
@@ -159,6 +175,7 @@ function ThicknessMap({ closed, map }: { closed: ClosedView; map: FoldingView["m
       <figcaption>
         Closed <Sentence text={closed.text} />: <b>{map.greatest}</b> at the ring, {map.mean} on average, {closed.weight}.{" "}
         <Sentence text={closed.envelopeText} />
+        <span className="target-buttons">{children}</span>
       </figcaption>
     </figure>
   );
