@@ -21,9 +21,11 @@ internal static class Closes
     {
         var clock = Stopwatch.StartNew();
         var (sized, refused, open) = (0, 0, 0);
+        var slowest = new List<(double Milliseconds, string Name)>();
         foreach (var spec in Grid())
         {
             var read = DesignReader.Read(spec);
+            var began = clock.Elapsed;
             if (Sizer.TrySize(read.Design, read.Target) is not { } found)
             {
                 refused++;
@@ -31,17 +33,24 @@ internal static class Closes
             }
 
             sized++;
+            slowest.Add(((clock.Elapsed - began).TotalMilliseconds, Named(spec)));
             var mark = found.Means == Means.Rounded ? found.Tools.CutMarks.Max() : Length.Zero;
             var over = found.Construction.GrowsBecause is null && (found.ClosedWidth > found.Target.Width + mark || found.ClosedHeight > found.Target.Height + mark);
             if (over || found.Closed.Misses.Any(m => m.WrongFace || m.By > mark) || found.States.Any(s => s.Pose.Misses.Any(m => m.By > mark)))
             {
                 open++;
-                output.WriteLine($"does not close: {spec.Construction} {string.Join(' ', spec.Set)} {spec.Format}{(spec.Turn ? " turned" : "")} {spec.Tools} {spec.Caliper}");
+                output.WriteLine($"does not close: {Named(spec)}");
             }
         }
 
         output.WriteLine(string.Create(CultureInfo.InvariantCulture, $"{sized} sized, {refused} have no figures, {open} do not close; {clock.Elapsed.TotalSeconds:0} s"));
+        foreach (var (milliseconds, name) in slowest.OrderByDescending(s => s.Milliseconds).Take(5))
+        {
+            output.WriteLine(string.Create(CultureInfo.InvariantCulture, $"{milliseconds:0} ms: {name}"));
+        }
     }
+
+    private static string Named(DesignSpec spec) => $"{spec.Construction} {string.Join(' ', spec.Set)} {spec.Format}{(spec.Turn ? " turned" : "")} {spec.Tools} {spec.Caliper}";
 
     private static IEnumerable<DesignSpec> Grid() =>
         from family in ConstructionLibrary.All

@@ -84,7 +84,7 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
     {
         var inside = at.Ez.Z >= 0;
         var light = Math.Round(Math.Abs(at.Ez.Dot(Lamp)) / Lamp.Length, 2);
-        var holes = piece.Openings.Where(o => o.Opening.Panel == plate.Id && o.Opening.Kind == CutKind.Window).Select(o => o.Corners).ToList();
+        var holes = piece.HolesIn(plate).ToList();
         IReadOnlyList<(double, double)> Outline(IEnumerable<Point> corners) => [.. corners.Select(c => at.Apply(c.X.Units, c.Y.Units)).Select(c => (c.X, c.Y))];
         Shape Draw(IEnumerable<Point> corners, bool layer) => new(id, plate.Id, Outline(corners), [.. holes.Select(Outline)], light, inside, layer);
         var layers = sized.Layers.Where(l => l.Role.Piece == piece.Piece.Id && l.Panels.Contains(plate.Id) && (l.Role.BothFaces || (l.Role.Face == Face.Up) == inside))

@@ -47,9 +47,9 @@ public sealed record ThicknessMap(IReadOnlyList<Spread> Spreads, Length Greatest
             foreach (var plate in piece.Plates)
             {
                 yield return (pose.Place(id, plate.Id, plate.Corners), caliper);
-                foreach (var hole in piece.Openings.Where(o => o.Opening.Panel == plate.Id && o.Opening.Kind == CutKind.Window))
+                foreach (var hole in piece.HolesIn(plate))
                 {
-                    yield return (pose.Place(id, plate.Id, hole.Corners), -caliper);
+                    yield return (pose.Place(id, plate.Id, hole), -caliper);
                 }
             }
 

@@ -73,6 +73,21 @@ public sealed record SizedPiece(
 
     public SizedPlate Plate(string id) => Plates.First(p => p.Id == id);
 
+    /// <summary>What the windows take out of one plate; a window across a crease takes something out of both.</summary>
+    public IEnumerable<IReadOnlyList<Point>> HolesIn(SizedPlate plate)
+    {
+        ArgumentNullException.ThrowIfNull(plate);
+        foreach (var window in Openings.Where(o => o.Opening.Kind == CutKind.Window).Select(o => o.Box))
+        {
+            var (left, right) = (Length.Max(window.Left, plate.Box.Left), Length.Min(window.Right, plate.Box.Right));
+            var (foot, head) = (Length.Max(window.Bottom, plate.Box.Bottom), Length.Min(window.Top, plate.Box.Top));
+            if (left < right && foot < head)
+            {
+                yield return [new(left, foot), new(right, foot), new(right, head), new(left, head)];
+            }
+        }
+    }
+
     /// <summary>The lines of its openings that are marked out, each with its name: not the second side of a line that has no width, nor
     /// one that is the piece's own edge.</summary>
     public IEnumerable<(SizedOpening Opening, Measured Figure, string Name)> MarkedLines

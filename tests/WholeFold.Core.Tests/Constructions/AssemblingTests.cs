@@ -52,6 +52,34 @@ public class AssemblingTests
         }
     }
 
+    /// <summary>All pieces are joined by bonds; what is slid on or hangs on a thread is the exception, and these are all.</summary>
+    [Fact]
+    public void Only_what_slides_or_spins_is_not_bonded_to_the_card()
+    {
+        var loose = new SortedSet<string>(StringComparer.Ordinal);
+        foreach (var (family, choices) in Variants())
+        {
+            var construction = family.For(choices);
+            var held = new HashSet<string> { construction.Pieces[0].Copies.First() };
+            while (construction.Bonds.FirstOrDefault(b => !b.Loose && held.Contains(b.PieceA) != held.Contains(b.PieceB)) is { } bond)
+            {
+                held.UnionWith([bond.PieceA, bond.PieceB]);
+            }
+
+            loose.UnionWith(construction.Pieces.SelectMany(p => p.Copies.Where(c => !held.Contains(c)).Select(_ => $"{family.Id}: {p.Id}")));
+        }
+
+        Assert.Equal(["peak-tunnel: spinner", "sleeve-gatefold: backTile", "sleeve-gatefold: pocket", "sleeve-gatefold: tile", "spinner-window: spinner"], loose);
+    }
+
+    [Fact]
+    public void Every_allowance_is_named_by_a_construction_that_needs_it()
+    {
+        var named = Variants().SelectMany(v => v.Family.For(v.Choices).Allowances.Values).Select(a => a.GetType()).ToHashSet();
+        var all = typeof(Core.Constructions.Allowances.Allowance).Assembly.GetTypes().Where(t => t.IsSubclassOf(typeof(Core.Constructions.Allowances.Allowance)));
+        Assert.Empty(all.Where(t => !named.Contains(t)).Select(t => t.Name));
+    }
+
     [Fact]
     public void A_press_of_a_bond_that_is_not_there_is_refused()
     {

@@ -138,6 +138,18 @@ public class OpeningTests
     }
 
     [Fact]
+    public void A_spinner_on_the_peak_stays_inside_the_closed_card_and_its_window_opens_both_slopes()
+    {
+        var sized = Size(Spec("peak-tunnel", "6x6", "spinner=onThePeak"));
+        var inset = sized.Parameters.Single(p => p.Parameter.Id == "inset").Value;
+        Assert.True(sized.Piece("spinner").Width.Value <= 2 * (inset - In("1/16")));
+        Assert.Equal((In("6"), In("6")), (sized.ClosedWidth, sized.ClosedHeight));
+        var tunnel = sized.Piece("tunnel");
+        Assert.Equal(["slope-front", "slope-back"], tunnel.Plates.Where(p => tunnel.HolesIn(p).Any()).Select(p => p.Id));
+        Assert.All(sized.Thickness.Spreads, s => Assert.True(s.Thick > Length.Zero));
+    }
+
+    [Fact]
     public void An_ovals_pockets_lie_inside_it_and_a_second_tile_covers_them_from_behind()
     {
         var sized = Size(Spec("sleeve-gatefold", "5x7", "die=oval", "behind=tile"));

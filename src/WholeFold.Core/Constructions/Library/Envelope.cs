@@ -15,7 +15,7 @@ internal static class Envelope
         c =>
         {
             var (width, height) = Around(c);
-            var overlap = c.Length("overlap", "overlap", "how far the lower and the upper flap lie over each other", Pair.Of(3, 4, 20m), "¾ in, or 20 mm, which holds", [(Pair.Of(1, 2, 12m), "less does not hold")], [(Pair.Of(3, 2, 40m), "more is waste")], OnConversion.Fixed, least: "smaller sheet", most: "surer hold", so: "the flaps hold");
+            var overlap = c.Length("overlap", "overlap", "how far the lower and the upper flap lie over each other", Pair.Of(3, 4, 20m), "¾ in, or 20 mm, which holds", [(Pair.Of(1, 2, 12m), "less does not hold")], [(Pair.Of(3, 2, 40m), "more is waste")], OnConversion.Fixed, held: true, least: "smaller sheet", most: "surer hold", so: "the flaps hold");
             c.Grows("it goes round a card of that size");
             c.GoesRound("thick", slanting: c.Chosen("school") == "square");
             if (c.Chosen("school") == "square")
@@ -41,7 +41,7 @@ internal static class Envelope
     {
         var width = Inside(c, "faceWidth", "face's width", least);
         var height = Inside(c, "faceHeight", "face's height", leastHigh);
-        var side = c.Length("sideFlap", "side flaps", "width of the flaps at the sides", Pair.Of(3, 4, 20m), "¾ in, or 20 mm, which holds the lower flap", [(Pair.Of(1, 2, 12m), "narrower ones do not hold")], [(0.45m * W, "wider ones meet in the middle")], OnConversion.Fixed, least: "smaller sheet", most: "surer hold");
+        var side = c.Length("sideFlap", "side flaps", "width of the flaps at the sides", Pair.Of(3, 4, 20m), "¾ in, or 20 mm, which holds the lower flap", [(Pair.Of(1, 2, 12m), "narrower ones do not hold")], [(0.45m * W, "wider ones meet in the middle")], OnConversion.Fixed, held: gusset is not null, least: "smaller sheet", most: "surer hold");
         var foot = c.Length("lowerFlap", "lower flap", "height of the flap that is glued to the side flaps", 0.6m * H, "0.6 of the card's height", [(0.4m * H, "a lower one does not hold the card")], [(0.9m * H, "a higher one leaves no upper flap")], least: "upper flap longer", most: "lower flap longer");
         var head = height + overlap - foot;
         var g = gusset ?? Zero;

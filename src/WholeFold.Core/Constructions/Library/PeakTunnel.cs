@@ -7,7 +7,7 @@ namespace WholeFold.Core.Constructions.Library;
 /// <summary>A tunnel inside a plain fold, which rises to a peak with a window as the card is opened.</summary>
 internal static class PeakTunnel
 {
-    public static ConstructionFamily Family { get; } = new("peak-tunnel", "Peak tunnel", "a tunnel with a window rises to a peak inside", [], c =>
+    public static ConstructionFamily Family { get; } = new("peak-tunnel", "Peak tunnel", "a tunnel with a window rises to a peak inside", [new Choice("spinner", "spinner", "whether a piece spins on a thread along the peak", ["none", "onThePeak"], "none")], c =>
     {
         var e = c.Length("inset", "inset", "how far the tunnel, and the peak when the card is closed, stays from the fore-edge", 0.2m * W, "0.2 of the card's width", [(Construction.SmallestPanel, "the peak would show at the fore-edge")], [((W / 2) - Construction.SmallestPanel, "the tunnel would reach over the spine")], least: "wider reach", most: "room for a spinner");
         var margin = c.Length("windowMargin", "window margin", "how far the window stays from the tunnel's creases and from head and foot", Pair.Of(3, 4, 20m), "¾ in, or 20 mm", [(Pair.Of(1, 2, 12m), "a narrower frame buckles")], [(W / 3, "a wider one leaves no window")], OnConversion.Fixed, least: "wider window", most: "stronger frame");
@@ -23,6 +23,18 @@ internal static class PeakTunnel
         c.Bond("back", "base", "back", Face.Up, new Region((2 * W) - e, Zero, W + half - e, H), "tunnel", "foot-back", Face.Down, new Region(2 * W, Zero, W + half, H), "the same inset in from the other fore-edge; press it with the card closed");
         c.Require("window-width", W - (2 * margin) - Construction.SmallestWindow, "the window would be too narrow to see through");
         c.Require("window-height", H - (2 * margin) - Construction.SmallestWindow, "the window would be too low to see through");
+        if (c.Chosen("spinner") == "onThePeak")
+        {
+            // Closed, the peak lies the inset from the fore-edge, and half of the spinner beyond it.
+            Affine room = Pair.Of(1, 16, 1.5m);
+            var wide = c.Length("spinnerWidth", "spinner width", "width of the spinner, where it is even on both sides of its thread", 1.2m * e, "0.6 of the inset on either side", [(Construction.SmallestPanel, "a narrower one is lost in the window")], [(2 * (e - room), "closed, it would stick out"), (W - (2 * margin) - (2 * room), "it must pass the window on both sides")], OnConversion.Fixed, least: "freer turn", most: "more to see");
+            var tall = c.Length("spinnerHeight", "spinner height", "height of the spinner", 1.2m * e, "as high as it is wide", [(Construction.SmallestPanel, "a lower one is lost in the window")], [(H - (2 * margin) - (2 * room), "it must pass the window above and below")], OnConversion.Fixed, least: "lower", most: "higher");
+            c.Piece("spinner", "Spinner half", Axis.X, tall, "the spinner's width", "the spinner's height", [Panel("spinner", "spinner half", wide)], [], quantity: 2);
+            c.Lies("thread", "tunnel", "slope-front", Face.Up, new Region(W - (wide / 2), (H - tall) / 2, W + (wide / 2), (H + tall) / 2), "spinner:1", "spinner", Face.Up, new Region(Zero, Zero, wide, tall), "on a thread along the peak, in the middle of the window");
+            c.Bond("halves", "spinner:1", "spinner", Face.Down, new Region(Zero, Zero, wide, tall), "spinner:2", "spinner", Face.Down, new Region(wide, Zero, Zero, tall), "mirror images, back to back round the thread");
+            c.Press("Press the spinner's halves on each other round the thread, and tape the thread along the peak, tight.", Pressed.Flat, "the halves cover each other and turn freely in the window", "halves");
+        }
+
         c.Trade("inset", "room for a spinner", e, "reach", W - e);
         c.Layer("front", "front", "base", ["front"], Face.Down, levels: 2);
 
