@@ -125,6 +125,16 @@ public class CommandLineTests
     }
 
     [Fact]
+    public void A_card_with_states_tells_them_and_a_slanting_score_its_ticks()
+    {
+        Assert.Contains("cross       6 in (15.2 cm full) × 6 in (15.2 cm full)  fold the upper", Run("convert", "--construction", "never-ending", "--format", "6x6").Out, StringComparison.Ordinal);
+        var twist = Run("convert", "--construction", "twist-pop", "--format", "6x6").Out;
+        Assert.Contains("ticks at ", twist, StringComparison.Ordinal);
+        Assert.Contains("the ruler from tick to tick", twist, StringComparison.Ordinal);
+        Assert.DoesNotContain("envelope to make", Run("convert", "--construction", "envelope", "--format", "6x6").Out, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public void A_figure_is_told_with_its_sum_its_safe_side_and_in_the_order_of_setting()
     {
         var plain = Run("convert", "--construction", "gatefold", "--format", "5x7").Out;

@@ -72,7 +72,7 @@ public sealed class FoldingTests : IDisposable
         Assert.Equal((0d, 1d), (view.Poses.Frames[0].Share, view.Poses.Frames[^1].Share));
         Assert.All(view.Poses.Frames.SelectMany(f => f.Shapes), s => Assert.True(s.Outline.Count >= 6 && s.Outline.Count % 2 == 0));
         Assert.All(view.Poses.Frames.SelectMany(f => f.Shapes).SelectMany(s => s.Outline.Chunk(2)), p => Assert.True(p[0] >= view.Poses.Left && p[0] <= view.Poses.Left + view.Poses.Width && p[1] >= view.Poses.Top && p[1] <= view.Poses.Top + view.Poses.Height));
-        var press = view.Steps.Single(s => s.RightWhen is not null);
+        var press = view.Steps.First(s => s.RightWhen is not null);
         Assert.Equal("pressed flat on the table", press.Pressed);
         Assert.NotEmpty(press.LinedUp);
         Assert.NotEmpty(view.Troubles);

@@ -2,6 +2,7 @@ import "@mantine/core/styles.css";
 import "@fontsource-variable/inter/wght.css";
 import "@fontsource-variable/bricolage-grotesque/wght.css";
 import "./app.css";
+import "./folding.css";
 import "./setting.css";
 import { MantineProvider } from "@mantine/core";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";

@@ -43,6 +43,16 @@ internal static class PlainText
             }
         }
 
+        if (sized.Construction.States.Count > 0)
+        {
+            Line("");
+            Line("States");
+            foreach (var (state, pose) in sized.States)
+            {
+                Line($"  {state.Name,-11} {Both(pose.Width)} × {Both(pose.Height)}  {state.How}");
+            }
+        }
+
         if (sized.Layers.Count > 0)
         {
             Line("");

@@ -193,11 +193,12 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         return this;
     }
 
-    /// <summary>A step that makes bonds: by id, where a star stands for any part of one.</summary>
+    /// <summary>A step that makes bonds, in that order: by id, where a star stands for any part of one.</summary>
     /// <exception cref="InvalidOperationException">There is no such bond.</exception>
     public ConstructionBuilder Press(string text, Pressed pressed, string rightWhen, params string[] bonds)
     {
-        var made = _bonds.Where(b => !b.Loose && bonds.Any(name => name.Split('*') is [var whole] ? b.Id == whole : name.Split('*') is [var head, var tail] && b.Id.StartsWith(head, StringComparison.Ordinal) && b.Id.EndsWith(tail, StringComparison.Ordinal))).Select(b => b.Id).ToList();
+        static bool Named(string id, string name) => name.Split('*') is [var head, var tail] ? id.StartsWith(head, StringComparison.Ordinal) && id.EndsWith(tail, StringComparison.Ordinal) : id == name;
+        var made = bonds.SelectMany(name => _bonds.Where(b => !b.Loose && Named(b.Id, name)).Select(b => b.Id)).Distinct().ToList();
         if (made.Count == 0)
         {
             throw new InvalidOperationException($"{id}: there is no bond {string.Join(", ", bonds)}.");

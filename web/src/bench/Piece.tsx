@@ -23,6 +23,34 @@ const flagWidth = (score: Schemas["ScoreView"]) => {
   );
 };
 
+/** A figure beside the piece is about this wide. */
+const COLUMN = 46;
+
+/** Figures beside a piece stand in columns where their lines are too near each other for one. */
+export function columnsOf(piece: PieceView, scale: number): Map<string, number> {
+  const level = piece.scores.filter((s) => s.runs === "level").sort((a, b) => a.at.units - b.at.units);
+  const columns = new Map<string, number>();
+  const last: number[] = [];
+  for (const score of level) {
+    const at = score.at.units * scale;
+    const free = last.findIndex((l) => at - l >= 17);
+    const column = free >= 0 ? free : last.length;
+    last[column] = at;
+    columns.set(score.figureId, column);
+  }
+  return columns;
+}
+
+/** What stands over a piece needs this much room, whatever the piece's own width. */
+export const titleWidth = (piece: PieceView) => piece.name.length * 7.4 + 12 + piece.width.text.length * 9;
+
+/** Room that a piece needs on its right for figures and for its name. */
+export const roomRight = (piece: PieceView, scale: number) => {
+  const columns = [...columnsOf(piece, scale).values()];
+  const beside = columns.length > 0 ? 12 + (Math.max(...columns) + 1) * COLUMN : 12;
+  return Math.max(beside, titleWidth(piece) - piece.width.units * scale);
+};
+
 /** The scores that the rule under the piece reads; the others carry their figures on themselves. */
 export const onRule = (piece: PieceView) => piece.scores.filter((s) => s.runs === "upright");
 
@@ -98,7 +126,8 @@ export function Piece({
       .map((p, i) => `${i === 0 ? "M" : "L"}${p.x} ${p.y}`)
       .join("");
   // Over a narrow piece its width stands after its name, not on it.
-  const besideName = piece.name.length * 6.6 + 30 > width / 2;
+  const besideName = piece.name.length * 7.4 + 30 > width / 2;
+  const columns = columnsOf(piece, scale);
   return (
     <g data-piece={piece.id}>
       <text x={x} y={y - 10} className="piece-name">
@@ -106,7 +135,7 @@ export function Piece({
       </text>
       <SvgFig
         text={piece.width.text}
-        x={besideName ? x + piece.name.length * 6.6 + 8 : x + width / 2}
+        x={besideName ? x + piece.name.length * 7.4 + 8 : x + width / 2}
         y={y - 10}
         className="size"
         anchor={besideName ? "start" : "middle"}
@@ -156,7 +185,7 @@ export function Piece({
             key={score.figureId}
             score={score}
             point={point}
-            edge={x + width}
+            edge={x + width + (columns.get(score.figureId) ?? 0) * COLUMN}
             chosen={selected === score.figureId}
             onSelect={onSelect}
           />

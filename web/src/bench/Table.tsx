@@ -2,7 +2,7 @@ import { useElementSize } from "@mantine/hooks";
 import type { BenchView } from "../api/client";
 import { ClosedDrawing, type ClosedView, closedSize } from "./Closed";
 import { type Item, layOut } from "./layout";
-import { flagsOf, Piece, roomBelow } from "./Piece";
+import { flagsOf, Piece, roomBelow, roomRight } from "./Piece";
 
 /** The closed card is drawn at half the scale of the pieces: they are what one works on. */
 const INSET = 0.5;
@@ -49,7 +49,7 @@ function Drawing({
       above: 26,
       below: roomBelow(flagsOf(p, scale).lanes),
       left: 26,
-      right: p.scores.some((s) => s.runs === "level") ? 58 : 12,
+      right: roomRight(p, scale),
     })),
     ...(closed
       ? [

@@ -21,7 +21,7 @@ internal static class Bridge
         c.Piece("bridge", "Bridge", Axis.X, bridge, "the card's width", "the height of the bridge", [Panel("bridge", "bridge", W)], []);
         Region On(Affine from, Affine to) => new(from, Zero, to, bridge);
         c.Bond("left", "base", "outer-left", Face.Up, On(Zero, s), "bridge", "bridge", Face.Down, On(Zero, s), "flush with the outer edge and the foot");
-        c.Bond("right", "base", "outer-right", Face.Up, On((3 * s) + back, (4 * s) + back), "bridge", "bridge", Face.Down, On(W - s, W), "as on the left; press it with the card closed");
+        c.Bond("right", "base", "outer-right", Face.Up, On((3 * s) + back, (4 * s) + back), "bridge", "bridge", Face.Down, On(W - s, W), "as on the left");
         c.Trade("back", "back", back, "depth", s);
         c.Layer("back", "back", "base", ["back"], Face.Up);
         c.Layer("bridge", "bridge", "bridge", ["bridge"], Face.Up);

@@ -45,7 +45,7 @@ internal static class InsideBox
 
         // The box is listed from its front wall, so it lies turned round in the card: its corners are given so.
         c.Bond("back", "card", "back", Face.Up, new Region(W, Zero, (2 * W) - d, H), "box", "base", Face.Down, new Region(2 * W, H, W + d, Zero), "its free edge into the spine, head and foot level");
-        c.Bond("front", "card", "front", Face.Up, new Region(W, Zero, W - d, H), "box", "tab", Face.Down, new Region(Zero, H, d, Zero), "its free edge into the spine; press it with the card closed");
+        c.Bond("front", "card", "front", Face.Up, new Region(W, Zero, W - d, H), "box", "tab", Face.Down, new Region(Zero, H, d, Zero), "its free edge into the spine");
         c.Require("window-width", w - (2 * margin) - Construction.SmallestWindow, "the window would be too narrow to see through");
         c.Require("window-height", H - (2 * margin) - Construction.SmallestWindow, "the window would be too low to see through");
         c.Trade("depth", "depth", d, "window", w - (2 * margin));

@@ -33,7 +33,7 @@ internal static class InsideTunnel
                 // Like the box it hangs in, a layer is listed from the other end. Between the walls it has the hair for play.
                 Region Wall(Affine from, Affine to) => new(from, hair / 2, to, H - (hair / 2));
                 c.Bond($"{id}-left", "box", "tab", Face.Up, Wall(d - ((k - 1) * f), d - (k * f)), id, "tab-left", Face.Down, new Region(Zero, h, f, Zero), k == 1 ? "the tab's edge against the crease beside the window" : $"the tab's edge against layer {k - 1}'s crease");
-                c.Bond($"{id}-right", "box", "wall", Face.Up, Wall(W + ((k - 1) * f), W + (k * f)), id, "tab-right", Face.Down, new Region((2 * f) + w, h, f + w, Zero), "as on the left; press it with the box closed", play: hair);
+                c.Bond($"{id}-right", "box", "wall", Face.Up, Wall(W + ((k - 1) * f), W + (k * f)), id, "tab-right", Face.Down, new Region((2 * f) + w, h, f + w, Zero), "as on the left", play: hair);
                 c.Require($"{id}-width", w - (2 * inset) - Construction.SmallestWindow, "the last window would be too narrow to see through");
                 c.Require($"{id}-height", h - (2 * inset) - Construction.SmallestWindow, "the last window would be too low to see through");
             }

@@ -20,7 +20,7 @@ internal static class PeakTunnel
         ]);
         c.Opening("window", "window", "slope-front", new Region(half + margin, margin, W + half - margin, H - margin), "the frame's width in from both creases, across the peak");
         c.Bond("front", "base", "front", Face.Up, new Region(e, Zero, e + half, H), "tunnel", "foot-front", Face.Down, new Region(Zero, Zero, half, H), "its free edge the inset in from the fore-edge, head and foot level");
-        c.Bond("back", "base", "back", Face.Up, new Region((2 * W) - e, Zero, W + half - e, H), "tunnel", "foot-back", Face.Down, new Region(2 * W, Zero, W + half, H), "the same inset in from the other fore-edge; press it with the card closed");
+        c.Bond("back", "base", "back", Face.Up, new Region((2 * W) - e, Zero, W + half - e, H), "tunnel", "foot-back", Face.Down, new Region(2 * W, Zero, W + half, H), "the same inset in from the other fore-edge");
         c.Require("window-width", W - (2 * margin) - Construction.SmallestWindow, "the window would be too narrow to see through");
         c.Require("window-height", H - (2 * margin) - Construction.SmallestWindow, "the window would be too low to see through");
         if (c.Chosen("spinner") == "onThePeak")

@@ -46,7 +46,7 @@ internal static class PillarTiers
                     var side = copy == 1 ? "left" : "right";
                     c.Bond($"{id}-tube", id, "behind", Face.Down, new Region(Zero, Zero, s - shave, height), id, "flap", Face.Up, new Region(4 * s, Zero, (5 * s) - shave, height), "the flap's crease into the first edge, inside the tube");
                     c.Bond($"{id}-behind", behind, panel, Face.Up, new Region(at + s, Zero, at, height), id, "behind", Face.Up, new Region(Zero, Zero, s, height), $"{side} edges level, feet level");
-                    c.Bond($"{id}-face", $"face{i}", "face", Face.Down, new Region(at, Zero, at + s, face), id, "front", Face.Up, new Region(2 * s, Zero, 3 * s, face), $"{side} edges level, feet level; press it with the row pushed flat");
+                    c.Bond($"{id}-face", $"face{i}", "face", Face.Down, new Region(at, Zero, at + s, face), id, "front", Face.Up, new Region(2 * s, Zero, 3 * s, face), $"{side} edges level, feet level");
                 }
 
                 c.Layer($"pillar{i}", $"pillar fronts{(n == 1 ? "" : $", row {i}")}", pillar, ["front"], Face.Up);

@@ -26,14 +26,14 @@ internal static class ShadowBox
             c.Piece("back", "Back", Axis.X, H, "the front's width and both tabs", "the card's height", [Tab("tab-left", "left tab", tab), Panel("back", "back", m), Tab("tab-right", "right tab", tab)], [Valley(90, "the tab"), Valley(90, "the tab and the back", closed: 0)]);
             Region Strip(Affine from, Affine to) => new(from, Zero, to, H);
             c.Bond("back-left", "front", "wall-left", Face.Down, Strip(Zero, tab), "back", "tab-left", Face.Down, Strip(tab, Zero), "the back's crease level with the wall's edge");
-            c.Bond("back-right", "front", "wall-right", Face.Down, Strip(W + depth, W + depth - tab), "back", "tab-right", Face.Down, Strip(tab + m, (2 * tab) + m), "as on the left; press it with the box closed");
+            c.Bond("back-right", "front", "wall-right", Face.Down, Strip(W + depth, W + depth - tab), "back", "tab-right", Face.Down, Strip(tab + m, (2 * tab) + m), "as on the left");
             var f = (depth - tab) / (n + 1);
             for (var k = 1; k <= n; k++)
             {
                 var (id, name) = ($"middle{k}", n == 1 ? "Middle" : $"Middle {k}, counted from the back");
                 c.Piece(id, name, Axis.X, H, "the front's width and both tabs", "the card's height", [Tab("tab-left", "left tab", f), Panel("face", "middle", m), Tab("tab-right", "right tab", f)], [Mountain(-90, n == 1 ? "half of the depth that is free" : "its share of the depth that is free", closed: 0), Mountain(-90, "the tab and the middle")]);
                 c.Bond($"{id}-left", "front", "wall-left", Face.Down, Strip(tab + ((k - 1) * f), tab + (k * f)), id, "tab-left", Face.Up, Strip(Zero, f), k == 1 ? "the tab's edge against the edge of the back's tab" : "the tab's edge against the crease of the middle behind it");
-                c.Bond($"{id}-right", "front", "wall-right", Face.Down, Strip(W + depth - tab - ((k - 1) * f), W + depth - tab - (k * f)), id, "tab-right", Face.Up, Strip((2 * f) + m, f + m), "as on the left; press it with the box closed");
+                c.Bond($"{id}-right", "front", "wall-right", Face.Down, Strip(W + depth - tab - ((k - 1) * f), W + depth - tab - (k * f)), id, "tab-right", Face.Up, Strip((2 * f) + m, f + m), "as on the left");
             }
 
             // Within the limits of its margins the window is never smaller than this.

@@ -29,7 +29,7 @@ internal static class StairStep
         var (left, right) = ((W - width) / 2, (W + width) / 2);
         c.Bond("facade-tab", "base", "back", Face.Up, new Region(left, bottom + facade, right, bottom + facade + tab), "facade", "tab", Face.Down, new Region(width, tab, Zero, Zero), "the crease as far above the bottom crease as the facade is high, in the middle");
         var lower = tab + rise + facade;
-        c.Bond("facade-foot", "base", "front", Face.Down, new Region(left, bottom - rise, right, bottom - rise - tab), "facade", "front", Face.Down, new Region(width, lower, Zero, lower - tab), "the lower edges level; press it with the card closed");
+        c.Bond("facade-foot", "base", "front", Face.Down, new Region(left, bottom - rise, right, bottom - rise - tab), "facade", "front", Face.Down, new Region(width, lower, Zero, lower - tab), "the lower edges level");
         c.Layer("facade", "facade front", "facade", ["front"], Face.Up);
         c.Layer("step", "step front, on the other face of the sheet", "base", ["front"], Face.Down);
         c.Layer("back", "back above the facade", "base", ["back"], Face.Up, free: new Region(Zero, bottom + step, W, bottom + back));

@@ -34,7 +34,7 @@ internal static class TierScene
                 var k = n - i + 1;
                 Region Strip(Affine from, Affine to) => new(from, Zero, to, height);
                 c.Bond($"{tier}-left", "base", "wall-left", Face.Up, Strip(depth - ((k - 1) * f), depth - (k * f)), tier, "tab-left", Face.Up, Strip(Zero, f), k == 1 ? "tab's edge into the left crease, flush at the foot" : $"tab's edge against tier {i + 1}'s crease, flush at the foot");
-                c.Bond($"{tier}-right", "base", "wall-right", Face.Up, Strip(depth + middle + (k * f), depth + middle + ((k - 1) * f)), tier, "tab-right", Face.Up, Strip(f + middle, (2 * f) + middle), "as on the left; press it with the card closed");
+                c.Bond($"{tier}-right", "base", "wall-right", Face.Up, Strip(depth + middle + (k * f), depth + middle + ((k - 1) * f)), tier, "tab-right", Face.Up, Strip(f + middle, (2 * f) + middle), "as on the left");
             }
 
             c.Trade("depth", "depth", depth, "scene", middle);
@@ -42,7 +42,9 @@ internal static class TierScene
 
             c.Does(Effect.Stands);
             c.Step("Fold the base and the tiers and burnish both ways.");
-            c.Press("Bond the tiers' tabs to the walls, the rear one first, each side with the base lying flat.", Pressed.Flat, "the rear tier's crease lies its share from the base's crease, the next tab touches the one before, feet level", "*-left", "*-right");
+            string[] Tabs(string side) => [.. Enumerable.Range(1, n).Reverse().Select(k => $"tier{k}-{side}")];
+            c.Press("Bond the tiers' left tabs to the left wall, the rear one first, the base lying flat.", Pressed.Flat, "the rear tier's tab lies in the wall's crease, the next tab touches the one before, feet level", Tabs("left"));
+            c.Press("Put adhesive on the right tabs and lay the base shut on them.", Pressed.Closed, "opened, every tier stands square to the walls", Tabs("right"));
             c.Step("Fold it flat sideways, press, and open it again.");
             c.Trouble("it does not fold flat", "glue beyond a tab, or a tab over the crease", "ease it off with a palette knife and set it by the crease");
             c.Trouble("a tier bulges when it stands", "its two tabs are not at one distance", "set the loose side again with the base flat");

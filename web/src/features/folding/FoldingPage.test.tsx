@@ -117,7 +117,7 @@ describe("how a card folds", () => {
   });
   it("begins the envelope to make as a design of its own", () => {
     shown();
-    fireEvent.click(screen.getByRole("button", { name: "make the box envelope for it" }));
+    fireEvent.click(screen.getByRole("button", { name: "make the box envelope" }));
     expect(made).toHaveBeenCalledWith(view(true).envelopes[0]);
   });
 });

@@ -80,7 +80,7 @@ export function Folding({ view, onEnvelope }: { view: FoldingView; onEnvelope: (
         <ThicknessMap closed={closed} map={map}>
           {view.envelopes.map((e) => (
             <Button key={e.construction} size="compact-sm" variant="default" onClick={() => onEnvelope(e)}>
-              make the {e.construction?.replace("-", " ")} for it
+              make the {e.construction?.replace("-", " ")}
             </Button>
           ))}
         </ThicknessMap>
