@@ -34,9 +34,10 @@ public sealed record PlacedPanel(string Piece, string Panel, IReadOnlyList<Point
     public Box Box { get; } = Box.Round(Corners);
 }
 
-/// <summary>A bond whose two regions do not lie on each other when the card is closed.</summary>
+/// <summary>A bond whose two regions do not lie on each other when the card is closed, or a ring of creases that does not close.</summary>
+/// <param name="Bond">The bond; null for a ring.</param>
 /// <param name="By">How far apart their corners are at the worst.</param>
-public sealed record BondMiss(string Bond, Length By, bool WrongFace);
+public sealed record BondMiss(string? Bond, Length By, bool WrongFace);
 
 /// <summary>
 /// The card in its envelope, or in another state that lies flat: folded at the creases that are folded over, exact in whole
@@ -71,7 +72,7 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
             var play = joint.Bond?.Play is { } p ? value(p).Ceiling() : 0;
             if (joint.Bond is not { Loose: true } && (joint.Apart > play + Nothing || joint.WrongFace))
             {
-                misses.Add(new BondMiss(joint.Bond?.Id ?? "ring", new Length((long)Math.Ceiling(joint.Apart - Nothing)), joint.WrongFace));
+                misses.Add(new BondMiss(joint.Bond?.Id, new Length((long)Math.Ceiling(joint.Apart - Nothing)), joint.WrongFace));
             }
         }
 

@@ -9,7 +9,11 @@ namespace WholeFold.Core.Folding;
 /// <param name="Share">0 where it is closed, 1 where it is shown.</param>
 /// <param name="Angles">The fold angle of each crease that moves, by piece and place.</param>
 /// <param name="Apart">How far bonds and rings are from being shut, at the worst; far less than any mark.</param>
-public sealed record MotionFrame(double Share, IReadOnlyDictionary<(string Piece, int Crease), double> Angles, Length Apart);
+public sealed record MotionFrame(double Share, IReadOnlyDictionary<(string Piece, int Crease), double> Angles, Length Apart)
+{
+    /// <summary>What one calls the card here: closed, shown, or one of its states; null on the way.</summary>
+    public string? Name { get; init; }
+}
 
 /// <summary>
 /// How a card opens. Each frame begins from angles that go evenly from closed to shown, and is brought to the nearest angles
@@ -27,32 +31,46 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
     /// <summary>From one frame to the next a crease may turn this far, in degrees; more is a leap to another way of folding.</summary>
     private const double Leap = 60;
 
+    /// <summary>In one step of the search, in degrees: what is further off is not to be trusted.</summary>
+    private const double LongestStep = 15;
+
     public MotionFrame Closed => Frames[0];
 
     public MotionFrame Shown => Frames[^1];
 
-    /// <param name="frames">How many pictures there are on the way, closed and shown with them.</param>
+    /// <param name="frames">How many pictures there are on the way, closed and shown with them; a card with states has some from each to the next.</param>
     public static Motion Of(SizedDesign sized, int frames = 13)
     {
         ArgumentNullException.ThrowIfNull(sized);
         var solver = new Solver(sized);
-        var closed = solver.At(0, solver.ClosedAngles, exact: true)!;
-        var shown = solver.At(1, solver.ShownAngles, exact: false) ?? solver.At(1, solver.ShownAngles, exact: true)!;
-        var way = new List<MotionFrame> { closed };
-        for (var i = 1; i < frames - 1; i++)
-        {
-            var share = i / (frames - 1d);
-            var guess = closed.Angles.Keys.ToDictionary(k => k, k => closed.Angles[k] + (share * (shown.Angles[k] - closed.Angles[k])));
-            if (solver.At(share, guess, exact: false) is not { } frame || IsLeap(way[^1], frame))
-            {
-                return new Motion([closed, shown], false);
-            }
+        var closed = solver.At(0, solver.ClosedAngles, exact: true)! with { Name = "closed" };
+        var shown = (solver.At(1, solver.ShownAngles, exact: false) ?? solver.At(1, solver.ShownAngles, exact: true)!) with { Name = "shown" };
 
-            way.Add(frame);
+        // A card that has states goes through all of them, and is closed again.
+        var stops = sized.Construction.States.Select(s => (s.Name, Angles: (IReadOnlyDictionary<(string, int), double>)solver.In(s))).ToList();
+        var steps = stops.Count == 0 ? frames - 1 : StepsToAState;
+        stops.Add(stops.Count == 0 ? ("shown", shown.Angles) : ("closed again", closed.Angles));
+        var way = new List<MotionFrame> { closed };
+        foreach (var (name, angles) in stops)
+        {
+            var from = way[^1].Angles;
+            for (var step = 1; step <= steps; step++)
+            {
+                var part = step / (double)steps;
+                var guess = from.Keys.ToDictionary(k => k, k => from[k] + (part * (angles[k] - from[k])));
+                if (solver.At((double)way.Count / (steps * stops.Count), guess, exact: false) is not { } frame || IsLeap(way[^1], frame))
+                {
+                    return new Motion([closed, shown], false);
+                }
+
+                way.Add(step == steps ? frame with { Name = name } : frame);
+            }
         }
 
-        return IsLeap(way[^1], shown) ? new Motion([closed, shown], false) : new Motion([.. way, shown], true);
+        return new Motion(way, true);
     }
+
+    private const int StepsToAState = 6;
 
     private static bool IsLeap(MotionFrame one, MotionFrame next) => one.Angles.Any(a => Math.Abs(next.Angles[a.Key] - a.Value) > Leap);
 
@@ -66,7 +84,8 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
         {
             _sized = sized;
             var creases = sized.Pieces.SelectMany(p => p.AllScores.Select((s, i) => (Key: (p.Piece.Id, i), s.Crease))).ToList();
-            _moving = [.. creases.Where(c => c.Crease.Closed != c.Crease.Shown).Select(c => c.Key)];
+            var turned = sized.Construction.States.SelectMany(s => s.Angles.Keys).ToHashSet();
+            _moving = [.. creases.Where(c => c.Crease.Closed != c.Crease.Shown || turned.Contains(c.Key)).Select(c => c.Key)];
             ClosedAngles = creases.ToDictionary(c => c.Key, c => (double)c.Crease.Closed);
             ShownAngles = creases.ToDictionary(c => c.Key, c => (double)c.Crease.Shown);
 
@@ -78,6 +97,9 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
         public Dictionary<(string Piece, int Crease), double> ClosedAngles { get; }
 
         public Dictionary<(string Piece, int Crease), double> ShownAngles { get; }
+
+        /// <summary>The angles of a state; creases that it does not name are as when closed.</summary>
+        public Dictionary<(string Piece, int Crease), double> In(CardState state) => ClosedAngles.ToDictionary(a => a.Key, a => state.Angles.TryGetValue(a.Key, out var angle) ? angle : a.Value);
 
         /// <summary>The frame nearest to a guess; null where none near it shuts.</summary>
         /// <param name="exact">Whether the guess is taken as it is.</param>
@@ -101,16 +123,16 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
                 // Where the full step would be worse than none, half of it, and so on.
                 var step = SmallestStep(slope, off);
                 var from = _moving.ToDictionary(m => m, m => angles[m]);
-                var (was2, share2) = (off.L2Norm(), Math.Min(1, 15 / Math.Max(1e-9, step.AbsoluteMaximum())));
-                for (var halved = 0; halved < 8; halved++, share2 /= 2)
+                var (before, part) = (off.L2Norm(), Math.Min(1, LongestStep / Math.Max(1e-9, step.AbsoluteMaximum())));
+                for (var halved = 0; halved < 8; halved++, part /= 2)
                 {
                     for (var i = 0; i < _moving.Count; i++)
                     {
-                        angles[_moving[i]] = from[_moving[i]] - (share2 * step[i]);
+                        angles[_moving[i]] = from[_moving[i]] - (part * step[i]);
                     }
 
                     off = Off(angles, resting);
-                    if (off.L2Norm() < was2)
+                    if (off.L2Norm() < before)
                     {
                         break;
                     }

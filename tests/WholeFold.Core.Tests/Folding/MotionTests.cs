@@ -34,7 +34,7 @@ public class MotionTests
                     still.Add(family.Id);
                 }
 
-                Assert.Equal(motion.Moves ? 7 : 2, motion.Frames.Count);
+                Assert.Equal(!motion.Moves ? 2 : sized.Construction.States.Count == 0 ? 7 : 25, motion.Frames.Count);
                 var play = sized.Construction.Bonds.Select(b => b.Play is { } p ? sized.ValueOf(p) : Length.Zero).Append(Length.Zero).Aggregate(Length.Max);
                 var mark = sized.Means == Means.Rounded ? 2 * sized.Tools.CutMarks.Max() : Length.Zero;
                 foreach (var frame in motion.Frames)
@@ -112,6 +112,16 @@ public class MotionTests
         double At(string id) => (double)sized.Parameters.Single(p => p.Parameter.Id == id).Value.Millimetres;
         var cos = (152.4 - At("stop") + At("lip") - At("strip")) / (152.4 - At("strip"));
         Assert.Equal(Degrees(Math.Acos(cos)), Motion.Of(sized).Shown.Angles[("base", 0)], 0.5);
+    }
+
+    [Fact]
+    public void A_never_ending_card_turns_through_all_its_states_and_is_closed_again()
+    {
+        var motion = Motion.Of(Size(Machine("never-ending")));
+        Assert.True(motion.Moves);
+        Assert.Equal(["closed", "first turn", "cross", "last turn", "closed again"], motion.Frames.Where(f => f.Name is not null).Select(f => f.Name));
+        Assert.Contains(motion.Frames, f => Math.Abs(f.Angles[("bottom", 0)] + 90) < 1);
+        Assert.All(motion.Frames, f => Assert.True(f.Apart <= Length.Mm(0.05m)));
     }
 
     [Fact]

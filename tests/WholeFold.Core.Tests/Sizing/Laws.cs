@@ -70,9 +70,9 @@ public class Laws
 
         foreach (var piece in sized.Pieces)
         {
-            foreach (var score in piece.Scores.Select(s => s.Figure))
+            foreach (var (score, length) in piece.AllScores.Select(s => (s.Figure, s.Axis == piece.Piece.Axis ? piece.Along.Value : piece.Across.Value)))
             {
-                var read = score.Setting.Lay is Lay.TurnedRound or Lay.TurnedOver ? piece.Along.Value - score.Value : score.Value;
+                var read = score.Setting.Lay is Lay.TurnedRound or Lay.TurnedOver ? length - score.Value : score.Value;
                 bool OnBoard(Length at) => tools.Combs.Any(c => at >= c.First && at <= tools.BoardEnd && (at - c.First).IsOn(c.Step));
                 var holds = score.Setting switch
                 {
@@ -81,9 +81,10 @@ public class Laws
                     { How: SetBy.Mirrored, At: var at, Lay: var lay } => at == read && lay is Lay.TurnedOver or Lay.HeadOverHeels && OnBoard(at),
                     { How: SetBy.Between, At: var at, Groove: var groove, Offset: var offset } => at == read && tools.RulerMarks.Any(score.Value.IsOn) && groove + offset == at && OnBoard(groove!.Value),
                     { How: SetBy.Trimmer, At: var at } => at == read && tools.TrimmerScores && tools.OnCutMark(at),
-                    { How: SetBy.Fold, At: var line, FarEdge: var far } => line == 2 * (far ? piece.Along.Value - read : read) && line <= piece.Along.Value && tools.IsPlain(line),
+                    { How: SetBy.Fold, At: var line, FarEdge: var far } => line == 2 * (far ? length - read : read) && line <= length && tools.IsPlain(line),
                     { How: SetBy.Ruler, At: var at } => at == read && tools.RulerMarks.Any(score.Value.IsOn) && !tools.HasBoard,
                     { How: SetBy.Machine, At: var at } => at == read && tools.Exact,
+                    { How: SetBy.Ticks, Ticks: { } ticks } => sized.Means == Means.Rounded || new[] { ticks.FromX, ticks.FromY, ticks.ToX, ticks.ToY }.All(at => at == Length.Zero || at.IsOn(tools.OwnCutMark)),
                     _ => false,
                 };
                 Assert.True(holds, $"{name}: {score.Id} at {score.Value} cannot be set as it says: {score.Setting}");
@@ -112,6 +113,11 @@ public class Laws
             for (var i = 0; i < piece.Scores.Count; i++)
             {
                 Assert.Equal(IdealOf(sized, piece.Piece.Position(i)), piece.Scores[i].Figure.Ideal);
+            }
+
+            foreach (var (line, rule) in piece.Lines.Zip(piece.Piece.Lines))
+            {
+                Assert.Equal(IdealOf(sized, line.Axis == Axis.Y ? rule.From.Y : rule.From.X), line.Figure.Ideal);
             }
         }
     }

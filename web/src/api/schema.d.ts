@@ -631,6 +631,7 @@ export interface components {
         PoseView: {
             /** Format: double */
             share: number;
+            name: null | string;
             shapes: components["schemas"]["ShapeView"][];
         };
         PosesView: {

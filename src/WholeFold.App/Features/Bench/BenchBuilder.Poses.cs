@@ -12,7 +12,8 @@ namespace WholeFold.App.Features.Bench;
 public sealed record ShapeView(IReadOnlyList<int> Outline, IReadOnlyList<IReadOnlyList<int>> Holes, double Light, bool Inside, bool Layer);
 
 /// <summary>A picture of the card on its way, what is farthest away first.</summary>
-public sealed record PoseView(double Share, IReadOnlyList<ShapeView> Shapes);
+/// <param name="Name">What one calls the card here: closed, shown, or one of its states; null on the way.</param>
+public sealed record PoseView(double Share, string? Name, IReadOnlyList<ShapeView> Shapes);
 
 /// <param name="Moves">Whether there are pictures between closed and shown; where rigid panels cannot go there, there are not.</param>
 /// <param name="Left">The frame that all pictures fit in, by its least x and y, its width and height.</param>
@@ -24,7 +25,7 @@ public sealed record PosesView(bool Moves, int Left, int Top, int Width, int Hei
     public static PosesView Of(SizedDesign sized, Motion motion)
     {
         static IReadOnlyList<int> Flat(IReadOnlyList<(double X, double Y)> corners) => [.. corners.SelectMany(c => new[] { (int)Math.Round(c.X / Unit), (int)Math.Round(-c.Y / Unit) })];
-        var frames = motion.Frames.Select(f => new PoseView(f.Share, [.. Picture.Of(sized, f).Shapes.Select(s => new ShapeView(Flat(s.Corners), [.. s.Holes.Select(Flat)], s.Light, s.Inside, s.IsLayer))])).ToList();
+        var frames = motion.Frames.Select(f => new PoseView(f.Share, f.Name, [.. Picture.Of(sized, f).Shapes.Select(s => new ShapeView(Flat(s.Corners), [.. s.Holes.Select(Flat)], s.Light, s.Inside, s.IsLayer))])).ToList();
         var all = frames.SelectMany(f => f.Shapes).SelectMany(s => s.Outline.Chunk(2)).ToList();
         var (left, top) = (all.Min(p => p[0]), all.Min(p => p[1]));
         return new PosesView(motion.Moves, left, top, all.Max(p => p[0]) - left, all.Max(p => p[1]) - top, frames);

@@ -50,6 +50,7 @@ const view = (moves: boolean) =>
       width: 40,
       height: 10,
       frames: (moves ? [0, 0.5, 1] : [0, 1]).map((share) => ({
+        name: share === 0 ? "closed" : share === 1 ? "shown" : null,
         share,
         shapes: [shape(share * 10), shape(20, { layer: true, holes: [[21, 1, 22, 1, 22, 2]] })],
       })),

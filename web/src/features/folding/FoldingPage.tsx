@@ -47,7 +47,7 @@ export function FoldingPage() {
 export function Folding({ view, onEnvelope }: { view: FoldingView; onEnvelope: (envelope: DesignState) => void }) {
   const [share, setShare] = useState(1);
   const { poses, closed, map, states } = view;
-  const where = share === 0 ? "closed" : share === 1 ? "shown" : "on the way";
+  const where = poses.frames[frameAt(poses, share)]?.name ?? "on the way";
   return (
     <>
       <p className="wall-head">
@@ -65,10 +65,7 @@ export function Folding({ view, onEnvelope }: { view: FoldingView; onEnvelope: (
               step={1 / (poses.frames.length - 1)}
               value={share}
               onChange={setShare}
-              marks={[
-                { value: 0, label: "closed" },
-                { value: 1, label: "shown" },
-              ]}
+              marks={poses.frames.filter((f) => f.name).map((f) => ({ value: f.share, label: f.name }))}
             />
           ) : (
             <>
