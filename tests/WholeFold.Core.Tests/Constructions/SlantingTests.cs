@@ -113,6 +113,7 @@ public class SlantingTests
         var sized = Size(Spec("twist-pop-wide", "5.5x4.25in") with { Tools = "machine" });
         Assert.Equal((In("10 1/2"), In("8 1/2")), (sized.Piece("insert").Width.Value, sized.Piece("insert").Height.Value));
         Assert.Equal([In("2 3/4"), In("5 1/2"), In("8 1/4")], sized.Scores("twist"));
+        Assert.Equal((In("11"), In("2 3/4")), (sized.Piece("twist").Width.Value, sized.Piece("twist").Height.Value));
 
         // Reach 4¼, square 2¾: closed, the strip lies from 2 3/16 to 4 15/16 from the spine, and the column ends at 4¼.
         var strip = Assert.Single(sized.Closed.Panels.Where(p => p.Piece == "twist").Select(p => (p.Box.Left, p.Box.Right)).Distinct());

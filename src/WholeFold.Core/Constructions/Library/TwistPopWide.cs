@@ -41,8 +41,8 @@ internal static class TwistPopWide
             new("right", "right arm", [At(2 * cx, low), At(2 * cx, high), At(cx + half, high), mid, At(cx + half, low)], "low-right", 2),
         ], new Ring("high-right", "right", 1));
 
-        // Laid the long way up, the first square at the head; closed, all four lie on each other.
-        c.Piece("twist", "Twist", Axis.Y, k, "four squares", "a square", [Panel("four", "fourth square", k), Panel("three", "third square", k), Panel("two", "second square", k), Panel("one", "first square", k)], [Valley(37, "a square"), Mountain(-75, "two squares"), Valley(37, "three squares")]);
+        // It lies the long way down the column, the first square at the head; closed, all four lie on each other.
+        c.Piece("twist", "Twist", Axis.X, k, "four squares", "a square", [Panel("one", "first square", k), Panel("two", "second square", k), Panel("three", "third square", k), Panel("four", "fourth square", k)], [Valley(37, "a square"), Mountain(-75, "two squares"), Valley(37, "three squares")]);
         var (x, y, patch) = (W - cx, (H / 2) - cy, k / 4);
         Region Arm(Affine dx, Affine dy, bool leftOne) => leftOne
             ? Region.Of(At(dx, low + dy), At(cx - half + dx, low + dy), At(cx + dx, cy + dy), At(cx - half + dx, high + dy), At(dx, high + dy))
@@ -50,10 +50,10 @@ internal static class TwistPopWide
         c.Bond("front", "card", "front", Face.Up, Arm(x, y, true), "insert", "left", Face.Down, Arm(Zero, Zero, true), "its middle on the spine and in the middle of the card's height; glue only between the diagonals");
         c.Bond("back", "card", "back", Face.Up, Arm(x, y, false), "insert", "right", Face.Down, Arm(Zero, Zero, false), "close the card on it: it finds its place");
 
-        // The strip's own left edge is half a square from the middle; its head stands a quarter of a square inside the column's.
-        var (fromLeft, end) = ((k - column) / 2, 4 * k);
-        c.Bond("first", "insert", "high-left", Face.Up, new Region(west, (2 * cy) - patch, west + patch, 2 * cy), "twist", "one", Face.Down, new Region(fromLeft, end - (2 * patch), fromLeft + patch, end - patch), "the crease exactly ¾ of a square from the column's end, the strip in its middle; glue only the outer corner");
-        c.Bond("fourth", "insert", "low-right", Face.Up, new Region(east, Zero, east - patch, patch), "twist", "four", Face.Down, new Region(k - fromLeft, patch, k - fromLeft - patch, 2 * patch), "glue the other outer corner and close the card: it finds its place");
+        // Turned by a right angle, so each patch is told corner by corner. The strip's head stands a quarter of a square outside the column's.
+        var (edge, head) = ((k - column) / 2, 2 * cy);
+        c.Bond("first", "insert", "high-left", Face.Up, Region.Of(At(west, head - patch), At(west + patch, head - patch), At(west + patch, head), At(west, head)), "twist", "one", Face.Down, Region.Of(At(2 * patch, edge), At(2 * patch, edge + patch), At(patch, edge + patch), At(patch, edge)), "the crease exactly ¾ of a square from the column's end, the strip in its middle; glue only the outer corner");
+        c.Bond("fourth", "insert", "low-right", Face.Up, Region.Of(At(east, Zero), At(east - patch, Zero), At(east - patch, patch), At(east, patch)), "twist", "four", Face.Down, Region.Of(At((4 * k) - patch, k - edge), At((4 * k) - patch, k - edge - patch), At((4 * k) - (2 * patch), k - edge - patch), At((4 * k) - (2 * patch), k - edge)), "glue the other outer corner and close the card: it finds its place");
         c.Layer("squares", "squares", "twist", ["one", "two", "three", "four"], Face.Up);
         c.Layer("front", "front", "card", ["front"], Face.Down, levels: 2);
         c.Trade("square", "squares", k, "reach left beyond them", reach - k);
