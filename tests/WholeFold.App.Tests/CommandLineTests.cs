@@ -131,6 +131,9 @@ public class CommandLineTests
         var twist = Run("convert", "--construction", "twist-pop", "--format", "6x6").Out;
         Assert.Contains("ticks at ", twist, StringComparison.Ordinal);
         Assert.Contains("the ruler from tick to tick", twist, StringComparison.Ordinal);
+        var refused = Run("convert", "--construction", "never-ending", "--format", "5x5", "--set", "rail=1");
+        Assert.Equal(2, refused.Exit);
+        Assert.Contains("Accepted: nothing: all its figures follow from the format", refused.Error, StringComparison.Ordinal);
         Assert.DoesNotContain("envelope to make", Run("convert", "--construction", "envelope", "--format", "6x6").Out, StringComparison.Ordinal);
     }
 

@@ -232,6 +232,9 @@ public sealed record Construction
     /// <summary>The value of each choice this was built for.</summary>
     public required IReadOnlyDictionary<string, string> Choices { get; init; }
 
+    /// <summary>Its parameters and choices, as they are told to who asked for another.</summary>
+    public string WhatCanBeSet => Parameters.Count + Choices.Count == 0 ? "nothing: all its figures follow from the format" : string.Join(", ", Parameters.Select(p => p.Id).Concat(Choices.Keys));
+
     /// <summary>The smallest panel, ⅜ in or 10 mm, and the smallest tab, ¼ in or 6 mm.</summary>
     public static Pair SmallestPanel { get; } = Pair.Of(3, 8, 10m);
 

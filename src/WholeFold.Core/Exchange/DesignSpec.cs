@@ -140,7 +140,7 @@ public static class DesignReader
         {
             if (construction.Parameters.All(p => p.Id != name))
             {
-                throw new InputProblemException("parameter.unknown", place, $"{family.Id} has no parameter “{name}”", string.Join(", ", construction.Parameters.Select(p => p.Id).Concat(family.Choices.Select(c => c.Id))));
+                throw new InputProblemException("parameter.unknown", place, $"{family.Id} has no parameter “{name}”", construction.WhatCanBeSet);
             }
         }
 

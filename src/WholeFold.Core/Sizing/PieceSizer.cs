@@ -103,9 +103,12 @@ internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences
         {
             var upright = edge.Id is "left" or "right";
             var (from, to) = (at[upright ? "foot" : "left"], at[upright ? "head" : "right"]);
-            var setting = opening.Kind == CutKind.Divide
-                ? Setting.ForCut(tools, at[edge.Id], to - from)
-                : Setting.ForInnerCut(tools, at[edge.Id], from, to, upright == (piece.Axis == Axis.X));
+            var setting = opening.Kind switch
+            {
+                CutKind.Divide => Setting.ForCut(tools, at[edge.Id], to - from),
+                CutKind.Notch => Setting.ForNotch(tools, at[edge.Id], from, to),
+                _ => Setting.ForInnerCut(tools, at[edge.Id], from, to, upright == (piece.Axis == Axis.X)),
+            };
             return new Measured($"{piece.Id}.{opening.Id}.{edge.Id}", at[edge.Id], setting, explainer.Explain(edge.At, $"{opening.Name}, {edge.Name}: {opening.Rule}", at[edge.Id], setting), explainer.Say(edge.At, at[edge.Id], setting));
         }).ToList();
         return new SizedOpening(opening, edges[0], edges[1], edges[2], edges[3], [.. opening.Region.Corners.Select(c => new Point(Marked(c.X), Marked(c.Y)))]);

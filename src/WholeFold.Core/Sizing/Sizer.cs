@@ -168,7 +168,7 @@ public static class Sizer
 
     private static Parameter ParameterOf(Construction construction, string name) =>
         construction.Parameters.FirstOrDefault(p => p.Id == name)
-        ?? throw new InputProblemException("parameter.unknown", name, $"{construction.Id} has no parameter “{name}”", string.Join(", ", construction.Parameters.Select(p => p.Id).Concat(construction.Choices.Keys)));
+        ?? throw new InputProblemException("parameter.unknown", name, $"{construction.Id} has no parameter “{name}”", construction.WhatCanBeSet);
 
     private static SizedDesign Assemble(Design design, Target target, Poser poser, Problem problem, long[] solution, Cost cost, Means means)
     {

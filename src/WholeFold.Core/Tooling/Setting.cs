@@ -32,6 +32,9 @@ public enum SetBy
     /// <summary>A cut inside a sheet, begun at one figure and stopped at another; the corners are finished with a knife.</summary>
     StartStop,
 
+    /// <summary>A notch, snipped from the edge inwards along a pencil line.</summary>
+    Scissors,
+
     /// <summary>A cut along a groove of the board, with a knife, from both ends inwards.</summary>
     InGroove,
 
@@ -83,6 +86,9 @@ public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length
     /// <param name="alongTheBoard">Whether the line runs as the grooves do, so that one of them can guide the knife.</param>
     public static Setting ForInnerCut(ToolSet tools, Length at, Length from, Length to, bool alongTheBoard) => new(
         tools.Exact ? SetBy.Machine : alongTheBoard && tools.OnGroove(at) ? SetBy.InGroove : SetBy.StartStop, at, OfCut: true, From: from, To: to);
+
+    /// <summary>The setting of one line of a notch, which begins at the piece's own edge.</summary>
+    public static Setting ForNotch(ToolSet tools, Length at, Length from, Length to) => new(tools.Exact ? SetBy.Machine : SetBy.Scissors, at, OfCut: true, From: from, To: to);
 
     /// <summary>The setting of a cut.</summary>
     /// <param name="line">How long the line is that is cut.</param>
@@ -164,6 +170,7 @@ public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length
                 SetBy.Die => Words.Of($"die, its edge {(Offset!.Value == Length.Zero ? Words.Of($"on") : Words.Of($"{Offset.Value.Abs()} {(Offset.Value.Units < 0 ? "before" : "past")}"))} the score at {Groove!.Value}"),
                 SetBy.Knife => Words.Of($"knife and metal rule"),
                 SetBy.StartStop => Words.Of($"from {From} to {To}"),
+                SetBy.Scissors => Words.Of($"scissors, {From} to {To}"),
                 SetBy.InGroove => Words.Of($"in the groove, {From} to {To}"),
                 SetBy.Direct => OfCut ? Words.Of($"trimmer") : Words.Of($"groove"),
                 SetBy.Turned or SetBy.Mirrored => Words.Of($"{lies}{At}"),
@@ -192,6 +199,7 @@ public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length
                 SetBy.Fold => Words.Of($"fold {(FarEdge ? "the far" : "the near")} edge to a light line {At} from it, which needs no smaller mark"),
                 SetBy.Sheet => Words.Of($"the sheet's own side, which need not be cut"),
                 SetBy.StartStop => Words.Of($"start at {From} and stop at {To}, the corners finished with a knife"),
+                SetBy.Scissors => Words.Of($"with scissors along a pencil line from {From} to {To}"),
                 SetBy.InGroove => Words.Of($"with a knife in the groove, from {From} and from {To} inwards"),
                 SetBy.Knife => Words.Of($"longer than the trimmer cuts, so with knife and metal rule"),
                 SetBy.Machine => Words.Of($"by machine"),

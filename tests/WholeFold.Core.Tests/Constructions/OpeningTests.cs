@@ -51,6 +51,7 @@ public class OpeningTests
                             SetBy.InGroove => sized.Tools.OnGroove(edge.Value) && edge.Setting.From < edge.Setting.To,
                             SetBy.StartStop => edge.Setting.From <= edge.Setting.To,
                             SetBy.Direct => kind == CutKind.Divide,
+                            SetBy.Scissors => kind == CutKind.Notch && edge.Setting.From < edge.Setting.To,
                             _ => false,
                         });
                     }
