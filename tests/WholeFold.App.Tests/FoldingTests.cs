@@ -109,6 +109,9 @@ public sealed class FoldingTests : IDisposable
             Assert.True(made.ClosedHeight.Units >= card.Closed.Height.Units + Length.In(1, 8).Units + thick.Units);
         }
 
+        // For a card in inches it is told in inches, for one in millimetres in millimetres.
+        Assert.All(card.Envelopes, e => Assert.Equal("6x6in", e.Format));
+        Assert.All((await _client.Ask<FoldingView>("/api/bench/poses", new BenchRequest(Spec("plain-fold", "a6-iso")))).Envelopes, e => Assert.Equal("105x148mm", e.Format));
         Assert.Empty((await _client.Ask<FoldingView>("/api/bench/poses", new BenchRequest(Spec("envelope")))).Envelopes);
     }
 

@@ -25,6 +25,23 @@ public readonly record struct Box(Length Left, Length Bottom, Length Right, Leng
     }
 }
 
+/// <summary>The line round something flat, corner by corner.</summary>
+internal static class Outline
+{
+    /// <summary>Twice the area in square units, positive where the corners go round counter-clockwise.</summary>
+    public static double TwiceArea(IReadOnlyList<Point> corners)
+    {
+        var sum = 0d;
+        for (var i = 0; i < corners.Count; i++)
+        {
+            var (a, b) = (corners[i], corners[(i + 1) % corners.Count]);
+            sum += ((double)a.X.Units * b.Y.Units) - ((double)b.X.Units * a.Y.Units);
+        }
+
+        return sum;
+    }
+}
+
 /// <summary>A panel as it lies in the closed card.</summary>
 /// <param name="Corners">Its outline, seen from above; a line where it stands upright.</param>
 /// <param name="FaceUp">True where the face that was up on the board lies up in the closed card.</param>

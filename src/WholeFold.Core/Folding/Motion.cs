@@ -8,7 +8,7 @@ namespace WholeFold.Core.Folding;
 /// <summary>A card on the way from closed to shown.</summary>
 /// <param name="Share">0 where it is closed, 1 where it is shown.</param>
 /// <param name="Angles">The fold angle of each crease that moves, by piece and place.</param>
-/// <param name="Apart">How far bonds and rings are from being shut, at the worst; far less than any mark.</param>
+/// <param name="Apart">How far bonds, beyond their play, and rings are from being shut, at the worst; far less than any mark.</param>
 public sealed record MotionFrame(double Share, IReadOnlyDictionary<(string Piece, int Crease), double> Angles, Length Apart)
 {
     /// <summary>What one calls the card here: closed, shown, or one of its states; null on the way.</summary>
@@ -89,9 +89,8 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
             ClosedAngles = creases.ToDictionary(c => c.Key, c => (double)c.Crease.Closed);
             ShownAngles = creases.ToDictionary(c => c.Key, c => (double)c.Crease.Shown);
 
-            // What is cut a hair less to go inside another cannot close exactly; rounded figures are a mark off.
-            var play = sized.Construction.Bonds.Select(b => b.Play is { } p ? sized.ValueOf(p) : Length.Zero).Append(Length.Zero).Aggregate(Length.Max);
-            _allowed = (Shut + play + (sized.Means == Means.Rounded ? 2 * sized.Tools.CutMarks.Max() : Length.Zero)).Units;
+            // Figures that were rounded one by one are a mark off.
+            _allowed = (Shut + (sized.Means == Means.Rounded ? 2 * sized.Tools.CutMarks.Max() : Length.Zero)).Units;
         }
 
         public Dictionary<(string Piece, int Crease), double> ClosedAngles { get; }
@@ -161,11 +160,24 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
         {
             var assembly = Assembly.Of(_sized.Construction, _sized.Pieces, _sized.Evaluator, (piece, crease) => angles[(piece.Piece.Id, crease)]);
             var off = assembly.Joints.Where(j => j.Bond is not { Loose: true })
-                .SelectMany(j => j.One.Zip(j.Other, (a, b) => a - b))
+                .SelectMany(j => j.One.Zip(j.Other, (a, b) => Beyond(a - b, j.Bond?.Play)))
                 .Concat(resting ? _sized.Construction.Rests.Select(r => On(assembly, r.PieceA, r.PlateA, r.A) - On(assembly, r.PieceB, r.PlateB, r.B)) : [])
                 .SelectMany(v => new[] { v.X, v.Y, v.Z })
                 .ToArray();
             return Vector<double>.Build.Dense(off.Length == 0 ? [0] : off);
+        }
+
+        /// <summary>What is cut a hair less to go inside another cannot meet exactly: as far as its own play it may be off.</summary>
+        private Vec Beyond(Vec off, Affine? play)
+        {
+            if (play is null)
+            {
+                return off;
+            }
+
+            var free = _sized.ValueOf(play).Units;
+            double Rest(double part) => part - Math.Clamp(part, -free, free);
+            return new Vec(Rest(off.X), Rest(off.Y), Rest(off.Z));
         }
 
         private Vec On(Assembly assembly, string piece, string plate, Spot at) => assembly.Frames[Assembly.Key(piece, plate)].Apply(_sized.ValueOf(at.X).Units, _sized.ValueOf(at.Y).Units);

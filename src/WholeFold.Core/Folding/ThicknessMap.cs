@@ -89,7 +89,7 @@ public sealed record ThicknessMap(IReadOnlyList<Spread> Spreads, Length Greatest
         var lines = new SortedSet<double>();
         foreach (var (corners, caliper) in plies)
         {
-            var turn = Math.Sign(Turning(corners));
+            var turn = Math.Sign(Outline.TwiceArea(corners));
             for (var i = 0; i < corners.Count; i++)
             {
                 var (a, b) = (corners[i], corners[(i + 1) % corners.Count]);
@@ -158,18 +158,5 @@ public sealed record ThicknessMap(IReadOnlyList<Spread> Spreads, Length Greatest
         }
 
         return new ThicknessMap(spreads, new Length(greatest), thickest.Middle);
-    }
-
-    /// <summary>Twice the area, positive where the corners go round counter-clockwise.</summary>
-    private static double Turning(IReadOnlyList<Point> corners)
-    {
-        var sum = 0d;
-        for (var i = 0; i < corners.Count; i++)
-        {
-            var (a, b) = (corners[i], corners[(i + 1) % corners.Count]);
-            sum += ((double)a.X.Units * b.Y.Units) - ((double)b.X.Units * a.Y.Units);
-        }
-
-        return sum;
     }
 }

@@ -33,15 +33,5 @@ public static class Weight
 
     private static double SquareMetres(Length width, Length height) => (double)(width.Millimetres * height.Millimetres) / 1e6;
 
-    private static double Area(IReadOnlyList<Point> corners)
-    {
-        var sum = 0d;
-        for (var i = 0; i < corners.Count; i++)
-        {
-            var (a, b) = (corners[i], corners[(i + 1) % corners.Count]);
-            sum += (double)((a.X.Millimetres * b.Y.Millimetres) - (b.X.Millimetres * a.Y.Millimetres));
-        }
-
-        return Math.Abs(sum) / 2e6;
-    }
+    private static double Area(IReadOnlyList<Point> corners) => Math.Abs(Outline.TwiceArea(corners)) / 2 / Math.Pow(Length.PerMillimetre * 1000d, 2);
 }

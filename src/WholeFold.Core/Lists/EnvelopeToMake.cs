@@ -20,7 +20,11 @@ public static class EnvelopeToMake
             return [];
         }
 
+        // In the card's own system, where its size has an exact decimal there.
         static string Exact(Length length) => length.Millimetres.ToString("0.######", CultureInfo.InvariantCulture);
+        static string Inches(Length length) => (length.Millimetres / 25.4m).ToString("0.######", CultureInfo.InvariantCulture);
+        var (width, height) = (sized.ClosedWidth, sized.ClosedHeight);
+        var imperial = sized.Target.Format.System == UnitSystem.Imperial && width.IsOn(Length.In(1, 64)) && height.IsOn(Length.In(1, 64));
         return [.. from family in ConstructionLibrary.All
                    let round = family.For().RoundOneAsThickAs
                    where round is not null
@@ -28,7 +32,7 @@ public static class EnvelopeToMake
                    {
                        Name = $"{family.Name} for {name}",
                        Construction = family.Id,
-                       Format = $"{Exact(sized.ClosedWidth)}x{Exact(sized.ClosedHeight)}mm",
+                       Format = imperial ? $"{Inches(width)}x{Inches(height)}in" : $"{Exact(width)}x{Exact(height)}mm",
                        Tools = sized.Tools.Id,
                        Stock = Stocks.Layers,
                        Set = new Dictionary<string, string> { [round] = $"{Exact(sized.ClosedThickness)} mm" },

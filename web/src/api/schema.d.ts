@@ -746,7 +746,6 @@ export interface components {
             turns: boolean;
             formats: string;
             refuses: string[];
-            sample: string;
             poses: components["schemas"]["PosesView"];
             watch: string[];
         };

@@ -133,9 +133,10 @@ public sealed partial class BenchBuilder
     private static ThicknessView MapOf(SizedDesign sized)
     {
         var (map, foot) = (sized.Thickness, sized.Closed.Footprint);
+        var greatest = (double)map.GreatestFlat.Units;
         Spot At(double x, double y) => new((long)Math.Round(x) - foot.Left.Units, (long)Math.Round(y) - foot.Bottom.Units);
         return new ThicknessView(
             Millimetres(map.Greatest), Millimetres(map.Mean), At(map.ThickestAt.X.Units, map.ThickestAt.Y.Units),
-            [.. map.Spreads.Select(s => new ThickView([At(s.Left, s.LowLeft), At(s.Right, s.LowRight), At(s.Right, s.HighRight), At(s.Left, s.HighLeft)], Math.Round(s.Thick.Units / (double)map.GreatestFlat.Units, 2)))]);
+            [.. map.Spreads.Select(s => new ThickView([At(s.Left, s.LowLeft), At(s.Right, s.LowRight), At(s.Right, s.HighRight), At(s.Left, s.HighLeft)], Math.Round(s.Thick.Units / greatest, 2)))]);
     }
 }

@@ -12,7 +12,7 @@ namespace WholeFold.App.Features.Shelf;
 /// <param name="Difficulty">simple, somePractice or takesPatience.</param>
 /// <param name="Formats">In words: which formats it takes, and whether turned too.</param>
 /// <param name="Refuses">Formats that it does not take, each with why.</param>
-public sealed record ShelfCard(string Id, string Name, string Opens, string Does, string DoesWords, int? Sheets, bool GoesFlat, string Thickness, string Difficulty, string DifficultyWords, bool Turns, string Formats, IReadOnlyList<string> Refuses, string Sample, PosesView Poses, IReadOnlyList<string> Watch);
+public sealed record ShelfCard(string Id, string Name, string Opens, string Does, string DoesWords, int? Sheets, bool GoesFlat, string Thickness, string Difficulty, string DifficultyWords, bool Turns, string Formats, IReadOnlyList<string> Refuses, PosesView Poses, IReadOnlyList<string> Watch);
 
 /// <param name="FlatUpTo">How thick a card may be to count as flat in the post.</param>
 public sealed record ShelfView(IReadOnlyList<ShelfCard> Cards, string FlatUpTo);
@@ -40,7 +40,6 @@ internal static class ShelfEndpoints
             item.Turned > 0,
             $"{formats}, {(item.Turned == turnable ? "turned too" : item.Turned == 0 ? "not turned" : $"{item.Turned} of them turned too")}",
             [.. item.Refuses.Select(r => $"{r.Format.Name}: {r.Why}")],
-            $"{item.Sample.Target.Format.Name} in {LengthWriter.Symbol(DisplayUnit.Inch)}",
             PosesView.Of(item.Sample, item.Motion),
             construction.Watch);
     }

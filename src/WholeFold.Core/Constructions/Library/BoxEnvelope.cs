@@ -9,11 +9,10 @@ internal static class BoxEnvelope
     public static ConstructionFamily Family { get; } = new("box-envelope", "Box envelope", "goes round a raised card, with sides as high as it is thick", [], c =>
     {
         var (width, height) = Envelope.Around(c);
-        var overlap = c.Length("overlap", "overlap", "how far the lower and the upper flap lie over each other", Pair.Of(3, 4, 20m), "¾ in, or 20 mm, which holds", [(Pair.Of(1, 2, 12m), "less does not hold")], [(Pair.Of(3, 2, 40m), "more is waste")], OnConversion.Fixed, held: true, least: "smaller sheet", most: "surer hold", so: "the flaps hold");
         c.Grows("it goes round a card of that size");
         c.GoesRound("thick", slanting: false);
         var deep = Affine.Name("thick") + Pair.Of(1, 16, 1.5m);
         var gusset = c.Length("gusset", "gusset", "how high the sides stand", deep, "as thick as the card, and 1/16 in, or 1.5 mm", [(deep, "the card would bulge")], [(deep + Pair.Of(1, 16, 1.5m), "it would rattle")], OnConversion.Fixed, least: "snug", most: "looser");
-        Envelope.Flaps(c, width, height, overlap, gusset);
+        Envelope.Flaps(c, width, height, gusset);
     });
 }

@@ -15,16 +15,15 @@ internal static class Envelope
         c =>
         {
             var (width, height) = Around(c);
-            var overlap = c.Length("overlap", "overlap", "how far the lower and the upper flap lie over each other", Pair.Of(3, 4, 20m), "¾ in, or 20 mm, which holds", [(Pair.Of(1, 2, 12m), "less does not hold")], [(Pair.Of(3, 2, 40m), "more is waste")], OnConversion.Fixed, held: true, least: "smaller sheet", most: "surer hold", so: "the flaps hold");
             c.Grows("it goes round a card of that size");
             c.GoesRound("thick", slanting: c.Chosen("school") == "square");
             if (c.Chosen("school") == "square")
             {
-                Square(c, width, height, overlap);
+                Square(c, width, height);
             }
             else
             {
-                Flaps(c, width, height, overlap, null);
+                Flaps(c, width, height, null);
             }
         });
 
@@ -37,8 +36,9 @@ internal static class Envelope
     }
 
     /// <summary>Four rectangular flaps round the face, with a gusset at each side for a raised card.</summary>
-    public static void Flaps(ConstructionBuilder c, Affine least, Affine leastHigh, Affine overlap, Affine? gusset)
+    public static void Flaps(ConstructionBuilder c, Affine least, Affine leastHigh, Affine? gusset)
     {
+        var overlap = Overlap(c);
         var width = Inside(c, "faceWidth", "face's width", least);
         var height = Inside(c, "faceHeight", "face's height", leastHigh);
         var side = c.Length("sideFlap", "side flaps", "width of the flaps at the sides", Pair.Of(3, 4, 20m), "¾ in, or 20 mm, which holds the lower flap", [(Pair.Of(1, 2, 12m), "narrower ones do not hold")], [(0.45m * W, "wider ones meet in the middle")], OnConversion.Fixed, held: gusset is not null, least: "smaller sheet", most: "surer hold");
@@ -110,6 +110,9 @@ internal static class Envelope
         c.Watch("Try the card in it before the seams are glued.");
     }
 
+    private static Affine Overlap(ConstructionBuilder c) =>
+        c.Length("overlap", "overlap", "how far the lower and the upper flap lie over each other", Pair.Of(3, 4, 20m), "¾ in, or 20 mm, which holds", [(Pair.Of(1, 2, 12m), "less does not hold")], [(Pair.Of(3, 2, 40m), "more is waste")], OnConversion.Fixed, held: true, least: "smaller sheet", most: "surer hold", so: "the flaps hold");
+
     private static Affine Inside(ConstructionBuilder c, string id, string name, Affine least) =>
         c.Length(id, name, $"the {name}, inside", least, "the card, ⅛ in, or 3 mm, and as much as it is thick", [(least, "the card would not go in")], [(least + Pair.Of(1, 16, 1.5m), "it would rattle")], OnConversion.Fixed, least: "snug", most: "looser");
 
@@ -117,8 +120,9 @@ internal static class Envelope
     /// A square sheet with its corners folded in along lines at 45° to its edges. Round the face they make a right angle at four
     /// points, each half an overlap inside an edge; a small triangle is taken out there.
     /// </summary>
-    private static void Square(ConstructionBuilder c, Affine width, Affine height, Affine overlap)
+    private static void Square(ConstructionBuilder c, Affine width, Affine height)
     {
+        var overlap = Overlap(c);
         // 1/√2 to ten places: an error of less than a unit over a metre.
         var slant = Rational.Of(0.7071067812m);
         var (w, h, inset) = (width * slant, height * slant, overlap / 2);
