@@ -24,7 +24,7 @@ const flagWidth = (score: Schemas["ScoreView"]) => {
 };
 
 /** A figure beside the piece is about this wide. */
-const COLUMN = 46;
+export const COLUMN = 60;
 
 /** Figures beside a piece stand in columns where their lines are too near each other for one. */
 export function columnsOf(piece: PieceView, scale: number): Map<string, number> {
@@ -51,7 +51,7 @@ export const roomRight = (piece: PieceView, scale: number) => {
   return Math.max(beside, titleWidth(piece) - piece.width.units * scale);
 };
 
-/** The scores that the rule under the piece reads; the others carry their figures on themselves. */
+/** The scores that the rule under the piece reads; the others have theirs beside the piece, or ticks. */
 export const onRule = (piece: PieceView) => piece.scores.filter((s) => s.runs === "upright");
 
 /** Where each flag of a piece hangs at a scale, and how many lanes that takes. */
@@ -250,7 +250,7 @@ export function Piece({
   );
 }
 
-/** A score that runs along the rule or slants: its figure stands on the line itself, its ticks at its ends. */
+/** A score that runs along the rule has its figure beside the piece, with how the piece lies for it; one that slants, ticks at its ends. */
 function FreeScore({
   score,
   point,
@@ -282,12 +282,19 @@ function FreeScore({
         ? ends.flat().map((end) => <circle key={`${end.x} ${end.y}`} cx={end.x} cy={end.y} r={3} className="score-tick" />)
         : null}
       {score.runs === "level" ? (
-        <SvgFig
-          text={`${score.label} ${score.direction === "valley" ? "v" : "m"}`}
-          x={edge + 6}
-          y={last.y + 5}
-          className="free-figure"
-        />
+        <>
+          {lays[score.lay] ? (
+            <text x={edge + 6} y={last.y + 5} className="free-figure">
+              {lays[score.lay]}
+            </text>
+          ) : null}
+          <SvgFig
+            text={`${score.label} ${score.direction === "valley" ? "v" : "m"}`}
+            x={edge + (lays[score.lay] ? 21 : 6)}
+            y={last.y + 5}
+            className="free-figure"
+          />
+        </>
       ) : null}
     </g>
   );

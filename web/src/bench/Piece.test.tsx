@@ -1,0 +1,75 @@
+import { cleanup, render } from "@testing-library/react";
+import { afterEach, describe, expect, it } from "vitest";
+import type { Schemas } from "../api/client";
+import { COLUMN, columnsOf, onRule, Piece, roomRight } from "./Piece";
+
+afterEach(cleanup);
+
+const piece = (name: string, width: number, scores: [string, number, string][]) =>
+  ({
+    name,
+    width: { units: width, text: "7" },
+    scores: scores.map(([figureId, units, runs]) => ({ figureId, at: { units }, runs })),
+  }) as unknown as Schemas["PieceView"];
+
+describe("figures beside a piece", () => {
+  const box = piece("Box envelope", 1000, [
+    ["a", 100, "upright"],
+    ["b", 300, "level"],
+    ["c", 310, "level"],
+    ["d", 600, "level"],
+    ["e", 0, "slanting"],
+  ]);
+  it("stand in one column, and in another only where two lines are near", () => {
+    expect([...columnsOf(box, 0.5)]).toEqual([
+      ["b", 0],
+      ["c", 1],
+      ["d", 0],
+    ]);
+    expect(Math.max(...columnsOf(box, 2).values())).toBe(0);
+  });
+  it("take their room on the right, and so does a name longer than its piece", () => {
+    expect(roomRight(box, 0.5)).toBe(12 + 2 * COLUMN);
+    expect(roomRight(piece("A very long name of a piece", 10, []), 0.5)).toBeGreaterThan(180);
+    expect(roomRight(piece("Tile", 1000, []), 0.5)).toBe(12);
+  });
+  it("leave the rule to what it reads", () => expect(onRule(box).map((s) => s.figureId)).toEqual(["a"]));
+});
+
+describe("a score that runs along the rule", () => {
+  const drawn = (lay: string) => {
+    const score = {
+      figureId: "a",
+      at: { units: 900, text: "9" },
+      runs: "level",
+      direction: "valley",
+      kind: "working",
+      how: "direct",
+      lay,
+      label: "1",
+      words: "",
+      between: "",
+      parts: [{ from: { x: 0, y: 900 }, to: { x: 1000, y: 900 } }],
+    };
+    const flap = {
+      ...piece("Flap", 1000, []),
+      height: { units: 1000, text: "10" },
+      scores: [score],
+      panels: [],
+      glue: [],
+      openings: [],
+    };
+    const rule = { name: "", hasGrooves: true, end: 0, ticks: [] };
+    const { container } = render(
+      <svg>
+        <title>table</title>
+        <Piece piece={flap as never} rule={rule as never} x={0} y={0} scale={0.1} selected={null} onSelect={() => {}} />
+      </svg>,
+    );
+    return [...container.querySelectorAll(".free-figure")].map((t) => t.textContent);
+  };
+  it("says what is read on the board, and that the piece is turned for it", () => {
+    expect(drawn("asItLies")).toEqual(["1v"]);
+    expect(drawn("turnedRound")).toEqual(["↻", "1v"]);
+  });
+});
