@@ -35,7 +35,7 @@ internal static class Closes
             sized++;
             slowest.Add(((clock.Elapsed - began).TotalMilliseconds, Named(spec)));
             var mark = found.Means == Means.Rounded ? found.Tools.CutMarks.Max() : Length.Zero;
-            var over = found.Construction.GrowsBecause is null && (found.ClosedWidth > found.Target.Width + mark || found.ClosedHeight > found.Target.Height + mark);
+            var over = !found.Construction.MayGrow && (found.ClosedWidth > found.Target.Width + mark || found.ClosedHeight > found.Target.Height + mark);
             if (over || found.Closed.Misses.Any(m => m.WrongFace || m.By > mark) || found.States.Any(s => s.Pose.Misses.Any(m => m.By > mark)))
             {
                 open++;

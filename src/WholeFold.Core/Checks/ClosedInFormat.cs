@@ -9,7 +9,9 @@ internal sealed class ClosedInFormat : ICheck
     public IEnumerable<Check> Find(SizedDesign sized)
     {
         var over = Length.Max(sized.ClosedWidth - sized.Target.Width, sized.ClosedHeight - sized.Target.Height);
-        if (over <= Length.Zero)
+
+        // What goes round a card is always larger than it: that is no finding.
+        if (over <= Length.Zero || sized.Construction.GoesRound)
         {
             yield break;
         }

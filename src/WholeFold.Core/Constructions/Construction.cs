@@ -226,6 +226,9 @@ public sealed record Construction
     /// <summary>Its sheet is cut with the card's sides slanting at 45° to its edges.</summary>
     public bool Slanting { get; init; }
 
+    /// <summary>Whether closed it may be larger than its format: by its school, or because it goes round a card of that format.</summary>
+    public bool MayGrow => GrowsBecause is not null || GoesRound;
+
     /// <summary>Said when the choices let the finished card grow beyond its format; null where it must not.</summary>
     public string? GrowsBecause { get; init; }
 

@@ -15,7 +15,6 @@ internal static class Envelope
         c =>
         {
             var (width, height) = Around(c);
-            c.Grows("it goes round a card of that size");
             c.GoesRound("thick", slanting: c.Chosen("school") == "square");
             if (c.Chosen("school") == "square")
             {
