@@ -1,10 +1,11 @@
 using System.Diagnostics;
 using System.Globalization;
-using WholeFold.Core.Catalogue;
+using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Library;
-using WholeFold.Core.Exchange;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -24,19 +25,20 @@ internal static class Closes
         var slowest = new List<(double Milliseconds, string Name)>();
         foreach (var spec in Grid())
         {
-            var read = DesignReader.Read(spec);
+            var read = new DesignReader(ConstructionLibrary.Catalogue, Inventory.Shipped).Read(spec);
             var began = clock.Elapsed;
-            if (Sizer.TrySize(read.Design, read.Target) is not { } found)
+            if (Card.Try(read.Design, read.Target) is not { } card)
             {
                 refused++;
                 continue;
             }
 
             sized++;
+            var found = card.Figures;
             slowest.Add(((clock.Elapsed - began).TotalMilliseconds, Named(spec)));
             var mark = found.Means == Means.Rounded ? found.Tools.CutMarks.Max() : Length.Zero;
-            var over = !found.Construction.MayGrow && (found.ClosedWidth > found.Target.Width + mark || found.ClosedHeight > found.Target.Height + mark);
-            if (over || found.Closed.Misses.Any(m => m.WrongFace || m.By > mark) || found.States.Any(s => s.Pose.Misses.Any(m => m.By > mark)))
+            var over = !found.Construction.MayGrow && (card.Closed.Width > found.Target.Width + mark || card.Closed.Height > found.Target.Height + mark);
+            if (over || card.Closed.Misses.Any(m => m.WrongFace || m.By > mark) || card.States.Any(s => s.Pose.Misses.Any(m => m.By > mark)))
             {
                 open++;
                 output.WriteLine($"does not close: {Named(spec)}");
@@ -55,11 +57,11 @@ internal static class Closes
     private static IEnumerable<DesignSpec> Grid() =>
         from family in ConstructionLibrary.All
         from choices in Combinations(family)
-        from format in Formats.All
+        from format in Inventory.Shipped.Formats
         from turn in format.Width == format.Height ? Square : Turnings
         from tools in Tools
         from caliper in Calipers
-        select new DesignSpec { Construction = family.Id, Format = format.Id, Turn = turn, Tools = tools, Caliper = caliper, Set = choices };
+        select new DesignSpec { Construction = family.Id, Format = format.Id, Turn = turn, Tools = tools, Caliper = caliper, Set = choices.ToDictionary(c => c.Key, c => new WrittenFigure(c.Value)) };
 
     private static IEnumerable<Dictionary<string, string>> Combinations(ConstructionFamily family) =>
         family.Choices.Aggregate<Choice, IEnumerable<Dictionary<string, string>>>([[]], (all, choice) => all.SelectMany(c => choice.Options.Select(o => new Dictionary<string, string>(c) { [choice.Id] = o })));
@@ -74,7 +76,7 @@ internal static class Moves
         output.WriteLine("|---|---|---|");
         foreach (var family in ConstructionLibrary.All)
         {
-            var read = DesignReader.Read(new DesignSpec { Construction = family.Id, Format = "5x7", Tools = "machine" });
+            var read = new DesignReader(ConstructionLibrary.Catalogue, Inventory.Shipped).Read(new DesignSpec { Construction = family.Id, Format = "5x7", Tools = "machine" });
             var sized = Sizer.Size(read.Design, read.Target);
             Motion.Of(sized, 48);
             var best = Enumerable.Range(0, 3).Min(_ =>

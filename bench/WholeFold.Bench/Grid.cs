@@ -1,9 +1,12 @@
 using System.Diagnostics;
 using System.Globalization;
-using WholeFold.Core.Catalogue;
+using WholeFold.Core.Cards;
+using WholeFold.Core.Checks;
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Library;
-using WholeFold.Core.Exchange;
-using WholeFold.Core.Sizing;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Measure;
 
 namespace WholeFold.Bench;
 
@@ -24,7 +27,7 @@ internal static class Grid
         {
             var cells = Tools.Select(tools =>
             {
-                var times = Formats.All.Select(format => Time(construction.Id, format.Id, tools)).Order().ToList();
+                var times = Inventory.Shipped.Formats.Select(format => Time(construction.Id, format.Id, tools)).Order().ToList();
                 all.AddRange(times);
                 return string.Create(CultureInfo.InvariantCulture, $"{times[times.Count / 2]:0.00}, {times[^1]:0.00}");
             });
@@ -35,14 +38,23 @@ internal static class Grid
         output.WriteLine(string.Create(CultureInfo.InvariantCulture, $"{all.Count} sizings: median {all[all.Count / 2]:0.00} ms, nine of ten under {all[all.Count * 9 / 10]:0.00} ms, worst {all[^1]:0.00} ms, together {all.Sum():0} ms"));
     }
 
+    /// <summary>With all that is shown of it.</summary>
+    private static void Whole(ReadDesign read)
+    {
+        if (Attempt.Of(read.Design, read.Target).Card is { } card)
+        {
+            _ = (card.Checks, card.Verdict, card.All.Sum(f => f.Reasons.Count));
+        }
+    }
+
     private static double Time(string construction, string format, string tools)
     {
-        var read = DesignReader.Read(new DesignSpec { Construction = construction, Format = format, Tools = tools });
-        Attempt.Of(read.Design, read.Target);
+        var read = new DesignReader(ConstructionLibrary.Catalogue, Inventory.Shipped).Read(new DesignSpec { Construction = construction, Format = format, Tools = tools });
+        Whole(read);
         return Enumerable.Range(0, Runs).Min(_ =>
         {
             var clock = Stopwatch.StartNew();
-            Attempt.Of(read.Design, read.Target);
+            Whole(read);
             return clock.Elapsed.TotalMilliseconds;
         });
     }

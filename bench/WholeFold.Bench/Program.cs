@@ -2,13 +2,30 @@ using BenchmarkDotNet.Attributes;
 using BenchmarkDotNet.Configs;
 using BenchmarkDotNet.Jobs;
 using BenchmarkDotNet.Running;
-using WholeFold.Core.Catalogue;
+using WholeFold.Core.Cards;
+using WholeFold.Core.Checks;
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Library;
-using WholeFold.Core.Exchange;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
 #pragma warning disable CA1822 // The benchmark runner wants instance methods.
 
+
+if (args is ["baseline", var corpus, var kept])
+{
+    WholeFold.Bench.Baseline.Keep(corpus, kept);
+    return;
+}
+
+if (args is ["compare", var before, var after])
+{
+    WholeFold.Bench.Baseline.Compare(before, after, Console.Out);
+    return;
+}
 
 if (args is ["grid"])
 {
@@ -50,12 +67,12 @@ namespace WholeFold.Bench
         [GlobalSetup]
         public void Setup()
         {
-            var read = DesignReader.Read(new DesignSpec { Construction = Construction, Format = "5x7", Turn = true, Tools = Tools });
+            var read = new DesignReader(ConstructionLibrary.Catalogue, Inventory.Shipped).Read(new DesignSpec { Construction = Construction, Format = "5x7", Turn = true, Tools = Tools });
             (_design, _target) = (read.Design, read.Target);
         }
 
         [Benchmark]
-        public SizedDesign Size() => Sizer.Size(_design, _target);
+        public Figures Size() => Sizer.Size(_design, _target);
     }
 
     /// <summary>One design in all sixteen formats: the aim is under 50 ms.</summary>
@@ -69,8 +86,8 @@ namespace WholeFold.Bench
         [Benchmark]
         public int SixteenFormats()
         {
-            var read = DesignReader.Read(new DesignSpec { Construction = Construction, Format = "5x5" });
-            return Formats.All.Count(f => Attempt.Of(read.Design, new Target(f, false)).Sized is not null);
+            var read = new DesignReader(ConstructionLibrary.Catalogue, Inventory.Shipped).Read(new DesignSpec { Construction = Construction, Format = "5x5" });
+            return Inventory.Shipped.Formats.Count(f => Attempt.Of(read.Design, new Target(f, false)).Card?.Verdict is not null);
         }
     }
 }

@@ -1,18 +1,12 @@
-using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Checks;
 
-/// <summary>What is looked for in a sized design, one file a check.</summary>
-internal interface ICheck
-{
-    IEnumerable<Check> Find(SizedDesign sized);
-}
-
+/// <summary>Every check there is.</summary>
 internal static class AllChecks
 {
     private static readonly ICheck[] Checks = [new BondsCoincide(), new RoundedFigures(), new ClosedInFormat(), new UnderFormat(), new SheetFits(), new ScoresOffGroove(), new ZeroByHand(), new WetGlue(), new ScoredWithCare(), new CrossGrain(), new EnvelopeFits(), new KnifeWork(), new LongerThanTools(), new OneSided(), new Directional()];
 
     /// <summary>All findings, the gravest first, and of two as grave the one that is looked for first.</summary>
-    public static IReadOnlyList<Check> Run(SizedDesign sized) =>
-        [.. Checks.SelectMany(c => c.Find(sized)).OrderByDescending(c => c.Severity)];
+    public static IReadOnlyList<Check> Run(ICard card) =>
+        [.. Checks.SelectMany(c => c.Find(card)).OrderByDescending(c => c.Severity)];
 }

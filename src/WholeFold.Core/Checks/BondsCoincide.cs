@@ -1,3 +1,4 @@
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -6,10 +7,10 @@ namespace WholeFold.Core.Checks;
 /// <summary>Every bond's two regions must lie on each other in the closed card, within one mark where figures were rounded.</summary>
 internal sealed class BondsCoincide : ICheck
 {
-    public IEnumerable<Check> Find(SizedDesign sized)
+    public IEnumerable<Check> Find(ICard card)
     {
-        var mark = sized.Means == Means.Rounded ? sized.Tools.CutMarks.Max() : Length.Zero;
-        foreach (var miss in sized.Closed.Misses.Where(m => m.WrongFace || m.By > mark))
+        var mark = card.Figures.Means == Means.Rounded ? card.Figures.Tools.CutMarks.Max() : Length.Zero;
+        foreach (var miss in card.Closed.Misses.Where(m => m.WrongFace || m.By > mark))
         {
             yield return new Check("bond-apart", Severity.Error, Words.Of($"{(miss.Bond is null ? "A ring of creases" : $"The bond {miss.Bond}")} does not meet when the card is closed: {(miss.WrongFace ? Words.Of($"the wrong faces lie on each other") : Words.Of($"its two sides are {miss.By} apart"))}."), new Dictionary<string, Length> { ["apart"] = miss.By });
         }

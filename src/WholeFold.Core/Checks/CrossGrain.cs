@@ -1,5 +1,6 @@
-using WholeFold.Core.Catalogue;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
@@ -12,20 +13,20 @@ namespace WholeFold.Core.Checks;
 /// </summary>
 internal sealed class CrossGrain : ICheck
 {
-    public IEnumerable<Check> Find(SizedDesign sized)
+    public IEnumerable<Check> Find(ICard card)
     {
-        foreach (var piece in sized.Pieces.Where(p => p.Scores.Count > 0))
+        foreach (var piece in card.Figures.Pieces.Where(p => p.Scores.Count > 0))
         {
-            var stock = sized.Design.StockOf(piece.Piece.Id);
-            var sheet = Sheets.For(piece.Width.Value, piece.Height.Value, sized.Target.Format.System);
-            if (sized.Design.Grain == Grain.Unknown || stock.Grammage is not > Stock.CracksAbove || sheet is null)
+            var stock = card.Figures.Design.StockOf(piece.Piece.Id);
+            var sheet = card.Figures.Design.Inventory.SheetFor(piece.Width.Value, piece.Height.Value, card.Figures.Target.Format.System);
+            if (card.Figures.Design.Grain == Grain.Unknown || stock.Grammage is not > Stock.CracksAbove || sheet is null)
             {
                 continue;
             }
 
             // The grain runs along the sheet's longer side, or its shorter one; creases run across the piece's chain.
             var (longer, shorter) = sheet.Width >= sheet.Height ? (sheet.Width, sheet.Height) : (sheet.Height, sheet.Width);
-            var (along, across) = sized.Design.Grain == Grain.Long ? (longer, shorter) : (shorter, longer);
+            var (along, across) = card.Figures.Design.Grain == Grain.Long ? (longer, shorter) : (shorter, longer);
             var creases = piece.Piece.Axis == Axis.X ? piece.Height.Value : piece.Width.Value;
             var chain = piece.Piece.Axis == Axis.X ? piece.Width.Value : piece.Height.Value;
             if (creases > along || chain > across)

@@ -1,3 +1,6 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -8,12 +11,12 @@ internal sealed class EnvelopeFits : ICheck
 {
     private static readonly Pair Room = Pair.Of(1, 8, 3m);
 
-    public IEnumerable<Check> Find(SizedDesign sized)
+    public IEnumerable<Check> Find(ICard card)
     {
-        if (sized.Envelope is null && !sized.Construction.GoesRound)
+        if (card.Envelope is null && !card.Figures.Construction.GoesRound)
         {
-            var room = Room.In(sized.Target.Format.System) + sized.ClosedThickness;
-            var (width, height) = (sized.Tools.CutUp(sized.ClosedWidth + room), sized.Tools.CutUp(sized.ClosedHeight + room));
+            var room = Room.In(card.Figures.Target.Format.System) + card.Thickness.Greatest;
+            var (width, height) = (card.Figures.Tools.CutUp(card.Closed.Width + room), card.Figures.Tools.CutUp(card.Closed.Height + room));
             yield return new Check("envelope-to-make", Severity.Note, Words.Of($"No envelope sold by name fits. Make one, {width} × {height} inside."), new Dictionary<string, Length> { ["width"] = width, ["height"] = height });
         }
     }

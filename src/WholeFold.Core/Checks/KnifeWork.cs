@@ -1,3 +1,4 @@
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using WholeFold.Core.Tooling;
@@ -7,9 +8,9 @@ namespace WholeFold.Core.Checks;
 /// <summary>Whatever is cut inside a sheet is cut with a blade in the hand: the usual cautions.</summary>
 internal sealed class KnifeWork : ICheck
 {
-    public IEnumerable<Check> Find(SizedDesign sized)
+    public IEnumerable<Check> Find(ICard card)
     {
-        var cut = sized.Pieces.SelectMany(p => p.Openings.Where(o => o.Opening.IsKnifeWork && o.Left.Setting.How != SetBy.Machine).Select(o => $"the {o.Opening.Name} of {p.Piece.Name}")).ToList();
+        var cut = card.Figures.Pieces.SelectMany(p => p.Openings.Where(o => o.Opening.IsKnifeWork && o.Left.Setting.How != SetBy.Machine).Select(o => $"the {o.Opening.Name} of {p.Piece.Name}")).ToList();
         if (cut.Count > 0)
         {
             var names = cut.Count == 1 ? cut[0] : $"{string.Join(", ", cut.SkipLast(1))} and {cut[^1]}";

@@ -1,4 +1,6 @@
-using WholeFold.Core.Catalogue;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -7,19 +9,19 @@ namespace WholeFold.Core.Checks;
 /// <summary>Each piece must come out of a sheet whole; the everyday sheet of the format's system is expected.</summary>
 internal sealed class SheetFits : ICheck
 {
-    public IEnumerable<Check> Find(SizedDesign sized)
+    public IEnumerable<Check> Find(ICard card)
     {
-        var system = sized.Target.Format.System;
-        var everyday = Sheets.Everyday(system);
-        foreach (var piece in sized.Pieces)
+        var system = card.Figures.Target.Format.System;
+        var everyday = card.Figures.Design.Inventory.EverydaySheet(system);
+        foreach (var piece in card.Figures.Pieces)
         {
             var (width, height) = (piece.Width.Value, piece.Height.Value);
             var figures = new Dictionary<string, Length> { ["width"] = width, ["height"] = height };
-            if (Sheets.For(width, height, system) is not { } sheet)
+            if (card.Figures.Design.Inventory.SheetFor(width, height, system) is not { } sheet)
             {
                 yield return new Check("sheet-too-small", Severity.Error, Words.Of($"{piece.Piece.Name} is {width} × {height}: no sheet here is that large."), figures) { AtAGlance = new Verdict(VerdictKind.Stuck, Words.Of($"no sheet of {Length.Max(width, height)}")) };
             }
-            else if (!Sheets.Holds(everyday, width, height))
+            else if (!everyday.Holds(width, height))
             {
                 yield return new Check("larger-sheet", Severity.Note, Words.Of($"{piece.Piece.Name} is {width} × {height}: cut it from {sheet.Name}, it is too large for {everyday.Name}."), figures) { AtAGlance = new Verdict(VerdictKind.LargerSheet, Words.Of($"wants a larger sheet")) };
             }

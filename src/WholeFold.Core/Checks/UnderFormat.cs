@@ -1,3 +1,4 @@
+using WholeFold.Core.Designs;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -6,15 +7,15 @@ namespace WholeFold.Core.Checks;
 /// <summary>Says where the finished card ends below its format, and by how much.</summary>
 internal sealed class UnderFormat : ICheck
 {
-    public IEnumerable<Check> Find(SizedDesign sized)
+    public IEnumerable<Check> Find(ICard card)
     {
-        var (width, height) = (sized.Target.Width - sized.Width, sized.Target.Height - sized.Height);
+        var (width, height) = (card.Figures.Target.Width - card.Figures.Width, card.Figures.Target.Height - card.Figures.Height);
         if (width > Length.Zero || height > Length.Zero)
         {
             yield return new Check(
                 "under-format",
-                sized.Means == Means.Smaller ? Severity.Caution : Severity.Note,
-                Words.Of($"Finished at {sized.Width} × {sized.Height}, under the format's {sized.Target.Width} × {sized.Target.Height}."),
+                card.Figures.Means == Means.Smaller ? Severity.Caution : Severity.Note,
+                Words.Of($"Finished at {card.Figures.Width} × {card.Figures.Height}, under the format's {card.Figures.Target.Width} × {card.Figures.Target.Height}."),
                 new Dictionary<string, Length> { ["width"] = width, ["height"] = height })
             {
                 AtAGlance = new Verdict(VerdictKind.Eased, Words.Of($"{Length.Max(width, height)} under")),

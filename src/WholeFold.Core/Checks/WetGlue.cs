@@ -1,3 +1,5 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
@@ -7,14 +9,14 @@ namespace WholeFold.Core.Checks;
 /// <summary>Wet glue on a surface that it does not hold: acetate, foil, mirror, vellum.</summary>
 internal sealed class WetGlue : ICheck
 {
-    public IEnumerable<Check> Find(SizedDesign sized)
+    public IEnumerable<Check> Find(ICard card)
     {
-        if (!sized.Design.Adhesive.Wet)
+        if (!card.Figures.Design.Adhesive.Wet)
         {
             yield break;
         }
 
-        var touched = sized.Layers.Select(l => l.Stock).Concat(sized.Layers.Select(l => sized.Design.StockOf(l.Role.Piece)));
+        var touched = card.Layers.Select(l => l.Stock).Concat(card.Layers.Select(l => card.Figures.Design.StockOf(l.Role.Piece)));
         foreach (var stock in touched.Where(s => s.RefusesWetGlue is not null).Distinct())
         {
             yield return new Check("wet-glue", Severity.Caution, Words.Of($"{stock.Name}: {stock.RefusesWetGlue}. Use tape, or an adhesive made for it."), new Dictionary<string, Length>());

@@ -7,30 +7,28 @@ namespace WholeFold.Core.Constructions;
 /// Every figure of every construction is one: that is what makes sizing exact, explainable and searchable.
 /// </summary>
 /// <remarks>
-/// Names are <c>W</c> and <c>H</c> (the finished card), parameters, and allowances (their name begins with <c>@</c>),
-/// which depend on the stock and are known before the search begins.
+/// Its symbols are the finished card's width and height, parameters, and allowances, which depend on the stock and are
+/// known before the search begins.
 /// </remarks>
 public sealed class Affine
 {
-    private readonly SortedDictionary<string, Rational> _terms;
+    private readonly SortedDictionary<Symbol, Rational> _terms;
 
-    private Affine(SortedDictionary<string, Rational> terms, Rational imperial, Rational metric)
+    private Affine(SortedDictionary<Symbol, Rational> terms, Rational imperial, Rational metric)
     {
         _terms = terms;
         Imperial = imperial;
         Metric = metric;
     }
 
-    public const string WidthName = "W", HeightName = "H";
+    public static Affine W { get; } = Of(Symbol.Width);
 
-    public static Affine W { get; } = Name(WidthName);
-
-    public static Affine H { get; } = Name(HeightName);
+    public static Affine H { get; } = Of(Symbol.Height);
 
     public static Affine Zero { get; } = Constant(Length.Zero);
 
     /// <summary>The names with their ratios, in the order of their names.</summary>
-    public IReadOnlyDictionary<string, Rational> Terms => _terms;
+    public IReadOnlyDictionary<Symbol, Rational> Terms => _terms;
 
     /// <summary>The constant in units, for tools of the imperial system.</summary>
     public Rational Imperial { get; }
@@ -38,11 +36,21 @@ public sealed class Affine
     /// <summary>The constant in units, for tools of the metric system.</summary>
     public Rational Metric { get; }
 
-    public static Affine Name(string name) => new(new(StringComparer.Ordinal) { [name] = Rational.One }, default, default);
+    /// <summary>A parameter by its id.</summary>
+    public static Affine Name(string parameter) => Of(Symbol.Parameter(parameter));
 
-    public static Affine Constant(Length value) => new(new(StringComparer.Ordinal), value.Units, value.Units);
+    public static Affine Of(Symbol symbol) => new(new(Symbol.Order) { [symbol] = Rational.One }, default, default);
 
-    public static Affine Constant(Pair value) => new(new(StringComparer.Ordinal), value.Imperial.Units, value.Metric.Units);
+    /// <summary>A sum from its terms, and its constant in units of either system.</summary>
+    public static Affine Sum(IEnumerable<KeyValuePair<Symbol, Rational>> terms, Rational imperial, Rational metric)
+    {
+        ArgumentNullException.ThrowIfNull(terms);
+        return new(new(terms.Where(t => !t.Value.IsZero).ToDictionary(t => t.Key, t => t.Value), Symbol.Order), imperial, metric);
+    }
+
+    public static Affine Constant(Length value) => new(new(Symbol.Order), value.Units, value.Units);
+
+    public static Affine Constant(Pair value) => new(new(Symbol.Order), value.Imperial.Units, value.Metric.Units);
 
     public static implicit operator Affine(Pair value) => Constant(value);
 
@@ -50,7 +58,7 @@ public sealed class Affine
 
     /// <summary>The exact value, in units.</summary>
     /// <exception cref="KeyNotFoundException">A name has no value.</exception>
-    public Rational Evaluate(UnitSystem system, Func<string, Rational> value)
+    public Rational Evaluate(UnitSystem system, Func<Symbol, Rational> value)
     {
         var sum = ConstantIn(system);
         foreach (var (name, ratio) in _terms)
@@ -63,7 +71,7 @@ public sealed class Affine
 
     public static Affine operator +(Affine a, Affine b)
     {
-        var terms = new SortedDictionary<string, Rational>(a._terms, StringComparer.Ordinal);
+        var terms = new SortedDictionary<Symbol, Rational>(a._terms, Symbol.Order);
         foreach (var (name, ratio) in b._terms)
         {
             var sum = terms.TryGetValue(name, out var had) ? had + ratio : ratio;
@@ -84,7 +92,7 @@ public sealed class Affine
 
     public static Affine operator *(Affine a, Rational ratio)
     {
-        var terms = new SortedDictionary<string, Rational>(StringComparer.Ordinal);
+        var terms = new SortedDictionary<Symbol, Rational>(Symbol.Order);
         if (!ratio.IsZero)
         {
             foreach (var (name, had) in a._terms)
@@ -112,7 +120,7 @@ public sealed class Affine
 
     public override string ToString()
     {
-        var parts = _terms.Select(t => t.Value == Rational.One ? t.Key : $"{t.Value}·{t.Key}").ToList();
+        var parts = _terms.Select(t => t.Value == Rational.One ? t.Key.Id : $"{t.Value}·{t.Key}").ToList();
         if (!Imperial.IsZero || parts.Count == 0)
         {
             parts.Add(Imperial.ToString());

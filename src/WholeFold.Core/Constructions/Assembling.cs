@@ -1,3 +1,5 @@
+using WholeFold.Core.Sizing;
+
 namespace WholeFold.Core.Constructions;
 
 /// <summary>What a card does when it is opened, which is what people look for one by.</summary>

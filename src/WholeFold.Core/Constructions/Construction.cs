@@ -1,5 +1,9 @@
+using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions.Allowances;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 
 namespace WholeFold.Core.Constructions;
 
@@ -17,7 +21,7 @@ public enum OnConversion
 public sealed record Limit(Affine Value, string Because)
 {
     /// <summary>True where no parameter is in it, only the format and allowances.</summary>
-    public bool OnFormatOnly { get; } = Value.Terms.Keys.All(n => n is Affine.WidthName or Affine.HeightName || n[0] == '@');
+    public bool OnFormatOnly { get; } = Value.Terms.Keys.All(s => s.Kind != SymbolKind.Parameter);
 }
 
 /// <summary>A length that a construction leaves open.</summary>
@@ -82,23 +86,28 @@ public sealed record Crease(Fold Fold, bool Working, int Shown, int Closed, stri
 
 /// <summary>A cut inside a sheet: a window, a slit where the region has no width, or what else its kind says.</summary>
 /// <param name="Panel">The panel that it is cut in; for a slit along a crease, the one before it.</param>
+/// <param name="Within">Its four lines.</param>
 /// <param name="Rule">How it lies, in the trade's words.</param>
-/// <param name="Open">Of a flap, the edge at which it stays on: <c>left</c>, <c>right</c>, <c>foot</c> or <c>head</c>.</param>
-public sealed record Opening(string Id, string Name, string Panel, Region Region, string Rule, CutKind Kind, string? Open = null)
+/// <param name="StaysOn">Of a flap, the edge at which it stays on.</param>
+/// <param name="Outline">The corners of a shape that is no rectangle, within its four lines; null where it is one.</param>
+public sealed record Opening(string Id, string Name, string Panel, Rectangle Within, string Rule, CutKind Kind, Edge? StaysOn = null, IReadOnlyList<Spot>? Outline = null)
 {
     /// <summary>A single line, as a slit and a dividing cut are.</summary>
-    public bool IsLine { get; } = Region.Shape is null && ((Region.ToX - Region.FromX).IsZero || (Region.ToY - Region.FromY).IsZero);
+    public bool IsLine { get; } = Outline is null && ((Within.ToX - Within.FromX).IsZero || (Within.ToY - Within.FromY).IsZero);
 
     /// <summary>Cut inside the sheet with a blade, not from its edge.</summary>
     public bool IsKnifeWork => Kind is CutKind.Window or CutKind.Slit or CutKind.Flap;
 
-    /// <summary>Its four edges with their names, each a distance from the piece's left or lower edge.</summary>
-    public IEnumerable<(string Id, string Name, Affine At)> Edges => [("left", "left edge", Region.FromX), ("right", "right edge", Region.ToX), ("foot", "lower edge", Region.FromY), ("head", "upper edge", Region.ToY)];
+    /// <summary>Its outline, corner by corner.</summary>
+    public IReadOnlyList<Spot> Corners => Outline ?? Within.Corners;
+
+    /// <summary>Its four edges, each a distance from the piece's left or lower edge.</summary>
+    public IEnumerable<(Edge Edge, string Name, Affine At)> Edges => [(Edge.Left, "left edge", Within.FromX), (Edge.Right, "right edge", Within.ToX), (Edge.Foot, "lower edge", Within.FromY), (Edge.Head, "upper edge", Within.ToY)];
 }
 
 /// <summary>A piece of card: a chain of panels along one axis, with a crease between each two.</summary>
 /// <param name="Across">The piece's size along the creases.</param>
-/// <param name="Quantity">How many are cut alike; a bond names one of several as <c>fin:2</c>.</param>
+/// <param name="Quantity">How many are cut alike.</param>
 public sealed record Piece(
     string Id,
     string Name,
@@ -128,8 +137,8 @@ public sealed record Piece(
     /// <summary>Whether a further crease is read along the chain as the chain's own are.</summary>
     public bool RunsAcross(CreaseLine line) => Axis == Axis.X ? line.IsLevel : line.IsUpright;
 
-    /// <summary>The names of the single pieces, as bonds use them.</summary>
-    public IEnumerable<string> Copies => Quantity == 1 ? [Id] : Enumerable.Range(1, Quantity).Select(n => $"{Id}:{n}");
+    /// <summary>The single pieces, as bonds join them.</summary>
+    public IReadOnlyList<PieceRef> Copies { get; } = Quantity == 1 ? [new PieceRef(Id)] : [.. Enumerable.Range(1, Quantity).Select(n => new PieceRef(Id, n))];
 
     /// <summary>The whole sheet along the chain.</summary>
     public Affine Along { get; } = Panels.Aggregate(Affine.Zero, (sum, p) => sum + p.Extent);
@@ -138,35 +147,33 @@ public sealed record Piece(
     public Affine Position(int index) => Panels.Take(index + 1).Aggregate(Affine.Zero, (sum, p) => sum + p.Extent);
 }
 
-/// <summary>A rectangle of a panel, in the coordinates of its flat piece, or another shape within it.</summary>
-public sealed record Region(Affine FromX, Affine FromY, Affine ToX, Affine ToY)
+/// <summary>One side of a bond: a region on a face of a plate.</summary>
+public sealed record BondSide(FaceRef On, Region Region)
 {
-    /// <summary>The corners of a shape that is no rectangle; null where it is one.</summary>
-    public IReadOnlyList<Spot>? Shape { get; init; }
+    public PlateRef Plate => On.Plate;
 
-    /// <summary>A shape by its corners, the first and the third of them opposite each other or far apart.</summary>
-    public static Region Of(params Spot[] corners) => new(corners[0].X, corners[0].Y, corners[2].X, corners[2].Y) { Shape = corners };
-
-    /// <summary>Its outline, corner by corner.</summary>
-    public IReadOnlyList<Spot> Corners => Shape ?? [new(FromX, FromY), new(ToX, FromY), new(ToX, ToY), new(FromX, ToY)];
+    public PieceRef Piece => On.Plate.Piece;
 }
 
 /// <summary>
-/// Two regions glued face to face. Corner for corner: <c>From</c> of one lies on <c>From</c> of the other, so a region
-/// given with its corners exchanged is a mirrored one.
+/// Two regions glued face to face. Corner for corner the one lies on the other, so a region given with its corners exchanged
+/// is a mirrored one.
 /// </summary>
 /// <param name="Raised">How thick the foam between them is, where one is raised over the other; otherwise it is taped.</param>
 /// <param name="Play">How far the two may be apart because one is cut a hair less to go inside another; otherwise they meet exactly.</param>
 /// <param name="Loose">Not glued: where a piece that slides or hangs lies when the card is closed.</param>
 /// <param name="TakenOff">Of a loose one, that it is taken away before the card is opened.</param>
-public sealed record Bond(string Id, string PieceA, string PanelA, Face FaceA, Region A, string PieceB, string PanelB, Face FaceB, Region B, string LinedUp, Pair? Raised = null, bool Loose = false, Affine? Play = null, bool TakenOff = false);
+public sealed record Bond(string Id, BondSide A, BondSide B, string LinedUp, Pair? Raised = null, bool Loose = false, Affine? Play = null, bool TakenOff = false)
+{
+    public IEnumerable<BondSide> Sides => [A, B];
+}
 
 /// <summary>Where decoration goes: one layer for each panel and face named.</summary>
 /// <param name="Levels">How many lie on each other at the most usual: a mat, and a paper on it.</param>
 /// <param name="BothFaces">Whether the other face of each panel carries one too.</param>
 /// <param name="Free">By panel, the part that is free, where something is bonded over the rest; the whole panel where it is not named.</param>
 /// <param name="Reveal">A border of the construction's own, where the design's reveal does not apply.</param>
-public sealed record LayerRole(string Id, string Name, string Piece, IReadOnlyList<string> Panels, Face Face, int Levels, bool BothFaces, IReadOnlyDictionary<string, Region> Free, Affine? Reveal = null);
+public sealed record LayerRole(string Id, string Name, string Piece, IReadOnlyList<string> Panels, Face Face, int Levels, bool BothFaces, IReadOnlyDictionary<string, Rectangle> Free, Affine? Reveal = null);
 
 /// <summary>A requirement that binds several parameters.</summary>
 public sealed record Requirement(string Id, Affine AtLeastZero, string Because);
@@ -195,8 +202,8 @@ public sealed record Construction
 
     public required IReadOnlyList<Tradeoff> Tradeoffs { get; init; }
 
-    /// <summary>The allowances it names in its expressions, by that name.</summary>
-    public required IReadOnlyDictionary<string, Allowance> Allowances { get; init; }
+    /// <summary>The allowances it names in its expressions, by their symbols.</summary>
+    public required IReadOnlyDictionary<Symbol, Allowance> Allowances { get; init; }
 
     /// <summary>The states of a card that has more than closed and shown; the closed one is the first and is not listed.</summary>
     public IReadOnlyList<CardState> States { get; init; } = [];

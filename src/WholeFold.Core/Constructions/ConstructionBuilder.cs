@@ -12,7 +12,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     private readonly List<Bond> _bonds = [];
     private readonly List<LayerRole> _layers = [];
     private readonly List<Requirement> _requirements = [];
-    private readonly Dictionary<string, Allowance> _allowances = [];
+    private readonly Dictionary<Symbol, Allowance> _allowances = [];
     private readonly List<Tradeoff> _tradeoffs = [];
     private readonly List<CardState> _states = [];
     private readonly List<Rest> _rests = [];
@@ -55,12 +55,14 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     /// <summary>An allowance for thickness; its value comes from the stock, and this only names it.</summary>
     public Affine Allow(Allowance allowance)
     {
-        var name = $"@{_allowances.Count + 1}";
-        _allowances[name] = allowance;
-        return Affine.Name(name);
+        var symbol = Symbol.Allowance(_allowances.Count + 1);
+        _allowances[symbol] = allowance;
+        return Affine.Of(symbol);
     }
 
-    public ConstructionBuilder Piece(string id, string name, Axis axis, Affine across, string sizeRule, string acrossRule, Panel[] panels, Crease[] creases, int quantity = 1)
+    /// <summary>A piece; the handle is what bonds, layers and cuts are told by.</summary>
+    /// <exception cref="InvalidOperationException">There are not as many creases as gaps between panels.</exception>
+    public PieceHandle Piece(string id, string name, Axis axis, Affine across, string sizeRule, string acrossRule, Panel[] panels, Crease[] creases, int quantity = 1)
     {
         if (creases.Length != panels.Length - 1)
         {
@@ -68,49 +70,35 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         }
 
         _pieces.Add(new Piece(id, name, axis, panels, creases, across, sizeRule, acrossRule, quantity));
-        return this;
+        return new PieceHandle(this, id);
     }
 
-    /// <summary>A window, or a slit where the region has no width, or another cut, in the piece given last.</summary>
-    public ConstructionBuilder Opening(string id, string name, string panel, Region region, string rule, CutKind? kind = null, string? open = null)
-    {
-        var line = (region.ToX - region.FromX).IsZero || (region.ToY - region.FromY).IsZero;
-        _pieces[^1] = _pieces[^1] with { Openings = [.. _pieces[^1].Openings, new Opening(id, name, panel, region, rule, kind ?? (line ? CutKind.Slit : CutKind.Window), open)] };
-        return this;
-    }
+    /// <summary>A piece that was given elsewhere.</summary>
+    /// <exception cref="InvalidOperationException">There is no such piece.</exception>
+    public PieceHandle The(string id) => _pieces.Any(p => p.Id == id) ? new PieceHandle(this, id) : throw new InvalidOperationException($"there is no piece {id}.");
 
-    /// <summary>A crease of the piece given last that is none of its chain's.</summary>
-    public ConstructionBuilder Line(Spot from, Spot to, Crease crease, string between)
-    {
-        _pieces[^1] = _pieces[^1] with { Lines = [.. _pieces[^1].Lines, new CreaseLine(from, to, crease, between)] };
-        return this;
-    }
+    internal Piece Get(string id) => _pieces.First(p => p.Id == id);
 
-    /// <summary>The plates of the piece given last, where its panels are not all there is to it, and where they meet in rings.</summary>
-    public ConstructionBuilder Plates(Plate[] plates, params Ring[] rings)
-    {
-        _pieces[^1] = _pieces[^1] with { OwnPlates = plates, Rings = rings };
-        return this;
-    }
+    internal void Put(Piece piece) => _pieces[_pieces.FindIndex(p => p.Id == piece.Id)] = piece;
 
     /// <summary>A further state of a card that has several: its fold angles, by piece and crease.</summary>
-    public ConstructionBuilder State(string id, string name, string how, params (string Piece, int Crease, int Angle)[] angles)
+    public ConstructionBuilder State(string id, string name, string how, params (CreaseRef Crease, int Angle)[] angles)
     {
-        _states.Add(new CardState(id, name, how, angles.ToDictionary(a => (a.Piece, a.Crease), a => a.Angle)));
+        _states.Add(new CardState(id, name, how, angles.ToDictionary(a => a.Crease, a => a.Angle)));
         return this;
     }
 
     /// <summary>Shown, a point of one plate rests against a point of another.</summary>
-    public ConstructionBuilder Rests(string pieceA, string plateA, Spot a, string pieceB, string plateB, Spot b, string how)
+    public ConstructionBuilder Rests((PlateRef Plate, Spot At) a, (PlateRef Plate, Spot At) b, string how)
     {
-        _rests.Add(new Rest(pieceA, plateA, a, pieceB, plateB, b, how));
+        _rests.Add(new Rest(a.Plate, a.At, b.Plate, b.At, how));
         return this;
     }
 
     /// <summary>Which plate one looks at, and which way is up on it, where that is not the largest of the first piece on its foot.</summary>
-    public ConstructionBuilder LooksAt(string piece, string plate, Axis up)
+    public ConstructionBuilder LooksAt(PlateHandle plate, Axis up)
     {
-        _lookedAt = new LookedAt(piece, plate, up);
+        _lookedAt = new LookedAt(plate.Ref, up);
         return this;
     }
 
@@ -124,7 +112,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
 
     public static Spot At(Affine x, Affine y) => new(x, y);
 
-    public static Plate Rectangle(string id, string name, Affine left, Affine foot, Affine right, Affine head, string? hangsOn = null, int by = -1) =>
+    public static Plate RectangularPlate(string id, string name, Affine left, Affine foot, Affine right, Affine head, string? hangsOn = null, int by = -1) =>
         new(id, name, [At(left, foot), At(right, foot), At(right, head), At(left, head)], hangsOn, by);
 
     /// <summary>A panel, of ⅜ in or 10 mm at the least unless its role allows less.</summary>
@@ -138,24 +126,35 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
 
     public static Crease Mountain(int shown, string rule, int closed = -180, bool working = true) => new(Fold.Mountain, working, shown, closed, rule);
 
-    public ConstructionBuilder Bond(string id, string pieceA, string panelA, Face faceA, Region a, string pieceB, string panelB, Face faceB, Region b, string linedUp, Pair? raised = null, Affine? play = null)
+    public BondHandle Bond(string id, BondSide a, BondSide b, string linedUp, Pair? raised = null, Affine? play = null)
     {
-        _bonds.Add(new Bond(id, pieceA, panelA, faceA, a, pieceB, panelB, faceB, b, linedUp, raised, Play: play));
-        return this;
+        _bonds.Add(new Bond(id, a, b, linedUp, raised, Play: play));
+        return new BondHandle(id);
     }
 
     /// <summary>Where a piece that nothing is glued to lies in the closed card: one that is slid on, or hangs on a thread.</summary>
-    public ConstructionBuilder Lies(string id, string pieceA, string panelA, Face faceA, Region a, string pieceB, string panelB, Face faceB, Region b, string how, bool takenOff = false)
+    public ConstructionBuilder Lies(string id, BondSide a, BondSide b, string how, bool takenOff = false)
     {
-        _bonds.Add(new Bond(id, pieceA, panelA, faceA, a, pieceB, panelB, faceB, b, how, Loose: true, TakenOff: takenOff));
+        _bonds.Add(new Bond(id, a, b, how, Loose: true, TakenOff: takenOff));
         return this;
     }
 
-    public ConstructionBuilder Layer(string id, string name, string piece, string[] panels, Face face, int levels = 1, bool bothFaces = false, Region? free = null, Affine? reveal = null, Region[]? frees = null)
+    /// <summary>A bond that was made elsewhere.</summary>
+    /// <exception cref="InvalidOperationException">There is no such bond.</exception>
+    public BondHandle Bonded(string id) => _bonds.Any(b => b.Id == id && !b.Loose) ? new BondHandle(id) : throw new InvalidOperationException($"there is no bond {id}.");
+
+    public ConstructionBuilder Layer(string id, string name, PieceHandle piece, string[] panels, Face face, int levels = 1, bool bothFaces = false, Rectangle? free = null, Affine? reveal = null, Rectangle[]? frees = null)
     {
+        ArgumentNullException.ThrowIfNull(piece);
+        ArgumentNullException.ThrowIfNull(panels);
+        foreach (var panel in panels)
+        {
+            _ = piece[panel];
+        }
+
         // One free part for all the panels, or one for each of them.
         var parts = panels.Select((panel, i) => (panel, Part: frees?[i] ?? free)).Where(p => p.Part is not null).ToDictionary(p => p.panel, p => p.Part!);
-        _layers.Add(new LayerRole(id, name, piece, panels, face, levels, bothFaces, parts, reveal));
+        _layers.Add(new LayerRole(id, name, piece.Id, panels, face, levels, bothFaces, parts, reveal));
         return this;
     }
 
@@ -193,18 +192,11 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         return this;
     }
 
-    /// <summary>A step that makes bonds, in that order: by id, where a star stands for any part of one.</summary>
-    /// <exception cref="InvalidOperationException">There is no such bond.</exception>
-    public ConstructionBuilder Press(string text, Pressed pressed, string rightWhen, params string[] bonds)
+    /// <summary>A step that makes bonds, in that order.</summary>
+    public ConstructionBuilder Press(string text, Pressed pressed, string rightWhen, params IReadOnlyList<BondHandle> bonds)
     {
-        static bool Named(string id, string name) => name.Split('*') is [var head, var tail] ? id.StartsWith(head, StringComparison.Ordinal) && id.EndsWith(tail, StringComparison.Ordinal) : id == name;
-        var made = bonds.SelectMany(name => _bonds.Where(b => !b.Loose && Named(b.Id, name)).Select(b => b.Id)).Distinct().ToList();
-        if (made.Count == 0)
-        {
-            throw new InvalidOperationException($"{id}: there is no bond {string.Join(", ", bonds)}.");
-        }
-
-        _steps.Add(new AssemblyStep(text, made, pressed, rightWhen));
+        ArgumentNullException.ThrowIfNull(bonds);
+        _steps.Add(new AssemblyStep(text, [.. bonds.Select(b => b.Id)], pressed, rightWhen));
         return this;
     }
 

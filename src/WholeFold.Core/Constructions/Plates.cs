@@ -1,9 +1,6 @@
-using WholeFold.Core.Measure;
+using WholeFold.Core.Constructions.Allowances;
 
 namespace WholeFold.Core.Constructions;
-
-/// <summary>A point of a flat piece, counted from its left and its lower edge.</summary>
-public sealed record Spot(Affine X, Affine Y);
 
 /// <summary>The part of a crease that is scored, where it does not run right through: from and to, along the crease.</summary>
 public sealed record Stretch(Affine From, Affine To);
@@ -34,10 +31,10 @@ public sealed record Ring(string One, string Other, int By);
 
 /// <summary>Where a point of one plate rests against a point of another once the card is shown, and not before.</summary>
 /// <param name="How">What one sees there.</param>
-public sealed record Rest(string PieceA, string PlateA, Spot A, string PieceB, string PlateB, Spot B, string How);
+public sealed record Rest(PlateRef A, Spot AtA, PlateRef B, Spot AtB, string How);
 
 /// <summary>From where a card is looked at once it is shown: the plate that stands upright before one, and which way is up on it.</summary>
-public sealed record LookedAt(string Piece, string Plate, Axis Up);
+public sealed record LookedAt(PlateRef Plate, Axis Up);
 
 /// <summary>What a cut inside a sheet makes.</summary>
 public enum CutKind
@@ -60,4 +57,4 @@ public enum CutKind
 
 /// <summary>Fold angles of one state of a card that has several, by piece and crease; creases not named are as when closed.</summary>
 /// <param name="How">What one does to bring it there from the state before.</param>
-public sealed record CardState(string Id, string Name, string How, IReadOnlyDictionary<(string Piece, int Crease), int> Angles);
+public sealed record CardState(string Id, string Name, string How, IReadOnlyDictionary<CreaseRef, int> Angles);

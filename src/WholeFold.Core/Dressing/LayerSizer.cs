@@ -1,4 +1,5 @@
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
@@ -12,15 +13,16 @@ internal static class LayerSizer
     /// <summary>Below this a strip's reveal is halved, or the border would be all one sees.</summary>
     private static readonly Pair Narrow = Pair.Of(5, 4, 30m);
 
-    public static IReadOnlyList<SizedLayer> Size(Construction construction, IReadOnlyList<SizedPiece> pieces, Design design, ToolSet tools, Func<Affine, Rational> value)
+    public static IReadOnlyList<SizedLayer> Size(Figures figures)
     {
+        var (design, tools) = (figures.Design, figures.Tools);
         var layers = new List<SizedLayer>();
-        foreach (var role in construction.Layers)
+        foreach (var role in figures.Construction.Layers)
         {
-            var piece = pieces.First(p => p.Piece.Id == role.Piece);
+            var piece = figures.Pieces.First(p => p.Piece.Id == role.Piece);
 
             // Panels that are equal by rule can differ by a mark where figures were rounded; each size is cut by itself.
-            var free = piece.Plates.Where(p => role.Panels.Contains(p.Id)).ToDictionary(p => p.Id, p => FreeOn(p, role, value));
+            var free = piece.Plates.Where(p => role.Panels.Contains(p.Id)).ToDictionary(p => p.Id, p => FreeOn(p, role, figures));
             var sizes = free.GroupBy(f => (f.Value.Width, f.Value.Height)).ToList();
             foreach (var size in sizes)
             {
@@ -29,15 +31,15 @@ internal static class LayerSizer
                 for (var level = 1; level <= levels; level++)
                 {
                     var id = $"{role.Id}{suffix}{(level > 1 ? $"-{level}" : "")}";
-                    var reveal = role.Reveal is { } own ? (new Length(value(own).Nearest()), null) : RevealOn(design.Reveal.Width.In(tools.System), Length.Min(size.Key.Width, size.Key.Height), tools);
+                    var reveal = role.Reveal is { } own ? (figures.ValueOf(own), null) : RevealOn(design.Reveal.Width.In(tools.System), Length.Min(size.Key.Width, size.Key.Height), tools);
                     layers.Add(new SizedLayer(
                         id,
                         role,
                         [.. size.Select(p => p.Key)],
                         level,
                         level < levels ? design.MatStock : design.LayerStock,
-                        Side($"layers.{id}.width", "wide", size.Key.Width, reveal, level, tools, design.Prefer.NoSixteenths),
-                        Side($"layers.{id}.height", "high", size.Key.Height, reveal, level, tools, design.Prefer.NoSixteenths),
+                        Side(new FigureRef.Layer(id, IsWidth: true), "wide", size.Key.Width, reveal, level, tools, design.Prefer.NoSixteenths),
+                        Side(new FigureRef.Layer(id, IsWidth: false), "high", size.Key.Height, reveal, level, tools, design.Prefer.NoSixteenths),
                         size.Count() * piece.Piece.Quantity * (role.BothFaces ? 2 : 1),
                         size.ToDictionary(p => p.Key, p => p.Value)));
                 }
@@ -47,15 +49,14 @@ internal static class LayerSizer
         return layers;
     }
 
-    private static Box FreeOn(SizedPlate plate, LayerRole role, Func<Affine, Rational> value)
+    private static Box FreeOn(SizedPlate plate, LayerRole role, Figures figures)
     {
         if (!role.Free.TryGetValue(plate.Id, out var free))
         {
             return plate.Box;
         }
 
-        Length At(Affine expression) => new(value(expression).Nearest());
-        return new Box(At(free.FromX), At(free.FromY), At(free.ToX), At(free.ToY));
+        return new Box(figures.ValueOf(free.FromX), figures.ValueOf(free.FromY), figures.ValueOf(free.ToX), figures.ValueOf(free.ToY));
     }
 
     private static (Length Width, Words? Shrunk) RevealOn(Length reveal, Length narrow, ToolSet tools)
@@ -73,24 +74,29 @@ internal static class LayerSizer
             : (half, Words.Of($"The strip is under {limit}: its reveal is halved to {half}"));
     }
 
-    private static Measured Side(string id, string way, Length panel, (Length Width, Words? Shrunk) reveal, int level, ToolSet tools, bool noFine)
+    private static Measured Side(FigureRef id, string way, Length panel, (Length Width, Words? Shrunk) reveal, int level, ToolSet tools, bool noFine)
     {
         var plain = noFine && !tools.Exact;
         var exact = panel - (2 * level * reveal.Width);
         var cut = plain ? tools.PlainMarks.Select(exact.Down).Max() : tools.CutDown(exact);
         var borders = level == 1 ? "a reveal" : "two reveals";
-        var reasons = new List<Reason> { new(Words.Of($"The panel is {panel} {way}; less {borders} of {reveal.Width} on each side."), exact, exact) };
-        if (reveal.Shrunk is { } shrunk)
-        {
-            reasons.Add(new Reason(Words.Of($"{shrunk}."), exact, exact));
-        }
+        return new Measured(id, cut, Setting.ForCut(tools, cut, Length.Zero), new Explanation(
+            () =>
+            {
+                var reasons = new List<Reason> { new(Words.Of($"The panel is {panel} {way}; less {borders} of {reveal.Width} on each side."), exact, exact) };
+                if (reveal.Shrunk is { } shrunk)
+                {
+                    reasons.Add(new Reason(Words.Of($"{shrunk}."), exact, exact));
+                }
 
-        if (cut != exact)
-        {
-            var mark = plain ? "a mark that needs no sixteenth" : "the trimmer's mark";
-            reasons.Add(new Reason(Words.Of($"Down to {mark}: a layer may be scant, never full."), exact, cut));
-        }
+                if (cut != exact)
+                {
+                    var mark = plain ? "a mark that needs no sixteenth" : "the trimmer's mark";
+                    reasons.Add(new Reason(Words.Of($"Down to {mark}: a layer may be scant, never full."), exact, cut));
+                }
 
-        return new Measured(id, cut, Setting.ForCut(tools, cut, Length.Zero), reasons, Words.Of($"{cut} = the panel {panel}, less {borders} of {reveal.Width} on each side{(cut == exact ? "" : ", scant rather than full")}"));
+                return reasons;
+            },
+            () => Words.Of($"{cut} = the panel {panel}, less {borders} of {reveal.Width} on each side{(cut == exact ? "" : ", scant rather than full")}")));
     }
 }

@@ -1,7 +1,10 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Input;
 using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Exchange;
 
@@ -21,12 +24,12 @@ public sealed record SheetJson(
         return new SheetJson(Column(sheet.Inches), Column(sheet.Centimetres));
     }
 
-    public static string Write(FigureSheet sheet) => JsonSerializer.Serialize(Of(sheet), SizedJson.Options);
+    public static string Write(FigureSheet sheet) => JsonSerializer.Serialize(Of(sheet), StrictJson.Options);
 
     private static SheetColumnJson? Column(SheetColumn? column) => column is null ? null : new SheetColumnJson(
         LengthWriter.Symbol(column.Unit),
-        column.Settled.Tools.Id,
+        column.Settled.Figures.Tools.Id,
         column.OwnSizing,
         [.. column.Contradictions.Select(c => c.Text.In(column.Unit))],
-        column.Figures.ToDictionary(f => f.Key, f => f.Value.Text));
+        column.Figures.ToDictionary(f => f.Key.ToString(), f => f.Value.Text));
 }

@@ -1,9 +1,16 @@
 using System.Text.Encodings.Web;
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using WholeFold.Core.Cards;
+using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Drawing;
 using WholeFold.Core.Folding;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
 using WholeFold.Core.Tooling;
 
@@ -73,18 +80,11 @@ public sealed record SizedJsonDocument(
 /// <summary>The sized design as JSON, the contract of the command line. The same design gives the same bytes.</summary>
 public static class SizedJson
 {
-    public static JsonSerializerOptions Options { get; } = new(JsonSerializerDefaults.Web)
-    {
-        WriteIndented = true,
-        DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
-        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
-        NumberHandling = JsonNumberHandling.Strict,
-    };
+    public static string Write(Card card, DisplayUnit unit) => JsonSerializer.Serialize(Document(card, unit), StrictJson.Options);
 
-    public static string Write(SizedDesign sized, DisplayUnit unit) => JsonSerializer.Serialize(Document(sized, unit), Options);
-
-    public static SizedJsonDocument Document(SizedDesign sized, DisplayUnit unit)
+    public static SizedJsonDocument Document(Card card, DisplayUnit unit)
     {
+        var sized = card.Figures;
         SettingJson Set(Setting s) => new(Name(s.How), LengthJson.Of(s.At), s.Groove is { } g ? LengthJson.Of(g) : null, s.Offset is { } o ? LengthJson.Of(o) : null, s.In(unit));
         static IReadOnlyList<LengthJson> Spot(Point point) => [LengthJson.Of(point.X), LengthJson.Of(point.Y)];
         var parameters = new Dictionary<string, object>();
@@ -104,7 +104,7 @@ public static class SizedJson
             sized.Tools.Id,
             LengthWriter.Symbol(unit),
             parameters,
-            new ClosedJson(LengthJson.Of(sized.ClosedWidth), LengthJson.Of(sized.ClosedHeight), LengthJson.Of(sized.ClosedThickness), LengthJson.Of(sized.Thickness.Mean), Spot(new Point(sized.Thickness.ThickestAt.X - sized.Closed.Footprint.Left, sized.Thickness.ThickestAt.Y - sized.Closed.Footprint.Bottom)), Math.Round(Folding.Weight.Grams(sized), 1), sized.Construction.States.Count == 0 ? null : [.. sized.States.Select(s => new StateJson(s.State.Id, s.State.Name, LengthJson.Of(s.Pose.Width), LengthJson.Of(s.Pose.Height)))]),
+            new ClosedJson(LengthJson.Of(card.Closed.Width), LengthJson.Of(card.Closed.Height), LengthJson.Of(card.Thickness.Greatest), LengthJson.Of(card.Thickness.Mean), Spot(new Point(card.Thickness.ThickestAt.X - card.Closed.Footprint.Left, card.Thickness.ThickestAt.Y - card.Closed.Footprint.Bottom)), Math.Round(card.Grams, 1), sized.Construction.States.Count == 0 ? null : [.. card.States.Select(s => new StateJson(s.State.Id, s.State.Name, LengthJson.Of(s.Pose.Width), LengthJson.Of(s.Pose.Height)))]),
             [.. sized.Pieces.Select(p => new PieceJson(
                 p.Piece.Id,
                 p.Piece.Name,
@@ -126,20 +126,20 @@ public static class SizedJson
                     new CutJson("outer", "rectangle", [LengthJson.Of(Length.Zero), LengthJson.Of(Length.Zero)], [LengthJson.Of(p.Width.Value), LengthJson.Of(p.Height.Value)], Set(p.Width.Setting)),
                     .. p.Openings.Select(o => new CutJson(
                         Name(o.Opening.Kind),
-                        o.Opening.IsLine ? "line" : o.Opening.Region.Shape is null && o.Opening.Open is null ? "rectangle" : "contour",
+                        o.Opening.IsLine ? "line" : o.Opening.Outline is null && o.Opening.StaysOn is null ? "rectangle" : "contour",
                         Spot(new Point(o.Left.Value, o.Foot.Value)),
                         Spot(new Point(o.Right.Value, o.Head.Value)),
                         Set(o.Left.Setting),
-                        o.Opening.Region.Shape is null ? null : [.. o.Corners.Select(Spot)],
-                        o.Opening.Open)),
+                        o.Opening.Outline is null ? null : [.. o.Corners.Select(Spot)],
+                        o.Opening.StaysOn is { } edge ? Name(edge) : null)),
                 ],
                 new PieceSetJson(Set(p.Width.Setting), Set(p.Height.Setting))))],
-            [.. sized.Layers.Select(l => new LayerJson(l.Id, l.Panels, l.Role.BothFaces ? "both" : l.Role.Face == Face.Up ? "up" : "down", l.Level, l.Stock.Id, LengthJson.Of(l.Width.Value), LengthJson.Of(l.Height.Value), l.Quantity))],
-            sized.Envelope is { } e ? new EnvelopeJson(e.Id, LengthJson.Of(e.Width), LengthJson.Of(e.Height)) : null,
-            [.. sized.Checks.Select(c => new CheckJson(c.Id, c.Severity.ToString().ToLowerInvariant(), c.Text.In(unit), c.Figures.ToDictionary(f => f.Key, f => LengthJson.Of(f.Value))))],
-            sized.Figures.ToDictionary(f => f.Id, f => (IReadOnlyList<ReasonJson>)[.. f.Reasons.Select(r => new ReasonJson(r.Why.In(unit), LengthJson.Of(r.From), LengthJson.Of(r.To)))]),
-            sized.Figures.ToDictionary(f => f.Id, f => f.Said.In(unit)),
-            SafeSides.Of(sized).ToDictionary(s => s.Key, s => new SafeJson(Name(s.Value.Side), s.Value.Why.In(unit), s.Value.Twins)));
+            [.. card.Layers.Select(l => new LayerJson(l.Id, l.Panels, l.Role.BothFaces ? "both" : l.Role.Face == Face.Up ? "up" : "down", l.Level, l.Stock.Id, LengthJson.Of(l.Width.Value), LengthJson.Of(l.Height.Value), l.Quantity))],
+            card.Envelope is { } e ? new EnvelopeJson(e.Id, LengthJson.Of(e.Width), LengthJson.Of(e.Height)) : null,
+            [.. card.Checks.Select(c => new CheckJson(c.Id, c.Severity.ToString().ToLowerInvariant(), c.Text.In(unit), c.Figures.ToDictionary(f => f.Key, f => LengthJson.Of(f.Value))))],
+            card.All.ToDictionary(f => f.Id.ToString(), f => (IReadOnlyList<ReasonJson>)[.. f.Reasons.Select(r => new ReasonJson(r.Why.In(unit), LengthJson.Of(r.From), LengthJson.Of(r.To)))]),
+            card.All.ToDictionary(f => f.Id.ToString(), f => f.Said.In(unit)),
+            card.SafeSides.ToDictionary(s => s.Key.ToString(), s => new SafeJson(Name(s.Value.Side), s.Value.Why.In(unit), s.Value.Twins)));
     }
 
     /// <summary>A name as it is written in JSON: <c>headOverHeels</c>.</summary>

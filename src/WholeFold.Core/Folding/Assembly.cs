@@ -17,38 +17,36 @@ internal sealed record Joint(Bond? Bond, IReadOnlyList<Vec> One, IReadOnlyList<V
 /// A card folded by given angles: plates hang on each other by their creases, pieces on pieces by their bonds. What meets
 /// beyond that is a joint, and says whether the angles go together.
 /// </summary>
-/// <param name="Frames">Where each plate of each piece lies, by <see cref="Key"/>.</param>
-internal sealed record Assembly(IReadOnlyDictionary<string, Frame> Frames, IReadOnlyList<Joint> Joints)
+/// <param name="Frames">Where each plate of each piece lies.</param>
+internal sealed record Assembly(IReadOnlyDictionary<PlateRef, Frame> Frames, IReadOnlyList<Joint> Joints)
 {
-    public static string Key(string piece, string plate) => $"{piece}/{plate}";
-
     /// <param name="value">Evaluates a bond's region at the sized figures.</param>
     /// <param name="angle">The fold angle of a crease, by piece and place; valley positive.</param>
     /// <param name="lift">How far a piece stands off the one that it is laid on, so that a drawing tells them apart; 0 to measure.</param>
     public static Assembly Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, Func<SizedPiece, int, double> angle, double lift = 0)
     {
         // Each part of a piece (there are several where it is cut in two) within itself, its first plate lying still.
-        var within = new Dictionary<string, (string Part, Frame Frame)>();
-        var flat = new Dictionary<string, SizedPlate>();
+        var within = new Dictionary<PlateRef, (PlateRef Part, Frame Frame)>();
+        var flat = new Dictionary<PlateRef, SizedPlate>();
         var copies = pieces.SelectMany(p => p.Piece.Copies.Select(id => (Id: id, Piece: p))).ToList();
         foreach (var (id, piece) in copies)
         {
             foreach (var plate in piece.Plates)
             {
-                var key = Key(id, plate.Id);
+                var key = new PlateRef(id, plate.Id);
                 flat[key] = plate;
-                within[key] = plate.HangsOn is { } on && within[Key(id, on)] is var (part, frame)
+                within[key] = plate.HangsOn is { } on && within[new PlateRef(id, on)] is var (part, frame)
                     ? (part, frame.Of(Folded(piece, plate, plate.By, angle(piece, plate.By))))
                     : (key, Frame.Still);
             }
         }
 
-        var parts = new Dictionary<string, Frame> { [within.First().Value.Part] = Frame.Still };
+        var parts = new Dictionary<PlateRef, Frame> { [within.First().Value.Part] = Frame.Still };
         var joints = new List<Joint>();
         var left = construction.Bonds.ToList();
         while (left.Count > 0)
         {
-            var index = left.FindIndex(b => parts.ContainsKey(within[Key(b.PieceA, b.PanelA)].Part) || parts.ContainsKey(within[Key(b.PieceB, b.PanelB)].Part));
+            var index = left.FindIndex(b => parts.ContainsKey(within[b.A.Plate].Part) || parts.ContainsKey(within[b.B.Plate].Part));
             if (index < 0)
             {
                 throw new InvalidOperationException($"{construction.Id}: {left[0].Id} joins pieces that nothing holds.");
@@ -56,23 +54,23 @@ internal sealed record Assembly(IReadOnlyDictionary<string, Frame> Frames, IRead
 
             var bond = left[index];
             left.RemoveAt(index);
-            var (a, b) = (within[Key(bond.PieceA, bond.PanelA)], within[Key(bond.PieceB, bond.PanelB)]);
-            var (onA, onB) = (Anchors(bond.A, value), Anchors(bond.B, value));
+            var (a, b) = (within[bond.A.Plate], within[bond.B.Plate]);
+            var (onA, onB) = (Exact(bond.A.Region.Anchors, value), Exact(bond.B.Region.Anchors, value));
             if (!parts.TryGetValue(a.Part, out var partA))
             {
-                parts[a.Part] = partA = parts[b.Part].Of(b.Frame).Of(Lifted(Frame.Laid(onA, onB), bond.FaceB, lift)).Of(a.Frame.Inverse);
+                parts[a.Part] = partA = parts[b.Part].Of(b.Frame).Of(Lifted(Frame.Laid(onA, onB), bond.B.On.Face, lift)).Of(a.Frame.Inverse);
             }
 
             if (!parts.TryGetValue(b.Part, out var partB))
             {
-                parts[b.Part] = partB = partA.Of(a.Frame).Of(Lifted(Frame.Laid(onB, onA), bond.FaceA, lift)).Of(b.Frame.Inverse);
+                parts[b.Part] = partB = partA.Of(a.Frame).Of(Lifted(Frame.Laid(onB, onA), bond.A.On.Face, lift)).Of(b.Frame.Inverse);
             }
 
             var (frameA, frameB) = (partA.Of(a.Frame), partB.Of(b.Frame));
 
             // Glued face to face: what one calls up, the other calls down, unless each shows the other its like.
-            var facing = frameA.Ez.Dot(frameB.Ez) * (bond.FaceA == bond.FaceB ? -1 : 1);
-            joints.Add(new Joint(bond, [.. Corners(bond.A, value).Select(frameA.Apply)], [.. Corners(bond.B, value).Select(frameB.Apply)], facing < 0));
+            var facing = frameA.Ez.Dot(frameB.Ez) * (bond.A.On.Face == bond.B.On.Face ? -1 : 1);
+            joints.Add(new Joint(bond, [.. Exact(bond.A.Region.Corners, value).Select(frameA.Apply)], [.. Exact(bond.B.Region.Corners, value).Select(frameB.Apply)], facing < 0));
         }
 
         foreach (var (key, (part, _)) in within)
@@ -89,9 +87,9 @@ internal sealed record Assembly(IReadOnlyDictionary<string, Frame> Frames, IRead
             foreach (var ring in piece.Piece.Rings)
             {
                 // Across the crease the other plate, folded by its angle, must be where it already is.
-                var onward = frames[Key(id, ring.One)].Of(Folded(piece, flat[Key(id, ring.Other)], ring.By, angle(piece, ring.By)));
-                var corners = flat[Key(id, ring.Other)].Corners.Select(c => new Vec(c.X.Units, c.Y.Units, 0)).ToList();
-                joints.Add(new Joint(null, [.. corners.Select(onward.Apply)], [.. corners.Select(frames[Key(id, ring.Other)].Apply)], false));
+                var onward = frames[new PlateRef(id, ring.One)].Of(Folded(piece, flat[new PlateRef(id, ring.Other)], ring.By, angle(piece, ring.By)));
+                var corners = flat[new PlateRef(id, ring.Other)].Corners.Select(c => new Vec(c.X.Units, c.Y.Units, 0)).ToList();
+                joints.Add(new Joint(null, [.. corners.Select(onward.Apply)], [.. corners.Select(frames[new PlateRef(id, ring.Other)].Apply)], false));
             }
         }
 
@@ -118,13 +116,9 @@ internal sealed record Assembly(IReadOnlyDictionary<string, Frame> Frames, IRead
     private static Frame Lifted(Frame frame, Face face, double lift) => frame with { Move = frame.Move + new Vec(0, 0, face == Face.Up ? lift : -lift) };
 
     /// <summary>Not rounded: a quarter of a square need not be a whole unit for two regions to meet.</summary>
-    private static List<Vec> Corners(Region region, Func<Affine, Rational> value)
+    private static List<Vec> Exact(IReadOnlyList<Spot> spots, Func<Affine, Rational> value)
     {
         static double Exact(Rational r) => (double)r.Numerator / r.Denominator;
-        return [.. region.Corners.Select(spot => new Vec(Exact(value(spot.X)), Exact(value(spot.Y)), 0))];
+        return [.. spots.Select(spot => new Vec(Exact(value(spot.X)), Exact(value(spot.Y)), 0))];
     }
-
-    /// <summary>Two opposite corners say how a rectangle lies; another shape needs them all.</summary>
-    private static List<Vec> Anchors(Region region, Func<Affine, Rational> value) =>
-        Corners(region, value) is var corners && region.Shape is null ? [corners[0], corners[2]] : corners;
 }

@@ -4,48 +4,10 @@ using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Folding;
 
-/// <summary>A rectangle in the plane, in units.</summary>
-public readonly record struct Box(Length Left, Length Bottom, Length Right, Length Top)
-{
-    public Length Width => Right - Left;
-
-    public Length Height => Top - Bottom;
-
-    /// <summary>The smallest one round some points.</summary>
-    public static Box Round(IReadOnlyList<Point> points)
-    {
-        var (left, bottom) = points[0];
-        var (right, top) = points[0];
-        foreach (var (x, y) in points)
-        {
-            (left, bottom, right, top) = (Length.Min(left, x), Length.Min(bottom, y), Length.Max(right, x), Length.Max(top, y));
-        }
-
-        return new Box(left, bottom, right, top);
-    }
-}
-
-/// <summary>The line round something flat, corner by corner.</summary>
-internal static class Outline
-{
-    /// <summary>Twice the area in square units, positive where the corners go round counter-clockwise.</summary>
-    public static double TwiceArea(IReadOnlyList<Point> corners)
-    {
-        var sum = 0d;
-        for (var i = 0; i < corners.Count; i++)
-        {
-            var (a, b) = (corners[i], corners[(i + 1) % corners.Count]);
-            sum += ((double)a.X.Units * b.Y.Units) - ((double)b.X.Units * a.Y.Units);
-        }
-
-        return sum;
-    }
-}
-
 /// <summary>A panel as it lies in the closed card.</summary>
 /// <param name="Corners">Its outline, seen from above; a line where it stands upright.</param>
 /// <param name="FaceUp">True where the face that was up on the board lies up in the closed card.</param>
-public sealed record PlacedPanel(string Piece, string Panel, IReadOnlyList<Point> Corners, bool FaceUp)
+public sealed record PlacedPanel(PlateRef Plate, IReadOnlyList<Point> Corners, bool FaceUp)
 {
     /// <summary>The rectangle that it lies in.</summary>
     public Box Box { get; } = Box.Round(Corners);
@@ -69,7 +31,7 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
 
     public Length Height => Footprint.Height;
 
-    internal IReadOnlyDictionary<string, Frame> Frames { get; init; } = new Dictionary<string, Frame>();
+    internal IReadOnlyDictionary<PlateRef, Frame> Frames { get; init; } = new Dictionary<PlateRef, Frame>();
 
     /// <summary>Whether the card's sides slant on its sheet, so that everything is turned by 45° to be looked at.</summary>
     internal bool Slanting { get; init; }
@@ -77,12 +39,15 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
     /// <summary>What doubles lose on a third of a unit, and far below one.</summary>
     private const double Nothing = 1e-3;
 
+    /// <summary>The card closed, or in another state.</summary>
+    public static ClosedPose Of(Figures figures, CardState? state = null) => Of(figures.Construction, figures.Pieces, figures.Evaluator, state);
+
     /// <summary>Folds the pieces flat and joins them by their bonds.</summary>
     /// <param name="value">Evaluates a bond's region at the sized figures.</param>
     /// <param name="state">Another state than the closed one.</param>
-    public static ClosedPose Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, CardState? state = null)
+    internal static ClosedPose Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, CardState? state = null)
     {
-        var assembly = Assembly.Of(construction, pieces, value, (piece, crease) => state is not null && state.Angles.TryGetValue((piece.Piece.Id, crease), out var angle) ? angle : piece.Score(crease).Crease.Closed);
+        var assembly = Assembly.Of(construction, pieces, value, (piece, crease) => state is not null && state.Angles.TryGetValue(new CreaseRef(piece.Piece.Id, crease), out var angle) ? angle : piece.Score(crease).Crease.Closed);
         var misses = new List<BondMiss>();
         foreach (var joint in assembly.Joints)
         {
@@ -99,14 +64,14 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
         {
             foreach (var plate in piece.Plates)
             {
-                var frame = assembly.Frames[Assembly.Key(id, plate.Id)];
+                var frame = assembly.Frames[new PlateRef(id, plate.Id)];
                 foreach (var corner in plate.Corners)
                 {
                     var z = frame.Apply(corner.X.Units, corner.Y.Units).Z;
                     (low, high) = (Math.Min(low, z), Math.Max(high, z));
                 }
 
-                placed.Add(new PlacedPanel(id, plate.Id, [.. plate.Corners.Select(c => Seen(frame, c, construction.Slanting))], frame.Ez.Z > 0));
+                placed.Add(new PlacedPanel(new PlateRef(id, plate.Id), [.. plate.Corners.Select(c => Seen(frame, c, construction.Slanting))], frame.Ez.Z > 0));
             }
         }
 
@@ -114,9 +79,9 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
     }
 
     /// <summary>Where points of a flat piece lie in this pose, seen from above.</summary>
-    internal IReadOnlyList<Point> Place(string piece, string plate, IEnumerable<Point> points)
+    internal IReadOnlyList<Point> Place(PlateRef plate, IEnumerable<Point> points)
     {
-        var frame = Frames[Assembly.Key(piece, plate)];
+        var frame = Frames[plate];
         return [.. points.Select(p => Seen(frame, p, Slanting))];
     }
 

@@ -1,3 +1,5 @@
+using WholeFold.Core.Measure;
+
 namespace WholeFold.Core.Folding;
 
 /// <summary>A point or a direction in space, in units.</summary>

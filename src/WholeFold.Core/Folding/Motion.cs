@@ -9,7 +9,7 @@ namespace WholeFold.Core.Folding;
 /// <param name="Share">0 where it is closed, 1 where it is shown.</param>
 /// <param name="Angles">The fold angle of each crease that moves, by piece and place.</param>
 /// <param name="Apart">How far bonds, beyond their play, and rings are from being shut, at the worst; far less than any mark.</param>
-public sealed record MotionFrame(double Share, IReadOnlyDictionary<(string Piece, int Crease), double> Angles, Length Apart)
+public sealed record MotionFrame(double Share, IReadOnlyDictionary<CreaseRef, double> Angles, Length Apart)
 {
     /// <summary>What one calls the card here: closed, shown, or one of its states; null on the way.</summary>
     public string? Name { get; init; }
@@ -39,7 +39,7 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
     public MotionFrame Shown => Frames[^1];
 
     /// <param name="frames">How many pictures there are on the way, closed and shown with them; a card with states has some from each to the next.</param>
-    public static Motion Of(SizedDesign sized, int frames = 13)
+    public static Motion Of(Figures sized, int frames = 13)
     {
         ArgumentNullException.ThrowIfNull(sized);
         var solver = new Solver(sized);
@@ -47,7 +47,7 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
         var shown = (solver.At(1, solver.ShownAngles, exact: false) ?? solver.At(1, solver.ShownAngles, exact: true)!) with { Name = "shown" };
 
         // A card that has states goes through all of them, and is closed again.
-        var stops = sized.Construction.States.Select(s => (s.Name, Angles: (IReadOnlyDictionary<(string, int), double>)solver.In(s))).ToList();
+        var stops = sized.Construction.States.Select(s => (s.Name, Angles: (IReadOnlyDictionary<CreaseRef, double>)solver.In(s))).ToList();
         var steps = stops.Count == 0 ? frames - 1 : StepsToAState;
         stops.Add(stops.Count == 0 ? ("shown", shown.Angles) : ("closed again", closed.Angles));
         var way = new List<MotionFrame> { closed };
@@ -76,14 +76,14 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
 
     private sealed class Solver
     {
-        private readonly SizedDesign _sized;
-        private readonly List<(string Piece, int Crease)> _moving;
+        private readonly Figures _sized;
+        private readonly List<CreaseRef> _moving;
         private readonly double _allowed;
 
-        public Solver(SizedDesign sized)
+        public Solver(Figures sized)
         {
             _sized = sized;
-            var creases = sized.Pieces.SelectMany(p => p.AllScores.Select((s, i) => (Key: (p.Piece.Id, i), s.Crease))).ToList();
+            var creases = sized.Pieces.SelectMany(p => p.AllScores.Select((s, i) => (Key: new CreaseRef(p.Piece.Id, i), s.Crease))).ToList();
             var turned = sized.Construction.States.SelectMany(s => s.Angles.Keys).ToHashSet();
             _moving = [.. creases.Where(c => c.Crease.Closed != c.Crease.Shown || turned.Contains(c.Key)).Select(c => c.Key)];
             ClosedAngles = creases.ToDictionary(c => c.Key, c => (double)c.Crease.Closed);
@@ -93,18 +93,18 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
             _allowed = (Shut + (sized.Means == Means.Rounded ? 2 * sized.Tools.CutMarks.Max() : Length.Zero)).Units;
         }
 
-        public Dictionary<(string Piece, int Crease), double> ClosedAngles { get; }
+        public Dictionary<CreaseRef, double> ClosedAngles { get; }
 
-        public Dictionary<(string Piece, int Crease), double> ShownAngles { get; }
+        public Dictionary<CreaseRef, double> ShownAngles { get; }
 
         /// <summary>The angles of a state; creases that it does not name are as when closed.</summary>
-        public Dictionary<(string Piece, int Crease), double> In(CardState state) => ClosedAngles.ToDictionary(a => a.Key, a => state.Angles.TryGetValue(a.Key, out var angle) ? angle : a.Value);
+        public Dictionary<CreaseRef, double> In(CardState state) => ClosedAngles.ToDictionary(a => a.Key, a => state.Angles.TryGetValue(a.Key, out var angle) ? angle : a.Value);
 
         /// <summary>The frame nearest to a guess; null where none near it shuts.</summary>
         /// <param name="exact">Whether the guess is taken as it is.</param>
-        public MotionFrame? At(double share, Dictionary<(string Piece, int Crease), double> guess, bool exact)
+        public MotionFrame? At(double share, Dictionary<CreaseRef, double> guess, bool exact)
         {
-            var angles = new Dictionary<(string Piece, int Crease), double>(guess);
+            var angles = new Dictionary<CreaseRef, double>(guess);
             var resting = share >= 1;
             var off = Off(angles, resting);
             for (var round = 0; round < 20 && !exact && off.AbsoluteMaximum() > _allowed && _moving.Count > 0; round++)
@@ -156,12 +156,12 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
         }
 
         /// <summary>How far each point of each joint is from where it should be, and, once it is shown, what rests on something from there.</summary>
-        private Vector<double> Off(Dictionary<(string Piece, int Crease), double> angles, bool resting)
+        private Vector<double> Off(Dictionary<CreaseRef, double> angles, bool resting)
         {
-            var assembly = Assembly.Of(_sized.Construction, _sized.Pieces, _sized.Evaluator, (piece, crease) => angles[(piece.Piece.Id, crease)]);
+            var assembly = Assembly.Of(_sized.Construction, _sized.Pieces, _sized.Evaluator, (piece, crease) => angles[new CreaseRef(piece.Piece.Id, crease)]);
             var off = assembly.Joints.Where(j => j.Bond is not { Loose: true })
                 .SelectMany(j => j.One.Zip(j.Other, (a, b) => Beyond(a - b, j.Bond?.Play)))
-                .Concat(resting ? _sized.Construction.Rests.Select(r => On(assembly, r.PieceA, r.PlateA, r.A) - On(assembly, r.PieceB, r.PlateB, r.B)) : [])
+                .Concat(resting ? _sized.Construction.Rests.Select(r => On(assembly, r.A, r.AtA) - On(assembly, r.B, r.AtB)) : [])
                 .SelectMany(v => new[] { v.X, v.Y, v.Z })
                 .ToArray();
             return Vector<double>.Build.Dense(off.Length == 0 ? [0] : off);
@@ -180,6 +180,6 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
             return new Vec(Rest(off.X), Rest(off.Y), Rest(off.Z));
         }
 
-        private Vec On(Assembly assembly, string piece, string plate, Spot at) => assembly.Frames[Assembly.Key(piece, plate)].Apply(_sized.ValueOf(at.X).Units, _sized.ValueOf(at.Y).Units);
+        private Vec On(Assembly assembly, PlateRef plate, Spot at) => assembly.Frames[plate].Apply(_sized.ValueOf(at.X).Units, _sized.ValueOf(at.Y).Units);
     }
 }

@@ -1,5 +1,8 @@
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Folding;
@@ -30,10 +33,10 @@ public sealed record SafeSide(Side Side, Words Why, IReadOnlyList<string> Twins)
 public static class SafeSides
 {
     /// <summary>By the figure's id.</summary>
-    public static IReadOnlyDictionary<string, SafeSide> Of(SizedDesign sized)
+    public static IReadOnlyDictionary<FigureRef, SafeSide> Of(Figures sized, ClosedPose closed)
     {
         ArgumentNullException.ThrowIfNull(sized);
-        var sides = new Dictionary<string, SafeSide>();
+        var sides = new Dictionary<FigureRef, SafeSide>();
         var score = sized.Tools.RulerMarks.Concat(sized.Tools.CutMarks).Min();
         var cut = sized.Tools.CutMarks.Min();
         if (sized.Tools.Exact)
@@ -50,13 +53,13 @@ public static class SafeSides
                 var index = edge;
                 var id = isCut ? piece.Along.Id : piece.Scores[edge].Figure.Id;
                 var expression = isCut ? piece.Piece.Along : piece.Piece.Position(edge);
-                sides[id] = Judge(sized, piece, by => piece.Moved(index, by), mark, TwinsOf(sized, id, isCut, expression, piece));
+                sides[id] = Judge(sized, closed, piece, by => piece.Moved(index, by), mark, TwinsOf(sized, id, isCut, expression, piece));
             }
 
             for (var line = 0; line < piece.Lines.Count; line++)
             {
                 var index = line;
-                sides[piece.Lines[line].Figure.Id] = Judge(sized, piece, by => piece.LineMoved(index, by), score, piece.Piece.Quantity > 1 ? [$"all {piece.Piece.Quantity}"] : []);
+                sides[piece.Lines[line].Figure.Id] = Judge(sized, closed, piece, by => piece.LineMoved(index, by), score, piece.Piece.Quantity > 1 ? [$"all {piece.Piece.Quantity}"] : []);
             }
 
             foreach (var (opening, edge, _) in piece.MarkedLines)
@@ -64,16 +67,7 @@ public static class SafeSides
                 sides[edge.Id] = OfLine(piece, opening, edge);
             }
 
-            sides[piece.Across.Id] = Judge(sized, piece, piece.AcrossMoved, cut, TwinsOf(sized, piece.Across.Id, true, piece.Piece.Across, piece));
-        }
-
-        foreach (var layer in sized.Layers)
-        {
-            var twins = layer.Quantity > 1 ? new[] { $"all {layer.Quantity}" } : [];
-            foreach (var side in new[] { layer.Width, layer.Height })
-            {
-                sides[side.Id] = new SafeSide(Side.Scant, Words.Of($"scant only shows more of the border"), twins);
-            }
+            sides[piece.Across.Id] = Judge(sized, closed, piece, piece.AcrossMoved, cut, TwinsOf(sized, piece.Across.Id, true, piece.Piece.Across, piece));
         }
 
         return sides;
@@ -100,10 +94,10 @@ public static class SafeSides
     /// <summary>A machine has no marks; a slip of the sheet in it is about this.</summary>
     private static readonly Length Slip = Length.Mm(0.5m);
 
-    private static SafeSide Judge(SizedDesign sized, SizedPiece piece, Func<Length, SizedPiece> moved, Length mark, IReadOnlyList<string> twins)
+    private static SafeSide Judge(Figures sized, ClosedPose closed, SizedPiece piece, Func<Length, SizedPiece> moved, Length mark, IReadOnlyList<string> twins)
     {
-        var less = Harm(sized, piece, moved(-mark));
-        var more = Harm(sized, piece, moved(mark));
+        var less = Harm(sized, closed, piece, moved(-mark));
+        var more = Harm(sized, closed, piece, moved(mark));
         return (less, more) switch
         {
             (null, { } why) => new SafeSide(Side.Scant, Words.Of($"full, {why}"), twins),
@@ -114,31 +108,31 @@ public static class SafeSides
     }
 
     /// <summary>What goes wrong with one piece changed that did not before; null where nothing does.</summary>
-    private static Words? Harm(SizedDesign sized, SizedPiece old, SizedPiece changed)
+    private static Words? Harm(Figures sized, ClosedPose closed, SizedPiece old, SizedPiece changed)
     {
         var pieces = sized.Pieces.Select(p => ReferenceEquals(p, old) ? changed : p).ToList();
         var pose = ClosedPose.Of(sized.Construction, pieces, sized.Evaluator);
-        var missed = pose.Misses.FirstOrDefault(m => m.By > (sized.Closed.Misses.FirstOrDefault(o => o.Bond == m.Bond)?.By ?? Length.Zero));
+        var missed = pose.Misses.FirstOrDefault(m => m.By > (closed.Misses.FirstOrDefault(o => o.Bond == m.Bond)?.By ?? Length.Zero));
         if (missed is not null)
         {
             var bond = sized.Construction.Bonds.FirstOrDefault(b => b.Id == missed.Bond);
-            return bond is null ? Words.Of($"its creases no longer meet in a point") : Words.Of($"{NameOf(sized, bond.PieceA, bond.PanelA)} and {NameOf(sized, bond.PieceB, bond.PanelB)} no longer meet");
+            return bond is null ? Words.Of($"its creases no longer meet in a point") : Words.Of($"{NameOf(sized, bond.A.Plate)} and {NameOf(sized, bond.B.Plate)} no longer meet");
         }
 
         // What does not lie on anything else when the card is shut must not begin to.
-        var before = sized.Closed.Panels;
+        var before = closed.Panels;
         for (var i = 0; i < before.Count; i++)
         {
             for (var j = 0; j < i; j++)
             {
-                if (Apart(before[i].Box, before[j].Box) && (before[i].Piece == before[j].Piece) && Touch(pose.Panels[i].Box, pose.Panels[j].Box))
+                if (Apart(before[i].Box, before[j].Box) && (before[i].Plate.Piece == before[j].Plate.Piece) && Touch(pose.Panels[i].Box, pose.Panels[j].Box))
                 {
-                    return Words.Of($"{NameOf(sized, before[j].Piece, before[j].Panel)} and {NameOf(sized, before[i].Piece, before[i].Panel)} would touch");
+                    return Words.Of($"{NameOf(sized, before[j].Plate)} and {NameOf(sized, before[i].Plate)} would touch");
                 }
             }
         }
 
-        if (pose.Width > Length.Max(sized.ClosedWidth, sized.Target.Width) || pose.Height > Length.Max(sized.ClosedHeight, sized.Target.Height))
+        if (pose.Width > Length.Max(closed.Width, sized.Target.Width) || pose.Height > Length.Max(closed.Height, sized.Target.Height))
         {
             return Words.Of($"it stands out of the closed card");
         }
@@ -146,9 +140,9 @@ public static class SafeSides
         // A tab that ends before its glue does no longer holds.
         foreach (var bond in sized.Construction.Bonds.Where(b => !b.Loose))
         {
-            foreach (var (on, panel, region) in new[] { (bond.PieceA, bond.PanelA, bond.A), (bond.PieceB, bond.PanelB, bond.B) })
+            foreach (var side in bond.Sides)
             {
-                if (changed.Piece.Copies.Contains(on) && !Holds(sized, changed, panel, region) && Holds(sized, old, panel, region))
+                if (changed.Piece.Id == side.Piece.Piece && !Holds(sized, changed, side) && Holds(sized, old, side))
                 {
                     return Words.Of($"its bond is not covered");
                 }
@@ -158,13 +152,12 @@ public static class SafeSides
         return null;
     }
 
-    private static string NameOf(SizedDesign sized, string piece, string panel) =>
-        $"the {sized.Pieces.First(p => p.Piece.Copies.Contains(piece)).Plate(panel).Name}";
+    private static string NameOf(Figures sized, PlateRef plate) => $"the {sized.PlateOf(plate).Name}";
 
-    private static bool Holds(SizedDesign sized, SizedPiece piece, string panel, Region region)
+    private static bool Holds(Figures sized, SizedPiece piece, BondSide side)
     {
-        var box = piece.Plate(panel).Box;
-        return region.Corners.All(c => sized.ValueOf(c.X) is var x && sized.ValueOf(c.Y) is var y && x >= box.Left && x <= box.Right && y >= box.Bottom && y <= box.Top);
+        var box = piece.Plate(side.Plate.Plate).Box;
+        return side.Region.Corners.All(c => sized.ValueOf(c.X) is var x && sized.ValueOf(c.Y) is var y && x >= box.Left && x <= box.Right && y >= box.Bottom && y <= box.Top);
     }
 
     private static bool Apart(Box a, Box b) => a.Right < b.Left || b.Right < a.Left || a.Top < b.Bottom || b.Top < a.Bottom;
@@ -172,7 +165,7 @@ public static class SafeSides
     private static bool Touch(Box a, Box b) => a.Right >= b.Left && b.Right >= a.Left && a.Top >= b.Bottom && b.Top >= a.Bottom;
 
     /// <summary>What is cut or scored to the same figure by the same rule, or is its mirror image.</summary>
-    private static List<string> TwinsOf(SizedDesign sized, string id, bool isCut, Affine expression, SizedPiece own)
+    private static List<string> TwinsOf(Figures sized, FigureRef id, bool isCut, Affine expression, SizedPiece own)
     {
         var twins = own.Piece.Quantity > 1 ? [$"all {own.Piece.Quantity}"] : new List<string>();
         foreach (var piece in sized.Pieces)

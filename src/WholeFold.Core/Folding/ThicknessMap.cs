@@ -1,6 +1,7 @@
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
-using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Folding;
@@ -29,48 +30,40 @@ public sealed record ThicknessMap(IReadOnlyList<Spread> Spreads, Length Greatest
     /// <summary>Over what is covered.</summary>
     public Length Mean => Spreads.Sum(s => s.Area) is > 0 and var area ? new Length((long)Math.Round(Volume / area)) : Length.Zero;
 
-    internal static ThicknessMap Of(Construction construction, ClosedPose pose, IReadOnlyList<SizedPiece> pieces, IReadOnlyList<SizedLayer> layers, Design design, Func<Affine, Rational> value)
+    public static ThicknessMap Of(Figures figures, ClosedPose pose, IReadOnlyList<Body> bodies)
     {
-        var map = Cut([.. Plies(construction, pose, pieces, layers, design, value)]);
+        ArgumentNullException.ThrowIfNull(figures);
+        ArgumentNullException.ThrowIfNull(pose);
+        var map = Cut([.. Plies(figures, pose, bodies)]);
 
         // What is folded up and not over stands as high as it is, with nothing in it to measure.
         return pose.Deep == Length.Zero ? map : map with { Greatest = map.Greatest + pose.Deep };
     }
 
     /// <summary>Everything that lies in the closed card, by its outline seen from above and its caliper.</summary>
-    private static IEnumerable<(IReadOnlyList<Point> Corners, Length Caliper)> Plies(Construction construction, ClosedPose pose, IReadOnlyList<SizedPiece> pieces, IReadOnlyList<SizedLayer> layers, Design design, Func<Affine, Rational> value)
+    private static IEnumerable<(IReadOnlyList<Point> Corners, Length Caliper)> Plies(Figures figures, ClosedPose pose, IReadOnlyList<Body> bodies)
     {
-        Point At(Spot spot) => new(new Length(value(spot.X).Nearest()), new Length(value(spot.Y).Nearest()));
-        foreach (var (id, piece) in pieces.SelectMany(p => p.Piece.Copies.Select(id => (id, p))))
+        foreach (var (id, piece) in figures.Pieces.SelectMany(p => p.Piece.Copies.Select(id => (id, p))))
         {
-            var caliper = design.StockOf(piece.Piece.Id).Caliper;
+            var caliper = figures.Design.StockOf(piece.Piece.Id).Caliper;
             foreach (var plate in piece.Plates)
             {
-                yield return (pose.Place(id, plate.Id, plate.Corners), caliper);
+                yield return (pose.Place(new PlateRef(id, plate.Id), plate.Corners), caliper);
                 foreach (var hole in piece.HolesIn(plate))
                 {
-                    yield return (pose.Place(id, plate.Id, hole), -caliper);
+                    yield return (pose.Place(new PlateRef(id, plate.Id), hole), -caliper);
                 }
             }
 
-            foreach (var layer in layers.Where(l => l.Role.Piece == piece.Piece.Id))
+            foreach (var body in bodies.Where(b => b.Piece == piece.Piece.Id))
             {
-                foreach (var panel in layer.Panels)
-                {
-                    // Once for each face they are cut for.
-                    var box = layer.BoxOn(panel);
-                    var corners = pose.Place(id, panel, [new(box.Left, box.Bottom), new(box.Right, box.Bottom), new(box.Right, box.Top), new(box.Left, box.Top)]);
-                    for (var face = 0; face < (layer.Role.BothFaces ? 2 : 1); face++)
-                    {
-                        yield return (corners, layer.Stock.Caliper + design.Adhesive.Thickness);
-                    }
-                }
+                yield return (pose.Place(new PlateRef(id, body.Plate), body.Outline), body.Thickness);
             }
         }
 
-        foreach (var bond in construction.Bonds.Where(b => !b.Loose))
+        foreach (var bond in figures.Construction.Bonds.Where(b => !b.Loose))
         {
-            yield return (pose.Place(bond.PieceA, bond.PanelA, bond.A.Corners.Select(At)), bond.Raised?.Metric ?? Adhesive.Tape.Thickness);
+            yield return (pose.Place(bond.A.Plate, bond.A.Region.Corners.Select(figures.ValueOf)), bond.Raised?.Metric ?? figures.Design.Inventory.BondTape.Thickness);
         }
     }
 

@@ -1,6 +1,8 @@
 using System.Globalization;
-using WholeFold.Core.Constructions.Library;
-using WholeFold.Core.Exchange;
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
@@ -12,10 +14,11 @@ public static class EnvelopeToMake
 {
     /// <summary>The flat one first, then the one with sides, for raised parts.</summary>
     /// <param name="name">What the card is called.</param>
-    public static IReadOnlyList<DesignSpec> For(SizedDesign sized, string name)
+    public static IReadOnlyList<DesignSpec> For(Card card, Catalogue catalogue, string name)
     {
-        ArgumentNullException.ThrowIfNull(sized);
-        if (sized.Construction.GoesRound)
+        ArgumentNullException.ThrowIfNull(card);
+        ArgumentNullException.ThrowIfNull(catalogue);
+        if (card.Construction.GoesRound)
         {
             return [];
         }
@@ -23,9 +26,9 @@ public static class EnvelopeToMake
         // In the card's own system, where its size has an exact decimal there.
         static string Exact(Length length) => length.Millimetres.ToString("0.######", CultureInfo.InvariantCulture);
         static string Inches(Length length) => (length.Millimetres / 25.4m).ToString("0.######", CultureInfo.InvariantCulture);
-        var (width, height) = (sized.ClosedWidth, sized.ClosedHeight);
-        var imperial = sized.Target.Format.System == UnitSystem.Imperial && width.IsOn(Length.In(1, 64)) && height.IsOn(Length.In(1, 64));
-        return [.. from family in ConstructionLibrary.All
+        var (width, height) = (card.Closed.Width, card.Closed.Height);
+        var imperial = card.Target.Format.System == UnitSystem.Imperial && width.IsOn(Length.In(1, 64)) && height.IsOn(Length.In(1, 64));
+        return [.. from family in catalogue.All
                    let round = family.For().RoundOneAsThickAs
                    where round is not null
                    select new DesignSpec
@@ -33,9 +36,9 @@ public static class EnvelopeToMake
                        Name = $"{family.Name} for {name}",
                        Construction = family.Id,
                        Format = imperial ? $"{Inches(width)}x{Inches(height)}in" : $"{Exact(width)}x{Exact(height)}mm",
-                       Tools = sized.Tools.Id,
-                       Stock = Stocks.Layers,
-                       Set = new Dictionary<string, string> { [round] = $"{Exact(sized.ClosedThickness)} mm" },
+                       Tools = card.Figures.Tools.Id,
+                       Stock = new DesignSpec().LayerStock,
+                       Set = new Dictionary<string, WrittenFigure> { [round] = $"{Exact(card.Thickness.Greatest)} mm" },
                    }];
     }
 }

@@ -1,3 +1,8 @@
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using WholeFold.Core.Tooling;
@@ -6,7 +11,7 @@ namespace WholeFold.Core.Lists;
 
 /// <summary>One figure of the sheet, as it is set in one system.</summary>
 /// <param name="Value">The exact length that the text stands for.</param>
-public sealed record SheetFigure(string Id, Length Value, string Text, Setting Setting);
+public sealed record SheetFigure(FigureRef Id, Length Value, string Text, Setting Setting);
 
 /// <summary>A sum that comes out otherwise when each figure is rounded by itself.</summary>
 public sealed record Contradiction(string Piece, Words Text);
@@ -17,15 +22,15 @@ public sealed record Contradiction(string Piece, Words Text);
 /// True where the other system's figures, rounded, would contradict each other, so that the design was sized anew for tools
 /// of this system; <see cref="Contradictions"/> then says what would not have added up.
 /// </param>
-public sealed record SheetColumn(DisplayUnit Unit, SizedDesign Settled, IReadOnlyDictionary<string, SheetFigure> Figures, bool OwnSizing, IReadOnlyList<Contradiction> Contradictions);
+public sealed record SheetColumn(DisplayUnit Unit, Card Settled, IReadOnlyDictionary<FigureRef, SheetFigure> Figures, bool OwnSizing, IReadOnlyList<Contradiction> Contradictions);
 
 /// <summary>A design in inches and in centimetres, side by side. A column is null where its system has no figures that can be set.</summary>
 public sealed record FigureSheet(SheetColumn? Inches, SheetColumn? Centimetres)
 {
-    public static FigureSheet Of(SizedDesign sized) => new(Column(sized, DisplayUnit.Inch), Column(sized, DisplayUnit.Centimetre));
+    public static FigureSheet Of(Card card) => new(Column(card, DisplayUnit.Inch), Column(card, DisplayUnit.Centimetre));
 
     /// <summary>What would not add up if the figures were written, each rounded by itself, in the given unit.</summary>
-    public static IReadOnlyList<Contradiction> ContradictionsIn(SizedDesign sized, DisplayUnit unit)
+    public static IReadOnlyList<Contradiction> ContradictionsIn(Figures sized, DisplayUnit unit)
     {
         ArgumentNullException.ThrowIfNull(sized);
         Length Read(Length value) => value - LengthWriter.OffMark(value, unit);
@@ -77,26 +82,25 @@ public sealed record FigureSheet(SheetColumn? Inches, SheetColumn? Centimetres)
         }
     }
 
-    private static SheetColumn? Column(SizedDesign sized, DisplayUnit unit)
+    private static SheetColumn? Column(Card card, DisplayUnit unit)
     {
-        var system = unit == DisplayUnit.Inch ? UnitSystem.Imperial : UnitSystem.Metric;
-        var contradictions = ContradictionsIn(sized, unit);
+        var contradictions = ContradictionsIn(card.Figures, unit);
         if (contradictions.Count == 0)
         {
-            return new SheetColumn(unit, sized, FiguresOf(sized, unit), false, []);
+            return new SheetColumn(unit, card, FiguresOf(card, unit), false, []);
         }
 
         // Pins set by hand are wishes on the other system's tools, where they may lie on no mark.
-        var own = sized.Design with { Tools = ToolSets.DefaultFor(system) };
-        var again = Try(own, sized.Target) ?? Try(own with { Pins = new Dictionary<string, Length>(), Adjustments = new Dictionary<string, IReadOnlyDictionary<string, Length>>() }, sized.Target);
-        return again is null || ContradictionsIn(again, unit).Count > 0 ? null : new SheetColumn(unit, again, FiguresOf(again, unit), true, contradictions);
+        var own = card.Design with { Tools = card.Design.Inventory.DefaultToolsFor(unit.SystemOf()).Id };
+        var again = Try(own, card.Target) ?? Try(own with { Pins = new Dictionary<string, Length>(), Adjustments = new Dictionary<string, IReadOnlyDictionary<string, Length>>() }, card.Target);
+        return again is null || ContradictionsIn(again.Figures, unit).Count > 0 ? null : new SheetColumn(unit, again, FiguresOf(again, unit), true, contradictions);
     }
 
-    private static SizedDesign? Try(Design design, Target target)
+    private static Card? Try(Design design, Target target)
     {
         try
         {
-            return Sizer.TrySize(design, target);
+            return Card.Try(design, target);
         }
         catch (InputProblemException)
         {
@@ -104,6 +108,6 @@ public sealed record FigureSheet(SheetColumn? Inches, SheetColumn? Centimetres)
         }
     }
 
-    private static Dictionary<string, SheetFigure> FiguresOf(SizedDesign sized, DisplayUnit unit) =>
-        sized.Figures.ToDictionary(f => f.Id, f => new SheetFigure(f.Id, f.Value, LengthWriter.Write(f.Value, unit), f.Setting));
+    private static Dictionary<FigureRef, SheetFigure> FiguresOf(Card card, DisplayUnit unit) =>
+        card.All.ToDictionary(f => f.Id, f => new SheetFigure(f.Id, f.Value, LengthWriter.Write(f.Value, unit), f.Setting));
 }

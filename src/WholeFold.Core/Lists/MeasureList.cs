@@ -1,4 +1,7 @@
 using System.Text.RegularExpressions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 

@@ -1,4 +1,6 @@
-using WholeFold.Core.Catalogue;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -15,11 +17,11 @@ public sealed record SheetsNeeded(Sheet Sheet, int Count, IReadOnlyList<string> 
 public static class SheetCount
 {
     /// <returns>By sheet, the everyday one first; null where a piece comes out of none.</returns>
-    public static IReadOnlyList<SheetsNeeded>? Of(SizedDesign sized)
+    public static IReadOnlyList<SheetsNeeded>? Of(Figures sized)
     {
         ArgumentNullException.ThrowIfNull(sized);
         var system = sized.Target.Format.System;
-        var all = sized.Pieces.SelectMany(p => Enumerable.Repeat((p.Piece.Name, Width: p.Width.Value, Height: p.Height.Value, Sheet: Sheets.For(p.Width.Value, p.Height.Value, system)), p.Piece.Quantity)).ToList();
+        var all = sized.Pieces.SelectMany(p => Enumerable.Repeat((p.Piece.Name, Width: p.Width.Value, Height: p.Height.Value, Sheet: sized.Design.Inventory.SheetFor(p.Width.Value, p.Height.Value, system)), p.Piece.Quantity)).ToList();
         return all.Any(p => p.Sheet is null) ? null : [.. all.GroupBy(p => p.Sheet!).OrderBy(g => g.Key.System == system ? 0 : 1).ThenBy(g => g.Key.Width.Units * g.Key.Height.Units)
             .Select(g => new SheetsNeeded(g.Key, Rows(g.Key, [.. g.Select(p => (p.Width, p.Height))]), [.. g.Select(p => p.Name).Distinct()]))];
     }

@@ -1,8 +1,8 @@
-using WholeFold.Core.Catalogue;
+using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
-using WholeFold.Core.Constructions.Library;
-using WholeFold.Core.Exchange;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -26,7 +26,7 @@ public enum Difficulty
 /// <param name="GoesFlat">Whether it goes flat in the post: closed, it is nowhere thicker than <see cref="Shelf.FlatInThePost"/>.</param>
 /// <param name="Formats">In how many of the formats it can be sized, as they stand; <paramref name="Turned"/> turned.</param>
 /// <param name="Refuses">The formats that it does not take in either turning, each with why.</param>
-public sealed record ShelfItem(ConstructionFamily Family, SizedDesign Sample, Motion Motion, int? Sheets, bool GoesFlat, Difficulty Difficulty, int Formats, int Turned, IReadOnlyList<(Format Format, string Why)> Refuses);
+public sealed record ShelfItem(ConstructionFamily Family, Card Sample, Motion Motion, int? Sheets, bool GoesFlat, Difficulty Difficulty, int Formats, int Turned, IReadOnlyList<(Format Format, Words Why)> Refuses);
 
 /// <summary>Every construction as one finds it on the shelf.</summary>
 public static class Shelf
@@ -34,46 +34,46 @@ public static class Shelf
     /// <summary>A letter that a slot gauge lets pass, in round figures: check with your carrier.</summary>
     public static readonly Length FlatInThePost = Length.Mm(3);
 
-    private static readonly Lazy<IReadOnlyList<ShelfItem>> Filled = new(() => [.. ConstructionLibrary.All.AsParallel().AsOrdered().Select(Item)]);
-
-    /// <summary>Worked out at first asking, then kept: nothing in it depends on the studio.</summary>
-    public static IReadOnlyList<ShelfItem> All => Filled.Value;
-
-    private static ShelfItem Item(ConstructionFamily family)
-    {
-        var attempts = (from turn in Turnings
-                        from format in Catalogue.Formats.All
-                        where !turn || format.Width != format.Height
-                        select (Format: format, Turn: turn, Attempt: At(family, format, turn))).ToList();
-        var sample = Sample(family);
-        var sheets = SheetCount.Of(sample);
-        return new ShelfItem(
-            family,
-            sample,
-            Motion.Of(sample, 9),
-            sheets?.Sum(s => s.Count),
-            sample.ClosedThickness <= FlatInThePost && !sample.Construction.GoesRound,
-            DifficultyOf(sample),
-            attempts.Count(a => !a.Turn && a.Attempt.Sized is not null),
-            attempts.Count(a => a.Turn && a.Attempt.Sized is not null),
-            [.. attempts.GroupBy(a => a.Format).Where(g => g.All(a => a.Attempt.Sized is null)).Select(g => (g.Key, string.Join("; ", g.First().Attempt.Conflicts.Select(c => c.Text))))]);
-    }
-
-    private static Attempt At(ConstructionFamily family, Format format, bool turn)
-    {
-        var read = DesignReader.Read(new DesignSpec { Construction = family.Id, Format = format.Id, Turn = turn });
-        return Attempt.Of(read.Design, read.Target);
-    }
-
     private static readonly bool[] Turnings = [false, true];
     private static readonly string[] Samples = ["5x7", "6x6"];
 
-    /// <summary>At 5 × 7, or 6 × 6 where that is not to be had: sizes that every construction shows well in.</summary>
-    private static SizedDesign Sample(ConstructionFamily family) =>
-        Samples.Select(id => At(family, Catalogue.Formats.ById(id)!, false).Sized).First(s => s is not null)!;
+    /// <summary>All constructions of a catalogue, side by side. Formats are tried for figures only.</summary>
+    public static IReadOnlyList<ShelfItem> Of(DesignReader reader)
+    {
+        ArgumentNullException.ThrowIfNull(reader);
+        return [.. reader.Catalogue.All.AsParallel().AsOrdered().Select(family => Item(reader, family))];
+    }
+
+    private static ShelfItem Item(DesignReader reader, ConstructionFamily family)
+    {
+        var attempts = (from turn in Turnings
+                        from format in reader.Inventory.Formats
+                        where !turn || format.Width != format.Height
+                        select (Format: format, Turn: turn, Attempt: At(reader, family, format.Id, turn))).ToList();
+
+        // At 5 × 7, or 6 × 6 where that is not to be had: sizes that every construction shows well in.
+        var sample = Samples.Select(id => At(reader, family, id, false).Card).First(s => s is not null)!;
+        var sheets = SheetCount.Of(sample.Figures);
+        return new ShelfItem(
+            family,
+            sample,
+            Motion.Of(sample.Figures, 9),
+            sheets?.Sum(s => s.Count),
+            sample.Thickness.Greatest <= FlatInThePost && !sample.Construction.GoesRound,
+            DifficultyOf(sample.Figures),
+            attempts.Count(a => !a.Turn && a.Attempt.Card is not null),
+            attempts.Count(a => a.Turn && a.Attempt.Card is not null),
+            [.. attempts.GroupBy(a => a.Format).Where(g => g.All(a => a.Attempt.Card is null)).Select(g => (g.Key, Words.Join("; ", g.First().Attempt.Conflicts.Select(c => c.Text))))]);
+    }
+
+    private static Attempt At(DesignReader reader, ConstructionFamily family, string format, bool turn)
+    {
+        var read = reader.Read(new DesignSpec { Construction = family.Id, Format = format, Turn = turn });
+        return Attempt.Of(read.Design, read.Target);
+    }
 
     /// <summary>A point for a piece, a bond and a cut inside a sheet, a third of one for a score: up to 4 it is simple, over 10 it takes patience.</summary>
-    internal static Difficulty DifficultyOf(SizedDesign sized)
+    internal static Difficulty DifficultyOf(Figures sized)
     {
         var points = sized.Pieces.Sum(p => p.Piece.Quantity + p.Openings.Count(o => o.Opening.IsKnifeWork) + (p.AllScores.Count() / 3d)) + sized.Construction.Bonds.Count;
         return points <= 4 ? Difficulty.Simple : points <= 10 ? Difficulty.SomePractice : Difficulty.TakesPatience;

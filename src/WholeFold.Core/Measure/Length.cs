@@ -75,6 +75,9 @@ public readonly record struct Length(long Units) : IComparable<Length>,
 
     public static bool operator >=(Length left, Length right) => left.Units >= right.Units;
 
+    /// <summary>As a caliper is spoken of, to the hundredth of a millimetre: <c>0.34 mm</c>.</summary>
+    public string Hundredths => $"{Math.Round(Millimetres, 2, MidpointRounding.AwayFromZero).ToString("0.##", System.Globalization.CultureInfo.InvariantCulture)} mm";
+
     public override string ToString() => $"{Millimetres.ToString("0.######", System.Globalization.CultureInfo.InvariantCulture)} mm";
 
     private static long Mod(long value, long modulus) => ((value % modulus) + modulus) % modulus;

@@ -1,5 +1,6 @@
 using System.Globalization;
-using System.Text.RegularExpressions;
+using WholeFold.Core.Input;
+using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Measure;
 
@@ -13,15 +14,25 @@ public sealed record ReadProblem(int Position, string Reason, string Example);
 /// <remarks>
 /// A bare number is in the unit the caller names. Decimal commas are read as points; in a list, items are separated by
 /// a new line, a semicolon, or a comma followed by a space. What cannot be read is refused with the place; nothing is
-/// guessed. Lengths run from 0 to 100 in (2540 mm): anything beyond is a slip of the pen, not a card.
+/// guessed. Lengths run from 0 to 100 in (2540 mm): anything beyond is a slip of the pen, not a card. Each character is
+/// looked at once, so that no text keeps the reader busy.
 /// </remarks>
-public static partial class LengthReader
+public static class LengthReader
 {
     private const string Vulgar = "½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞";
     private static readonly (int N, int D)[] VulgarValues =
         [(1, 2), (1, 3), (2, 3), (1, 4), (3, 4), (1, 5), (2, 5), (3, 5), (4, 5), (1, 6), (5, 6), (1, 8), (3, 8), (5, 8), (7, 8)];
 
+    private static readonly (string Text, DisplayUnit Unit)[] Units =
+        [("inches", DisplayUnit.Inch), ("inch", DisplayUnit.Inch), ("in", DisplayUnit.Inch), ("\"", DisplayUnit.Inch), ("″", DisplayUnit.Inch), ("cm", DisplayUnit.Centimetre), ("mm", DisplayUnit.Millimetre)];
+
     private static readonly Length Longest = Length.In(100);
+
+    /// <summary>Nobody writes a length in more characters.</summary>
+    private const int LongestText = 40;
+
+    /// <summary>The most figures that one list is read with.</summary>
+    public const int MostInList = 200;
 
     public static string Example(DisplayUnit unit) => unit switch
     {
@@ -29,6 +40,15 @@ public static partial class LengthReader
         DisplayUnit.Centimetre => "14, 14.5 cm or 5 1/2 in",
         _ => "140, 140 mm or 5 1/2 in",
     };
+
+    /// <summary>Reads a length that must be there.</summary>
+    /// <param name="field">Where it stands.</param>
+    /// <param name="accepted">What would be accepted; the usual examples where null.</param>
+    /// <exception cref="InputProblemException">It cannot be read.</exception>
+    public static Length Read(string text, DisplayUnit bare, string field, string? accepted) =>
+        TryRead(text, bare, out var value, out var problem)
+            ? value
+            : throw new InputProblemException("length.unreadable", field, $"{problem!.Reason} (at character {problem.Position + 1} of “{Cut(text)}”)", accepted ?? problem.Example);
 
     public static bool TryRead(string? text, DisplayUnit bare, out Length value, out ReadProblem? problem)
     {
@@ -40,21 +60,27 @@ public static partial class LengthReader
             return false;
         }
 
-        var match = Grammar().Match(text);
-        if (!match.Success)
+        if (text.Length > LongestText)
         {
-            var at = FirstUnreadable(text);
-            problem = new ReadProblem(at, $"“{text[at..].Trim()}” is not a length", Example(bare));
+            problem = new ReadProblem(LongestText, $"“{Cut(text)}” is too long for a length", Example(bare));
             return false;
         }
 
-        if (!TryNumber(match, out var number, out var reason))
+        var scanner = new Scanner(text);
+        if (scanner.Number() is not { } number)
         {
-            problem = new ReadProblem(match.Groups["frac"].Success ? match.Groups["frac"].Index : 0, reason!, Example(bare));
+            problem = scanner.Fault ?? NoLength(text, bare);
+            problem = problem with { Example = Example(bare) };
             return false;
         }
 
-        var unit = UnitOf(match.Groups["unit"].Value) ?? bare;
+        var unit = scanner.Unit() ?? bare;
+        if (!scanner.AtEnd())
+        {
+            problem = NoLength(text, bare);
+            return false;
+        }
+
         var perUnit = unit switch
         {
             DisplayUnit.Inch => new Rational(Length.PerInch),
@@ -78,16 +104,22 @@ public static partial class LengthReader
         var read = new List<Length>();
         values = read;
         problem = null;
-        foreach (Match item in ListItem().Matches(text ?? ""))
+        foreach (var (at, item) in Items(text ?? ""))
         {
-            if (string.IsNullOrWhiteSpace(item.Value))
+            if (string.IsNullOrWhiteSpace(item))
             {
                 continue;
             }
 
-            if (!TryRead(item.Value, bare, out var value, out problem))
+            if (read.Count == MostInList)
             {
-                problem = problem! with { Position = problem.Position + item.Index };
+                problem = new ReadProblem(at, $"there are more than {MostInList} figures in one line", Example(bare));
+                return false;
+            }
+
+            if (!TryRead(item, bare, out var value, out problem))
+            {
+                problem = problem! with { Position = problem.Position + at };
                 return false;
             }
 
@@ -103,72 +135,181 @@ public static partial class LengthReader
         return true;
     }
 
-    private static bool TryNumber(Match match, out Rational number, out string? reason)
+    private static IEnumerable<(int At, string Item)> Items(string text)
     {
-        number = Rational.Zero;
-        reason = null;
-        if (match.Groups["dec"].Success)
+        var from = 0;
+        for (var i = 0; i <= text.Length; i++)
         {
-            var written = match.Groups["dec"].Value.Replace(',', '.');
-            var decimalValue = decimal.Parse(written, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture);
-            number = Rational.Of(decimalValue);
-            return true;
+            var ends = i == text.Length || text[i] is '\n' or ';' || (text[i] == ',' && i + 1 < text.Length && char.IsWhiteSpace(text[i + 1]));
+            if (ends)
+            {
+                yield return (from, text[from..i]);
+                from = i + 1;
+            }
+        }
+    }
+
+    private static string Cut(string text) => text.Length <= LongestText ? text : text[..LongestText] + "…";
+
+    private static ReadProblem NoLength(string text, DisplayUnit bare)
+    {
+        // What begins like a figure is passed over; what is no part of one is named.
+        var good = 0;
+        while (good < text.Length && (char.IsWhiteSpace(text[good]) || char.IsAsciiDigit(text[good]) || text[good] is '.' or ',' or '/' or '⁄' or '-' || Vulgar.Contains(text[good], StringComparison.Ordinal)))
+        {
+            good++;
         }
 
-        if (match.Groups["whole"].Success)
+        while (good < text.Length && char.IsWhiteSpace(text[good]))
         {
-            number = new Rational(long.Parse(match.Groups["whole"].Value, CultureInfo.InvariantCulture));
+            good++;
         }
 
-        var fraction = match.Groups["frac"].Value;
-        if (fraction.Length == 1)
+        var at = good >= text.Length ? 0 : good;
+        return new ReadProblem(at, $"“{text[at..].Trim()}” is not a length", Example(bare));
+    }
+
+    /// <summary>Walks over a text once, from its beginning to its end.</summary>
+    private ref struct Scanner(string text)
+    {
+        private int _at;
+
+        /// <summary>What is wrong with a number that was understood.</summary>
+        public ReadProblem? Fault { get; private set; }
+
+        public Rational? Number()
         {
-            var (n, d) = VulgarValues[Vulgar.IndexOf(fraction[0], StringComparison.Ordinal)];
-            number += new Rational(n, d);
+            Space();
+            var whole = Digits(5);
+            if (Here is '.' or ',')
+            {
+                _at++;
+                var fraction = Digits(6);
+                return fraction is null ? null : Rational.Of(decimal.Parse($"{whole ?? "0"}.{fraction}", NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture));
+            }
+
+            if (whole is null)
+            {
+                return VulgarHere();
+            }
+
+            if (Here is '/' or '⁄')
+            {
+                return whole.Length <= 3 ? Fraction(whole, _at - whole.Length, whole: null) : null;
+            }
+
+            var value = new Rational(long.Parse(whole, CultureInfo.InvariantCulture));
+            var after = _at;
+            var spaced = Space();
+            if (VulgarHere() is { } vulgar)
+            {
+                return value + vulgar;
+            }
+
+            if (Here == '-')
+            {
+                _at++;
+                Space();
+                spaced = true;
+            }
+
+            var place = _at;
+            if (spaced && Digits(3) is { } top && Here is '/' or '⁄')
+            {
+                return Fraction(text[place.._at], place, value);
+            }
+
+            _at = after;
+            return value;
         }
-        else if (fraction.Length > 1)
+
+        public DisplayUnit? Unit()
         {
-            var parts = fraction.Split('/', '⁄');
-            var n = long.Parse(parts[0], CultureInfo.InvariantCulture);
-            var d = long.Parse(parts[1], CultureInfo.InvariantCulture);
+            Space();
+            DisplayUnit? unit = null;
+            foreach (var (name, which) in Units)
+            {
+                if (text.AsSpan(_at).StartsWith(name, StringComparison.OrdinalIgnoreCase))
+                {
+                    _at += name.Length;
+                    unit = which;
+                    break;
+                }
+            }
+
+            if (Here == '.')
+            {
+                _at++;
+            }
+
+            return unit;
+        }
+
+        public bool AtEnd()
+        {
+            Space();
+            return _at == text.Length;
+        }
+
+        private readonly char Here => _at < text.Length ? text[_at] : '\0';
+
+        /// <summary>Past the line of a fraction, of which what stands above it has been read.</summary>
+        private Rational? Fraction(string top, int place, Rational? whole)
+        {
+            var line = text[_at++];
+            if (Digits(3) is not { } bottom)
+            {
+                return null;
+            }
+
+            var (n, d) = (long.Parse(top, CultureInfo.InvariantCulture), long.Parse(bottom, CultureInfo.InvariantCulture));
             if (d == 0)
             {
-                reason = "a fraction cannot have 0 below the line";
-                return false;
+                Fault = new ReadProblem(place, "a fraction cannot have 0 below the line", "");
+                return null;
             }
 
-            if (match.Groups["whole"].Success && n >= d)
+            if (whole is not null && n >= d)
             {
-                reason = $"“{fraction}” after a whole number must be less than one";
-                return false;
+                Fault = new ReadProblem(place, $"“{top}{line}{bottom}” after a whole number must be less than one", "");
+                return null;
             }
 
-            number += new Rational(n, d);
+            return (whole ?? Rational.Zero) + new Rational(n, d);
         }
 
-        return true;
+        private Rational? VulgarHere()
+        {
+            if (Here == '\0' || Vulgar.IndexOf(Here, StringComparison.Ordinal) is not (>= 0 and var index))
+            {
+                return null;
+            }
+
+            _at++;
+            return new Rational(VulgarValues[index].N, VulgarValues[index].D);
+        }
+
+        /// <summary>At most so many digits; null where there is none, or where there are more.</summary>
+        private string? Digits(int most)
+        {
+            var from = _at;
+            while (_at < text.Length && char.IsAsciiDigit(text[_at]))
+            {
+                _at++;
+            }
+
+            return _at == from || _at - from > most ? null : text[from.._at];
+        }
+
+        private bool Space()
+        {
+            var from = _at;
+            while (_at < text.Length && char.IsWhiteSpace(text[_at]))
+            {
+                _at++;
+            }
+
+            return _at > from;
+        }
     }
-
-    private static DisplayUnit? UnitOf(string written) => written.ToUpperInvariant() switch
-    {
-        "" => null,
-        "CM" => DisplayUnit.Centimetre,
-        "MM" => DisplayUnit.Millimetre,
-        _ => DisplayUnit.Inch,
-    };
-
-    private static int FirstUnreadable(string text)
-    {
-        var good = Prefix().Match(text).Length;
-        return good >= text.Length || string.IsNullOrWhiteSpace(text[good..]) ? 0 : good + text[good..].TakeWhile(char.IsWhiteSpace).Count();
-    }
-
-    [GeneratedRegex(@"^\s*(?:(?<dec>\d{1,5}[.,]\d{1,6}|[.,]\d{1,6})|(?<whole>\d{1,5})(?:(?:\s+|\s*-\s*)(?<frac>\d{1,3}[/⁄]\d{1,3})|\s*(?<frac>[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]))?|(?<frac>\d{1,3}[/⁄]\d{1,3}|[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]))\s*(?<unit>inches|inch|in|""|″|cm|mm)?\.?\s*$", RegexOptions.IgnoreCase)]
-    private static partial Regex Grammar();
-
-    [GeneratedRegex(@"^[\s\d.,/⁄½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞-]*")]
-    private static partial Regex Prefix();
-
-    [GeneratedRegex(@"(?:(?!\n|;|,\s).)+")]
-    private static partial Regex ListItem();
 }

@@ -1,4 +1,5 @@
 using System.Globalization;
+using WholeFold.Core.Constructions;
 
 namespace WholeFold.Core.Measure;
 
@@ -15,21 +16,33 @@ public static class LengthWriter
     private static readonly Length HalfMillimetre = new(Length.PerMillimetre / 2);
     private static readonly Length Millimetre = new(Length.PerMillimetre);
 
-    /// <summary>The figure without its unit: <c>4 1/8 full</c>, <c>10.5</c>, <c>105</c>.</summary>
-    public static string Write(Length value, DisplayUnit unit) => unit switch
+    /// <summary>The figure in its parts.</summary>
+    public static FigureText Parts(Length value, DisplayUnit unit, bool withUnit = false)
     {
-        DisplayUnit.Inch => Marked(value, ThirtySecond, Fraction),
-        DisplayUnit.Centimetre => Marked(value, value.IsOn(HalfMillimetre) ? HalfMillimetre : Millimetre, v => Decimal(v.Millimetres / 10)),
-        _ => Marked(value, HalfMillimetre, v => Decimal(v.Millimetres)),
-    };
+        var mark = MarkOf(value, unit);
+        var nearest = value.Nearest(mark);
+        var word = nearest == value ? null : value < nearest ? "scant" : "full";
+        var symbol = withUnit ? Symbol(unit) : null;
+        if (unit != DisplayUnit.Inch)
+        {
+            var number = unit == DisplayUnit.Centimetre ? nearest.Millimetres / 10 : nearest.Millimetres;
+            return new FigureText(number.ToString("0.##", CultureInfo.InvariantCulture), null, null, symbol, word);
+        }
+
+        var negative = nearest.Units < 0;
+        var inches = new Rational(Math.Abs(nearest.Units), Length.PerInch);
+        var whole = inches.Floor();
+        var rest = inches - whole;
+        return rest.IsZero
+            ? new FigureText($"{(negative ? "-" : "")}{whole}", null, null, symbol, word)
+            : new FigureText(whole == 0 ? "" : $"{(negative ? "-" : "")}{whole}", (int)(negative && whole == 0 ? -rest.Numerator : rest.Numerator), (int)rest.Denominator, symbol, word);
+    }
+
+    /// <summary>The figure without its unit: <c>4 1/8 full</c>, <c>10.5</c>, <c>105</c>.</summary>
+    public static string Write(Length value, DisplayUnit unit) => Parts(value, unit).Text;
 
     /// <summary>The figure with its unit, for running text: <c>2 7/16 in</c>, <c>6.2 cm scant</c>.</summary>
-    public static string WithUnit(Length value, DisplayUnit unit)
-    {
-        var text = Write(value, unit);
-        var word = text.IndexOf(" scant", StringComparison.Ordinal) is var s and >= 0 ? s : text.IndexOf(" full", StringComparison.Ordinal);
-        return word < 0 ? $"{text} {Symbol(unit)}" : text.Insert(word, $" {Symbol(unit)}");
-    }
+    public static string WithUnit(Length value, DisplayUnit unit) => Parts(value, unit, withUnit: true).Text;
 
     public static string Symbol(DisplayUnit unit) => unit switch
     {
@@ -39,32 +52,12 @@ public static class LengthWriter
     };
 
     /// <summary>How far the exact value is from the mark that <see cref="Write"/> names; negative where it is scant.</summary>
-    public static Length OffMark(Length value, DisplayUnit unit)
-    {
-        var mark = unit switch
-        {
-            DisplayUnit.Inch => ThirtySecond,
-            DisplayUnit.Centimetre when !value.IsOn(HalfMillimetre) => Millimetre,
-            _ => HalfMillimetre,
-        };
-        return value - value.Nearest(mark);
-    }
+    public static Length OffMark(Length value, DisplayUnit unit) => value - value.Nearest(MarkOf(value, unit));
 
-    private static string Marked(Length value, Length mark, Func<Length, string> write)
+    private static Length MarkOf(Length value, DisplayUnit unit) => unit switch
     {
-        var nearest = value.Nearest(mark);
-        var text = write(nearest);
-        return nearest == value ? text : value < nearest ? $"{text} scant" : $"{text} full";
-    }
-
-    private static string Fraction(Length value)
-    {
-        var sign = value.Units < 0 ? "-" : "";
-        var inches = new Rational(Math.Abs(value.Units), Length.PerInch);
-        var whole = inches.Floor();
-        var rest = inches - whole;
-        return rest.IsZero ? $"{sign}{whole}" : whole == 0 ? $"{sign}{rest}" : $"{sign}{whole} {rest}";
-    }
-
-    private static string Decimal(decimal value) => value.ToString("0.##", CultureInfo.InvariantCulture);
+        DisplayUnit.Inch => ThirtySecond,
+        DisplayUnit.Centimetre when !value.IsOn(HalfMillimetre) => Millimetre,
+        _ => HalfMillimetre,
+    };
 }

@@ -1,21 +1,21 @@
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Tooling;
 
 namespace WholeFold.Core.Sizing;
 
 /// <summary>A figure that is not what it was, and why.</summary>
-public sealed record FigureChange(string Id, Length? Was, Length? Now, Words Why);
+public sealed record FigureChange(FigureRef Id, Length? Was, Length? Now, Words Why);
 
 /// <summary>What differs between two results of one design: after other tools, another card, another preference.</summary>
 public static class Comparison
 {
     /// <summary>The figures that differ, in the order in which they are read out.</summary>
-    public static IReadOnlyList<FigureChange> Of(SizedDesign before, SizedDesign after)
+    public static IReadOnlyList<FigureChange> Of(IEnumerable<Measured> before, IEnumerable<Measured> after)
     {
-        ArgumentNullException.ThrowIfNull(before);
-        ArgumentNullException.ThrowIfNull(after);
-        var was = before.Figures.ToDictionary(f => f.Id);
+        var was = before.ToDictionary(f => f.Id);
         var changes = new List<FigureChange>();
-        foreach (var figure in after.Figures)
+        foreach (var figure in after)
         {
             if (!was.Remove(figure.Id, out var old))
             {

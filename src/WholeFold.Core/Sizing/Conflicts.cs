@@ -1,3 +1,6 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Constructions.Allowances;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Tooling;
 
@@ -25,21 +28,20 @@ internal static class Conflicts
 
     public static IReadOnlyList<Conflict> Explain(Poser poser, ToolSet tools)
     {
-        var unit = tools.System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre;
         const Means means = Means.Smaller;
         var all = new List<Conflict>
         {
-            new("marks:cuts", "every cut on a mark of the trimmer"),
-            new("marks:scores", tools.RulerMarks.Count > 0 ? "every score on a mark of the ruler" : "every score on a groove of the board, as it lies or turned round"),
+            new("marks:cuts", Words.Of($"every cut on a mark of the trimmer")),
+            new("marks:scores", tools.RulerMarks.Count > 0 ? Words.Of($"every score on a mark of the ruler") : Words.Of($"every score on a groove of the board, as it lies or turned round")),
         };
 
         foreach (var requirement in poser.Requirements())
         {
-            var limit = new Length(-requirement.AtLeastZero.Evaluate(tools.System, n => n[0] == '@' ? poser.Known(n) : Rational.Zero).Nearest());
-            all.Add(new Conflict(requirement.Id, limit > Length.Zero ? $"{requirement.Because} (at least {LengthWriter.WithUnit(limit, unit)})" : requirement.Because));
+            var limit = new Length(-requirement.AtLeastZero.Evaluate(tools.System, s => s.Kind == SymbolKind.Allowance ? poser.Known(s) : Rational.Zero).Nearest());
+            all.Add(new Conflict(requirement.Id, limit > Length.Zero ? Words.Of($"{requirement.Because} (at least {limit:u})") : Words.Of($"{requirement.Because}")));
         }
 
-        all.AddRange(poser.Pins.Select(p => new Conflict($"pin:{p.Key}", $"{p.Key} set to {LengthWriter.WithUnit(p.Value, unit)}")));
+        all.AddRange(poser.Pins.Select(p => new Conflict($"pin:{p.Key}", Words.Of($"{p.Key} set to {p.Value:u}"))));
 
         var dropped = new HashSet<string>();
         foreach (var conflict in all)
@@ -51,7 +53,7 @@ internal static class Conflicts
             }
         }
 
-        var kept = all.Where(c => !dropped.Contains(c.Id)).DistinctBy(c => c.Text).ToList();
-        return kept.Count > 0 ? kept : [new Conflict("format", "the finished size itself has no mark on these tools")];
+        var kept = all.Where(c => !dropped.Contains(c.Id)).DistinctBy(c => c.Text.In(DisplayUnit.Millimetre)).ToList();
+        return kept.Count > 0 ? kept : [new Conflict("format", Words.Of($"the finished size itself has no mark on these tools"))];
     }
 }

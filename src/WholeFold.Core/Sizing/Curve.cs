@@ -1,4 +1,7 @@
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Sizing;
@@ -14,20 +17,20 @@ public sealed record Curve(Tradeoff Tradeoff, IReadOnlyList<CurvePoint> Points)
     private const int MostPoints = 24;
 
     /// <summary>The trade-offs of a sized design.</summary>
-    public static IReadOnlyList<Curve> Of(SizedDesign sized)
+    public static IReadOnlyList<Curve> Of(Figures sized, CancellationToken cancel = default)
     {
         ArgumentNullException.ThrowIfNull(sized);
-        return [.. sized.Construction.Tradeoffs.Select(t => Of(sized, t)).Where(c => c.Points.Count > 1)];
+        return [.. sized.Construction.Tradeoffs.Select(t => Of(sized, t, cancel)).Where(c => c.Points.Count > 1)];
     }
 
-    private static Curve Of(SizedDesign sized, Tradeoff tradeoff)
+    private static Curve Of(Figures sized, Tradeoff tradeoff, CancellationToken cancel)
     {
         var current = sized.Parameters.First(p => p.Parameter.Id == tradeoff.Parameter).Value;
-        var range = Sizer.RangeOf(sized.Design, sized.Target, tradeoff.Parameter, sized.Means);
+        var range = Sizer.RangeOf(sized.Design, sized.Target, tradeoff.Parameter, sized.Means, cancel);
         var points = new List<CurvePoint>();
         foreach (var stop in Spread(range?.Stops ?? [], current))
         {
-            if (At(sized, tradeoff.Parameter, stop) is { } there)
+            if (At(sized, tradeoff.Parameter, stop, cancel) is { } there)
             {
                 points.Add(new CurvePoint(stop, there.ValueOf(tradeoff.One), there.ValueOf(tradeoff.Other), there.Cost.OffGroove, Length.Max(sized.Target.Width - there.Width, sized.Target.Height - there.Height), stop == current));
             }
@@ -41,13 +44,11 @@ public sealed record Curve(Tradeoff Tradeoff, IReadOnlyList<CurvePoint> Points)
         a.One >= b.One && a.Other >= b.Other && a.OffGroove <= b.OffGroove && a.Under <= b.Under
         && (a.One > b.One || a.Other > b.Other || a.OffGroove < b.OffGroove || a.Under < b.Under);
 
-    private static SizedDesign? At(SizedDesign sized, string parameter, Length value)
+    private static Figures? At(Figures sized, string parameter, Length value, CancellationToken cancel)
     {
-        var here = new Dictionary<string, Length>(sized.Design.Adjustments.GetValueOrDefault(sized.Target.Key) ?? new Dictionary<string, Length>()) { [parameter] = value };
-        var adjustments = new Dictionary<string, IReadOnlyDictionary<string, Length>>(sized.Design.Adjustments) { [sized.Target.Key] = here };
         try
         {
-            return Sizer.TrySize(sized.Design with { Adjustments = adjustments }, sized.Target);
+            return Sizer.TrySize(sized.Design.Adjusted(sized.Target, parameter, value), sized.Target, cancel);
         }
         catch (InputProblemException)
         {

@@ -1,25 +1,32 @@
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Constructions.Allowances;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Tooling;
 
 namespace WholeFold.Core.Sizing;
 
 /// <summary>Says how each figure came about: the rule with its values, what each move to a mark did, how it is set.</summary>
-internal sealed class Explainer(Construction construction, Target target, ToolSet tools, Poser poser, IReadOnlyDictionary<string, Rational> values)
+internal sealed class Explainer(Construction construction, Target target, ToolSet tools, Poser poser, IReadOnlyDictionary<Symbol, Rational> values)
 {
-    private readonly Dictionary<string, Parameter> _parameters = construction.Parameters.ToDictionary(p => p.Id);
+    private readonly Dictionary<Symbol, Parameter> _parameters = construction.Parameters.ToDictionary(p => Symbol.Parameter(p.Id));
 
     /// <summary>The exact value of an expression at what the search settled on.</summary>
-    public Rational Value(Affine expression) => expression.Evaluate(tools.System, name => name[0] == '@' ? poser.Known(name) : values[name]);
+    public Rational Value(Affine expression) => expression.Evaluate(tools.System, symbol => symbol.Kind == SymbolKind.Allowance ? poser.Known(symbol) : values[symbol]);
 
-    public IReadOnlyList<Reason> Explain(Affine expression, string rule, Length result, Setting? setting)
+    /// <summary>How a figure came about, for when somebody asks.</summary>
+    public Explanation For(Affine expression, string rule, Length result, Setting setting) =>
+        new(() => Explain(expression, rule, result, setting), () => Say(expression, result, setting));
+
+    private IReadOnlyList<Reason> Explain(Affine expression, string rule, Length result, Setting? setting)
     {
         var exact = poser.At(expression);
         var at = new Length(exact.Nearest());
         var reasons = new List<Reason> { new(Words.Of($"{Capital(rule)}: {Formula(expression, at)}."), at, at) };
-        foreach (var name in expression.Terms.Keys.Where(n => poser.Origins.ContainsKey(n) && !poser.Ideals[n].IsZero))
+        foreach (var name in expression.Terms.Keys.Where(s => poser.Origins.ContainsKey(s.Id) && !poser.Ideals[s.Id].IsZero))
         {
-            reasons.Add(new Reason(Words.Of($"{poser.Origins[name]}."), at, at));
+            reasons.Add(new Reason(Words.Of($"{poser.Origins[name.Id]}."), at, at));
         }
 
         void Step(Words why, Rational change)
@@ -35,7 +42,7 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
             at = next;
         }
 
-        foreach (var (name, side, format) in new[] { (Affine.WidthName, "wide", target.Width), (Affine.HeightName, "high", target.Height) })
+        foreach (var (name, side, format) in new[] { (Symbol.Width, "wide", target.Width), (Symbol.Height, "high", target.Height) })
         {
             if (expression.Terms.TryGetValue(name, out var ratio))
             {
@@ -48,7 +55,7 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
         {
             if (_parameters.TryGetValue(name, out var parameter))
             {
-                var ideal = poser.Ideals[name];
+                var ideal = poser.Ideals[name.Id];
                 var moved = values[name] - ideal;
                 Step(Words.Of($"{Capital(parameter.Name)} goes from {new Length(ideal.Nearest())} to {new Length(values[name].Nearest())}, {MovedBecause()}."), ratio * moved);
             }
@@ -76,10 +83,10 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
     /// The figure as a colleague explains it: "2 7/16 = half of the width 5, less the relief 1/16 so that the doors do not
     /// touch; between grooves, so just inside 2 1/2". Its sum is of what was settled on, so it adds up as it is read.
     /// </summary>
-    public Words Say(Affine expression, Length result, Setting setting)
+    private Words Say(Affine expression, Length result, Setting setting)
     {
         var said = Words.Of($"{result}");
-        Length Settled(string name) => new((name[0] == '@' ? poser.Known(name) : values[name]).Nearest());
+        Length Settled(Symbol symbol) => new((symbol.Kind == SymbolKind.Allowance ? poser.Known(symbol) : values[symbol]).Nearest());
         var terms = expression.Terms.Where(t => Settled(t.Key) != Length.Zero).ToList();
         if (terms.Count == 1 && terms[0].Value == Rational.One && expression.ConstantIn(tools.System).IsZero)
         {
@@ -100,11 +107,11 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
     }
 
     /// <summary>What is said beside a term: what it is for, or what moved it.</summary>
-    private Words Aside(string name)
+    private Words Aside(Symbol name)
     {
-        if (name is Affine.WidthName or Affine.HeightName)
+        if (name.Kind == SymbolKind.Size)
         {
-            var format = name == Affine.WidthName ? target.Width : target.Height;
+            var format = name == Symbol.Width ? target.Width : target.Height;
             var settled = new Length(values[name].Nearest());
             return settled == format ? Words.Of($"") : Words.Of($" ({format - settled} under its format, {Why(format)})");
         }
@@ -115,13 +122,18 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
         }
 
         var so = parameter.So is { } text ? $" so that {text}" : "";
-        var ideal = poser.Ideals[name];
-        return poser.Pins.ContainsKey(name) ? Words.Of($"{so} (as you set it)")
+        var ideal = poser.Ideals[name.Id];
+        return poser.Pins.ContainsKey(name.Id) ? Words.Of($"{so} (as you set it)")
             : values[name] == ideal ? Words.Of($"{so}")
             : Words.Of($"{so} ({new Length(ideal.Nearest())} by its rule, {MovedBecause()})");
     }
 
-    private string Called(string name) => name switch { Affine.WidthName => "the width", Affine.HeightName => "the height", _ => _parameters.TryGetValue(name, out var p) ? $"the {p.Name}" : construction.Allowances[name].Name };
+    private string Called(Symbol symbol) => symbol.Kind switch
+    {
+        SymbolKind.Size => symbol == Symbol.Width ? "the width" : "the height",
+        SymbolKind.Parameter => $"the {_parameters[symbol].Name}",
+        _ => construction.Allowances[symbol].Name,
+    };
 
     /// <summary>The rule with its figures: "half of the width 5, less the relief 1/16".</summary>
     private Words Formula(Affine expression, Length result)
@@ -132,10 +144,18 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
             return Words.Of($"{result}");
         }
 
-        return Sum(expression, name => name switch { Affine.WidthName => target.Width, Affine.HeightName => target.Height, _ when name[0] == '@' => new Length(poser.Known(name).Nearest()), _ => new Length(poser.Ideals[name].Nearest()) }, _ => Words.Of($""));
+        return Sum(
+            expression,
+            symbol => symbol.Kind switch
+            {
+                SymbolKind.Size => symbol == Symbol.Width ? target.Width : target.Height,
+                SymbolKind.Allowance => new Length(poser.Known(symbol).Nearest()),
+                _ => new Length(poser.Ideals[symbol.Id].Nearest()),
+            },
+            _ => Words.Of($""));
     }
 
-    private Words Sum(Affine expression, Func<string, Length> valueOf, Func<string, Words> aside)
+    private Words Sum(Affine expression, Func<Symbol, Length> valueOf, Func<Symbol, Words> aside)
     {
         var words = new Words();
         var first = true;
@@ -147,7 +167,7 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
             first = false;
         }
 
-        foreach (var (name, ratio) in expression.Terms.OrderBy(t => t.Key is Affine.WidthName or Affine.HeightName ? 0 : 1).ThenBy(t => t.Value.Numerator < 0 ? 1 : 0))
+        foreach (var (name, ratio) in expression.Terms.OrderBy(t => t.Key.Kind == SymbolKind.Size ? 0 : 1).ThenBy(t => t.Value.Numerator < 0 ? 1 : 0))
         {
             var value = valueOf(name);
             if (value != Length.Zero)

@@ -1,3 +1,6 @@
+using WholeFold.Core.Lists;
+using WholeFold.Core.Measure;
+
 namespace WholeFold.Core.Sizing;
 
 /// <summary>Whether any real numbers at all satisfy some bounds, by the simplex method's first phase.</summary>

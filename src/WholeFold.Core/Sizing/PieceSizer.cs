@@ -1,4 +1,6 @@
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Tooling;
 
@@ -12,8 +14,7 @@ internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences
     /// <param name="whole">Whether it is as long as its sheet, so that it need not be cut to length.</param>
     public SizedPiece Size(Piece piece, bool whole)
     {
-        var along = piece.Axis == Axis.X ? "width" : "height";
-        var across = piece.Axis == Axis.X ? "height" : "width";
+        var alongIsWidth = piece.Axis == Axis.X;
         var (exactAlong, exactAcross) = (At(piece.Along), At(piece.Across));
         var cutAlong = Rounds ? tools.CutDown(exactAlong) : exactAlong;
         var cutAcross = Rounds ? tools.CutDown(exactAcross) : exactAcross;
@@ -27,7 +28,7 @@ internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences
         var acrossPlan = ScorePlan.Of(tools, prefer, cutAcross, [.. crossed.Select((at, i) => new ScoreAt(at, Poser.ScoredFromBehind(crossing[i].Crease, prefer)))]);
 
         Measured Figure(int index, Affine expression, string rule, Length value, Setting setting) =>
-            new($"{piece.Id}.scores[{index}]", value, setting, explainer.Explain(expression, rule, value, setting), explainer.Say(expression, value, setting));
+            new(new FigureRef.Score(new CreaseRef(piece.Id, index)), value, setting, explainer.For(expression, rule, value, setting));
         var scores = piece.Creases.Select((crease, i) =>
         {
             var (from, to) = piece.Axis == Axis.X ? (new Point(positions[i], Length.Zero), new Point(positions[i], cutAcross)) : (new Point(Length.Zero, positions[i]), new Point(cutAcross, positions[i]));
@@ -36,16 +37,16 @@ internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences
         var lines = piece.Lines.Select((line, i) => SizeLine(piece, line, scores.Count + i, crossing.IndexOf(line), crossed, acrossPlan, Figure)).ToList();
         var edges = positions.Prepend(Length.Zero).Append(cutAlong).ToList();
         var panels = piece.Panels.Select((panel, i) => new SizedPanel(panel, edges[i], edges[i + 1])).ToList();
-        Measured Cut(string side, Affine expression, string rule, Length value, Length line, bool whole = false)
+        Measured Cut(bool isWidth, Affine expression, string rule, Length value, Length line, bool whole = false)
         {
             var setting = whole ? new Setting(SetBy.Sheet, value, OfCut: true) : Setting.ForCut(tools, value, line);
-            return new($"{piece.Id}.{side}", value, setting, explainer.Explain(expression, rule, value, setting), explainer.Say(expression, value, setting));
+            return new(new FigureRef.Side(piece.Id, isWidth), value, setting, explainer.For(expression, rule, value, setting));
         }
 
         return new SizedPiece(
             piece,
-            Cut(along, piece.Along, piece.SizeRule, cutAlong, cutAcross, whole),
-            Cut(across, piece.Across, piece.AcrossRule, cutAcross, cutAlong),
+            Cut(alongIsWidth, piece.Along, piece.SizeRule, cutAlong, cutAcross, whole),
+            Cut(!alongIsWidth, piece.Across, piece.AcrossRule, cutAcross, cutAlong),
             scores,
             lines,
             panels,
@@ -98,19 +99,19 @@ internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences
 
     private SizedOpening SizeOpening(Piece piece, Opening opening)
     {
-        var at = opening.Edges.ToDictionary(e => e.Id, e => Marked(e.At));
+        var at = opening.Edges.ToDictionary(e => e.Edge, e => Marked(e.At));
         var edges = opening.Edges.Select(edge =>
         {
-            var upright = edge.Id is "left" or "right";
-            var (from, to) = (at[upright ? "foot" : "left"], at[upright ? "head" : "right"]);
+            var upright = edge.Edge is Edge.Left or Edge.Right;
+            var (from, to) = (at[upright ? Edge.Foot : Edge.Left], at[upright ? Edge.Head : Edge.Right]);
             var setting = opening.Kind switch
             {
-                CutKind.Divide => Setting.ForCut(tools, at[edge.Id], to - from),
-                CutKind.Notch => Setting.ForNotch(tools, at[edge.Id], from, to),
-                _ => Setting.ForInnerCut(tools, at[edge.Id], from, to, upright == (piece.Axis == Axis.X)),
+                CutKind.Divide => Setting.ForCut(tools, at[edge.Edge], to - from),
+                CutKind.Notch => Setting.ForNotch(tools, at[edge.Edge], from, to),
+                _ => Setting.ForInnerCut(tools, at[edge.Edge], from, to, upright == (piece.Axis == Axis.X)),
             };
-            return new Measured($"{piece.Id}.{opening.Id}.{edge.Id}", at[edge.Id], setting, explainer.Explain(edge.At, $"{opening.Name}, {edge.Name}: {opening.Rule}", at[edge.Id], setting), explainer.Say(edge.At, at[edge.Id], setting));
+            return new Measured(new FigureRef.Line(piece.Id, opening.Id, edge.Edge), at[edge.Edge], setting, explainer.For(edge.At, $"{opening.Name}, {edge.Name}: {opening.Rule}", at[edge.Edge], setting));
         }).ToList();
-        return new SizedOpening(opening, edges[0], edges[1], edges[2], edges[3], [.. opening.Region.Corners.Select(c => new Point(Marked(c.X), Marked(c.Y)))]);
+        return new SizedOpening(opening, edges[0], edges[1], edges[2], edges[3], [.. opening.Corners.Select(c => new Point(Marked(c.X), Marked(c.Y)))]);
     }
 }

@@ -1,6 +1,10 @@
+using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
-using WholeFold.Core.Measure;
 using WholeFold.Core.Constructions.Allowances;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Measure;
 using WholeFold.Core.Tooling;
 
 namespace WholeFold.Core.Sizing;
@@ -45,6 +49,9 @@ internal sealed class Poser
     /// <summary>A piece that is to be as long as a side of its sheet.</summary>
     public (string Piece, Length Length)? Led { get; init; }
 
+    /// <summary>Whoever waits for the answer may stop waiting.</summary>
+    public CancellationToken Cancel { get; init; }
+
     /// <summary>Each parameter's ideal at the format, within its limits; a pinned one's is its pin.</summary>
     public IReadOnlyDictionary<string, Rational> Ideals { get; }
 
@@ -67,10 +74,7 @@ internal sealed class Poser
 
     /// <summary>The value of an allowance, from the stock of the piece that it is for.</summary>
     /// <exception cref="KeyNotFoundException">The construction names no such allowance.</exception>
-    public Rational Known(string name)
-    {
-        return _construction.Allowances[name].Value(_papers, _tools).Units;
-    }
+    public Rational Known(Symbol allowance) => _construction.Allowances[allowance].Value(_papers, _tools).Units;
 
     /// <summary>
     /// The problem. <paramref name="without"/> names groups of requirements to leave out, which is how an impossible case
@@ -82,10 +86,10 @@ internal sealed class Poser
         var slack = Sizer.Slack(means).In(_tools.System).Units;
         var pinned = Pins.Where(p => p.Key != only && !Without($"pin:{p.Key}")).ToDictionary(p => p.Key, p => p.Value);
         var held = _construction.Parameters.Where(p => p.Held && p.Id != only && !Pins.ContainsKey(p.Id) && !_wishes.ContainsKey(p.Id)).ToDictionary(p => p.Id, p => Ideals[p.Id]);
-        var known = pinned.ToDictionary(p => p.Key, p => new Rational(p.Value.Units));
+        var known = pinned.ToDictionary(p => Symbol.Parameter(p.Key), p => new Rational(p.Value.Units));
         foreach (var (name, ideal) in held)
         {
-            known[name] = ideal.Nearest();
+            known[Symbol.Parameter(name)] = ideal.Nearest();
         }
 
         foreach (var allowance in _construction.Allowances.Keys)
@@ -96,16 +100,16 @@ internal sealed class Poser
         var grid = _tools.Exact ? [1L] : _tools.RulerMarks.DefaultIfEmpty(_tools.CutMarks[0]).Select(m => m.Units / 2).ToArray();
         var unknowns = new List<Unknown>
         {
-            Side(Affine.WidthName, _target.Width, slack),
-            Side(Affine.HeightName, _target.Height, slack),
+            Side(Symbol.Width, _target.Width, slack),
+            Side(Symbol.Height, _target.Height, slack),
         };
-        foreach (var parameter in _construction.Parameters.Where(p => !known.ContainsKey(p.Id)))
+        foreach (var parameter in _construction.Parameters.Where(p => !known.ContainsKey(Symbol.Parameter(p.Id))))
         {
             var ideal = parameter.Id == only ? onlyIdeal!.Value : Ideals[parameter.Id];
             var band = Math.Max((Ideals[parameter.Id] * new Rational(15, 100)).Nearest(), LeastBand.In(_tools.System).Units);
             unknowns.Add(new Unknown
             {
-                Name = parameter.Id,
+                Symbol = Symbol.Parameter(parameter.Id),
                 IsSide = false,
                 Low = 0,
                 High = Farthest.Units,
@@ -115,11 +119,12 @@ internal sealed class Poser
             });
         }
 
-        var index = unknowns.Select((u, i) => (u.Name, i)).ToDictionary(p => p.Name, p => p.i);
+        var index = unknowns.Select((u, i) => (u.Symbol, i)).ToDictionary(p => p.Symbol, p => p.i);
         Form FormOf(Affine expression) => Problem.FormOf(expression, _tools.System, index, known);
         return new Problem
         {
             Tools = _tools,
+            Cancel = Cancel,
             Unknowns = [.. unknowns],
             Bounds = [.. Requirements().Where(b => !Without(b.Id)).Select(b => new Bound(b.Id, FormOf(b.AtLeastZero)))],
             Cuts = [.. _construction.Pieces.SelectMany(p => MarkedOut(p).Select(at => new CutForm(FormOf(at), Inner: true)).Prepend(new CutForm(FormOf(p.Across))).Prepend(new CutForm(FormOf(p.Along))))],
@@ -130,13 +135,13 @@ internal sealed class Poser
             OnMarks = means != Means.Rounded,
             ScoresOnMarks = !Without("marks:scores"),
             CutsOnMarks = !Without("marks:cuts"),
-            OnlyUnknown = only is null ? null : index[only],
+            OnlyUnknown = only is null ? null : index[Symbol.Parameter(only)],
         };
     }
 
     /// <summary>What is marked out inside a piece with a pencil: the lines of openings, where scores begin and end, the ticks of slanting ones.</summary>
     internal static IEnumerable<Affine> MarkedOut(Piece piece) =>
-        piece.Openings.SelectMany(o => o.Edges.Select(e => e.At).Concat(o.Region.Shape is { } shape ? shape.SelectMany(c => new[] { c.X, c.Y }) : []))
+        piece.Openings.SelectMany(o => o.Edges.Select(e => e.At).Concat(o.Outline is { } outline ? outline.SelectMany(c => new[] { c.X, c.Y }) : []))
             .Concat(piece.AllCreases.SelectMany(c => c.Stretches.SelectMany(s => new[] { s.From, s.To })))
             .Concat(piece.Lines.Where(l => l.IsSlanting).SelectMany(l => new[] { l.From.X, l.From.Y, l.To.X, l.To.Y }))
             .Where(at => !at.IsZero).DistinctBy(at => at.ToString());
@@ -185,9 +190,9 @@ internal sealed class Poser
     }
 
     /// <summary>What goes round a card is for that card as it is: it may be no smaller, and the card is not cut here.</summary>
-    private Unknown Side(string name, Length format, long slack) => new()
+    private Unknown Side(Symbol name, Length format, long slack) => new()
     {
-        Name = name,
+        Symbol = name,
         IsSide = true,
         Low = _construction.GoesRound ? format.Units : format.Units - slack,
         High = format.Units,
@@ -196,24 +201,19 @@ internal sealed class Poser
         Grid = _construction.GoesRound ? [1] : [.. _tools.CutMarks.Select(m => m.Units)],
     };
 
-    private Rational ValueAtIdeal(string name) => name switch
+    private Rational ValueAtIdeal(Symbol symbol) => ValueOf(symbol, Ideals);
+
+    private Rational ValueOf(Symbol symbol, IReadOnlyDictionary<string, Rational> ideals) => symbol.Kind switch
     {
-        Affine.WidthName => _target.Width.Units,
-        Affine.HeightName => _target.Height.Units,
-        _ when name[0] == '@' => Known(name),
-        _ => Ideals[name],
+        SymbolKind.Size => symbol == Symbol.Width ? _target.Width.Units : _target.Height.Units,
+        SymbolKind.Allowance => Known(symbol),
+        _ => ideals[symbol.Id],
     };
 
     private Dictionary<string, Rational> ResolveIdeals()
     {
         var ideals = new Dictionary<string, Rational>();
-        Rational Value(string name) => name switch
-        {
-            Affine.WidthName => _target.Width.Units,
-            Affine.HeightName => _target.Height.Units,
-            _ when name[0] == '@' => Known(name),
-            _ => ideals[name],
-        };
+        Rational Value(Symbol symbol) => ValueOf(symbol, ideals);
         foreach (var parameter in _construction.Parameters)
         {
             if (Pins.TryGetValue(parameter.Id, out var pin))

@@ -1,4 +1,6 @@
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Tooling;
 
@@ -31,7 +33,7 @@ internal sealed class Form(long[] a, long b, long d)
 /// <summary>One unknown: the finished width or height, or a parameter that nobody pinned.</summary>
 internal sealed record Unknown
 {
-    public required string Name { get; init; }
+    public required Symbol Symbol { get; init; }
 
     /// <summary>True for W and H, whose distance from the format counts as shortfall.</summary>
     public required bool IsSide { get; init; }
@@ -95,6 +97,9 @@ internal sealed record Problem
     /// <summary>How many values may be tried before the search gives up undecided; explanations set it, sizing never does.</summary>
     public long Effort { get; init; } = long.MaxValue;
 
+    /// <summary>Looked at on the way: whoever asked may have gone.</summary>
+    public CancellationToken Cancel { get; init; }
+
     /// <summary>Only asked is whether there is a solution at all: the first one found is as good as any.</summary>
     public bool AnyWillDo { get; init; }
 
@@ -102,7 +107,7 @@ internal sealed record Problem
     public int? OnlyUnknown { get; init; }
 
     /// <summary>Builds the form of an affine expression: unknowns by index, everything else by its known value.</summary>
-    public static Form FormOf(Affine expression, UnitSystem system, IReadOnlyDictionary<string, int> index, IReadOnlyDictionary<string, Rational> known)
+    public static Form FormOf(Affine expression, UnitSystem system, IReadOnlyDictionary<Symbol, int> index, IReadOnlyDictionary<Symbol, Rational> known)
     {
         var constant = expression.ConstantIn(system);
         var ratios = new Rational[index.Count];

@@ -1,64 +1,33 @@
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Sizing;
 
-public enum ChangeKind
-{
-    /// <summary>A parameter set by hand goes back to its rule.</summary>
-    Free,
-
-    /// <summary>Another option of a choice.</summary>
-    Choose,
-
-    /// <summary>A ruler between the grooves, where the tool set has none.</summary>
-    Ruler,
-}
-
-/// <summary>One thing given up so that a case becomes possible.</summary>
-/// <param name="Name">The parameter or the choice.</param>
-/// <param name="Option">What is chosen instead.</param>
-public sealed record Change(ChangeKind Kind, string Name, string? Option, Words Text)
-{
-    /// <summary>The design with it done.</summary>
-    public Design Apply(Design design, Target target) => Kind switch
-    {
-        ChangeKind.Free => design with
-        {
-            Pins = Without(design.Pins),
-            Adjustments = design.Adjustments.ToDictionary(a => a.Key, a => a.Key == target.Key ? Without(a.Value) : a.Value),
-        },
-        ChangeKind.Choose => design with { Choices = new Dictionary<string, string>(design.Choices) { [Name] = Option! } },
-        _ => design with { Prefer = design.Prefer with { WithRuler = true } },
-    };
-
-    private Dictionary<string, Length> Without(IReadOnlyDictionary<string, Length> pins) => pins.Where(p => p.Key != Name).ToDictionary(p => p.Key, p => p.Value);
-}
-
-/// <summary>A smallest set of changes with which figures exist, and what they come to.</summary>
-public sealed record Remedy(IReadOnlyList<Change> Changes, Words Text);
+/// <summary>A smallest set of edits with which figures exist, and what they come to.</summary>
+public sealed record Remedy(IReadOnlyList<DesignEdit> Edits, Words Text);
 
 /// <summary>
-/// What would make an impossible case possible: all the smallest sets of changes, each tried by sizing the design with it.
-/// Pins can be let go, a choice made otherwise, a ruler allowed between the grooves.
+/// What would make an impossible case possible: all the smallest sets of edits, each tried by sizing the design with it.
+/// What is set by hand can be let go, a choice made otherwise, a ruler allowed between the grooves.
 /// </summary>
 public static class Remedies
 {
     /// <summary>Larger sets than this are no advice any more.</summary>
     private const int Most = 4;
 
-    public static IReadOnlyList<Remedy> Of(Design design, Target target)
+    public static IReadOnlyList<Remedy> Of(DesignSpec design, DesignReader reader, CancellationToken cancel = default)
     {
-        ArgumentNullException.ThrowIfNull(design);
-        var changes = ChangesFor(design, target).ToList();
-        for (var size = 1; size <= Math.Min(Most, changes.Count); size++)
+        var edits = EditsFor(design, reader).ToList();
+        for (var size = 1; size <= Math.Min(Most, edits.Count); size++)
         {
             var found = new List<Remedy>();
-            foreach (var set in Combinations(changes, size).Where(Compatible))
+            foreach (var set in Combinations(edits, size).Where(Compatible))
             {
-                if (SizedWith(design, target, set) is { } sized)
+                if (SizedWith(design, reader, set, cancel) is { } sized)
                 {
-                    found.Add(new Remedy(set, Describe(set, sized)));
+                    found.Add(new Remedy(set, Describe(set, design, reader, sized)));
                 }
             }
 
@@ -72,40 +41,39 @@ public static class Remedies
     }
 
     /// <summary>All that could be given up in a design as it is made in a format.</summary>
-    internal static IEnumerable<Change> ChangesFor(Design design, Target target)
+    internal static IEnumerable<DesignEdit> EditsFor(DesignSpec design, DesignReader reader)
     {
-        var here = design.Adjustments.GetValueOrDefault(target.Key) ?? new Dictionary<string, Length>();
-        foreach (var parameter in design.Construction.Parameters)
+        ArgumentNullException.ThrowIfNull(reader);
+        var (read, target, _) = reader.Read(design);
+        var here = read.Adjustments.GetValueOrDefault(target.Key) ?? new Dictionary<string, Length>();
+        foreach (var parameter in read.Construction.Parameters.Where(p => here.ContainsKey(p.Id) || read.Pins.ContainsKey(p.Id)))
         {
-            if (here.TryGetValue(parameter.Id, out var value) || design.Pins.TryGetValue(parameter.Id, out value))
+            yield return new FreeFigure(parameter.Id);
+        }
+
+        foreach (var choice in read.Family.Choices)
+        {
+            foreach (var option in choice.Options.Where(o => o != read.Construction.Choices[choice.Id]))
             {
-                yield return new Change(ChangeKind.Free, parameter.Id, null, Words.Of($"let the {parameter.Name} go, set to {value} by hand"));
+                yield return new Choose(choice.Id, option);
             }
         }
 
-        foreach (var choice in design.Family.Choices)
+        if (read.ToolsFor(target).RulerMarks.Count == 0)
         {
-            var chosen = design.Construction.Choices[choice.Id];
-            foreach (var option in choice.Options.Where(o => o != chosen))
-            {
-                yield return new Change(ChangeKind.Choose, choice.Id, option, Words.Of($"{choice.Name}: {option} instead of {chosen}"));
-            }
-        }
-
-        if (Sizer.ToolsFor(design, target).RulerMarks.Count == 0)
-        {
-            yield return new Change(ChangeKind.Ruler, "ruler", null, Words.Of($"set scores between grooves with a ruler"));
+            yield return new Prefer("with-ruler");
         }
     }
 
     /// <summary>One choice has one answer at a time.</summary>
-    private static bool Compatible(IReadOnlyList<Change> set) => set.Where(c => c.Kind == ChangeKind.Choose).GroupBy(c => c.Name).All(g => g.Count() == 1);
+    private static bool Compatible(IReadOnlyList<DesignEdit> set) => set.OfType<Choose>().GroupBy(c => c.Choice).All(g => g.Count() == 1);
 
-    internal static SizedDesign? SizedWith(Design design, Target target, IEnumerable<Change> set)
+    internal static Figures? SizedWith(DesignSpec design, DesignReader reader, IEnumerable<DesignEdit> set, CancellationToken cancel = default)
     {
         try
         {
-            return Sizer.TrySize(set.Aggregate(design, (d, c) => c.Apply(d, target)), target);
+            var (edited, target, _) = reader.Read(DesignEdit.Apply(set, design, reader));
+            return Sizer.TrySize(edited, target, cancel);
         }
         catch (InputProblemException)
         {
@@ -115,13 +83,13 @@ public static class Remedies
     }
 
     /// <summary>What it comes to: a freed parameter names the value that it gets.</summary>
-    private static Words Describe(IReadOnlyList<Change> set, SizedDesign sized)
+    private static Words Describe(IReadOnlyList<DesignEdit> set, DesignSpec design, DesignReader reader, Figures sized)
     {
         var words = new Words();
         for (var i = 0; i < set.Count; i++)
         {
-            words.Add($"{(i == 0 ? "" : ", and ")}{set[i].Text}");
-            if (set[i].Kind == ChangeKind.Free && sized.Parameters.FirstOrDefault(p => p.Parameter.Id == set[i].Name) is { } freed)
+            words.Add($"{(i == 0 ? "" : ", and ")}{set[i].Describe(design, reader)}");
+            if (set[i] is FreeFigure free && sized.Parameters.FirstOrDefault(p => p.Parameter.Id == free.Parameter) is { } freed)
             {
                 words.Add($"; it becomes {freed.Value}");
             }
@@ -130,7 +98,7 @@ public static class Remedies
         return words;
     }
 
-    internal static IEnumerable<IReadOnlyList<Change>> Combinations(IReadOnlyList<Change> from, int size, int start = 0)
+    internal static IEnumerable<IReadOnlyList<T>> Combinations<T>(IReadOnlyList<T> from, int size, int start = 0)
     {
         if (size == 0)
         {

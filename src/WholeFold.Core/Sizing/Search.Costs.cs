@@ -1,3 +1,4 @@
+using WholeFold.Core.Designs;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Tooling;
 

@@ -1,3 +1,6 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Tooling;
 
@@ -69,6 +72,11 @@ internal sealed partial class Search
         if (_effort-- == 0)
         {
             throw new UndecidedException();
+        }
+
+        if ((_effort & 0xFF) == 0)
+        {
+            _problem.Cancel.ThrowIfCancellationRequested();
         }
     }
 

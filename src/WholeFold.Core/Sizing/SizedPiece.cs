@@ -1,12 +1,9 @@
 using WholeFold.Core.Constructions;
-using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Tooling;
 
 namespace WholeFold.Core.Sizing;
-
-/// <summary>A point of a flat piece.</summary>
-public readonly record struct Point(Length X, Length Y);
 
 /// <summary>A score with its figure: of the chain counted from its start, of one across it from the piece's foot or left edge,
 /// of a slanting one where it begins.</summary>
@@ -83,7 +80,7 @@ public sealed record SizedPiece(
             var (foot, head) = (Length.Max(window.Bottom, plate.Box.Bottom), Length.Min(window.Top, plate.Box.Top));
             if (left < right && foot < head)
             {
-                yield return [new(left, foot), new(right, foot), new(right, head), new(left, head)];
+                yield return new Box(left, foot, right, head).Corners;
             }
         }
     }
@@ -99,11 +96,11 @@ public sealed record SizedPiece(
                 var box = opening.Box;
                 foreach (var (figure, edge) in opening.Edges.Zip(opening.Opening.Edges))
                 {
-                    var needed = edge.Id switch
+                    var needed = edge.Edge switch
                     {
-                        "left" => box.Left > Length.Zero,
-                        "right" => box.Width > Length.Zero && box.Right < Width.Value,
-                        "foot" => box.Bottom > Length.Zero,
+                        Edge.Left => box.Left > Length.Zero,
+                        Edge.Right => box.Width > Length.Zero && box.Right < Width.Value,
+                        Edge.Foot => box.Bottom > Length.Zero,
                         _ => box.Height > Length.Zero && box.Top < Height.Value,
                     };
                     if (needed)

@@ -1,8 +1,9 @@
-using WholeFold.Core.Catalogue;
 using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
-using WholeFold.Core.Dressing;
-using WholeFold.Core.Folding;
+using WholeFold.Core.Constructions.Allowances;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Tooling;
 
@@ -14,39 +15,32 @@ public static class Sizer
     /// <summary>How far the finished card may stay below its format.</summary>
     internal static Pair Slack(Means means) => means == Means.Smaller ? Pair.Of(1, 8, 3m) : Pair.Of(1, 16, 1.5m);
 
-    /// <summary>The tools that the design is made with in a format.</summary>
-    public static ToolSet ToolsFor(Design design, Target target)
-    {
-        var tools = (design.Tools is { } own ? design.OwnTools.GetValueOrDefault(own) : null)
-            ?? ToolSets.Resolve(design.Tools ?? ToolSets.DefaultFor(target.Format.System), target.Format.System)
-            ?? throw new InputProblemException("tools.unknown", "tools", $"“{design.Tools}” is not a tool set", string.Join(", ", ToolSets.Ids));
-        return design.Prefer.WithRuler && tools.RulerMarks.Count == 0 ? tools with { RulerMarks = [ToolSets.Ruler.In(tools.System)] } : tools;
-    }
-
     /// <summary>All figures of the design in the target format.</summary>
     /// <exception cref="InputProblemException">A pin is outside its parameter's limits, or names none.</exception>
     /// <exception cref="NoFiguresException">Nothing satisfies the pins, the limits and the marks together.</exception>
-    public static SizedDesign Size(Design design, Target target) =>
-        TrySize(design, target) ?? throw new NoFiguresException(ConflictsOf(design, target));
+    public static Figures Size(Design design, Target target, CancellationToken cancel = default) =>
+        TrySize(design, target, cancel) ?? throw new NoFiguresException(ConflictsOf(design, target, cancel));
 
     /// <summary>Of a case that has no figures: a smallest set of requirements that cannot hold together.</summary>
-    public static IReadOnlyList<Conflict> ConflictsOf(Design design, Target target) => Conflicts.Explain(PoserFor(design, target, carried: false), ToolsFor(design, target));
+    public static IReadOnlyList<Conflict> ConflictsOf(Design design, Target target, CancellationToken cancel = default) => Conflicts.Explain(PoserFor(design, target, carried: false, cancel), design.ToolsFor(target));
+
+    /// <summary>Looks only whether every figure set by hand names a parameter and lies within its limits.</summary>
+    /// <exception cref="InputProblemException">One does not.</exception>
+    public static void Examine(Design design, Target target) => PoserFor(design, target, carried: true, CancellationToken.None);
 
     /// <summary>The same, but null where there are no figures: for places that try many things.</summary>
     /// <exception cref="InputProblemException">A pin is outside its parameter's limits, or names none.</exception>
-    public static SizedDesign? TrySize(Design design, Target target)
+    public static Figures? TrySize(Design design, Target target, CancellationToken cancel = default)
     {
-        var tools = ToolsFor(design, target);
-
         // What was pinned at home stays hard where it can be set here; otherwise it is only wished for.
         foreach (var carried in new[] { true, false })
         {
-            var poser = PoserFor(design, target, carried);
+            var poser = PoserFor(design, target, carried, cancel);
             foreach (var means in new[] { Means.Usual, Means.Smaller })
             {
                 if (Solved(design, target, poser, means) is { } sized)
                 {
-                    return design.Prefer.WholeSheet ? WholeSheet.Use(sized, carried) ?? sized : sized;
+                    return design.Prefer.WholeSheet ? WholeSheet.Use(sized, carried, cancel) ?? sized : sized;
                 }
             }
 
@@ -57,15 +51,15 @@ public static class Sizer
         }
 
         // Where nothing can be set even with every parameter free, figures are rounded. A pin alone is no reason to.
-        var last = PoserFor(design, target, carried: false);
+        var last = PoserFor(design, target, carried: false, cancel);
         var hopeless = last.Pins.Count == 0 || !new[] { Means.Usual, Means.Smaller }.Any(m => Search.Solve(last.Pose(m, last.Pins.Keys.Select(p => $"pin:{p}").ToHashSet()) with { AnyWillDo = true }) is not null);
-        return hopeless && tools.RulerMarks.Count > 0 ? Solved(design, target, last, Means.Rounded) : null;
+        return hopeless && design.ToolsFor(target).RulerMarks.Count > 0 ? Solved(design, target, last, Means.Rounded) : null;
     }
 
     /// <summary>The settable value of a parameter that is nearest to the one wished for, everything else as it is; null where there is none.</summary>
-    public static Length? Nearest(Design design, Target target, string parameter, Length wished)
+    public static Length? Nearest(Design design, Target target, string parameter, Length wished, CancellationToken cancel = default)
     {
-        var poser = PoserFor(design, target, carried: false);
+        var poser = PoserFor(design, target, carried: false, cancel);
         foreach (var means in new[] { Means.Usual, Means.Smaller })
         {
             var problem = poser.Pose(means, only: parameter, onlyIdeal: wished.Units);
@@ -78,21 +72,21 @@ public static class Sizer
         return null;
     }
 
-    internal static SizedDesign? Solved(Design design, Target target, Poser poser, Means means)
+    internal static Figures? Solved(Design design, Target target, Poser poser, Means means)
     {
         var problem = poser.Pose(means);
         return Search.Solve(problem) is { } solution ? Assemble(design, target, poser, problem, solution.Values, solution.Cost, means) : null;
     }
 
     /// <summary>The values of one parameter that can be set, the other pins kept.</summary>
-    public static FeasibleRange? RangeOf(Design design, Target target, string parameter, Means means) =>
-        FeasibleRange.Of(PoserFor(design, target, carried: false), ToolsFor(design, target), parameter, means);
+    public static FeasibleRange? RangeOf(Design design, Target target, string parameter, Means means, CancellationToken cancel = default) =>
+        FeasibleRange.Of(PoserFor(design, target, carried: false, cancel), design.ToolsFor(target), parameter, means);
 
     /// <param name="carried">Whether a fixed parameter set at home is hard in another format, or only wished for.</param>
-    internal static Poser PoserFor(Design design, Target target, bool carried, (string Parameter, Wish Wish)? wish = null, (string Piece, Length Length)? led = null)
+    internal static Poser PoserFor(Design design, Target target, bool carried, CancellationToken cancel, (string Parameter, Wish Wish)? wish = null, (string Piece, Length Length)? led = null)
     {
         var construction = design.Construction;
-        var tools = ToolsFor(design, target);
+        var tools = design.ToolsFor(target);
         var pins = new Dictionary<string, Length>();
         var wishes = new Dictionary<string, Wish>();
         var fromHome = new HashSet<string>();
@@ -139,7 +133,7 @@ public static class Sizer
             wishes[wished] = rest;
         }
 
-        var poser = new Poser(construction, target, tools, design.Papers, design.Priority, design.Prefer, pins, wishes) { Carried = fromHome, Led = led };
+        var poser = new Poser(construction, target, tools, design.Papers, design.Priority, design.Prefer, pins, wishes) { Carried = fromHome, Led = led, Cancel = cancel };
         foreach (var (name, value) in pins)
         {
             var parameter = ParameterOf(construction, name);
@@ -170,24 +164,19 @@ public static class Sizer
         construction.Parameters.FirstOrDefault(p => p.Id == name)
         ?? throw new InputProblemException("parameter.unknown", name, $"{construction.Id} has no parameter “{name}”", construction.WhatCanBeSet);
 
-    private static SizedDesign Assemble(Design design, Target target, Poser poser, Problem problem, long[] solution, Cost cost, Means means)
+    private static Figures Assemble(Design design, Target target, Poser poser, Problem problem, long[] solution, Cost cost, Means means)
     {
         var construction = design.Construction;
         var tools = problem.Tools;
-        var values = construction.Parameters.ToDictionary(p => p.Id, p => new Rational(poser.Ideals[p.Id].Nearest()));
+        var values = construction.Parameters.ToDictionary(p => Symbol.Parameter(p.Id), p => new Rational(poser.Ideals[p.Id].Nearest()));
         for (var i = 0; i < solution.Length; i++)
         {
-            values[problem.Unknowns[i].Name] = solution[i];
+            values[problem.Unknowns[i].Symbol] = solution[i];
         }
 
         var explainer = new Explainer(construction, target, tools, poser, values);
         var sizer = new PieceSizer(explainer, tools, design.Prefer, means);
-        var pieces = construction.Pieces.Select(p => sizer.Size(p, whole: poser.Led is var (led, _) && led == p.Id)).ToList();
-        var parameters = construction.Parameters.Select(p => new SizedParameter(p, new Length(values[p.Id].Nearest()), new Length(poser.Ideals[p.Id].Nearest()), poser.Pins.ContainsKey(p.Id))).ToList();
-        var layers = LayerSizer.Size(construction, pieces, design, tools, explainer.Value);
-        var pose = ClosedPose.Of(construction, pieces, explainer.Value);
-        var thickness = ThicknessMap.Of(construction, pose, pieces, layers, design, explainer.Value);
-        var sized = new SizedDesign
+        return new Figures
         {
             Design = design,
             Construction = construction,
@@ -195,18 +184,12 @@ public static class Sizer
             Tools = tools,
             Means = means,
             Cost = cost,
-            Width = new Length(values[Affine.WidthName].Nearest()),
-            Height = new Length(values[Affine.HeightName].Nearest()),
-            Parameters = parameters,
-            Pieces = pieces,
-            Layers = layers,
-            Closed = pose,
-            Thickness = thickness,
-            Envelope = construction.GoesRound ? null : Envelopes.For(pose.Width, pose.Height, thickness.Greatest, target.Format.System),
-            Checks = [],
+            Width = new Length(values[Symbol.Width].Nearest()),
+            Height = new Length(values[Symbol.Height].Nearest()),
+            Parameters = [.. construction.Parameters.Select(p => new SizedParameter(p, new Length(values[Symbol.Parameter(p.Id)].Nearest()), new Length(poser.Ideals[p.Id].Nearest()), poser.Pins.ContainsKey(p.Id)))],
+            Pieces = [.. construction.Pieces.Select(p => sizer.Size(p, whole: poser.Led is var (led, _) && led == p.Id))],
             Evaluator = explainer.Value,
-            ExactIdeal = name => name[0] == '@' ? poser.Known(name) : poser.Ideals[name],
+            ExactIdeal = symbol => symbol.Kind == SymbolKind.Allowance ? poser.Known(symbol) : poser.Ideals[symbol.Id],
         };
-        return sized with { Checks = AllChecks.Run(sized) };
     }
 }

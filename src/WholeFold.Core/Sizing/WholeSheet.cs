@@ -1,5 +1,6 @@
-using WholeFold.Core.Catalogue;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Sizing;
@@ -11,9 +12,9 @@ internal static class WholeSheet
     /// The same design with a piece as long as a side of the everyday sheet, the shortest that does; null where no panel can
     /// take the rest within its limits without a smaller card.
     /// </summary>
-    public static SizedDesign? Use(SizedDesign sized, bool carried)
+    public static Figures? Use(Figures sized, bool carried, CancellationToken cancel)
     {
-        var sheet = Sheets.Everyday(sized.Tools.System);
+        var sheet = sized.Design.Inventory.EverydaySheet(sized.Tools.System);
         foreach (var parameter in sized.Parameters.Where(p => p.Parameter.Absorbs is not null && !p.Pinned))
         {
             var piece = sized.Pieces.First(p => p.Piece.Id == parameter.Parameter.Absorbs);
@@ -26,7 +27,7 @@ internal static class WholeSheet
                 }
 
                 var wish = new Wish((parameter.Value + left).Units, Words.Of($"what is left of the sheet's {length}, so that it need not be cut to length"));
-                var poser = Sizer.PoserFor(sized.Design, sized.Target, carried, (parameter.Parameter.Id, wish), (piece.Piece.Id, length));
+                var poser = Sizer.PoserFor(sized.Design, sized.Target, carried, cancel, (parameter.Parameter.Id, wish), (piece.Piece.Id, length));
                 if (Sizer.Solved(sized.Design, sized.Target, poser, sized.Means) is { } whole && whole.Width == sized.Width && whole.Height == sized.Height)
                 {
                     return whole;

@@ -1,3 +1,5 @@
+using WholeFold.Core.Sizing;
+
 namespace WholeFold.Core.Tooling;
 
 /// <summary>How a person likes to set figures, where there is more than one way.</summary>
@@ -10,13 +12,13 @@ public sealed record Preferences(bool NoSixteenths = false, bool OneStop = false
 {
     public static Preferences None { get; } = new();
 
-    /// <summary>The names under which they are written down.</summary>
-    public static IReadOnlyList<(string Id, string Name, Func<Preferences, bool> Has, Func<Preferences, Preferences> With)> All { get; } =
+    /// <summary>The names under which they are written down and called, and what each does.</summary>
+    public static IReadOnlyList<(string Id, string Name, string Does, Func<Preferences, bool> Has, Func<Preferences, Preferences> With)> All { get; } =
     [
-        ("no-sixteenths", "no sixteenths", p => p.NoSixteenths, p => p with { NoSixteenths = true }),
-        ("one-stop", "one stop, then turn", p => p.OneStop, p => p with { OneStop = true }),
-        ("mountains-from-behind", "mountains from behind", p => p.MountainsFromBehind, p => p with { MountainsFromBehind = true }),
-        ("with-ruler", "ruler between grooves", p => p.WithRuler, p => p with { WithRuler = true }),
-        ("whole-sheet", "use the whole sheet", p => p.WholeSheet, p => p with { WholeSheet = true }),
+        ("no-sixteenths", "no sixteenths", "no sixteenths", p => p.NoSixteenths, p => p with { NoSixteenths = true }),
+        ("one-stop", "one stop, then turn", "one stop, then turn", p => p.OneStop, p => p with { OneStop = true }),
+        ("mountains-from-behind", "mountains from behind", "mountains from behind", p => p.MountainsFromBehind, p => p with { MountainsFromBehind = true }),
+        ("with-ruler", "ruler between grooves", "set scores between grooves with a ruler", p => p.WithRuler, p => p with { WithRuler = true }),
+        ("whole-sheet", "use the whole sheet", "use the whole sheet", p => p.WholeSheet, p => p with { WholeSheet = true }),
     ];
 }

@@ -1,3 +1,5 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Tooling;

@@ -12,10 +12,7 @@ public readonly record struct Comb(Length Step, Length First)
 }
 
 /// <summary>What a person can actually set: grooves, trimmer marks and the marks of a ruler for what no groove holds.</summary>
-/// <remarks>
-/// A preset that works in both systems follows the format's, so a tool set is resolved for a format's system before it
-/// is used (<see cref="ToolSets.Resolve"/>); <see cref="System"/> then says which of a pair's figures count.
-/// </remarks>
+/// <remarks>A set that works in both systems follows the format's; <see cref="System"/> then says which of a pair's figures count.</remarks>
 public sealed record ToolSet
 {
     public required string Id { get; init; }
@@ -53,6 +50,9 @@ public sealed record ToolSet
 
     /// <summary>Figures that a person need not count small marks for: eighths of an inch, whole millimetres.</summary>
     public IReadOnlyList<Length> PlainMarks => CutMarks.Count > 1 ? [Plain.Imperial, Plain.Metric] : [Plain.In(System)];
+
+    /// <summary>The finest marks of a ruler that a person can score by.</summary>
+    public static Pair FinestRuler { get; } = Pair.Of(1, 32, 0.5m);
 
     private static readonly Pair Plain = Pair.Of(1, 8, 1m);
 

@@ -1,3 +1,4 @@
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 using WholeFold.Core.Tooling;
@@ -13,6 +14,9 @@ public abstract record Allowance(string? Piece = null)
 {
     /// <summary>A hand's clearance: what a piece needs beside another to slide without force.</summary>
     protected static readonly Length Hand = Length.Mm(0.25m);
+
+    /// <summary>What a correction of it is kept by.</summary>
+    public abstract AllowanceKind Kind { get; }
 
     /// <summary>What it is called in a reason.</summary>
     public abstract string Name { get; }
@@ -35,12 +39,11 @@ public abstract record Allowance(string? Piece = null)
     {
         ArgumentNullException.ThrowIfNull(papers);
         ArgumentNullException.ThrowIfNull(tools);
-        var exact = Exact(papers);
+
+        // What making cards has taught comes on top, and never takes more than there is.
+        var exact = Length.Max(Length.Zero, Exact(papers) + papers.CorrectionOf(Kind, papers.Of(Piece)));
         return UpToTheMark ? tools.CutUp(exact) : exact;
     }
-
-    /// <summary>The same where every piece is cut from one card, with the usual paper on it.</summary>
-    public Length Value(Stock stock, ToolSet tools) => Value(Papers.All(stock), tools);
 
     /// <summary>k · t for a crease factor that is a decimal, rounded up to the unit, since an allowance may not be short.</summary>
     protected static Length Times(decimal factor, Length length) => new((long)Math.Ceiling(factor * length.Units));

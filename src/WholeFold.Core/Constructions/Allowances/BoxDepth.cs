@@ -1,4 +1,6 @@
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 
 namespace WholeFold.Core.Constructions.Allowances;
 
@@ -12,6 +14,8 @@ namespace WholeFold.Core.Constructions.Allowances;
 /// <param name="OnThem">Total thickness of what is mounted on the layers.</param>
 public sealed record BoxDepth(int Layers, Length OnThem = default) : Allowance
 {
+    public override AllowanceKind Kind => AllowanceKind.BoxDepth;
+
     public override string Name => "the layers' thickness";
 
     public override string Because => "each layer and the end wall take a ply of the depth";

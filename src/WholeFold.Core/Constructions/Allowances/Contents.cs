@@ -6,10 +6,11 @@ namespace WholeFold.Core.Constructions.Allowances;
 /// <summary>What a card is made of, as far as its allowances ask.</summary>
 /// <param name="Of">The stock of a piece; of the design's own card for null.</param>
 /// <param name="Layer">A layer with what holds it.</param>
-public sealed record Papers(Func<string?, Stock> Of, Length Layer)
+/// <param name="CorrectionOf">What making cards has added to an allowance, with a stock.</param>
+public sealed record Papers(Func<string?, Stock> Of, Length Layer, Func<AllowanceKind, Stock, Length> CorrectionOf)
 {
-    /// <summary>Every piece from one card, with the usual paper on it.</summary>
-    public static Papers All(Stock stock) => new(_ => stock, Stocks.ById(Stocks.Layers)!.Caliper);
+    /// <summary>Every piece from one card, with layers of a thickness on it, and nothing learned yet.</summary>
+    public static Papers All(Stock stock, Length layer) => new(_ => stock, layer, (_, _) => Length.Zero);
 }
 
 /// <summary>What lies inside a fold or a sleeve: a ply of each piece named, so many layers, and what else is known.</summary>

@@ -1,4 +1,6 @@
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 
 namespace WholeFold.Core.Constructions.Allowances;
 
@@ -18,6 +20,8 @@ public sealed record Creep(int Plies, decimal CreaseFactor = Creep.Soft) : Allow
 
     /// <summary>Three sides of a box.</summary>
     public const decimal Hard = 2m;
+
+    public override AllowanceKind Kind => AllowanceKind.Creep;
 
     public override string Name => "creep";
 

@@ -1,4 +1,6 @@
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 
 namespace WholeFold.Core.Constructions.Allowances;
 
@@ -12,6 +14,8 @@ namespace WholeFold.Core.Constructions.Allowances;
 /// </remarks>
 public sealed record Doors() : Allowance
 {
+    public override AllowanceKind Kind => AllowanceKind.Doors;
+
     public override string Name => "the doors' clearance";
 
     public override string Because => "doors nearer than twice the card's thickness rub";

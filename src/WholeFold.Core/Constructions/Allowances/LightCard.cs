@@ -1,4 +1,6 @@
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 
 namespace WholeFold.Core.Constructions.Allowances;
 
@@ -12,6 +14,8 @@ namespace WholeFold.Core.Constructions.Allowances;
 public sealed record LightCard(string? Piece = null) : Allowance(Piece)
 {
     private const double Light = 200;
+
+    public override AllowanceKind Kind => AllowanceKind.LightCard;
 
     public override string Name => "the light card's edge";
 

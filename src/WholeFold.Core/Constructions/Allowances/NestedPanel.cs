@@ -1,4 +1,6 @@
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 
 namespace WholeFold.Core.Constructions.Allowances;
 
@@ -8,6 +10,8 @@ namespace WholeFold.Core.Constructions.Allowances;
 /// <remarks>One ply of the outer panel stands at either end, and it must drop in without a push.</remarks>
 public sealed record NestedPanel() : Allowance
 {
+    public override AllowanceKind Kind => AllowanceKind.Nested;
+
     public override string Name => "a hair less";
 
     public override string Because => "it goes inside, between a ply at either end";

@@ -1,4 +1,6 @@
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 
 namespace WholeFold.Core.Constructions.Allowances;
 
@@ -12,6 +14,8 @@ namespace WholeFold.Core.Constructions.Allowances;
 /// <param name="Inside">What goes in.</param>
 public sealed record Sleeve(Contents Inside) : Allowance
 {
+    public override AllowanceKind Kind => AllowanceKind.Sleeve;
+
     public override string Name => "the sleeve's ease";
 
     public override string Because => "the sleeve bows round what is in it";

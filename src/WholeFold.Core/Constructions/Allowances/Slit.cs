@@ -1,4 +1,6 @@
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 
 namespace WholeFold.Core.Constructions.Allowances;
 
@@ -13,6 +15,8 @@ namespace WholeFold.Core.Constructions.Allowances;
 public sealed record Slit(Length Clearance) : Allowance
 {
     private static readonly Length GivesWay = Length.Mm(0.4m);
+
+    public override AllowanceKind Kind => AllowanceKind.Slit;
 
     public override string Name => "the slide's clearance";
 

@@ -1,4 +1,6 @@
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 
 namespace WholeFold.Core.Constructions.Allowances;
 
@@ -11,6 +13,8 @@ namespace WholeFold.Core.Constructions.Allowances;
 /// </remarks>
 public sealed record Tube() : Allowance
 {
+    public override AllowanceKind Kind => AllowanceKind.Tube;
+
     public override string Name => "the tube's shave";
 
     public override string Because => "inside the tube there is a ply less at either side";

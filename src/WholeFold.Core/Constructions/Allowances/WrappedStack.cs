@@ -1,4 +1,6 @@
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 
 namespace WholeFold.Core.Constructions.Allowances;
 
@@ -14,6 +16,8 @@ namespace WholeFold.Core.Constructions.Allowances;
 /// <param name="Piece">Whose fold it is; t is its caliper.</param>
 public sealed record WrappedStack(Contents Stack, string? Piece = null) : Allowance(Piece)
 {
+    public override AllowanceKind Kind => AllowanceKind.WrappedStack;
+
     public override string Name => "the spine";
 
     public override string Because => "a single crease does not close over so much";

@@ -14,22 +14,22 @@ internal static class BayWindowStop
         var lip = c.Length("lip", "lip", "how far the front's edge slides under the stop", Pair.Of(1, 4, 6m), "¼ in, or 6 mm: enough to catch", [(smallest, "a shorter lip lets the edge slip out")], [(Pair.Of(1, 2, 12m), "a longer one leaves no room for foam")], OnConversion.Fixed, least: "hidden", most: "surer catch", so: "the front's edge catches under the stop");
         var stop = c.Length("stop", "stop", "width of the raised strip along the fore-edge", 0.2m * W, "0.2 of the card's width", [(lip + Pair.Of(3, 8, 10m), "the foam under it needs ⅜ in, or 10 mm")], [(W / 2, "a wider stop hides the inside")], least: "flatter bay", most: "deeper bay");
         var a = (W - k) / 2;
-        c.Piece("base", "Base", Axis.X, H, "twice the card's width", "the card's height", [Panel("left", "bay left", a), Panel("middle", "bay middle", k, smallest), Panel("right", "bay right", a), Panel("back", "back", W)], [
+        var basePiece = c.Piece("base", "Base", Axis.X, H, "twice the card's width", "the card's height", [Panel("left", "bay left", a), Panel("middle", "bay middle", k, smallest), Panel("right", "bay right", a), Panel("back", "back", W)], [
             Valley(33, "half of the width less the strip", closed: 0),
             Valley(33, "then the strip", closed: 0),
             Valley(147, "the card's width: the spine"),
         ]);
-        c.Piece("stop", "Stop", Axis.X, H, "the stop's width", "the card's height", [Panel("stop", "stop", stop)], []);
-        c.Bond("stop", "base", "back", Face.Up, new Region((2 * W) - stop + lip, Zero, 2 * W, H), "stop", "stop", Face.Down, new Region(lip, Zero, stop, H), "edges level at the fore-edge; the foam stays back from the inner edge by the lip", raised: Pair.Of(1, 25, 1m));
-        c.Rests("base", "left", At(Zero, Zero), "base", "back", At((2 * W) - stop + lip, Zero), "the front's edge lies under the stop, against its foam");
+        var stopPiece = c.Piece("stop", "Stop", Axis.X, H, "the stop's width", "the card's height", [Panel("stop", "stop", stop)], []);
+        var stopBond = c.Bond("stop", basePiece["back"].Up(new Rectangle((2 * W) - stop + lip, Zero, 2 * W, H)), stopPiece["stop"].Down(new Rectangle(lip, Zero, stop, H)), "edges level at the fore-edge; the foam stays back from the inner edge by the lip", raised: Pair.Of(1, 25, 1m));
+        c.Rests(basePiece["left"].At(At(Zero, Zero)), basePiece["back"].At(At((2 * W) - stop + lip, Zero)), "the front's edge lies under the stop, against its foam");
         c.Trade("stop", "bay depth", stop - lip, "inside", W - stop);
-        c.Layer("sides", "bay sides", "base", ["left", "right"], Face.Down);
-        c.Layer("stop", "stop", "stop", ["stop"], Face.Up);
-        c.Layer("inside", "inside, for the message", "base", ["back"], Face.Up, free: new Region(W, Zero, (2 * W) - stop, H));
+        c.Layer("sides", "bay sides", basePiece, ["left", "right"], Face.Down);
+        c.Layer("stop", "stop", stopPiece, ["stop"], Face.Up);
+        c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up, free: new Rectangle(W, Zero, (2 * W) - stop, H));
 
         c.Does(Effect.Opens);
         c.Step("Fold the bay's creases and burnish both ways.");
-        c.Press("Set the stop on foam along the inside fore-edge, the foam kept back from its inner edge.", Pressed.Flat, "edges are level at the fore-edge and a finger-nail goes under the inner one", "stop");
+        c.Press("Set the stop on foam along the inside fore-edge, the foam kept back from its inner edge.", Pressed.Flat, "edges are level at the fore-edge and a finger-nail goes under the inner one", stopBond);
         c.Step("Slide the front's edge under the stop.");
         c.Trouble("the edge slips out", "the foam reaches too near the stop's inner edge", "cut the foam back to leave the lip free");
         c.Watch("A panel on the middle strip floats over both sides: bond it to the strip only.");

@@ -1,3 +1,4 @@
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using static WholeFold.Core.Constructions.ConstructionBuilder;
 

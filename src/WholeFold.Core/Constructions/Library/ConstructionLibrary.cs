@@ -1,3 +1,5 @@
+using WholeFold.Core.Inventories;
+
 namespace WholeFold.Core.Constructions.Library;
 
 /// <summary>All constructions, in the order in which the shelf shows them.</summary>
@@ -12,5 +14,6 @@ public static class ConstructionLibrary
         DoubleSwing.Family, NeverEnding.Family, Envelope.Family, BoxEnvelope.Family,
     ];
 
-    public static ConstructionFamily? ById(string id) => All.FirstOrDefault(c => c.Id == id);
+    /// <summary>The same, to be handed to whoever reads designs.</summary>
+    public static Catalogue Catalogue { get; } = new(All);
 }

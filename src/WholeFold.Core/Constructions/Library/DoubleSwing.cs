@@ -1,3 +1,4 @@
+using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
 using static WholeFold.Core.Constructions.Affine;
 using static WholeFold.Core.Constructions.ConstructionBuilder;
@@ -38,7 +39,7 @@ internal static class DoubleSwing
                 return (sign > 0 ? Valley(90, rule) : Mountain(-90, rule)) with { Stretches = onRails };
             }).ToArray();
             Panel[] panels = [Panel("left", "left frame", 2 * u), Panel("strip1", "strip", u), .. two ? [Panel("middle", "middle frame", W - (2 * u)), Panel("strip2", "second strip", u)] : Array.Empty<Panel>(), Panel("right", "right frame", two ? 2 * u : W - u)];
-            c.Piece("base", "Base", Axis.X, H, two ? "the card's width and four strips" : "the card's width and two strips", "the card's height", panels, creases);
+            var basePiece = c.Piece("base", "Base", Axis.X, H, two ? "the card's width and four strips" : "the card's width and two strips", "the card's height", panels, creases);
 
             // Each swing is cut free on both sides of its strip, and stays on it in the middle.
             var (low, high) = (rail, H - rail);
@@ -47,8 +48,8 @@ internal static class DoubleSwing
             for (var i = 0; i < starts.Length; i++)
             {
                 var (from, name) = (starts[i], two ? i == 0 ? "first swing" : "second swing" : "swing");
-                c.Opening($"swing{i + 1}-left", $"{name}, left of its strip", $"strip{i + 1}", new Region(from, low, from + u, high), "along both rails and down its edge", CutKind.Flap, open: "right");
-                c.Opening($"swing{i + 1}-right", $"{name}, right of its strip", $"strip{i + 1}", new Region(from + (2 * u), low, from + (3 * u), high), "along both rails and down its edge", CutKind.Flap, open: "left");
+                basePiece.Opening($"swing{i + 1}-left", $"{name}, left of its strip", $"strip{i + 1}", new Rectangle(from, low, from + u, high), "along both rails and down its edge", CutKind.Flap, staysOn: Edge.Right);
+                basePiece.Opening($"swing{i + 1}-right", $"{name}, right of its strip", $"strip{i + 1}", new Rectangle(from + (2 * u), low, from + (3 * u), high), "along both rails and down its edge", CutKind.Flap, staysOn: Edge.Left);
             }
 
             // A frame keeps what the swings beside it leave; a strip carries its swing.
@@ -69,12 +70,12 @@ internal static class DoubleSwing
                     Frame("strip1", "strip with its swing", 2 * u, u, 4 * u, 3 * u, "left", 0),
                     Frame("right", "right frame", 3 * u, 4 * u, end, end, "strip1", 1),
                 ];
-            c.Plates(plates);
+            basePiece.Plates(plates);
             string[] swings = two ? ["strip1", "strip2"] : ["strip1"];
-            Region Swing(int i) => new(starts[i], low, starts[i] + (3 * u), high);
-            c.Layer("swing", "swings", "base", swings, Face.Up, bothFaces: true, frees: [.. swings.Select((_, i) => Swing(i))]);
+            Rectangle Swing(int i) => new(starts[i], low, starts[i] + (3 * u), high);
+            c.Layer("swing", "swings", basePiece, swings, Face.Up, bothFaces: true, frees: [.. swings.Select((_, i) => Swing(i))]);
             string[] posts = two ? ["left", "middle", "right"] : ["left", "right"];
-            c.Layer("post", "posts", "base", posts, Face.Up, bothFaces: true, frees: [.. posts.Select((_, i) => new Region(i == 0 ? Zero : starts[i - 1] + (3 * u), low, i < starts.Length ? starts[i] : end, high))]);
+            c.Layer("post", "posts", basePiece, posts, Face.Up, bothFaces: true, frees: [.. posts.Select((_, i) => new Rectangle(i == 0 ? Zero : starts[i - 1] + (3 * u), low, i < starts.Length ? starts[i] : end, high))]);
             c.Trade("rail", "rails", rail, "height of what swings", H - (2 * rail));
 
             c.Does(Effect.Turns);

@@ -18,17 +18,17 @@ internal static class DropFlap
         // A fold of thin paper does not close over the flap and its layer: the front is longer by what it loses going round.
         var round = c.Allow(new WrappedStack(new Contents(Measure.Length.Zero, 1, "cover"), "liner"));
         c.Require("round", inset - round, "the liner's front must not reach past the cover");
-        c.Piece("cover", "Cover", Axis.Y, W, "the card's height and the flap", "the card's width", [Panel("back", "back", H), Panel("flap", "flap", flap)], [Valley(60, "the card's height: the flap's crease is at the bottom")]);
-        c.Piece("liner", "Liner", Axis.Y, width, "twice the height less the insets", "the card's width, less both insets", [Panel("front", "liner front", l + round), Panel("back", "liner back", l)], [Valley(20, "the card's height, less both insets: the liner's crease is at the top")]);
-        c.Bond("liner", "cover", "back", Face.Up, new Region(inset, inset, W - inset, H - inset), "liner", "back", Face.Down, new Region(Zero, l + round, width, (2 * l) + round), "the same border on all four sides, the liner's crease at the top");
+        var coverPiece = c.Piece("cover", "Cover", Axis.Y, W, "the card's height and the flap", "the card's width", [Panel("back", "back", H), Panel("flap", "flap", flap)], [Valley(60, "the card's height: the flap's crease is at the bottom")]);
+        var linerPiece = c.Piece("liner", "Liner", Axis.Y, width, "twice the height less the insets", "the card's width, less both insets", [Panel("front", "liner front", l + round), Panel("back", "liner back", l)], [Valley(20, "the card's height, less both insets: the liner's crease is at the top")]);
+        var linerBond = c.Bond("liner", coverPiece["back"].Up(new Rectangle(inset, inset, W - inset, H - inset)), linerPiece["back"].Down(new Rectangle(Zero, l + round, width, (2 * l) + round)), "the same border on all four sides, the liner's crease at the top");
         c.Trade("flap", "flap", flap, "front that shows", H - flap);
-        c.Layer("flap", "flap", "cover", ["flap"], Face.Down, reveal: inset);
-        c.Layer("front", "liner front", "liner", ["front"], Face.Down, levels: 2);
-        c.Layer("message", "inside, for the message", "liner", ["back"], Face.Up);
+        c.Layer("flap", "flap", coverPiece, ["flap"], Face.Down, reveal: inset);
+        c.Layer("front", "liner front", linerPiece, ["front"], Face.Down, levels: 2);
+        c.Layer("message", "inside, for the message", linerPiece, ["back"], Face.Up);
 
         c.Does(Effect.Opens);
         c.Step("Fold the flap up and burnish; fold the liner in half and burnish.");
-        c.Press("Tape the liner's back into the cover, its fold at the top, away from the flap's.", Pressed.Flat, "the border is the same on all four sides", "liner");
+        c.Press("Tape the liner's back into the cover, its fold at the top, away from the flap's.", Pressed.Flat, "the border is the same on all four sides", linerBond);
         c.Step("Fold the flap up over the liner's back half, then close the liner's front over it.");
         c.Trouble("the liner's front does not lie flat", "the flap and its layer are too thick for one fold", "thinner card for the flap's layer, or no mat under it");
         c.Trouble("the flap catches as it drops", "the liner's fold is at the same end as the flap's", "take the liner out and turn it round");

@@ -1,3 +1,5 @@
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using static WholeFold.Core.Constructions.Affine;
 using static WholeFold.Core.Constructions.ConstructionBuilder;
@@ -50,53 +52,53 @@ internal static class Envelope
         // Round a raised card the sides stand up, one crease at either edge of them.
         var up = gusset is null ? 180 : 90;
         Crease[] Fold(string outer, string inner) => gusset is null ? [Valley(up, inner, closed: up, working: false)] : [Valley(up, outer, closed: up, working: false), Valley(up, inner, closed: up, working: false)];
-        c.Piece("envelope", gusset is null ? "Envelope" : "Box envelope", Axis.X, foot + g + height + g + head, "the face and a flap on either side", "the face, the lower flap and the upper flap",
+        var envelopePiece = c.Piece("envelope", gusset is null ? "Envelope" : "Box envelope", Axis.X, foot + g + height + g + head, "the face and a flap on either side", "the face, the lower flap and the upper flap",
             [Panel("left", "left flap", side), .. Gusset("left-gusset", "left gusset"), Panel("face", "face", width), .. Gusset("right-gusset", "right gusset"), Panel("right", "right flap", side)],
             [.. Fold("the side flap", gusset is null ? "the side flap" : "the side flap and the gusset"), .. Fold("the far side of the face", gusset is null ? "the face's width further" : "the gusset further").Take(gusset is null ? 1 : 2)]);
         if (gusset is not null)
         {
-            c.Line(At(left, foot), At(right, foot), Valley(up, "the lower flap", closed: up, working: false), "lower flap | lower gusset");
+            envelopePiece.Line(At(left, foot), At(right, foot), Valley(up, "the lower flap", closed: up, working: false), "lower flap | lower gusset");
         }
 
-        c.Line(At(left, low), At(right, low), Valley(up, gusset is null ? "the lower flap" : "the lower flap and its gusset", closed: up, working: false), gusset is null ? "lower flap | face" : "lower gusset | face");
-        c.Line(At(left, high), At(right, high), Valley(45, "the face's height further", closed: up), gusset is null ? "face | upper flap" : "face | upper gusset");
+        envelopePiece.Line(At(left, low), At(right, low), Valley(up, gusset is null ? "the lower flap" : "the lower flap and its gusset", closed: up, working: false), gusset is null ? "lower flap | face" : "lower gusset | face");
+        envelopePiece.Line(At(left, high), At(right, high), Valley(45, "the face's height further", closed: up), gusset is null ? "face | upper flap" : "face | upper gusset");
         if (gusset is not null)
         {
-            c.Line(At(left, high + g), At(right, high + g), Valley(0, "the gusset further", closed: up), "upper gusset | upper flap");
+            envelopePiece.Line(At(left, high + g), At(right, high + g), Valley(0, "the gusset further", closed: up), "upper gusset | upper flap");
         }
 
         var (all, top) = ((2 * side) + (2 * g) + width, high + g + head);
-        c.Opening("foot-left", "lower left corner", "face", new Region(Zero, Zero, left, low), "beside the flaps", CutKind.Notch);
-        c.Opening("foot-right", "lower right corner", "face", new Region(right, Zero, all, low), "beside the flaps", CutKind.Notch);
-        c.Opening("head-left", "upper left corner", "face", new Region(Zero, high, left, top), "beside the flaps", CutKind.Notch);
-        c.Opening("head-right", "upper right corner", "face", new Region(right, high, all, top), "beside the flaps", CutKind.Notch);
-        c.Plates(gusset is null
+        envelopePiece.Opening("foot-left", "lower left corner", "face", new Rectangle(Zero, Zero, left, low), "beside the flaps", CutKind.Notch);
+        envelopePiece.Opening("foot-right", "lower right corner", "face", new Rectangle(right, Zero, all, low), "beside the flaps", CutKind.Notch);
+        envelopePiece.Opening("head-left", "upper left corner", "face", new Rectangle(Zero, high, left, top), "beside the flaps", CutKind.Notch);
+        envelopePiece.Opening("head-right", "upper right corner", "face", new Rectangle(right, high, all, top), "beside the flaps", CutKind.Notch);
+        envelopePiece.Plates(gusset is null
             ?
             [
-                Rectangle("face", "face", left, low, right, high),
-                Rectangle("left", "left flap", Zero, low, left, high, "face", 0),
-                Rectangle("right", "right flap", right, low, all, high, "face", 1),
-                Rectangle("lower", "lower flap", left, Zero, right, low, "face", 2),
-                Rectangle("upper", "upper flap", left, high, right, top, "face", 3),
+                RectangularPlate("face", "face", left, low, right, high),
+                RectangularPlate("left", "left flap", Zero, low, left, high, "face", 0),
+                RectangularPlate("right", "right flap", right, low, all, high, "face", 1),
+                RectangularPlate("lower", "lower flap", left, Zero, right, low, "face", 2),
+                RectangularPlate("upper", "upper flap", left, high, right, top, "face", 3),
             ]
             :
             [
-                Rectangle("face", "face", left, low, right, high),
-                Rectangle("left-gusset", "left gusset", side, low, left, high, "face", 1),
-                Rectangle("left", "left flap", Zero, low, side, high, "left-gusset", 0),
-                Rectangle("right-gusset", "right gusset", right, low, right + g, high, "face", 2),
-                Rectangle("right", "right flap", right + g, low, all, high, "right-gusset", 3),
-                Rectangle("lower-gusset", "lower gusset", left, foot, right, low, "face", 5),
-                Rectangle("lower", "lower flap", left, Zero, right, foot, "lower-gusset", 4),
-                Rectangle("upper-gusset", "upper gusset", left, high, right, high + g, "face", 6),
-                Rectangle("upper", "upper flap", left, high + g, right, top, "upper-gusset", 7),
+                RectangularPlate("face", "face", left, low, right, high),
+                RectangularPlate("left-gusset", "left gusset", side, low, left, high, "face", 1),
+                RectangularPlate("left", "left flap", Zero, low, side, high, "left-gusset", 0),
+                RectangularPlate("right-gusset", "right gusset", right, low, right + g, high, "face", 2),
+                RectangularPlate("right", "right flap", right + g, low, all, high, "right-gusset", 3),
+                RectangularPlate("lower-gusset", "lower gusset", left, foot, right, low, "face", 5),
+                RectangularPlate("lower", "lower flap", left, Zero, right, foot, "lower-gusset", 4),
+                RectangularPlate("upper-gusset", "upper gusset", left, high, right, high + g, "face", 6),
+                RectangularPlate("upper", "upper flap", left, high + g, right, top, "upper-gusset", 7),
             ]);
-        c.Bond("left-seam", "envelope", "lower", Face.Up, new Region(left, Zero, left + side, foot), "envelope", "left", Face.Down, new Region(side, low + foot, Zero, low), "the lower flap's edge level with the fold; a thin line of glue, so that the card does not stick");
-        c.Bond("right-seam", "envelope", "lower", Face.Up, new Region(right, Zero, right - side, foot), "envelope", "right", Face.Down, new Region(right + g, low + foot, all, low), "the other edge, the same");
-        c.Layer("liner", "liner", "envelope", ["face"], Face.Up);
+        var leftSeamBond = c.Bond("left-seam", envelopePiece["lower"].Up(new Rectangle(left, Zero, left + side, foot)), envelopePiece["left"].Down(new Rectangle(side, low + foot, Zero, low)), "the lower flap's edge level with the fold; a thin line of glue, so that the card does not stick");
+        var rightSeamBond = c.Bond("right-seam", envelopePiece["lower"].Up(new Rectangle(right, Zero, right - side, foot)), envelopePiece["right"].Down(new Rectangle(right + g, low + foot, all, low)), "the other edge, the same");
+        c.Layer("liner", "liner", envelopePiece, ["face"], Face.Up);
         Assembled(c);
         c.Step(gusset is null ? "Fold the side flaps in, then the lower flap over them." : "Fold the gussets up and the side flaps in over them, then the lower gusset and its flap.");
-        c.Press("Run a thin line of glue along the side flaps and press the lower flap on them.", gusset is null ? Pressed.Flat : Pressed.Held, gusset is null ? "the lower flap's edges are level with the folds" : "the corners stand square round the card", "left-seam", "right-seam");
+        c.Press("Run a thin line of glue along the side flaps and press the lower flap on them.", gusset is null ? Pressed.Flat : Pressed.Held, gusset is null ? "the lower flap's edges are level with the folds" : "the corners stand square round the card", leftSeamBond, rightSeamBond);
         c.Step("Put the card in and close the upper flap.");
     }
 
@@ -130,24 +132,24 @@ internal static class Envelope
         var (m, f) = (inset, first);
         c.Require("flaps", f - (s / 4), "so slim a card leaves its long flaps too far apart: take the rectangle");
         c.Require("flaps-other", (3 * s / 4) - f, "so slim a card leaves its long flaps too far apart: take the rectangle");
-        c.Piece("envelope", "Envelope", Axis.X, s, "the square's side", "the square's side, the same", [Panel("sheet", "sheet", s)], []);
-        c.Line(At(f + m, Zero), At(Zero, f + m), Valley(180, "half an overlap past the first score", working: false), "face | first flap");
-        c.Line(At(f - m, Zero), At(s, s - f + m), Valley(180, "half an overlap before the first score", working: false), "face | second flap");
-        c.Line(At(s, s - f - m), At(s - f - m, s), Valley(45, "opposite the first"), "face | third flap");
-        c.Line(At(s - f + m, s), At(Zero, f - m), Valley(180, "opposite the second", working: false), "face | fourth flap");
+        var envelopePiece = c.Piece("envelope", "Envelope", Axis.X, s, "the square's side", "the square's side, the same", [Panel("sheet", "sheet", s)], []);
+        envelopePiece.Line(At(f + m, Zero), At(Zero, f + m), Valley(180, "half an overlap past the first score", working: false), "face | first flap");
+        envelopePiece.Line(At(f - m, Zero), At(s, s - f + m), Valley(180, "half an overlap before the first score", working: false), "face | second flap");
+        envelopePiece.Line(At(s, s - f - m), At(s - f - m, s), Valley(45, "opposite the first"), "face | third flap");
+        envelopePiece.Line(At(s - f + m, s), At(Zero, f - m), Valley(180, "opposite the second", working: false), "face | fourth flap");
         foreach (var (id, name, box, tip, ends) in new[]
         {
-            ("notch1", "notch at the foot", new Region(f - m, Zero, f + m, m), At(f, m), (At(f - m, Zero), At(f + m, Zero))),
-            ("notch2", "notch at the right", new Region(s - m, s - f - m, s, s - f + m), At(s - m, s - f), (At(s, s - f - m), At(s, s - f + m))),
-            ("notch3", "notch at the head", new Region(s - f - m, s - m, s - f + m, s), At(s - f, s - m), (At(s - f + m, s), At(s - f - m, s))),
-            ("notch4", "notch at the left", new Region(Zero, f - m, m, f + m), At(m, f), (At(Zero, f + m), At(Zero, f - m))),
+            ("notch1", "notch at the foot", new Rectangle(f - m, Zero, f + m, m), At(f, m), (At(f - m, Zero), At(f + m, Zero))),
+            ("notch2", "notch at the right", new Rectangle(s - m, s - f - m, s, s - f + m), At(s - m, s - f), (At(s, s - f - m), At(s, s - f + m))),
+            ("notch3", "notch at the head", new Rectangle(s - f - m, s - m, s - f + m, s), At(s - f, s - m), (At(s - f + m, s), At(s - f - m, s))),
+            ("notch4", "notch at the left", new Rectangle(Zero, f - m, m, f + m), At(m, f), (At(Zero, f + m), At(Zero, f - m))),
         })
         {
-            c.Opening(id, name, "face", box with { Shape = [ends.Item1, ends.Item2, tip] }, "half an overlap deep, at the face's corner", CutKind.Notch);
+            envelopePiece.Opening(id, name, "face", box, "half an overlap deep, at the face's corner", CutKind.Notch, outline: [ends.Item1, ends.Item2, tip]);
         }
 
         Spot foot = At(f, m), right = At(s - m, s - f), head = At(s - f, s - m), left = At(m, f);
-        c.Plates([
+        envelopePiece.Plates([
             new("face", "face", [foot, right, head, left]),
             new("first", "first flap", [At(Zero, Zero), At(f - m, Zero), foot, left, At(Zero, f - m)], "face", 0),
             new("second", "second flap", [At(f + m, Zero), At(s, Zero), At(s, s - f - m), right, foot], "face", 1),
@@ -157,10 +159,10 @@ internal static class Envelope
 
         // Folded, the first and the second flap lie over each other along a band an overlap wide, upright on the sheet.
         var high = s / 4;
-        c.Bond("seam", "envelope", "first", Face.Up, Folded(f + m, (f - m, 2 * m), (f + m, high + m)), "envelope", "second", Face.Down, Across(f - m, (f - m, 2 * m), (f + m, high + m)), "the second and the fourth flap first, then the first one over them; a thin line of glue along the seam");
-        c.Bond("other-seam", "envelope", "first", Face.Up, Folded(f + m, (2 * m, f - m), (high + m, f + m)), "envelope", "fourth", Face.Down, Across(m - f, (2 * m, f - m), (high + m, f + m)), "the other seam, the same");
+        var seamBond = c.Bond("seam", envelopePiece["first"].Up(Folded(f + m, (f - m, 2 * m), (f + m, high + m))), envelopePiece["second"].Down(Across(f - m, (f - m, 2 * m), (f + m, high + m))), "the second and the fourth flap first, then the first one over them; a thin line of glue along the seam");
+        var otherSeamBond = c.Bond("other-seam", envelopePiece["first"].Up(Folded(f + m, (2 * m, f - m), (high + m, f + m))), envelopePiece["fourth"].Down(Across(m - f, (2 * m, f - m), (high + m, f + m))), "the other seam, the same");
         Assembled(c);
-        c.Press("Fold the second and the fourth flap in, run a thin line of glue along both seams, and press the first flap on them.", Pressed.Flat, "the notches close to a point at the face's corners", "seam", "other-seam");
+        c.Press("Fold the second and the fourth flap in, run a thin line of glue along both seams, and press the first flap on them.", Pressed.Flat, "the notches close to a point at the face's corners", seamBond, otherSeamBond);
         c.Step("Put the card in and close the third flap.");
     }
 

@@ -20,9 +20,9 @@ internal static class Gatefold
             var relief = c.Length("relief", "relief", "how far each door stops short of the middle", Pair.Of(1, 16, 1.5m), "a gap that one does not see and that keeps the doors apart", [(doors, new Doors().Because), (Pair.Of(1, 32, 1m), "the least that a door needs")], [(Pair.Of(3, 32, 2.5m), "more is a gap that one sees")], OnConversion.Fixed, least: "doors closer", most: "doors freer", zeroByHand: "The doors touch: their edges rub, and thick card will not lie flat.", so: "the doors do not touch");
             var door = (W / 2) - relief;
             var back = keepsSheet ? W + (2 * relief) : W;
-            c.Piece("base", "Base", Axis.X, H, keepsSheet ? "twice the card's width, kept whole" : "twice the card's width, less both reliefs", "the card's height", [Panel("left", "left door", door), Panel("back", "back", back), Panel("right", "right door", door)], [Valley(90, "half the card's width, less the relief, so that the doors do not touch"), Valley(90, "the left door and the back")]);
-            c.Layer("door", "doors", "base", ["left", "right"], Face.Down);
-            c.Layer("inside", "inside, for the message", "base", ["back"], Face.Up);
+            var basePiece = c.Piece("base", "Base", Axis.X, H, keepsSheet ? "twice the card's width, kept whole" : "twice the card's width, less both reliefs", "the card's height", [Panel("left", "left door", door), Panel("back", "back", back), Panel("right", "right door", door)], [Valley(90, "half the card's width, less the relief, so that the doors do not touch"), Valley(90, "the left door and the back")]);
+            c.Layer("door", "doors", basePiece, ["left", "right"], Face.Down);
+            c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up);
             if (keepsSheet)
             {
                 c.Grows("the sheet is kept whole, so the back takes both reliefs and the finished card is wider by them");

@@ -23,25 +23,26 @@ internal static class InsideTunnel
             var f = d / (n + 1);
             var (w, h) = (W - d - hair, H - hair);
             c.Require("plies", d - (n * f) - plies, "the layers' own plies must fit behind them");
+            var tabs = new List<BondHandle>();
             for (var k = 1; k <= n; k++)
             {
                 var (id, name) = ($"layer{k}", n == 1 ? "Layer" : $"Layer {k}");
                 var inset = margin + (k * step);
-                c.Piece(id, name, Axis.X, h, "the window panel, a hair less, and both tabs", "the card's height, a hair less", [Tab("tab-left", "left tab", f), Panel("face", "layer", w), Tab("tab-right", "right tab", f)], [Valley(90, n == 1 ? "half the depth" : "its share of the depth"), Valley(90, "the tab and the layer", closed: 0)]);
-                c.Opening("window", "window", "face", new Region(f + inset, inset, f + w - inset, h - inset), "a step narrower on every side than the window before it");
+                var layerPiece = c.Piece(id, name, Axis.X, h, "the window panel, a hair less, and both tabs", "the card's height, a hair less", [Tab("tab-left", "left tab", f), Panel("face", "layer", w), Tab("tab-right", "right tab", f)], [Valley(90, n == 1 ? "half the depth" : "its share of the depth"), Valley(90, "the tab and the layer", closed: 0)]);
+                layerPiece.Opening("window", "window", "face", new Rectangle(f + inset, inset, f + w - inset, h - inset), "a step narrower on every side than the window before it");
 
                 // Like the box it hangs in, a layer is listed from the other end. Between the walls it has the hair for play.
-                Region Wall(Affine from, Affine to) => new(from, hair / 2, to, H - (hair / 2));
-                c.Bond($"{id}-left", "box", "tab", Face.Up, Wall(d - ((k - 1) * f), d - (k * f)), id, "tab-left", Face.Down, new Region(Zero, h, f, Zero), k == 1 ? "the tab's edge against the crease beside the window" : $"the tab's edge against layer {k - 1}'s crease");
-                c.Bond($"{id}-right", "box", "wall", Face.Up, Wall(W + ((k - 1) * f), W + (k * f)), id, "tab-right", Face.Down, new Region((2 * f) + w, h, f + w, Zero), "as on the left", play: hair);
+                Rectangle Wall(Affine from, Affine to) => new(from, hair / 2, to, H - (hair / 2));
+                tabs.Add(c.Bond($"{id}-left", c.The("box")["tab"].Up(Wall(d - ((k - 1) * f), d - (k * f))), layerPiece["tab-left"].Down(new Rectangle(Zero, h, f, Zero)), k == 1 ? "the tab's edge against the crease beside the window" : $"the tab's edge against layer {k - 1}'s crease"));
+                tabs.Add(c.Bond($"{id}-right", c.The("box")["wall"].Up(Wall(W + ((k - 1) * f), W + (k * f))), layerPiece["tab-right"].Down(new Rectangle((2 * f) + w, h, f + w, Zero)), "as on the left", play: hair));
                 c.Require($"{id}-width", w - (2 * inset) - Construction.SmallestWindow, "the last window would be too narrow to see through");
                 c.Require($"{id}-height", h - (2 * inset) - Construction.SmallestWindow, "the last window would be too low to see through");
             }
 
-            c.Layer("front", "front", "card", ["front"], Face.Down, levels: 2);
-            c.Layer("scene", "scene behind the layers", "box", ["base"], Face.Up);
+            c.Layer("front", "front", c.The("card"), ["front"], Face.Down, levels: 2);
+            c.Layer("scene", "scene behind the layers", c.The("box"), ["base"], Face.Up);
             c.Step("Cut the windows, nested from the front to the back, fold the card, the box and the layers, and burnish both ways.");
-            c.Press("Bond the layers' tabs inside the box, the one behind the window first, tabs pointing to the window.", Pressed.Closed, "each tab touches the crease or the tab before it, and the windows are concentric", "layer*");
+            c.Press("Bond the layers' tabs inside the box, the one behind the window first, tabs pointing to the window.", Pressed.Closed, "each tab touches the crease or the tab before it, and the windows are concentric", tabs);
             InsideBox.Assembled(c);
             c.Watch("Each layer is a hair less than the box in both directions: cut it scant.");
         });

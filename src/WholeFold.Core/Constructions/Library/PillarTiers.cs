@@ -1,5 +1,6 @@
 using WholeFold.Core.Constructions.Allowances;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Tooling;
 using static WholeFold.Core.Constructions.Affine;
 using static WholeFold.Core.Constructions.ConstructionBuilder;
 
@@ -26,9 +27,10 @@ internal static class PillarTiers
             var last = H - ((n - 1) * step);
             var front = c.Length("frontFace", "front face", "height of the face on the first row", last - (step / 2), "half a step lower than its pillars", [(Construction.SmallestPanel, "a lower face shows nothing")], [(last, "a higher one stands above its pillars")], least: "lower", most: "higher");
             var shave = c.Allow(new Tube());
-            c.Piece("back", "Back", Axis.X, H, alternate ? "the card's width less one side, which the pillars slide by" : $"the card's width less the {n} sides by which the rows slide", "the card's height", [Panel("back", "back", w0)], []);
-            c.Layer("back", "back, between the pillars", "back", ["back"], Face.Up, free: new Region(s, Zero, w0 - s, H));
-            var (behind, panel) = ("back", "back");
+            var backPiece = c.Piece("back", "Back", Axis.X, H, alternate ? "the card's width less one side, which the pillars slide by" : $"the card's width less the {n} sides by which the rows slide", "the card's height", [Panel("back", "back", w0)], []);
+            c.Layer("back", "back, between the pillars", backPiece, ["back"], Face.Up, free: new Rectangle(s, Zero, w0 - s, H));
+            var behind = backPiece["back"];
+            var (tubes, pillars, faces) = (new List<BondHandle>(), new List<BondHandle>(), new List<BondHandle>());
             for (var i = 1; i <= n; i++)
             {
                 var height = H - ((i - 1) * step);
@@ -36,30 +38,30 @@ internal static class PillarTiers
                 var (pillar, name) = ($"pillar{i}", n == 1 ? "Pillar" : $"Pillar {i}");
                 var pushedRight = !alternate || i % 2 == 1;
                 var (odd, even) = pushedRight ? (-180, 0) : (0, -180);
-                c.Piece(pillar, name, Axis.X, height, "four sides and the flap that goes inside", i == 1 ? "the card's height" : "a step lower than the row behind it", [Panel("behind", "panel behind", s), Panel("left", "left side", s), Panel("front", "pillar front", s), Panel("right", "right side", s), Tab("flap", "flap", s - shave)], [
+                var pillarPiece = c.Piece(pillar, name, Axis.X, height, "four sides and the flap that goes inside", i == 1 ? "the card's height" : "a step lower than the row behind it", [Panel("behind", "panel behind", s), Panel("left", "left side", s), Panel("front", "pillar front", s), Panel("right", "right side", s), Tab("flap", "flap", s - shave)], [
                     Mountain(-90, "a side", closed: odd), Mountain(-90, "two sides", closed: even), Mountain(-90, "three sides", closed: odd), Mountain(-90, "four sides; the flap is what is left, a hair less than a side", closed: even),
                 ], quantity: 2);
-                c.Piece($"face{i}", n == 1 ? "Face" : $"Face {i}", Axis.X, face, "the back's width", i == n ? "the front face's height" : "as high as the next row's pillars", [Panel("face", "face", w0)], []);
+                var facePiece = c.Piece($"face{i}", n == 1 ? "Face" : $"Face {i}", Axis.X, face, "the back's width", i == n ? "the front face's height" : "as high as the next row's pillars", [Panel("face", "face", w0)], []);
                 foreach (var copy in new[] { 1, 2 })
                 {
-                    var (id, at) = ($"{pillar}:{copy}", copy == 1 ? Zero : w0 - s);
+                    var (own, id, at) = (pillarPiece.Copy(copy), $"{pillar}:{copy}", copy == 1 ? Zero : w0 - s);
                     var side = copy == 1 ? "left" : "right";
-                    c.Bond($"{id}-tube", id, "behind", Face.Down, new Region(Zero, Zero, s - shave, height), id, "flap", Face.Up, new Region(4 * s, Zero, (5 * s) - shave, height), "the flap's crease into the first edge, inside the tube");
-                    c.Bond($"{id}-behind", behind, panel, Face.Up, new Region(at + s, Zero, at, height), id, "behind", Face.Up, new Region(Zero, Zero, s, height), $"{side} edges level, feet level");
-                    c.Bond($"{id}-face", $"face{i}", "face", Face.Down, new Region(at, Zero, at + s, face), id, "front", Face.Up, new Region(2 * s, Zero, 3 * s, face), $"{side} edges level, feet level");
+                    tubes.Add(c.Bond($"{id}-tube", own["behind"].Down(new Rectangle(Zero, Zero, s - shave, height)), own["flap"].Up(new Rectangle(4 * s, Zero, (5 * s) - shave, height)), "the flap's crease into the first edge, inside the tube"));
+                    pillars.Add(c.Bond($"{id}-behind", behind.Up(new Rectangle(at + s, Zero, at, height)), own["behind"].Up(new Rectangle(Zero, Zero, s, height)), $"{side} edges level, feet level"));
+                    faces.Add(c.Bond($"{id}-face", facePiece["face"].Down(new Rectangle(at, Zero, at + s, face)), own["front"].Up(new Rectangle(2 * s, Zero, 3 * s, face)), $"{side} edges level, feet level"));
                 }
 
-                c.Layer($"pillar{i}", $"pillar fronts{(n == 1 ? "" : $", row {i}")}", pillar, ["front"], Face.Up);
-                c.Layer($"face{i}", $"face{(n == 1 ? "" : $", row {i}")}", $"face{i}", ["face"], Face.Up);
-                (behind, panel) = ($"face{i}", "face");
+                c.Layer($"pillar{i}", $"pillar fronts{(n == 1 ? "" : $", row {i}")}", pillarPiece, ["front"], Face.Up);
+                c.Layer($"face{i}", $"face{(n == 1 ? "" : $", row {i}")}", facePiece, ["face"], Face.Up);
+                behind = facePiece["face"];
             }
 
             c.Trade("side", "depth of a step", s, "faces", w0);
 
             c.Does(Effect.Stands);
-            c.Press("Close each pillar: its flap goes inside, against the first edge.", Pressed.Closed, "the pillar folds flat both ways and its corners stay square", "*-tube");
-            c.Press("Bond the pillars on the panel behind them, row by row, all pushed flat the same way in a row.", Pressed.Closed, "outer edges and feet are level", "*-behind");
-            c.Press("Lay each face over its two pillars while they lie flat.", Pressed.Closed, "the face's ends are level with the pillars' outer edges, feet level", "*-face");
+            c.Press("Close each pillar: its flap goes inside, against the first edge.", Pressed.Closed, "the pillar folds flat both ways and its corners stay square", tubes);
+            c.Press("Bond the pillars on the panel behind them, row by row, all pushed flat the same way in a row.", Pressed.Closed, "outer edges and feet are level", pillars);
+            c.Press("Lay each face over its two pillars while they lie flat.", Pressed.Closed, "the face's ends are level with the pillars' outer edges, feet level", faces);
             c.Step("Stand it up, and lay it flat again the way it goes.");
             c.Trouble("a pillar is skewed when it stands", "its flap was not shaved, or not pushed into the edge", "open the seam, shave the flap by a hair and close it again");
             c.Trouble("the white core shows at a pillar's edge", "card that is coloured on one side", "card that is coloured through, or ink along the edge");

@@ -21,33 +21,34 @@ internal static class ShadowBox
             var margin = c.Length("windowMargin", "window margin", "width of the frame round the window", Pair.Of(1, 2, 12m), "½ in, or 12 mm", [(Pair.Of(1, 4, 6m), "a narrower frame buckles")], [(W / 4, "a wider one leaves no window")], OnConversion.Fixed, least: "wider window", most: "stronger frame");
             var foot = c.Length("footMargin", "foot of the frame", "height of the frame below the window, where a sentiment goes", margin, "as the rest of the frame", [(margin, "the foot is no narrower than the rest")], [(H / 2, "a higher one leaves no window")], OnConversion.Fixed, least: "wider window", most: "room for a sentiment");
             var m = W - depth;
-            c.Piece("front", "Front", Axis.X, H, "the card's width and the depth once more", "the card's height", [Panel("wall-left", "left wall", depth), Panel("face", "front", m), Panel("wall-right", "right wall", depth)], [Mountain(-90, "the depth", closed: 0), Mountain(-90, "the depth and the front; the right wall is what is left")]);
-            c.Opening("window", "window", "face", new Region(depth + margin, foot, W - margin, H - margin), "the frame's width in from the front's edges");
-            c.Piece("back", "Back", Axis.X, H, "the front's width and both tabs", "the card's height", [Tab("tab-left", "left tab", tab), Panel("back", "back", m), Tab("tab-right", "right tab", tab)], [Valley(90, "the tab"), Valley(90, "the tab and the back", closed: 0)]);
-            Region Strip(Affine from, Affine to) => new(from, Zero, to, H);
-            c.Bond("back-left", "front", "wall-left", Face.Down, Strip(Zero, tab), "back", "tab-left", Face.Down, Strip(tab, Zero), "the back's crease level with the wall's edge");
-            c.Bond("back-right", "front", "wall-right", Face.Down, Strip(W + depth, W + depth - tab), "back", "tab-right", Face.Down, Strip(tab + m, (2 * tab) + m), "as on the left");
+            var frontPiece = c.Piece("front", "Front", Axis.X, H, "the card's width and the depth once more", "the card's height", [Panel("wall-left", "left wall", depth), Panel("face", "front", m), Panel("wall-right", "right wall", depth)], [Mountain(-90, "the depth", closed: 0), Mountain(-90, "the depth and the front; the right wall is what is left")]);
+            frontPiece.Opening("window", "window", "face", new Rectangle(depth + margin, foot, W - margin, H - margin), "the frame's width in from the front's edges");
+            var backPiece = c.Piece("back", "Back", Axis.X, H, "the front's width and both tabs", "the card's height", [Tab("tab-left", "left tab", tab), Panel("back", "back", m), Tab("tab-right", "right tab", tab)], [Valley(90, "the tab"), Valley(90, "the tab and the back", closed: 0)]);
+            Rectangle Strip(Affine from, Affine to) => new(from, Zero, to, H);
+            var backLeft = c.Bond("back-left", frontPiece["wall-left"].Down(Strip(Zero, tab)), backPiece["tab-left"].Down(Strip(tab, Zero)), "the back's crease level with the wall's edge");
+            var backRight = c.Bond("back-right", frontPiece["wall-right"].Down(Strip(W + depth, W + depth - tab)), backPiece["tab-right"].Down(Strip(tab + m, (2 * tab) + m)), "as on the left");
             var f = (depth - tab) / (n + 1);
+            var tabs = new List<BondHandle>();
             for (var k = 1; k <= n; k++)
             {
                 var (id, name) = ($"middle{k}", n == 1 ? "Middle" : $"Middle {k}, counted from the back");
-                c.Piece(id, name, Axis.X, H, "the front's width and both tabs", "the card's height", [Tab("tab-left", "left tab", f), Panel("face", "middle", m), Tab("tab-right", "right tab", f)], [Mountain(-90, n == 1 ? "half of the depth that is free" : "its share of the depth that is free", closed: 0), Mountain(-90, "the tab and the middle")]);
-                c.Bond($"{id}-left", "front", "wall-left", Face.Down, Strip(tab + ((k - 1) * f), tab + (k * f)), id, "tab-left", Face.Up, Strip(Zero, f), k == 1 ? "the tab's edge against the edge of the back's tab" : "the tab's edge against the crease of the middle behind it");
-                c.Bond($"{id}-right", "front", "wall-right", Face.Down, Strip(W + depth - tab - ((k - 1) * f), W + depth - tab - (k * f)), id, "tab-right", Face.Up, Strip((2 * f) + m, f + m), "as on the left");
+                var middlePiece = c.Piece(id, name, Axis.X, H, "the front's width and both tabs", "the card's height", [Tab("tab-left", "left tab", f), Panel("face", "middle", m), Tab("tab-right", "right tab", f)], [Mountain(-90, n == 1 ? "half of the depth that is free" : "its share of the depth that is free", closed: 0), Mountain(-90, "the tab and the middle")]);
+                tabs.Add(c.Bond($"{id}-left", frontPiece["wall-left"].Down(Strip(tab + ((k - 1) * f), tab + (k * f))), middlePiece["tab-left"].Up(Strip(Zero, f)), k == 1 ? "the tab's edge against the edge of the back's tab" : "the tab's edge against the crease of the middle behind it"));
+                tabs.Add(c.Bond($"{id}-right", frontPiece["wall-right"].Down(Strip(W + depth - tab - ((k - 1) * f), W + depth - tab - (k * f))), middlePiece["tab-right"].Up(Strip((2 * f) + m, f + m)), "as on the left"));
             }
 
             // Within the limits of its margins the window is never smaller than this.
             c.Require("window-width", m - (2 * margin) - Construction.SmallestWindow, "the window would be too narrow to see through");
             c.Require("window-height", H - foot - margin - Construction.SmallestWindow, "the window would be too low to see through");
             c.Trade("depth", "depth", depth, "window", m - (2 * margin));
-            c.Layer("back", "scene on the back", "back", ["back"], Face.Up);
+            c.Layer("back", "scene on the back", backPiece, ["back"], Face.Up);
 
             c.Does(Effect.Stands);
             c.Step("Fold the front's walls back and the back's tabs forward, and burnish both ways.");
-            c.Press("Bond the back's tabs to the outer edges of the walls, flat, one side after the other.", Pressed.Closed, "edges and feet are level on both sides", "back-*");
+            c.Press("Bond the back's tabs to the outer edges of the walls, flat, one side after the other.", Pressed.Closed, "edges and feet are level on both sides", backLeft, backRight);
             if (c.Count("middles") > 0)
             {
-                c.Press("Bond the middles' tabs inside the walls, the first against the edge of the back's tab.", Pressed.Closed, "each tab touches the one behind it, feet level", "middle*");
+                c.Press("Bond the middles' tabs inside the walls, the first against the edge of the back's tab.", Pressed.Closed, "each tab touches the one behind it, feet level", tabs);
             }
 
             c.Step("Stand it up, look through the window, and fold it flat again.");

@@ -31,30 +31,30 @@ internal static class SleeveGatefold
                 tall = c.Length("pocketHeight", "pocket's height", "height of each pocket", (0.7m * high) - Pair.Of(1, 8, 3m), "0.7 of the tile's height, less ⅛ in, or 3 mm: with as much of the width it lies inside the oval", [(Pair.Of(1, 1, 25m), "a lower pocket does not hold a door")], [(0.7m * high, "a higher one shows beside the tile")], OnConversion.Fixed, least: "hidden", most: "surer hold");
             }
 
-            c.Piece("base", "Base", Axis.X, H, "twice the card's width, less both reliefs", "the card's height", [Panel("left", "left door", door), Panel("back", "back", W), Panel("right", "right door", door)], [Valley(90, "half the card's width, less the relief, so that the doors do not touch"), Valley(90, "the left door and the back")]);
-            c.Piece("tile", "Tile", Axis.X, high, "the tile's width", oval ? "the tile's height" : "the tile's height, the same", [Panel("tile", "tile", tile)], []);
-            c.Piece("pocket", "Pocket", Axis.X, tall, "the pocket's width", oval ? "the pocket's height" : "the pocket's height, the same", [Panel("front", "half on the tile", half), Panel("inner", "half behind the door", half)], [Valley(180, "half the pocket, hard; the fold lies on the tile's middle line", working: false)], quantity: 2);
+            var basePiece = c.Piece("base", "Base", Axis.X, H, "twice the card's width, less both reliefs", "the card's height", [Panel("left", "left door", door), Panel("back", "back", W), Panel("right", "right door", door)], [Valley(90, "half the card's width, less the relief, so that the doors do not touch"), Valley(90, "the left door and the back")]);
+            var tilePiece = c.Piece("tile", "Tile", Axis.X, high, "the tile's width", oval ? "the tile's height" : "the tile's height, the same", [Panel("tile", "tile", tile)], []);
+            var pocketPiece = c.Piece("pocket", "Pocket", Axis.X, tall, "the pocket's width", oval ? "the pocket's height" : "the pocket's height, the same", [Panel("front", "half on the tile", half), Panel("inner", "half behind the door", half)], [Valley(180, "half the pocket, hard; the fold lies on the tile's middle line", working: false)], quantity: 2);
 
             // The folds butt on the tile's middle line, so that the pockets open outwards.
             var (middle, low, up) = (tile / 2, (high - tall) / 2, (high + tall) / 2);
-            c.Bond("left-pocket", "tile", "tile", Face.Down, new Region(middle, low, middle - half, up), "pocket:1", "front", Face.Down, new Region(half, tall, Zero, Zero), "the fold on the tile's middle line, opening to the left");
-            c.Bond("right-pocket", "tile", "tile", Face.Down, new Region(middle, low, middle + half, up), "pocket:2", "front", Face.Down, new Region(half, Zero, Zero, tall), "the folds butting, this one opening to the right");
-            c.Lies("sleeve", "base", "back", Face.Down, new Region(door + ((W - tile) / 2), (H - high) / 2, door + ((W + tile) / 2), (H + high) / 2), "tile", "tile", Face.Down, new Region(tile, Zero, Zero, high), "slid on from the side, in the middle of the closed doors", takenOff: true);
+            var leftPocketBond = c.Bond("left-pocket", tilePiece["tile"].Down(new Rectangle(middle, low, middle - half, up)), pocketPiece.Copy(1)["front"].Down(new Rectangle(half, tall, Zero, Zero)), "the fold on the tile's middle line, opening to the left");
+            var rightPocketBond = c.Bond("right-pocket", tilePiece["tile"].Down(new Rectangle(middle, low, middle + half, up)), pocketPiece.Copy(2)["front"].Down(new Rectangle(half, Zero, Zero, tall)), "the folds butting, this one opening to the right");
+            c.Lies("sleeve", basePiece["back"].Down(new Rectangle(door + ((W - tile) / 2), (H - high) / 2, door + ((W + tile) / 2), (H + high) / 2)), tilePiece["tile"].Down(new Rectangle(tile, Zero, Zero, high)), "slid on from the side, in the middle of the closed doors", takenOff: true);
             c.Trade("tile", "tile", tile, "doors that show", H - high);
-            c.Layer("door", "doors", "base", ["left", "right"], Face.Down);
-            c.Layer("inside", "inside, for the message", "base", ["back"], Face.Up);
-            c.Layer("tile", "tile", "tile", ["tile"], Face.Up);
+            c.Layer("door", "doors", basePiece, ["left", "right"], Face.Down);
+            c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up);
+            c.Layer("tile", "tile", tilePiece, ["tile"], Face.Up);
 
             c.Does(Effect.Opens);
             c.Step("Fold the doors in and burnish; fold both pockets in half and burnish hard.");
-            c.Press("Tape one half of each pocket to the tile's back, the folds butting on its middle line.", Pressed.Flat, "the folds touch along the tile's middle line and the pockets open outwards", "left-pocket", "right-pocket");
+            c.Press("Tape one half of each pocket to the tile's back, the folds butting on its middle line.", Pressed.Flat, "the folds touch along the tile's middle line and the pockets open outwards", leftPocketBond, rightPocketBond);
             if (c.Chosen("behind") == "tile")
             {
                 // Between the doors and the back, its face away from one; the pockets lie between the two tiles.
-                c.Piece("backTile", "Tile behind", Axis.X, high, "the tile's width", "the tile's height", [Panel("tile", "tile behind", tile)], []);
-                c.Bond("left-behind", "pocket:1", "inner", Face.Down, new Region(half, tall, pocket, Zero), "backTile", "tile", Face.Down, new Region(middle, low, middle + half, up), "level with the tile in front");
-                c.Bond("right-behind", "pocket:2", "inner", Face.Down, new Region(half, Zero, pocket, tall), "backTile", "tile", Face.Down, new Region(middle, low, middle - half, up), "level with the tile in front");
-                c.Press("Tape the second tile over the pockets' other halves.", Pressed.Flat, "the two tiles cover each other all round", "left-behind", "right-behind");
+                var backTilePiece = c.Piece("backTile", "Tile behind", Axis.X, high, "the tile's width", "the tile's height", [Panel("tile", "tile behind", tile)], []);
+                var leftBehindBond = c.Bond("left-behind", pocketPiece.Copy(1)["inner"].Down(new Rectangle(half, tall, pocket, Zero)), backTilePiece["tile"].Down(new Rectangle(middle, low, middle + half, up)), "level with the tile in front");
+                var rightBehindBond = c.Bond("right-behind", pocketPiece.Copy(2)["inner"].Down(new Rectangle(half, Zero, pocket, tall)), backTilePiece["tile"].Down(new Rectangle(middle, low, middle - half, up)), "level with the tile in front");
+                c.Press("Tape the second tile over the pockets' other halves.", Pressed.Flat, "the two tiles cover each other all round", leftBehindBond, rightBehindBond);
             }
 
             c.Step("Slide one closed door into each pocket, the tile in the middle.");

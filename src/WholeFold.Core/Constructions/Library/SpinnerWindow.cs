@@ -1,4 +1,5 @@
 using WholeFold.Core.Measure;
+using WholeFold.Core.Tooling;
 using static WholeFold.Core.Constructions.Affine;
 using static WholeFold.Core.Constructions.ConstructionBuilder;
 
@@ -17,23 +18,23 @@ internal static class SpinnerWindow
         var tall = c.Length("spinnerHeight", "spinner height", "height of the spinner", 0.4m * W, "as high as it is wide", [(Construction.SmallestPanel, "a lower one is lost in the window")], [(height - sweepBoth, "higher, it would touch above or below")], OnConversion.Fixed, least: "more thread shows", most: "fills the window");
         var border = c.Length("frontBorder", "front border", "how much of the card shows round the front layer that hides the thread's ends", Pair.Of(1, 8, 3m), "⅛ in, or 3 mm", [(Pair.Of(1, 16, 1.5m), "the layer must not reach the edge")], [(Pair.Of(3, 8, 10m), "a wider border lets the thread's ends show")], OnConversion.Fixed, least: "wider layer", most: "more card shows", so: "a border of the card shows");
         var (left, low) = ((W - width) / 2, (H - height) / 2);
-        c.Piece("base", "Base", Axis.X, H, "twice the card's width", "the card's height", [Panel("front", "front", W), Panel("back", "back", W)], [Valley(90, "the card's width: the spine")]);
-        c.Opening("window", "window", "front", new Region(left, low, W - left, H - low), "in the middle of the front");
-        c.Piece("frontLayer", "Front layer", Axis.X, H - (2 * border), "the card's width, less both borders", "the card's height, less both borders", [Panel("front", "front layer", W - (2 * border))], []);
-        c.Opening("window", "window", "front", new Region(left - border, low - border, W - left - border, H - low - border), "the same window; cut both together before they are glued");
-        c.Piece("spinner", "Spinner half", Axis.X, tall, "the spinner's width", "the spinner's height", [Panel("spinner", "spinner half", spinner)], [], quantity: 2);
+        var basePiece = c.Piece("base", "Base", Axis.X, H, "twice the card's width", "the card's height", [Panel("front", "front", W), Panel("back", "back", W)], [Valley(90, "the card's width: the spine")]);
+        basePiece.Opening("window", "window", "front", new Rectangle(left, low, W - left, H - low), "in the middle of the front");
+        var frontLayerPiece = c.Piece("frontLayer", "Front layer", Axis.X, H - (2 * border), "the card's width, less both borders", "the card's height, less both borders", [Panel("front", "front layer", W - (2 * border))], []);
+        frontLayerPiece.Opening("window", "window", "front", new Rectangle(left - border, low - border, W - left - border, H - low - border), "the same window; cut both together before they are glued");
+        var spinnerPiece = c.Piece("spinner", "Spinner half", Axis.X, tall, "the spinner's width", "the spinner's height", [Panel("spinner", "spinner half", spinner)], [], quantity: 2);
         var w = W - (2 * border);
-        c.Bond("front", "base", "front", Face.Down, new Region(border, border, W - border, H - border), "frontLayer", "front", Face.Down, new Region(w, Zero, Zero, H - (2 * border)), "the windows level, the thread taut between and its ends cut; then the layer over them");
-        c.Lies("thread", "base", "front", Face.Up, new Region((W - spinner) / 2, (H - tall) / 2, (W + spinner) / 2, (H + tall) / 2), "spinner:1", "spinner", Face.Up, new Region(Zero, Zero, spinner, tall), "on the thread, which runs along the spine's way through the middle of the window");
-        c.Bond("halves", "spinner:1", "spinner", Face.Down, new Region(Zero, Zero, spinner, tall), "spinner:2", "spinner", Face.Down, new Region(spinner, Zero, Zero, tall), "mirror images, back to back round the thread");
+        var frontBond = c.Bond("front", basePiece["front"].Down(new Rectangle(border, border, W - border, H - border)), frontLayerPiece["front"].Down(new Rectangle(w, Zero, Zero, H - (2 * border))), "the windows level, the thread taut between and its ends cut; then the layer over them");
+        c.Lies("thread", basePiece["front"].Up(new Rectangle((W - spinner) / 2, (H - tall) / 2, (W + spinner) / 2, (H + tall) / 2)), spinnerPiece.Copy(1)["spinner"].Up(new Rectangle(Zero, Zero, spinner, tall)), "on the thread, which runs along the spine's way through the middle of the window");
+        var halvesBond = c.Bond("halves", spinnerPiece.Copy(1)["spinner"].Down(new Rectangle(Zero, Zero, spinner, tall)), spinnerPiece.Copy(2)["spinner"].Down(new Rectangle(spinner, Zero, Zero, tall)), "mirror images, back to back round the thread");
         c.Trade("windowWidth", "window", width, "frame", left);
-        c.Layer("inside", "inside, for the message", "base", ["back"], Face.Up);
+        c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up);
 
         c.Does(Effect.Turns);
         c.Step("Cut the window through the card and its front layer together, before anything is glued.");
-        c.Press("Lay the thread between the two spinner halves and press them on each other, back to back.", Pressed.Flat, "the halves cover each other all round and the thread runs through their middle", "halves");
+        c.Press("Lay the thread between the two spinner halves and press them on each other, back to back.", Pressed.Flat, "the halves cover each other all round and the thread runs through their middle", halvesBond);
         c.Step("Tape the thread tight above and below the window, parallel to the spine, and cut the ends short.");
-        c.Press("Put the front layer over it, so that it hides the thread's ends.", Pressed.Flat, "the two windows are level and nothing of the thread shows outside them", "front");
+        c.Press("Put the front layer over it, so that it hides the thread's ends.", Pressed.Flat, "the two windows are level and nothing of the thread shows outside them", frontBond);
         c.Step("Wind the spinner up before the card goes into its envelope: it spins as the card is taken out.");
         c.Trouble("the spinner rubs on the window", "one half is wider than the other, or the thread is not in the middle", "trim the wider half, or a larger window");
         c.Trouble("it does not spin", "the thread is slack", "lift the front layer, pull the thread and tape it again");

@@ -13,11 +13,11 @@ internal static class SplitGatefold
         var doors = c.Allow(new Doors());
         var relief = c.Length("relief", "relief", "the whole gap between the two doors", Pair.Of(1, 16, 1.5m), "a gap that one does not see and that keeps the doors apart", [(doors, new Doors().Because)], [(Pair.Of(3, 32, 2.5m), "more is a gap that one sees")], OnConversion.Fixed, least: "doors closer", most: "doors freer", zeroByHand: "The doors touch: their edges rub, and thick card will not lie flat.", so: "the doors do not touch");
         var left = c.Length("left", "left door", "width of the left door, the larger one unless it is made smaller", 0.62m * W, "0.62 of the card's width", [(W / 4, "a narrower door hardly covers")], [(0.75m * W, "a wider one leaves no second door")], least: "narrower left", most: "wider left");
-        c.Piece("base", "Base", Axis.X, H, "twice the card's width, less the gap", "the card's height", [Panel("left", "left door", left), Panel("back", "back", W), Panel("right", "right door", W - left - relief)], [Valley(90, "the left door"), Valley(90, "the left door and the back")]);
+        var basePiece = c.Piece("base", "Base", Axis.X, H, "twice the card's width, less the gap", "the card's height", [Panel("left", "left door", left), Panel("back", "back", W), Panel("right", "right door", W - left - relief)], [Valley(90, "the left door"), Valley(90, "the left door and the back")]);
         c.Trade("left", "left door", left, "right door", W - left - relief);
-        c.Layer("left", "left door", "base", ["left"], Face.Down);
-        c.Layer("right", "right door", "base", ["right"], Face.Down);
-        c.Layer("inside", "inside, for the message", "base", ["back"], Face.Up);
+        c.Layer("left", "left door", basePiece, ["left"], Face.Down);
+        c.Layer("right", "right door", basePiece, ["right"], Face.Down);
+        c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up);
 
         c.Does(Effect.Opens);
         c.Step("Fold both doors in and burnish, the narrow one first.");

@@ -11,25 +11,26 @@ internal static class TowerPinwheel
     {
         var f = W / 2;
         var s = c.Length("side", "side", "width of the tower's sides", 0.18m * W, "0.18 of the card's width", [(Construction.SmallestPanel, "a narrower tower does not stand")], [(f - Construction.SmallestPanel, "the fins must stand out by ⅜ in, or 10 mm")], least: "slimmer tower", most: "shorter fins");
-        c.Piece("strip", "Strip", Axis.X, H, "the four sides and the first fin", "the card's height, cut alike on all four", [Panel("side1", "side 1", s), Panel("side2", "side 2", s), Panel("side3", "side 3", s), Panel("side4", "side 4", s), Panel("fin", "fin", f)], [Mountain(-90, "a side", closed: 0), Mountain(-90, "two sides"), Mountain(-90, "three sides", closed: 0), Mountain(-90, "four sides; the fin is what is left")]);
-        c.Piece("fin", "Fin", Axis.X, H, "half the card's width", "the card's height, cut alike on all four", [Panel("fin", "fin", f)], [], quantity: 3);
-        Region On(Affine from, Affine to) => new(from, Zero, to, H);
-        c.Bond("tube", "strip", "side1", Face.Up, On(Zero, s), "strip", "fin", Face.Down, On(4 * s, 5 * s), "the first side's edge into the fin's crease");
+        var stripPiece = c.Piece("strip", "Strip", Axis.X, H, "the four sides and the first fin", "the card's height, cut alike on all four", [Panel("side1", "side 1", s), Panel("side2", "side 2", s), Panel("side3", "side 3", s), Panel("side4", "side 4", s), Panel("fin", "fin", f)], [Mountain(-90, "a side", closed: 0), Mountain(-90, "two sides"), Mountain(-90, "three sides", closed: 0), Mountain(-90, "four sides; the fin is what is left")]);
+        var finPiece = c.Piece("fin", "Fin", Axis.X, H, "half the card's width", "the card's height, cut alike on all four", [Panel("fin", "fin", f)], [], quantity: 3);
+        Rectangle On(Affine from, Affine to) => new(from, Zero, to, H);
+        var tubeBond = c.Bond("tube", stripPiece["side1"].Up(On(Zero, s)), stripPiece["fin"].Down(On(4 * s, 5 * s)), "the first side's edge into the fin's crease");
+        var fins = new List<BondHandle>();
         for (var i = 1; i <= 3; i++)
         {
-            c.Bond($"fin{i}", "strip", $"side{i + 1}", Face.Up, On(i * s, (i + 1) * s), $"fin:{i}", "fin", Face.Down, On(Zero, s), $"the fin's edge against the crease before side {i + 1}, feet level");
+            fins.Add(c.Bond($"fin{i}", stripPiece[$"side{i + 1}"].Up(On(i * s, (i + 1) * s)), finPiece.Copy(i)["fin"].Down(On(Zero, s)), $"the fin's edge against the crease before side {i + 1}, feet level"));
         }
 
         c.Trade("side", "tower", s, "fins", f - s);
-        c.Layer("outer", "outer face of the strip's fin", "strip", ["fin"], Face.Up);
-        c.Layer("outer-fins", "outer faces of the fins", "fin", ["fin"], Face.Up);
-        c.Layer("inner", "inner face of the strip's fin", "strip", ["fin"], Face.Down, free: new Region(5 * s, Zero, (4 * s) + f, H));
-        c.Layer("inner-fins", "inner faces of the fins", "fin", ["fin"], Face.Down, free: new Region(s, Zero, f, H));
+        c.Layer("outer", "outer face of the strip's fin", stripPiece, ["fin"], Face.Up);
+        c.Layer("outer-fins", "outer faces of the fins", finPiece, ["fin"], Face.Up);
+        c.Layer("inner", "inner face of the strip's fin", stripPiece, ["fin"], Face.Down, free: new Rectangle(5 * s, Zero, (4 * s) + f, H));
+        c.Layer("inner-fins", "inner faces of the fins", finPiece, ["fin"], Face.Down, free: new Rectangle(s, Zero, f, H));
 
         c.Does(Effect.Stands);
         c.Step("Fold the strip's creases and burnish both ways.");
-        c.Press("Close the tube: the first side on the start of the fin.", Pressed.Closed, "the edge lies in the crease and the tube folds flat both ways", "tube");
-        c.Press("Bond each further fin with its edge against a crease, covering a side, all turning the same way.", Pressed.Closed, "four fins stand out alike when the tube is open", "fin*");
+        c.Press("Close the tube: the first side on the start of the fin.", Pressed.Closed, "the edge lies in the crease and the tube folds flat both ways", tubeBond);
+        c.Press("Bond each further fin with its edge against a crease, covering a side, all turning the same way.", Pressed.Closed, "four fins stand out alike when the tube is open", fins);
         c.Trouble("it stands on three fins", "the four are not equally high", "trim all four on the trimmer at one setting");
         c.Watch("Cut the strip and the fins to one height at one setting.");
     });

@@ -1,3 +1,6 @@
+using WholeFold.Core.Cards;
+using WholeFold.Core.Drawing;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using static WholeFold.Core.Constructions.Affine;
 using static WholeFold.Core.Constructions.ConstructionBuilder;
@@ -16,13 +19,13 @@ internal static class TwistPop
         var (h, centre) = (q + Pair.Of(1, 4, 6m), p + z);
         c.Require("wall", e - z, "the walls must be at least as high as the grip is deep");
         c.Require("inside", H - h, "the panels must stay inside the card");
-        c.Piece("card", "Card", Axis.X, H, "twice the card's width", "the card's height", [Panel("front", "front", W), Panel("back", "back", W)], [Valley(60, "the card's width")]);
-        c.Piece("carrier", "Carrier", Axis.X, q, "twice a panel and twice the grip", "the carrier's width", [Panel("left", "left half", centre), Panel("right", "right half", centre)], [Mountain(-60, "the middle, on the spine")]);
-        c.Line(At(Zero, q / 2), At(2 * centre, q / 2), Valley(0, "half the carrier's width: it helps shaping and stays flat", closed: 0), "lower half | upper half");
-        c.Line(At(e, Zero), At(e + q, q), Valley(78, "through the middle at 45°, ending as far from the end as the walls are high"), "walls | middle");
-        c.Line(At(e, q), At(e + q, Zero), Valley(78, "through the middle at 45°, the other way"), "walls | middle");
+        var cardPiece = c.Piece("card", "Card", Axis.X, H, "twice the card's width", "the card's height", [Panel("front", "front", W), Panel("back", "back", W)], [Valley(60, "the card's width")]);
+        var carrierPiece = c.Piece("carrier", "Carrier", Axis.X, q, "twice a panel and twice the grip", "the carrier's width", [Panel("left", "left half", centre), Panel("right", "right half", centre)], [Mountain(-60, "the middle, on the spine")]);
+        carrierPiece.Line(At(Zero, q / 2), At(2 * centre, q / 2), Valley(0, "half the carrier's width: it helps shaping and stays flat", closed: 0), "lower half | upper half");
+        carrierPiece.Line(At(e, Zero), At(e + q, q), Valley(78, "through the middle at 45°, ending as far from the end as the walls are high"), "walls | middle");
+        carrierPiece.Line(At(e, q), At(e + q, Zero), Valley(78, "through the middle at 45°, the other way"), "walls | middle");
         var (mid, left, right) = (At(centre, q / 2), e, e + q);
-        c.Plates([
+        carrierPiece.Plates([
             new("left", "left wall and triangle", [At(Zero, Zero), At(left, Zero), mid, At(left, q), At(Zero, q)]),
             new("low-left", "lower left corner", [At(left, Zero), At(centre, Zero), mid], "left", 2),
             new("high-left", "upper left corner", [mid, At(centre, q), At(left, q)], "left", 3),
@@ -30,27 +33,27 @@ internal static class TwistPop
             new("high-right", "upper right corner", [mid, At(right, q), At(centre, q)], "high-left", 0),
             new("right", "right wall and triangle", [At(right, Zero), At(2 * centre, Zero), At(2 * centre, q), At(right, q), mid], "low-right", 3),
         ], new Ring("high-right", "right", 2));
-        c.Piece("concertina", "Concertina", Axis.X, h, "four panels", "the carrier's width and ¼ in, or 6 mm", [Panel("one", "first panel", p), Panel("two", "second panel", p), Panel("three", "third panel", p), Panel("four", "fourth panel", p)], [Valley(60, "a panel"), Mountain(-60, "two panels"), Valley(60, "three panels")]);
+        var concertinaPiece = c.Piece("concertina", "Concertina", Axis.X, h, "four panels", "the carrier's width and ¼ in, or 6 mm", [Panel("one", "first panel", p), Panel("two", "second panel", p), Panel("three", "third panel", p), Panel("four", "fourth panel", p)], [Valley(60, "a panel"), Mountain(-60, "two panels"), Valley(60, "three panels")]);
 
         // The carrier lies in the middle of the card's height, its middle on the spine; only its two triangles are glued.
         var (x, y, over) = (W - centre, (H - q) / 2, (h - q) / 2);
         Region Triangle(Affine dx, Affine dy, bool leftOne) => leftOne
             ? Region.Of(At(left + dx, dy), At(centre + dx, (q / 2) + dy), At(left + dx, q + dy))
             : Region.Of(At(right + dx, dy), At(centre + dx, (q / 2) + dy), At(right + dx, q + dy));
-        c.Bond("front", "card", "front", Face.Up, Triangle(x, y, true), "carrier", "left", Face.Down, Triangle(Zero, Zero, true), "the triangle's tip on the spine, in the middle of the card's height; glue right into its corners and none outside");
-        c.Bond("back", "card", "back", Face.Up, Triangle(x, y, false), "carrier", "right", Face.Down, Triangle(Zero, Zero, false), "close the card on it: it finds its place");
-        c.Bond("first", "carrier", "left", Face.Up, new Region(Zero, Zero, z, q), "concertina", "one", Face.Down, new Region(p - z, over, p, over + q), "the end of the wall a grip before the panel's crease, overhanging equally above and below");
-        c.Bond("fourth", "carrier", "right", Face.Up, new Region((2 * centre) - z, Zero, 2 * centre, q), "concertina", "four", Face.Down, new Region(3 * p, over, (3 * p) + z, over + q), "the other end, the same");
-        c.Layer("panels", "panels", "concertina", ["one", "two", "three", "four"], Face.Up);
-        c.Layer("front", "front", "card", ["front"], Face.Down, levels: 2);
+        var frontBond = c.Bond("front", cardPiece["front"].Up(Triangle(x, y, true)), carrierPiece["left"].Down(Triangle(Zero, Zero, true)), "the triangle's tip on the spine, in the middle of the card's height; glue right into its corners and none outside");
+        var backBond = c.Bond("back", cardPiece["back"].Up(Triangle(x, y, false)), carrierPiece["right"].Down(Triangle(Zero, Zero, false)), "close the card on it: it finds its place");
+        var firstBond = c.Bond("first", carrierPiece["left"].Up(new Rectangle(Zero, Zero, z, q)), concertinaPiece["one"].Down(new Rectangle(p - z, over, p, over + q)), "the end of the wall a grip before the panel's crease, overhanging equally above and below");
+        var fourthBond = c.Bond("fourth", carrierPiece["right"].Up(new Rectangle((2 * centre) - z, Zero, 2 * centre, q)), concertinaPiece["four"].Down(new Rectangle(3 * p, over, (3 * p) + z, over + q)), "the other end, the same");
+        c.Layer("panels", "panels", concertinaPiece, ["one", "two", "three", "four"], Face.Up);
+        c.Layer("front", "front", cardPiece, ["front"], Face.Down, levels: 2);
         c.Trade("carrierWidth", "height of the panels", h, "card above and below", H - h);
 
         c.Does(Effect.PopsUp);
         c.Step("Shape the carrier: fold and burnish its diagonals as valleys, its middle as a mountain, and run a nail along the lengthwise score.");
         c.Step("Fold the concertina, valley, mountain, valley, and burnish both ways.");
-        c.Press("Fold the carrier and glue one of its triangles into the card.", Pressed.Closed, "the tip lies on the spine in the middle of the height", "front");
-        c.Press("Glue the other triangle and close the card on it.", Pressed.Closed, "opened, both tips meet on the spine", "back");
-        c.Press("Glue the concertina's first panel into the left wall and its last into the right one.", Pressed.Closed, "its crease lies the grip inside the wall's end, and it overhangs the wall equally above and below", "first", "fourth");
+        c.Press("Fold the carrier and glue one of its triangles into the card.", Pressed.Closed, "the tip lies on the spine in the middle of the height", frontBond);
+        c.Press("Glue the other triangle and close the card on it.", Pressed.Closed, "opened, both tips meet on the spine", backBond);
+        c.Press("Glue the concertina's first panel into the left wall and its last into the right one.", Pressed.Closed, "its crease lies the grip inside the wall's end, and it overhangs the wall equally above and below", firstBond, fourthBond);
         c.Trouble("the panels jam half-way", "glue outside the triangles' corners", "ease it off; glue right into the corners and none outside");
         c.Trouble("the concertina hangs askew", "its two ends are not at one height", "lift one end and set it by the carrier's edges");
         c.Watch("Nothing raised on the two middle panels' folds.");

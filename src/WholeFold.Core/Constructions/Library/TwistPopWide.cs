@@ -1,3 +1,4 @@
+using WholeFold.Core.Cards;
 using WholeFold.Core.Measure;
 using static WholeFold.Core.Constructions.Affine;
 using static WholeFold.Core.Constructions.ConstructionBuilder;
@@ -16,23 +17,23 @@ internal static class TwistPopWide
         var (cx, cy, half, a) = (W - Pair.Of(1, 4, 6m), reach, arm / 2, reach - (0.75m * k));
         var (low, high, west, east) = (cy - half, cy + half, cx - (column / 2), cx + (column / 2));
         c.Require("diagonals", cx - half, "the diagonals must end on the arms' edges");
-        c.Piece("card", "Card", Axis.X, H, "twice the card's width", "the card's height", [Panel("front", "front", W), Panel("back", "back", W)], [Valley(0, "the card's width")]);
-        c.Piece("insert", "Insert", Axis.X, 2 * reach, "twice the card's width, less ½ in, or 12 mm", "twice the reach", [Panel("left", "left half", cx), Panel("right", "right half", cx)], [Mountain(0, "the middle, on the spine")]);
-        c.Line(At(cx - half, low), At(cx + half, high), Valley(0, "through the middle at 45°, out to the arms' edges"), "arms | column");
-        c.Line(At(cx - half, high), At(cx + half, low), Valley(0, "through the middle at 45°, the other way"), "arms | column");
+        var cardPiece = c.Piece("card", "Card", Axis.X, H, "twice the card's width", "the card's height", [Panel("front", "front", W), Panel("back", "back", W)], [Valley(0, "the card's width")]);
+        var insertPiece = c.Piece("insert", "Insert", Axis.X, 2 * reach, "twice the card's width, less ½ in, or 12 mm", "twice the reach", [Panel("left", "left half", cx), Panel("right", "right half", cx)], [Mountain(0, "the middle, on the spine")]);
+        insertPiece.Line(At(cx - half, low), At(cx + half, high), Valley(0, "through the middle at 45°, out to the arms' edges"), "arms | column");
+        insertPiece.Line(At(cx - half, high), At(cx + half, low), Valley(0, "through the middle at 45°, the other way"), "arms | column");
         foreach (var (id, name, region) in new[]
         {
-            ("foot-left", "lower left corner", new Region(Zero, Zero, west, low)),
-            ("foot-right", "lower right corner", new Region(east, Zero, 2 * cx, low)),
-            ("head-left", "upper left corner", new Region(Zero, high, west, 2 * cy)),
-            ("head-right", "upper right corner", new Region(east, high, 2 * cx, 2 * cy)),
+            ("foot-left", "lower left corner", new Rectangle(Zero, Zero, west, low)),
+            ("foot-right", "lower right corner", new Rectangle(east, Zero, 2 * cx, low)),
+            ("head-left", "upper left corner", new Rectangle(Zero, high, west, 2 * cy)),
+            ("head-right", "upper right corner", new Rectangle(east, high, 2 * cx, 2 * cy)),
         })
         {
-            c.Opening(id, name, "left", region, "what is left of the corner beside the column", CutKind.Notch);
+            insertPiece.Opening(id, name, "left", region, "what is left of the corner beside the column", CutKind.Notch);
         }
 
         var mid = At(cx, cy);
-        c.Plates([
+        insertPiece.Plates([
             new("left", "left arm", [At(Zero, low), At(cx - half, low), mid, At(cx - half, high), At(Zero, high)]),
             new("low-left", "column's foot, left half", [At(cx, Zero), mid, At(cx - half, low), At(west, low), At(west, Zero)], "left", 1),
             new("high-left", "column's head, left half", [At(cx, 2 * cy), At(west, 2 * cy), At(west, high), At(cx - half, high), mid], "left", 2),
@@ -42,28 +43,28 @@ internal static class TwistPopWide
         ], new Ring("high-right", "right", 1));
 
         // It lies the long way down the column, the first square at the head; closed, all four lie on each other.
-        c.Piece("twist", "Twist", Axis.X, k, "four squares", "a square", [Panel("one", "first square", k), Panel("two", "second square", k), Panel("three", "third square", k), Panel("four", "fourth square", k)], [Valley(37, "a square"), Mountain(-75, "two squares"), Valley(37, "three squares")]);
+        var twistPiece = c.Piece("twist", "Twist", Axis.X, k, "four squares", "a square", [Panel("one", "first square", k), Panel("two", "second square", k), Panel("three", "third square", k), Panel("four", "fourth square", k)], [Valley(37, "a square"), Mountain(-75, "two squares"), Valley(37, "three squares")]);
         var (x, y, patch) = (W - cx, (H / 2) - cy, k / 4);
         Region Arm(Affine dx, Affine dy, bool leftOne) => leftOne
             ? Region.Of(At(dx, low + dy), At(cx - half + dx, low + dy), At(cx + dx, cy + dy), At(cx - half + dx, high + dy), At(dx, high + dy))
             : Region.Of(At((2 * cx) + dx, low + dy), At(cx + half + dx, low + dy), At(cx + dx, cy + dy), At(cx + half + dx, high + dy), At((2 * cx) + dx, high + dy));
-        c.Bond("front", "card", "front", Face.Up, Arm(x, y, true), "insert", "left", Face.Down, Arm(Zero, Zero, true), "its middle on the spine and in the middle of the card's height; glue only between the diagonals");
-        c.Bond("back", "card", "back", Face.Up, Arm(x, y, false), "insert", "right", Face.Down, Arm(Zero, Zero, false), "close the card on it: it finds its place");
+        var frontBond = c.Bond("front", cardPiece["front"].Up(Arm(x, y, true)), insertPiece["left"].Down(Arm(Zero, Zero, true)), "its middle on the spine and in the middle of the card's height; glue only between the diagonals");
+        var backBond = c.Bond("back", cardPiece["back"].Up(Arm(x, y, false)), insertPiece["right"].Down(Arm(Zero, Zero, false)), "close the card on it: it finds its place");
 
         // Turned by a right angle, so each patch is told corner by corner. The strip's head stands a quarter of a square outside the column's.
         var (edge, head) = ((k - column) / 2, 2 * cy);
-        c.Bond("first", "insert", "high-left", Face.Up, Region.Of(At(west, head - patch), At(west + patch, head - patch), At(west + patch, head), At(west, head)), "twist", "one", Face.Down, Region.Of(At(2 * patch, edge), At(2 * patch, edge + patch), At(patch, edge + patch), At(patch, edge)), "the crease exactly ¾ of a square from the column's end, the strip in its middle; glue only the outer corner");
-        c.Bond("fourth", "insert", "low-right", Face.Up, Region.Of(At(east, Zero), At(east - patch, Zero), At(east - patch, patch), At(east, patch)), "twist", "four", Face.Down, Region.Of(At((4 * k) - patch, k - edge), At((4 * k) - patch, k - edge - patch), At((4 * k) - (2 * patch), k - edge - patch), At((4 * k) - (2 * patch), k - edge)), "glue the other outer corner and close the card: it finds its place");
-        c.Layer("squares", "squares", "twist", ["one", "two", "three", "four"], Face.Up);
-        c.Layer("front", "front", "card", ["front"], Face.Down, levels: 2);
+        var firstBond = c.Bond("first", insertPiece["high-left"].Up(Region.Of(At(west, head - patch), At(west + patch, head - patch), At(west + patch, head), At(west, head))), twistPiece["one"].Down(Region.Of(At(2 * patch, edge), At(2 * patch, edge + patch), At(patch, edge + patch), At(patch, edge))), "the crease exactly ¾ of a square from the column's end, the strip in its middle; glue only the outer corner");
+        var fourthBond = c.Bond("fourth", insertPiece["low-right"].Up(Region.Of(At(east, Zero), At(east - patch, Zero), At(east - patch, patch), At(east, patch))), twistPiece["four"].Down(Region.Of(At((4 * k) - patch, k - edge), At((4 * k) - patch, k - edge - patch), At((4 * k) - (2 * patch), k - edge - patch), At((4 * k) - (2 * patch), k - edge))), "glue the other outer corner and close the card: it finds its place");
+        c.Layer("squares", "squares", twistPiece, ["one", "two", "three", "four"], Face.Up);
+        c.Layer("front", "front", cardPiece, ["front"], Face.Down, levels: 2);
         c.Trade("square", "squares", k, "reach left beyond them", reach - k);
 
         c.Does(Effect.PopsUp);
         c.Step("Cut the corners away, fold the diagonals as valleys and the middle as a mountain, and burnish both ways.");
-        c.Press("Glue one arm into the card, only between the diagonals.", Pressed.Flat, "the insert's middle lies on the spine and in the middle of the height", "front");
-        c.Press("Glue the other arm and close the card on it.", Pressed.Closed, "opened, the insert lies flat and the diagonals meet on the spine", "back");
-        c.Press("Glue the strip's first square to the column's head, its outer corner only.", Pressed.Flat, "the strip's crease lies three quarters of a square from the column's end, the strip in its middle", "first");
-        c.Press("Put glue on the other outer corner and close the card: the strip finds its place.", Pressed.Closed, "opened, the strip stands evenly in the middle", "fourth");
+        c.Press("Glue one arm into the card, only between the diagonals.", Pressed.Flat, "the insert's middle lies on the spine and in the middle of the height", frontBond);
+        c.Press("Glue the other arm and close the card on it.", Pressed.Closed, "opened, the insert lies flat and the diagonals meet on the spine", backBond);
+        c.Press("Glue the strip's first square to the column's head, its outer corner only.", Pressed.Flat, "the strip's crease lies three quarters of a square from the column's end, the strip in its middle", firstBond);
+        c.Press("Put glue on the other outer corner and close the card: the strip finds its place.", Pressed.Closed, "opened, the strip stands evenly in the middle", fourthBond);
         c.Trouble("the strip tears loose", "the first square was glued past its outer corner", "glue a quarter of a square, no more");
         c.Trouble("the arms crease", "glued beyond the diagonals", "ease them off: beyond the diagonals they swing with the column");
         c.Watch("Half-way the strip bends as paper does: use a card that is supple.");

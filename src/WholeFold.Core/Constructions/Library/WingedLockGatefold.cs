@@ -14,7 +14,7 @@ internal static class WingedLockGatefold
         var p = (W - centre) / 2;
         var w = (centre - pad) / 2;
         Panel Wing(string id, string name) => new(id, name, w, new Limit(Construction.SmallestTab, $"the {name} would be too narrow to catch"));
-        c.Piece("base", "Base", Axis.X, H, "twice the card's width, less the pad", "the card's height", [Wing("wing-left", "left wing"), Panel("door-left", "left door", p), Panel("inner-left", "left inner", p), Panel("centre", "centre", centre), Panel("inner-right", "right inner", p), Panel("door-right", "right door", p), Wing("wing-right", "right wing")], [
+        var basePiece = c.Piece("base", "Base", Axis.X, H, "twice the card's width, less the pad", "the card's height", [Wing("wing-left", "left wing"), Panel("door-left", "left door", p), Panel("inner-left", "left inner", p), Panel("centre", "centre", centre), Panel("inner-right", "right inner", p), Panel("door-right", "right door", p), Wing("wing-right", "right wing")], [
             Mountain(-60, "the wing: half of what the centre leaves beside the pad", closed: 0),
             Valley(120, "the wing and the door"),
             Mountain(-60, "the wing, the door and the inner panel", closed: 0),
@@ -23,9 +23,9 @@ internal static class WingedLockGatefold
             Mountain(-60, "then the right door; what is left is the right wing", closed: 0),
         ]);
         c.Trade("centre", "lock", centre, "door", p);
-        c.Layer("doors", "doors and inner panels", "base", ["door-left", "inner-left", "inner-right", "door-right"], Face.Up, bothFaces: true);
-        c.Layer("wings", "wings", "base", ["wing-left", "wing-right"], Face.Down);
-        c.Layer("centre", "centre strip", "base", ["centre"], Face.Up, bothFaces: true);
+        c.Layer("doors", "doors and inner panels", basePiece, ["door-left", "inner-left", "inner-right", "door-right"], Face.Up, bothFaces: true);
+        c.Layer("wings", "wings", basePiece, ["wing-left", "wing-right"], Face.Down);
+        c.Layer("centre", "centre strip", basePiece, ["centre"], Face.Up, bothFaces: true);
 
         c.Does(Effect.Opens);
         c.Step("Fold each wing and door pair on itself and burnish, from the outside inwards.");

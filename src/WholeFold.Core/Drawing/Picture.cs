@@ -1,15 +1,16 @@
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
-namespace WholeFold.Core.Folding;
+namespace WholeFold.Core.Drawing;
 
 /// <summary>A shape of a picture, already seen from where one stands: x to the right, y up, in units.</summary>
 /// <param name="Holes">What is cut out of it.</param>
 /// <param name="Light">How much light falls on it, 0 to 1.</param>
 /// <param name="Inside">True where the face that was up on the board is seen.</param>
 /// <param name="IsLayer">Decoration on a panel, not the panel.</param>
-public sealed record Shape(string Piece, string Plate, IReadOnlyList<(double X, double Y)> Corners, IReadOnlyList<IReadOnlyList<(double X, double Y)>> Holes, double Light, bool Inside, bool IsLayer);
+public sealed record Shape(PlateRef Plate, IReadOnlyList<(double X, double Y)> Corners, IReadOnlyList<IReadOnlyList<(double X, double Y)>> Holes, double Light, bool Inside, bool IsLayer);
 
 /// <summary>The folded card seen a little from above and from one side, what is behind first.</summary>
 public sealed record Picture(IReadOnlyList<Shape> Shapes)
@@ -53,43 +54,41 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
         }
     }
 
-    public static Picture Of(SizedDesign sized, MotionFrame frame)
+    public static Picture Of(Figures sized, IReadOnlyList<Body> bodies, MotionFrame frame)
     {
         ArgumentNullException.ThrowIfNull(sized);
         ArgumentNullException.ThrowIfNull(frame);
         var construction = sized.Construction;
-        var assembly = Assembly.Of(construction, sized.Pieces, sized.Evaluator, (piece, crease) => frame.Angles[(piece.Piece.Id, crease)], Lift.Units);
+        var assembly = Assembly.Of(construction, sized.Pieces, sized.Evaluator, (piece, crease) => frame.Angles[new CreaseRef(piece.Piece.Id, crease)], Lift.Units);
         var first = sized.Pieces[0];
-        var view = construction.LookedAt ?? new LookedAt(first.Piece.Copies.First(), first.Plates.MaxBy(p => p.Box.Width.Units * p.Box.Height.Units)!.Id, Axis.Y);
-        var toTable = Eye(view.Up, construction.Slanting).Of(assembly.Frames[Assembly.Key(view.Piece, view.Plate)].Inverse);
-        var gone = construction.Bonds.Where(b => b.TakenOff && frame.Share > 0).Select(b => b.PieceB).ToHashSet();
+        var view = construction.LookedAt ?? new LookedAt(new PlateRef(first.Piece.Copies[0], first.Plates.MaxBy(p => p.Box.Width.Units * p.Box.Height.Units)!.Id), Axis.Y);
+        var toTable = Eye(view.Up, construction.Slanting).Of(assembly.Frames[view.Plate].Inverse);
+        var gone = construction.Bonds.Where(b => b.TakenOff && frame.Share > 0).Select(b => b.B.Piece).ToHashSet();
 
         // With what is taken off goes what is bonded to it.
-        while (construction.Bonds.FirstOrDefault(b => !b.Loose && gone.Contains(b.PieceA) != gone.Contains(b.PieceB)) is { } bond)
+        while (construction.Bonds.FirstOrDefault(b => !b.Loose && gone.Contains(b.A.Piece) != gone.Contains(b.B.Piece)) is { } bond)
         {
-            gone.UnionWith([bond.PieceA, bond.PieceB]);
+            gone.UnionWith([bond.A.Piece, bond.B.Piece]);
         }
 
         var seen = new List<Seen>();
         foreach (var (id, piece) in sized.Pieces.SelectMany(p => p.Piece.Copies.Select(id => (id, p))).Where(p => !gone.Contains(p.id)))
         {
-            seen.AddRange(piece.Plates.Select(plate => See(sized, piece, plate, id, toTable.Of(assembly.Frames[Assembly.Key(id, plate.Id)]))));
+            seen.AddRange(piece.Plates.Select(plate => See(bodies, piece, plate, id, toTable.Of(assembly.Frames[new PlateRef(id, plate.Id)]))));
         }
 
         return new Picture([.. BackToFront(seen).SelectMany(s => s.Shapes)]);
     }
 
     /// <summary>A plate with the layers on the face that is seen.</summary>
-    private static Seen See(SizedDesign sized, SizedPiece piece, SizedPlate plate, string id, Frame at)
+    private static Seen See(IReadOnlyList<Body> bodies, SizedPiece piece, SizedPlate plate, PieceRef id, Frame at)
     {
         var inside = at.Ez.Z >= 0;
         var light = Math.Round(Math.Abs(at.Ez.Dot(Lamp)) / Lamp.Length, 2);
         var holes = piece.HolesIn(plate).ToList();
         IReadOnlyList<(double, double)> Outline(IEnumerable<Point> corners) => [.. corners.Select(c => at.Apply(c.X.Units, c.Y.Units)).Select(c => (c.X, c.Y))];
-        Shape Draw(IEnumerable<Point> corners, bool layer) => new(id, plate.Id, Outline(corners), [.. holes.Select(Outline)], light, inside, layer);
-        var layers = sized.Layers.Where(l => l.Role.Piece == piece.Piece.Id && l.Panels.Contains(plate.Id) && (l.Role.BothFaces || (l.Role.Face == Face.Up) == inside))
-            .Select(l => l.BoxOn(plate.Id))
-            .Select(box => Draw([new(box.Left, box.Bottom), new(box.Right, box.Bottom), new(box.Right, box.Top), new(box.Left, box.Top)], true));
+        Shape Draw(IEnumerable<Point> corners, bool layer) => new(new PlateRef(id, plate.Id), Outline(corners), [.. holes.Select(Outline)], light, inside, layer);
+        var layers = bodies.Where(b => b.Piece == piece.Piece.Id && b.Plate == plate.Id && (b.Face == Face.Up) == inside).Select(b => Draw(b.Outline, true));
         return new Seen([.. plate.Corners.Select(c => at.Apply(c.X.Units, c.Y.Units))], at.Ez, [Draw(plate.Corners, false), .. layers]);
     }
 

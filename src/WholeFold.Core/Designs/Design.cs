@@ -1,10 +1,11 @@
-using WholeFold.Core.Catalogue;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Constructions.Allowances;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 using WholeFold.Core.Tooling;
 
-namespace WholeFold.Core.Sizing;
+namespace WholeFold.Core.Designs;
 
 /// <summary>What is given up first when not everything can be had.</summary>
 public enum Priority
@@ -35,6 +36,7 @@ public sealed record Reveal(string Id, string Name, Pair Width, bool Framed = fa
 {
     public static Reveal Standard => All[1];
 
+    /// <summary>The schools that have a name.</summary>
     public static IReadOnlyList<Reveal> All { get; } =
     [
         new("thin", "thin", Pair.Of(1, 16, 1.5m)),
@@ -50,7 +52,7 @@ public sealed record Reveal(string Id, string Name, Pair Width, bool Framed = fa
 }
 
 /// <summary>
-/// A card design: what was chosen, never what was worked out. Figures come of it anew each time (<see cref="Sizer.Size"/>).
+/// A card design: what was chosen, never what was worked out. Figures come of it anew each time.
 /// </summary>
 public sealed record Design
 {
@@ -59,11 +61,11 @@ public sealed record Design
     /// <summary>The format it was designed in.</summary>
     public required Target Home { get; init; }
 
+    /// <summary>What is to hand while it is made.</summary>
+    public required Inventory Inventory { get; init; }
+
     /// <summary>The id of a tool set; null follows the system of whatever format it is sized for.</summary>
     public string? Tools { get; init; }
-
-    /// <summary>Tool sets of the user's own, by id, beside the presets.</summary>
-    public IReadOnlyDictionary<string, ToolSet> OwnTools { get; init; } = new Dictionary<string, ToolSet>();
 
     public required Stock Stock { get; init; }
 
@@ -77,7 +79,7 @@ public sealed record Design
     public IReadOnlyDictionary<string, Stock> PieceStocks { get; init; } = new Dictionary<string, Stock>();
 
     /// <summary>What the layers are stuck with.</summary>
-    public Adhesive Adhesive { get; init; } = Adhesive.Glue;
+    public required Adhesive Adhesive { get; init; }
 
     /// <summary>How the grain runs in the sheet that the card is cut from.</summary>
     public Grain Grain { get; init; }
@@ -100,8 +102,23 @@ public sealed record Design
     public Construction Construction => Family.For(Choices);
 
     /// <summary>What its allowances are worked out from.</summary>
-    internal Constructions.Allowances.Papers Papers => new(StockOf, LayerStock.Caliper + Adhesive.Thickness);
+    internal Papers Papers => new(StockOf, LayerStock.Caliper + Adhesive.Thickness, Inventory.CorrectionOf);
 
     /// <summary>The stock of a piece; the design's own card for null.</summary>
     public Stock StockOf(string? piece) => piece is not null && PieceStocks.TryGetValue(piece, out var own) ? own : Stock;
+
+    /// <summary>The tools that it is made with in a format.</summary>
+    public ToolSet ToolsFor(Target target)
+    {
+        var kit = Tools is { } id ? Inventory.Find<ToolKit>(id)! : Inventory.DefaultToolsFor(target.Format.System);
+        var tools = kit.For(target.Format.System);
+        return Prefer.WithRuler && tools.RulerMarks.Count == 0 ? tools with { RulerMarks = [ToolSet.FinestRuler.In(tools.System)] } : tools;
+    }
+
+    /// <summary>The same with a parameter set by hand for one format.</summary>
+    public Design Adjusted(Target target, string parameter, Length value)
+    {
+        var here = new Dictionary<string, Length>(Adjustments.GetValueOrDefault(target.Key) ?? new Dictionary<string, Length>()) { [parameter] = value };
+        return this with { Adjustments = new Dictionary<string, IReadOnlyDictionary<string, Length>>(Adjustments) { [target.Key] = here } };
+    }
 }

@@ -1,4 +1,6 @@
-namespace WholeFold.Core.Sizing;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Input;
 
 /// <summary>Something given was not understood or is outside what is accepted.</summary>
 /// <param name="code">Stable, for programs: <c>format.unknown</c>, <c>parameter.limit</c> …</param>
@@ -14,14 +16,4 @@ public sealed class InputProblemException(string code, string field, string reas
     public string Reason { get; } = reason;
 
     public string Accepted { get; } = accepted;
-}
-
-/// <summary>One of the things that cannot hold together.</summary>
-/// <param name="Id">Where it comes from: <c>pin:centre</c>, <c>limit:depth.max</c>, <c>panel:base.door</c>, <c>marks:scores</c>.</param>
-public sealed record Conflict(string Id, string Text);
-
-/// <summary>No figures can satisfy what was asked; the conflicts cannot all hold, and would if any one of them were dropped.</summary>
-public sealed class NoFiguresException(IReadOnlyList<Conflict> conflicts) : Exception("These cannot hold together: " + string.Join("; ", conflicts.Select(c => c.Text)) + ".")
-{
-    public IReadOnlyList<Conflict> Conflicts { get; } = conflicts;
 }

@@ -1,0 +1,118 @@
+using WholeFold.Core.Checks;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Dressing;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Cards;
+
+/// <summary>
+/// A sized card with all that follows from its figures: layers, poses, thickness, envelope, findings. Each is worked out when
+/// it is first asked for, so whoever only wants figures pays for nothing else.
+/// </summary>
+public sealed class Card : ICard
+{
+    private readonly Lazy<IReadOnlyList<SizedLayer>> _layers;
+    private readonly Lazy<IReadOnlyList<Body>> _bodies;
+    private readonly Lazy<ClosedPose> _closed;
+    private readonly Lazy<ThicknessMap> _thickness;
+    private readonly Lazy<Envelope?> _envelope;
+    private readonly Lazy<IReadOnlyList<Check>> _checks;
+    private readonly Lazy<IReadOnlyDictionary<FigureRef, SafeSide>> _safe;
+    private readonly Lazy<double> _grams;
+
+    public Card(Figures figures)
+    {
+        ArgumentNullException.ThrowIfNull(figures);
+        Figures = figures;
+        _layers = new(() => LayerSizer.Size(figures));
+        _bodies = new(() => [.. Layers.SelectMany(l => l.Bodies(Design.Adhesive))]);
+        _closed = new(() => ClosedPose.Of(figures));
+        _thickness = new(() => ThicknessMap.Of(figures, Closed, Bodies));
+        _envelope = new(() => figures.Construction.GoesRound ? null : Design.Inventory.EnvelopeFor(Closed.Width, Closed.Height, Thickness.Greatest, Target.Format.System));
+        _checks = new(() => AllChecks.Run(this));
+        _safe = new(FindSafeSides);
+        _grams = new(() => Weight.Grams(figures, Bodies));
+    }
+
+    public Figures Figures { get; }
+
+    public Design Design => Figures.Design;
+
+    public Target Target => Figures.Target;
+
+    public Construction Construction => Figures.Construction;
+
+    public IReadOnlyList<SizedPiece> Pieces => Figures.Pieces;
+
+    public IReadOnlyList<SizedLayer> Layers => _layers.Value;
+
+    /// <summary>What lies on its plates.</summary>
+    public IReadOnlyList<Body> Bodies => _bodies.Value;
+
+    public ClosedPose Closed => _closed.Value;
+
+    /// <summary>The other states of a card that has several, each lying flat.</summary>
+    public IEnumerable<(CardState State, ClosedPose Pose)> States => Construction.States.Select(s => (s, ClosedPose.Of(Figures, s)));
+
+    public ThicknessMap Thickness => _thickness.Value;
+
+    public Envelope? Envelope => _envelope.Value;
+
+    /// <summary>What was found, the gravest first.</summary>
+    public IReadOnlyList<Check> Checks => _checks.Value;
+
+    /// <summary>Which way each figure may miss, by its id.</summary>
+    public IReadOnlyDictionary<FigureRef, SafeSide> SafeSides => _safe.Value;
+
+    /// <summary>What it weighs.</summary>
+    public double Grams => _grams.Value;
+
+    /// <summary>Every figure of pieces and layers, in the order in which it is read out.</summary>
+    public IEnumerable<Measured> All => Figures.All.Concat(Layers.SelectMany(l => l.Sides));
+
+    /// <summary>The gravest thing found gets the line; the rest is in the findings.</summary>
+    public Verdict Verdict
+    {
+        get
+        {
+            if (Checks.FirstOrDefault(c => c.Severity == Severity.Error) is { } error)
+            {
+                return new Verdict(VerdictKind.Stuck, error.AtAGlance?.Text ?? error.Text);
+            }
+
+            var found = Checks.Select(c => c.AtAGlance).OfType<Verdict>().MaxBy(v => v.Kind);
+            return found
+                ?? (Figures.Eased.FirstOrDefault() is { } eased ? new Verdict(VerdictKind.Eased, Words.Of($"{eased.Parameter.Name} eased to {eased.Value}"))
+                : new Verdict(VerdictKind.AsDrawn, Words.Of($"goes as drawn")));
+        }
+    }
+
+    /// <summary>All figures of the design in the target format.</summary>
+    /// <exception cref="Input.InputProblemException">A figure set by hand is outside its parameter's limits.</exception>
+    /// <exception cref="NoFiguresException">Nothing satisfies what was set, the limits and the marks together.</exception>
+    public static Card Of(Design design, Target target, CancellationToken cancel = default) => new(Sizer.Size(design, target, cancel));
+
+    /// <summary>The same, but null where there are no figures.</summary>
+    /// <exception cref="Input.InputProblemException">A figure set by hand is outside its parameter's limits.</exception>
+    public static Card? Try(Design design, Target target, CancellationToken cancel = default) => Sizer.TrySize(design, target, cancel) is { } figures ? new Card(figures) : null;
+
+    private Dictionary<FigureRef, SafeSide> FindSafeSides()
+    {
+        var sides = new Dictionary<FigureRef, SafeSide>(Folding.SafeSides.Of(Figures, Closed));
+        foreach (var layer in Layers)
+        {
+            foreach (var side in layer.Sides)
+            {
+                sides[side.Id] = layer.Safe;
+            }
+        }
+
+        return sides;
+    }
+}

@@ -1,0 +1,63 @@
+using WholeFold.Core.Dressing;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Checks;
+
+public enum Severity
+{
+    Note,
+    Caution,
+    Error,
+}
+
+/// <summary>How a design takes to a format, at a glance.</summary>
+public enum VerdictKind
+{
+    /// <summary>Every figure is what the rule asks for, on marks that can be set.</summary>
+    AsDrawn,
+
+    /// <summary>It goes, with something given up for the tools or the format.</summary>
+    Eased,
+
+    /// <summary>It goes, from a larger sheet than the everyday one.</summary>
+    LargerSheet,
+
+    /// <summary>It does not go.</summary>
+    Stuck,
+}
+
+/// <summary>A verdict in one short line.</summary>
+public sealed record Verdict(VerdictKind Kind, Words Text);
+
+/// <summary>Something found, with its figures.</summary>
+public sealed record Check(string Id, Severity Severity, Words Text, IReadOnlyDictionary<string, Length> Figures)
+{
+    /// <summary>What it makes of the design at a glance; null where it does not change that.</summary>
+    public Verdict? AtAGlance { get; init; }
+}
+
+/// <summary>A card as a check looks at it: its figures, and what follows from them once it is asked for.</summary>
+public interface ICard
+{
+    Figures Figures { get; }
+
+    IReadOnlyList<SizedLayer> Layers { get; }
+
+    /// <summary>In its envelope, computed from panels, folds and bonds.</summary>
+    ClosedPose Closed { get; }
+
+    /// <summary>Over each spot of the closed card, how much lies there.</summary>
+    ThicknessMap Thickness { get; }
+
+    /// <summary>The one that it goes into; null where one has to be made.</summary>
+    Envelope? Envelope { get; }
+}
+
+/// <summary>What is looked for in a card, one file a check.</summary>
+internal interface ICheck
+{
+    IEnumerable<Check> Find(ICard card);
+}

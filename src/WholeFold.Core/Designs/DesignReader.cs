@@ -1,0 +1,175 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
+using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.Core.Designs;
+
+/// <summary>A design that was read, with the unit its owner reads in.</summary>
+public sealed record ReadDesign(Design Design, Target Target, DisplayUnit Unit);
+
+/// <summary>Turns what was written down into a design, refusing what is not understood with the place and an example.</summary>
+/// <param name="catalogue">The constructions there are.</param>
+/// <param name="inventory">What is to hand, beside what a design carries.</param>
+public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
+{
+    private const int LongestName = 80;
+
+    public Catalogue Catalogue { get; } = catalogue;
+
+    public Inventory Inventory { get; } = inventory;
+
+    /// <exception cref="InputProblemException">Something is unknown or out of range.</exception>
+    public ReadDesign Read(DesignSpec spec)
+    {
+        ArgumentNullException.ThrowIfNull(spec);
+        var hand = Inventory.With(spec.Own);
+        var family = FamilyOf(spec);
+        var home = new Target(FormatOf(spec.Format, "format", hand), spec.Turn);
+        var target = spec.Target is null ? home : new Target(FormatOf(spec.Target, "target", hand), spec.TargetTurn);
+        var unit = spec.Units is null ? home.Format.System.UnitOf() : UnitReader.Read(spec.Units, "units");
+        if (spec.Tools is not null)
+        {
+            Known<ToolKit>(hand, spec.Tools, "tools.unknown", "tools", "a tool set");
+        }
+
+        if (spec.Name.Length > LongestName || spec.Name.Any(char.IsControl))
+        {
+            throw new InputProblemException("name.length", "name", spec.Name.Length > LongestName ? $"the name has {spec.Name.Length} characters" : "there are control marks in the name", $"1 to {LongestName} characters, such as “Comet supper”");
+        }
+
+        var choices = new Dictionary<string, string>();
+        var pins = ReadPins(spec.Set.Select(s => (s.Key, s.Value.Value)), unit, family.Choices, choices, "set");
+        foreach (var (name, value) in ReadPins(spec.Lock.Select(l => (l.Key, l.Value)), unit, [], [], "lock"))
+        {
+            pins[name] = value;
+        }
+
+        var adjustments = new Dictionary<string, IReadOnlyDictionary<string, Length>>();
+        foreach (var (key, set) in spec.Adjustments)
+        {
+            adjustments[KeyOf(key, hand)] = ReadPins(set.Select(s => (s.Key, s.Value.Value)), unit, [], [], $"adjustments.{key}");
+        }
+
+        var construction = family.For(choices);
+        foreach (var (place, name) in pins.Keys.Select(p => (spec.Lock.ContainsKey(p) ? "lock" : "set", p)).Concat(adjustments.SelectMany(a => a.Value.Keys.Select(p => ($"adjustments.{a.Key}", p)))))
+        {
+            if (construction.Parameters.All(p => p.Id != name))
+            {
+                throw new InputProblemException("parameter.unknown", place, $"{family.Id} has no parameter “{name}”", construction.WhatCanBeSet);
+            }
+        }
+
+        var design = new Design
+        {
+            Family = family,
+            Home = home,
+            Inventory = hand,
+            Tools = spec.Tools,
+            Prefer = PreferencesOf(spec.Prefer),
+            Stock = StockOf(hand, spec.Stock, spec.Caliper, "stock"),
+            LayerStock = StockOf(hand, spec.LayerStock, null, "layerStock"),
+            MatStock = StockOf(hand, spec.MatStock, null, "matStock"),
+            PieceStocks = spec.PieceStocks.ToDictionary(p => p.Key, p => construction.Pieces.Any(q => q.Id == p.Key)
+                ? StockOf(hand, p.Value, null, $"pieceStocks.{p.Key}")
+                : throw new InputProblemException("piece.unknown", $"pieceStocks.{p.Key}", $"{family.Id} has no piece “{p.Key}”", string.Join(", ", construction.Pieces.Select(q => q.Id)))),
+            Adhesive = Known<Adhesive>(hand, spec.Adhesive, "adhesive.unknown", "adhesive", "an adhesive"),
+            Grain = spec.Grain switch
+            {
+                null => Grain.Unknown,
+                "long" => Grain.Long,
+                "short" => Grain.Short,
+                _ => throw new InputProblemException("grain.unknown", "grain", $"“{spec.Grain}” is no way for a grain to run", "long or short, by the sheet's longer side"),
+            },
+            Reveal = RevealOf(spec.Reveal, unit),
+            Priority = spec.Priority switch
+            {
+                "format" => Priority.Format,
+                "board" => Priority.Board,
+                "proportions" => Priority.Proportions,
+                _ => throw new InputProblemException("priority.unknown", "priority", $"“{spec.Priority}” is not a priority", "format, board or proportions"),
+            },
+            Choices = choices,
+            Pins = pins,
+            Adjustments = adjustments,
+        };
+        return new ReadDesign(design, target, unit);
+    }
+
+    /// <summary>The construction of a design, whatever else of it cannot be read.</summary>
+    /// <exception cref="InputProblemException">There is no such construction.</exception>
+    public ConstructionFamily FamilyOf(DesignSpec spec) => Catalogue.Find(spec.Construction) ?? throw new InputProblemException(
+        "construction.unknown", "construction", spec.Construction.Length == 0 ? "no construction is given" : $"“{spec.Construction}” is not a construction", string.Join(", ", Catalogue.All.Select(c => c.Id)));
+
+    /// <summary>The unit that a design's owner reads in, as far as it can be told.</summary>
+    public DisplayUnit UnitOf(DesignSpec spec)
+    {
+        ArgumentNullException.ThrowIfNull(spec);
+        return spec.Units is "in" or "cm" or "mm" ? UnitReader.Read(spec.Units, "units") : FormatReader.Read(spec.Format, Inventory.With(spec.Own).Formats, out _) is { } home ? home.System.UnitOf() : DisplayUnit.Inch;
+    }
+
+    private static Format FormatOf(string? text, string field, Inventory hand) =>
+        FormatReader.Read(text, hand.Formats, out var reason) ?? throw new InputProblemException("format.unknown", field, reason!, FormatReader.Accepted);
+
+    /// <summary>The key of a format that a figure was adjusted for: its id, or its size, and whether it is turned.</summary>
+    /// <exception cref="InputProblemException">It is no format.</exception>
+    private static string KeyOf(string written, Inventory hand)
+    {
+        const string Turned = ":turned";
+        var turn = written.EndsWith(Turned, StringComparison.Ordinal);
+        return new Target(FormatOf(turn ? written[..^Turned.Length] : written, $"adjustments.{written}", hand), turn).Key;
+    }
+
+    private static T Known<T>(Inventory hand, string id, string code, string field, string what) where T : class, IThing =>
+        hand.Find<T>(id) ?? throw new InputProblemException(code, field, $"“{id}” is not {what}", string.Join(", ", hand.All<T>().Select(t => t.Id)));
+
+    private static Preferences PreferencesOf(IReadOnlyList<string> names) => names.Aggregate(Preferences.None, (prefer, name) =>
+        Preferences.All.FirstOrDefault(p => p.Id == name).With is { } with ? with(prefer)
+            : throw new InputProblemException("prefer.unknown", "prefer", $"“{name}” is not a preference", string.Join(", ", Preferences.All.Select(p => p.Id))));
+
+    private static Stock StockOf(Inventory hand, string id, string? caliper, string field)
+    {
+        var stock = Known<Stock>(hand, id, "stock.unknown", field, "a stock");
+        if (caliper is null)
+        {
+            return stock;
+        }
+
+        return CaliperReader.TryRead(caliper, out var read, out var reason)
+            ? stock with { Caliper = read.Caliper, Grammage = read.Grammage ?? stock.Grammage }
+            : throw new InputProblemException("caliper.unreadable", "caliper", reason!, CaliperReader.Accepted);
+    }
+
+    private static Reveal RevealOf(string text, DisplayUnit unit)
+    {
+        if (Reveal.ById(text) is { } known)
+        {
+            return known;
+        }
+
+        const string accepted = "thin, standard, framed, wide, flush, or a width up to 1 in, such as 1/8in or 3mm";
+        var width = LengthReader.Read(text, unit, "reveal", accepted);
+        return width <= Length.In(1) ? Reveal.Custom(width) : throw new InputProblemException("reveal.range", "reveal", $"a border of {text} is more than an inch", accepted);
+    }
+
+    private static Dictionary<string, Length> ReadPins(IEnumerable<(string Name, string Text)> set, DisplayUnit unit, IReadOnlyList<Choice> choices, Dictionary<string, string> chosen, string place)
+    {
+        var pins = new Dictionary<string, Length>();
+        foreach (var (name, text) in set)
+        {
+            if (choices.FirstOrDefault(c => c.Id == name) is { } choice)
+            {
+                chosen[name] = choice.Options.Contains(text) ? text : throw new InputProblemException("choice.unknown", $"{place}.{name}", $"“{text}” is not one of its choices", string.Join(" or ", choice.Options));
+            }
+            else
+            {
+                pins[name] = LengthReader.Read(text, unit, $"{place}.{name}", null);
+            }
+        }
+
+        return pins;
+    }
+}
