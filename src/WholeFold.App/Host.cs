@@ -1,17 +1,28 @@
-using System.Net;
 using System.Security.Cryptography;
 using System.Text.Json;
-using System.Text.Json.Serialization;
-using Microsoft.AspNetCore.HttpOverrides;
+using Microsoft.AspNetCore.HostFiltering;
+using Microsoft.AspNetCore.Routing.Patterns;
+using Microsoft.AspNetCore.Routing.Template;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.Caching.Memory;
+using Microsoft.OpenApi;
+using NetEscapades.AspNetCore.SecurityHeaders;
 using Serilog;
 using WholeFold.App.Features;
 using WholeFold.App.Features.Bench;
-using WholeFold.App.Features.Catalogue;
 using WholeFold.App.Features.Designs;
-using WholeFold.App.Features.Drawer;
+using WholeFold.App.Features.Folding;
+using WholeFold.App.Features.Inventory;
 using WholeFold.App.Features.Lists;
+using WholeFold.App.Features.Sheet;
 using WholeFold.App.Features.Shelf;
+using WholeFold.App.Features.Wall;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Constructions.Library;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Input;
+using WholeFold.Core.Measure;
 using WholeFold.Store;
 
 namespace WholeFold.App;
@@ -32,27 +43,49 @@ public static class WebHost
             k.AddServerHeader = false;
             k.Limits.MaxRequestBodySize = LargestRequest;
         });
-        builder.Services.AddOpenApi(o => o.AddDocumentTransformer((document, _, _) =>
+        builder.Services.AddOpenApi(o =>
         {
-            document.Info.Title = "Whole Fold";
-            document.Info.Version = "1";
-            document.Servers = [];
-            return Task.CompletedTask;
-        }));
+            o.AddDocumentTransformer((document, _, _) =>
+            {
+                document.Info.Title = "Whole Fold";
+                document.Info.Version = "1";
+                document.Servers = [];
+                return Task.CompletedTask;
+            });
+            o.AddSchemaTransformer((schema, context, _) =>
+            {
+                // A figure has a form of its own: a plain text, or what was written with the tools it was set with.
+                if (context.JsonTypeInfo.Type == typeof(WrittenFigure))
+                {
+                    schema.AnyOf = [new OpenApiSchema { Type = JsonSchemaType.String }, new OpenApiSchema { Type = JsonSchemaType.Object, Properties = new Dictionary<string, IOpenApiSchema> { ["value"] = new OpenApiSchema { Type = JsonSchemaType.String }, ["tools"] = new OpenApiSchema { Type = JsonSchemaType.String } }, Required = new HashSet<string> { "value" } }];
+                }
+
+                return Task.CompletedTask;
+            });
+        });
+
+        // Answers are written as files are; what comes in goes through the gate (Body), never through these.
         builder.Services.ConfigureHttpJsonOptions(o =>
         {
-            o.SerializerOptions.NumberHandling = JsonNumberHandling.Strict;
-            o.SerializerOptions.MaxDepth = 32;
-            o.SerializerOptions.UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow;
+            o.SerializerOptions.NumberHandling = StrictJson.Options.NumberHandling;
+            o.SerializerOptions.MaxDepth = StrictJson.Deepest * 2;
             o.SerializerOptions.RespectNullableAnnotations = true;
+            o.SerializerOptions.Encoder = StrictJson.Options.Encoder;
         });
         builder.Services.AddProblemDetails();
         builder.Services.AddExceptionHandler<ProblemHandler>();
         builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
+        builder.Services.Configure<HostFilteringOptions>(o => (o.AllowedHosts, o.IncludeFailureMessage) = (["localhost", "127.0.0.1", "[::1]"], false));
+        builder.Services.AddHostFiltering(_ => { });
         builder.Services.AddSingleton(TimeProvider.System);
+        builder.Services.AddMemoryCache(o => o.SizeLimit = 600);
+        builder.Services.AddSingleton(ConstructionLibrary.Catalogue);
+        builder.Services.AddSingleton<SizedCards>();
+        builder.Services.AddSingleton<FilledShelf>();
         builder.Services.AddDbContext<WholeFoldContext>((services, options) => options.UseSqlite(StudioFile.ConnectionString(StudioFolder(services.GetRequiredService<IConfiguration>()))));
         builder.Services.AddScoped<DesignStore>();
-        builder.Services.AddScoped<OwnThings>();
+        builder.Services.AddScoped<Things>();
+        builder.Services.AddScoped<Studio>();
         if (!DescribesItself)
         {
             builder.Services.AddSingleton<StudioPreparation>();
@@ -61,16 +94,20 @@ public static class WebHost
 
         var app = builder.Build();
         app.UseExceptionHandler();
-        app.UseStatusCodePages();
+        app.UseHostFiltering();
+        app.UseStatusCodePages(Tell);
+        app.UseSecurityHeaders(Headers);
         app.Use(Guard);
         app.MapOpenApi();
         app.MapBench();
+        app.MapWall();
+        app.MapFolding();
+        app.MapSheet();
         app.MapShelf();
-        app.MapCatalogue();
         app.MapDesigns();
-        app.MapDrawer();
+        app.MapInventory();
         app.MapLists();
-        app.Map("/api/{**rest}", () => TypedResults.Problem(statusCode: 404, title: "Nothing here", detail: "No part of the API has this address.", extensions: new Dictionary<string, object?> { ["code"] = "route.missing" })).ExcludeFromDescription();
+        app.Map("/api/{**rest}", NothingHere).ExcludeFromDescription();
         MapInterface(app);
         return app;
     }
@@ -92,41 +129,73 @@ public static class WebHost
 
         app.MapStaticAssets(Path.Combine(AppContext.BaseDirectory, "wholefold.staticwebassets.endpoints.json"));
         var html = File.ReadAllText(page);
-        app.MapFallback((HttpContext context) => TypedResults.Content(html.Replace("__NONCE__", (string)context.Items["nonce"]!, StringComparison.Ordinal), "text/html; charset=utf-8"));
+        app.MapFallback((HttpContext context) => TypedResults.Content(html.Replace("__NONCE__", context.GetNonce(), StringComparison.Ordinal), "text/html; charset=utf-8"));
     }
 
-    /// <summary>Answers only this machine's own browser: host and origin are checked, and a strict content policy is sent.</summary>
-    private static async Task Guard(HttpContext context, RequestDelegate next)
+    /// <summary>No part of the API has this address, or none that is asked for like this.</summary>
+    private static IResult NothingHere(HttpContext context, IEnumerable<EndpointDataSource> sources)
     {
-        if (!IsLoopback(context.Request.Host.Host))
+        var methods = sources.SelectMany(s => s.Endpoints).OfType<RouteEndpoint>()
+            .Where(e => e.RoutePattern.RawText is { } raw && raw.StartsWith("/api/", StringComparison.Ordinal) && !raw.Contains("**", StringComparison.Ordinal) && Matches(e.RoutePattern, context.Request.Path))
+            .SelectMany(e => e.Metadata.GetMetadata<HttpMethodMetadata>()?.HttpMethods ?? [])
+            .Distinct().Order(StringComparer.Ordinal).ToList();
+        if (methods.Count == 0)
         {
-            await TypedResults.Problem(statusCode: StatusCodes.Status403Forbidden, title: "Not for this address", detail: "Whole Fold answers on localhost only.", extensions: new Dictionary<string, object?> { ["code"] = "host.refused" }).ExecuteAsync(context);
-            return;
+            return ProblemHandler.Of(StatusCodes.Status404NotFound, "Nothing here", "No part of the API has this address.", "route.missing");
         }
 
+        context.Response.Headers.Allow = string.Join(", ", methods);
+        return ProblemHandler.Of(StatusCodes.Status405MethodNotAllowed, "Not like this", $"This address takes {string.Join(" and ", methods)}.", "route.method");
+    }
+
+    private static bool Matches(RoutePattern pattern, PathString path) =>
+        new TemplateMatcher(TemplateParser.Parse(pattern.RawText!.TrimStart('/').TrimEnd('/')), []).TryMatch(path.Value!.TrimEnd('/') is { Length: > 0 } trimmed ? trimmed : "/", []);
+
+    /// <summary>What the framework refuses by itself is told in words as well.</summary>
+    private static Task Tell(Microsoft.AspNetCore.Diagnostics.StatusCodeContext refused)
+    {
+        var status = refused.HttpContext.Response.StatusCode;
+        var problem = status == StatusCodes.Status400BadRequest
+            ? ProblemHandler.Of(status, "Not for this address", "Whole Fold answers on localhost only.", "host.refused")
+            : ProblemHandler.Of(status, "This did not go through", "The studio could not answer that.", "refused");
+        return problem.ExecuteAsync(refused.HttpContext);
+    }
+
+    private static readonly HeaderPolicyCollection Headers = new HeaderPolicyCollection()
+        .AddContentTypeOptionsNoSniff()
+        .AddReferrerPolicyNoReferrer()
+        .AddCrossOriginOpenerPolicy(p => p.SameOrigin())
+        .AddContentSecurityPolicy(csp =>
+        {
+            csp.AddDefaultSrc().Self();
+            csp.AddScriptSrc().Self().WithNonce();
+            csp.AddStyleSrc().Self().WithNonce();
+            csp.AddCustomDirective("style-src-attr", "'unsafe-inline'");
+            csp.AddImgSrc().Self().Data();
+            csp.AddObjectSrc().None();
+            csp.AddBaseUri().None();
+            csp.AddFrameAncestors().None();
+            csp.AddFormAction().Self();
+        });
+
+    /// <summary>Another site's page may not use the studio; what needs data waits for them.</summary>
+    private static async Task Guard(HttpContext context, RequestDelegate next)
+    {
         var origin = context.Request.Headers.Origin.ToString();
         if (origin.Length > 0 && !(Uri.TryCreate(origin, UriKind.Absolute, out var from) && from.Authority == context.Request.Host.Value))
         {
-            await TypedResults.Problem(statusCode: StatusCodes.Status403Forbidden, title: "Not from this page", detail: "Another site's page may not use Whole Fold.", extensions: new Dictionary<string, object?> { ["code"] = "origin.refused" }).ExecuteAsync(context);
+            await ProblemHandler.Of(StatusCodes.Status403Forbidden, "Not from this page", "Another site's page may not use Whole Fold.", "origin.refused").ExecuteAsync(context);
             return;
         }
 
-        var nonce = Convert.ToBase64String(RandomNumberGenerator.GetBytes(18));
-        context.Items["nonce"] = nonce;
-        var headers = context.Response.Headers;
-        headers.ContentSecurityPolicy = $"default-src 'self'; script-src 'self' 'nonce-{nonce}'; style-src 'self' 'nonce-{nonce}'; style-src-attr 'unsafe-inline'; img-src 'self' data:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
-        headers.XContentTypeOptions = "nosniff";
-        headers["Referrer-Policy"] = "no-referrer";
         if (context.Request.Path.StartsWithSegments("/api"))
         {
-            headers.CacheControl = "no-store";
+            context.Response.Headers.CacheControl = "no-store";
             await context.RequestServices.GetRequiredService<StudioPreparation>().Ready;
         }
 
         await next(context);
     }
-
-    private static bool IsLoopback(string host) => host == "localhost" || (IPAddress.TryParse(host.Trim('[', ']'), out var address) && IPAddress.IsLoopback(address));
 }
 
 /// <summary>
@@ -155,5 +224,8 @@ internal sealed class StudioPreparation(IServiceScopeFactory scopes, IConfigurat
         {
             await DemoStudio.Fill(context, scope.ServiceProvider.GetRequiredService<TimeProvider>(), cancel);
         }
+
+        // Nobody waits for it yet: the shelf is filled while the first page is looked at.
+        _ = scope.ServiceProvider.GetRequiredService<FilledShelf>().View();
     }
 }

@@ -1,5 +1,6 @@
 using WholeFold.App;
 using WholeFold.App.Cli;
+using WholeFold.Core.Measure;
 
 // The OpenAPI document is made at build by running this with no arguments or with --key=value: build the host then.
 if (args.Length == 0 || (args[0].StartsWith("--", StringComparison.Ordinal) && args[0].Contains('=', StringComparison.Ordinal)))

@@ -1,3 +1,5 @@
+using WholeFold.Core.Inventories;
+
 namespace WholeFold.Store;
 
 /// <summary>A design in the drawer. Its state is the history entry at <see cref="HeadId"/>.</summary>
@@ -37,10 +39,13 @@ public sealed class HistoryRow
     /// <summary>The design as written down (<c>DesignSpec</c>): parameters, never figures.</summary>
     public required string State { get; set; }
 
+    /// <summary>The edits that made it of the entry before it, as they are written down; null at the beginning, and of what is older than them.</summary>
+    public string? Edits { get; set; }
+
     public DateTimeOffset At { get; set; }
 }
 
-/// <summary>Something the studio owns: a tool set or a stock, kept to hand on the bench or put away.</summary>
+/// <summary>Something the studio has, of any kind: kept to hand on the bench or put away.</summary>
 public sealed class DrawerRow
 {
     public required string Kind { get; set; }

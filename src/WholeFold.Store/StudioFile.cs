@@ -3,10 +3,16 @@ using Microsoft.EntityFrameworkCore;
 
 namespace WholeFold.Store;
 
+/// <summary>The studio's data cannot be used; the message says why, as a sentence to be read by a person.</summary>
+public sealed class StudioUnusableException(string message, Exception? inner = null) : Exception(message, inner);
+
 /// <summary>Where the studio's data lie, and how the file is made ready.</summary>
 public static class StudioFile
 {
     public const string Name = "studio.db";
+
+    /// <summary>How long another start is waited for.</summary>
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(30);
 
     /// <summary>Writes are on disk before they are acknowledged; readers never wait for a writer.</summary>
     public static string ConnectionString(string folder) =>
@@ -16,41 +22,92 @@ public static class StudioFile
     /// Brings the file up to the newest shape, keeping a copy of it before each change of shape.
     /// One process does this at a time; a start that was killed leaves a lock row behind, which is dropped first.
     /// </summary>
+    /// <exception cref="StudioUnusableException">The file is no data file, or of a newer version, or cannot be read or written.</exception>
     public static async Task Prepare(WholeFoldContext context, string folder, CancellationToken cancel)
     {
-        Directory.CreateDirectory(folder);
-        await using var oneAtATime = await Lock(Path.Combine(folder, "prepare.lock"), cancel);
+        ArgumentNullException.ThrowIfNull(context);
         var file = Path.Combine(folder, Name);
-        var existed = File.Exists(file);
-        await context.Database.ExecuteSqlRawAsync("PRAGMA journal_mode=WAL;", cancel);
-        await context.Database.ExecuteSqlRawAsync("DROP TABLE IF EXISTS \"__EFMigrationsLock\";", cancel);
-        var pending = (await context.Database.GetPendingMigrationsAsync(cancel)).ToList();
-        if (pending.Count == 0)
+        try
+        {
+            Directory.CreateDirectory(folder);
+            await using var oneAtATime = await Lock(Path.Combine(folder, "prepare.lock"), cancel);
+            var existed = File.Exists(file);
+            if (existed)
+            {
+                await RefuseNewer(context, file, cancel);
+            }
+
+            await context.Database.ExecuteSqlRawAsync("PRAGMA journal_mode=WAL;", cancel);
+            await context.Database.ExecuteSqlRawAsync("DROP TABLE IF EXISTS \"__EFMigrationsLock\";", cancel);
+            var pending = (await context.Database.GetPendingMigrationsAsync(cancel)).ToList();
+            if (pending.Count == 0)
+            {
+                return;
+            }
+
+            if (existed)
+            {
+                var copy = Path.Combine(folder, $"studio-before-{pending[0]}.db");
+                File.Delete(copy);
+                await context.Database.ExecuteSqlAsync($"VACUUM INTO {copy}", cancel);
+            }
+
+            await context.Database.MigrateAsync(cancel);
+        }
+        catch (SqliteException e)
+        {
+            throw new StudioUnusableException(
+                e.SqliteErrorCode switch
+                {
+                    NotADatabase or Corrupt => $"{file} is no data file of Whole Fold, or it is damaged: put it aside, or name another folder with --data.",
+                    Full => $"There is no room left to write {file}.",
+                    _ => $"{file} cannot be read and written ({(e.SqliteErrorCode is ReadOnly or CannotOpen or NoAccess ? "there is no right to" : "another program may hold it")}).",
+                },
+                e);
+        }
+        catch (Exception e) when (e is UnauthorizedAccessException or IOException)
+        {
+            throw new StudioUnusableException($"The data cannot be kept in {folder}: there is no right to write there, or it is no folder.", e);
+        }
+    }
+
+    // SQLite's own result codes.
+    private const int NoAccess = 3, ReadOnly = 8, Corrupt = 11, Full = 13, CannotOpen = 14, NotADatabase = 26;
+
+    /// <summary>What a newer version has written is looked at only, so that nothing of it is lost.</summary>
+    private static async Task RefuseNewer(WholeFoldContext context, string file, CancellationToken cancel)
+    {
+        var known = context.Database.GetMigrations().ToHashSet();
+        await using var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = file, Mode = SqliteOpenMode.ReadOnly, Pooling = false }.ToString());
+        await connection.OpenAsync(cancel);
+        await using var command = connection.CreateCommand();
+        command.CommandText = "SELECT count(*) FROM sqlite_master WHERE name = '__EFMigrationsHistory'";
+        if (Convert.ToInt64(await command.ExecuteScalarAsync(cancel), System.Globalization.CultureInfo.InvariantCulture) == 0)
         {
             return;
         }
 
-        if (existed)
+        command.CommandText = "SELECT MigrationId FROM __EFMigrationsHistory";
+        await using var rows = await command.ExecuteReaderAsync(cancel);
+        while (await rows.ReadAsync(cancel))
         {
-            var copy = Path.Combine(folder, $"studio-before-{pending[0]}.db");
-            File.Delete(copy);
-            await context.Database.ExecuteSqlAsync($"VACUUM INTO {copy}", cancel);
+            if (!known.Contains(rows.GetString(0)))
+            {
+                throw new StudioUnusableException($"{file} was written by a newer Whole Fold, so it was left as it is: start that one, or name another folder with --data.");
+            }
         }
-
-        await context.Database.MigrateAsync(cancel);
     }
 
     private static async Task<FileStream> Lock(string path, CancellationToken cancel)
     {
-        while (true)
+        for (var began = DateTime.UtcNow; ; await Task.Delay(50, cancel))
         {
             try
             {
                 return new FileStream(path, FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None, 1, FileOptions.DeleteOnClose);
             }
-            catch (IOException)
+            catch (IOException) when (DateTime.UtcNow - began < Patience)
             {
-                await Task.Delay(50, cancel);
             }
         }
     }

@@ -1,6 +1,8 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Design;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
 
 namespace WholeFold.Store;
 

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Exchange;
 using WholeFold.Core.Measure;
 
@@ -11,8 +12,8 @@ internal sealed record RuleEntry(string Text, IReadOnlyDictionary<string, string
 {
     /// <summary>The rule with each allowance under the name a person knows it by.</summary>
     public static RuleEntry Of(Affine rule, Construction construction) => new(
-        construction.Allowances.Aggregate(rule.ToString(), (text, a) => text.Replace(a.Key, a.Value.Name, StringComparison.Ordinal)),
-        rule.Terms.ToDictionary(t => construction.Allowances.TryGetValue(t.Key, out var allowance) ? allowance.Name : t.Key, t => t.Value.ToString()),
+        construction.Allowances.Aggregate(rule.ToString(), (text, a) => text.Replace(a.Key.Id, a.Value.Name, StringComparison.Ordinal)),
+        rule.Terms.ToDictionary(t => construction.Allowances.TryGetValue(t.Key, out var allowance) ? allowance.Name : t.Key.Id, t => t.Value.ToString()),
         LengthJson.Of(new Length(rule.Imperial.Nearest())),
         LengthJson.Of(new Length(rule.Metric.Nearest())));
 

@@ -1,25 +1,32 @@
 using System.Globalization;
 using System.Text;
+using WholeFold.Core.Cards;
+using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
 
 namespace WholeFold.App.Cli;
 
 /// <summary>A sized design as a plain measure list, to read in a terminal.</summary>
 internal static class PlainText
 {
-    public static string Write(SizedDesign sized, DisplayUnit unit)
+    public static string Write(Card card, DisplayUnit unit)
     {
+        var sized = card.Figures;
         var other = unit == DisplayUnit.Inch ? DisplayUnit.Centimetre : DisplayUnit.Inch;
         string Both(Length value) => $"{LengthWriter.WithUnit(value, unit)} ({LengthWriter.WithUnit(value, other)})";
         var text = new StringBuilder();
         void Line(string line) => text.AppendLine(line);
         Line($"{sized.Design.Family.Name}, {sized.Target.Format.Name} {Both(sized.Target.Width)} × {Both(sized.Target.Height)}");
         Line($"{sized.Tools.Name}; {sized.Design.Stock.Name}");
-        var safe = SafeSides.Of(sized);
+        var safe = card.SafeSides;
         foreach (var piece in sized.Pieces)
         {
             Line("");
@@ -47,25 +54,25 @@ internal static class PlainText
         {
             Line("");
             Line("States");
-            foreach (var (state, pose) in sized.States)
+            foreach (var (state, pose) in card.States)
             {
                 Line($"  {state.Name,-11} {Both(pose.Width)} × {Both(pose.Height)}  {state.How}");
             }
         }
 
-        if (sized.Layers.Count > 0)
+        if (card.Layers.Count > 0)
         {
             Line("");
             Line($"Layers, reveal {sized.Design.Reveal.Name}");
-            foreach (var layer in sized.Layers)
+            foreach (var layer in card.Layers)
             {
                 Line($"  {layer.Quantity} × {Both(layer.Width.Value)} × {Both(layer.Height.Value)}  {layer.Role.Name}{(layer.Level > 1 ? ", second" : "")}");
             }
         }
 
         Line("");
-        Line($"Closed {Both(sized.ClosedWidth)} × {Both(sized.ClosedHeight)}, {sized.ClosedThickness.Millimetres.ToString("0.0", CultureInfo.InvariantCulture)} mm thick, {Math.Round(Weight.Grams(sized)).ToString(CultureInfo.InvariantCulture)} g; {(sized.Construction.GoesRound ? "goes round the card" : sized.Envelope is { } e ? $"{e.Name} envelope" : "envelope to make")}");
-        foreach (var check in sized.Checks)
+        Line($"Closed {Both(card.Closed.Width)} × {Both(card.Closed.Height)}, {card.Thickness.Greatest.Millimetres.ToString("0.0", CultureInfo.InvariantCulture)} mm thick, {Math.Round(card.Grams).ToString(CultureInfo.InvariantCulture)} g; {(sized.Construction.GoesRound ? "goes round the card" : card.Envelope is { } e ? $"{e.Name} envelope" : "envelope to make")}");
+        foreach (var check in card.Checks)
         {
             Line($"{check.Severity}: {check.Text.In(unit)}");
         }
@@ -74,16 +81,20 @@ internal static class PlainText
     }
 
     /// <summary>Every figure in both systems, each column with chains that add up.</summary>
-    public static string WriteSheet(SizedDesign sized)
+    public static string WriteSheet(Card card)
     {
-        var sheet = FigureSheet.Of(sized);
+        var sheet = FigureSheet.Of(card);
         var text = new StringBuilder();
         void Line(string line) => text.AppendLine(line);
-        Line($"{sized.Design.Family.Name}, {sized.Target.Format.Name}");
+        Line($"{card.Design.Family.Name}, {card.Target.Format.Name}");
         Line($"{"",-28} {"in",12} {"cm",12}");
-        foreach (var figure in sized.Figures)
+
+        // A column that was sized for its own board may have figures that the other has not.
+        var columns = new[] { sheet.Inches, sheet.Centimetres };
+        var all = card.All.Select(f => f.Id).Concat(columns.SelectMany(c => c is null ? [] : c.Settled.All.Select(f => f.Id))).Distinct();
+        foreach (var figure in all)
         {
-            Line($"{figure.Id,-28} {sheet.Inches?.Figures[figure.Id].Text ?? "–",12} {sheet.Centimetres?.Figures[figure.Id].Text ?? "–",12}");
+            Line($"{figure,-28} {sheet.Inches?.Figures.GetValueOrDefault(figure)?.Text ?? "–",12} {sheet.Centimetres?.Figures.GetValueOrDefault(figure)?.Text ?? "–",12}");
         }
 
         foreach (var (unit, column) in new[] { ("inches", sheet.Inches), ("centimetres", sheet.Centimetres) })
@@ -94,7 +105,7 @@ internal static class PlainText
             }
             else if (column.OwnSizing)
             {
-                Line($"The {unit} are sized for {column.Settled.Tools.Name}, since rounded they would not add up: {column.Contradictions[0].Text.In(column.Unit)}.");
+                Line($"The {unit} are sized for {column.Settled.Figures.Tools.Name}, since rounded they would not add up: {column.Contradictions[0].Text.In(column.Unit)}.");
             }
         }
 

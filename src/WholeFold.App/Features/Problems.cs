@@ -1,6 +1,8 @@
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.HttpResults;
 using WholeFold.App.Features.Designs;
+using WholeFold.Core.Input;
+using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using WholeFold.Store;
 
@@ -9,8 +11,17 @@ namespace WholeFold.App.Features;
 /// <summary>Turns what can go wrong into problem documents with a stable code, the place, and what would be accepted.</summary>
 internal sealed class ProblemHandler : IExceptionHandler
 {
+    /// <summary>Nobody waits for this answer any more.</summary>
+    private const int ClientGone = 499;
+
     public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
     {
+        if (exception is OperationCanceledException && httpContext.RequestAborted.IsCancellationRequested)
+        {
+            httpContext.Response.StatusCode = ClientGone;
+            return true;
+        }
+
         if (Problem(exception) is not { } problem)
         {
             return false;
@@ -19,6 +30,9 @@ internal sealed class ProblemHandler : IExceptionHandler
         await problem.ExecuteAsync(httpContext);
         return true;
     }
+
+    public static ProblemHttpResult Of(int status, string title, string detail, string code) =>
+        TypedResults.Problem(statusCode: status, title: title, detail: detail, extensions: new Dictionary<string, object?> { ["code"] = code });
 
     private static ProblemHttpResult? Problem(Exception exception) => exception switch
     {
@@ -30,18 +44,20 @@ internal sealed class ProblemHandler : IExceptionHandler
         NoFiguresException e => TypedResults.Problem(
             statusCode: StatusCodes.Status422UnprocessableEntity,
             title: "No figures can satisfy this",
-            detail: e.Message,
-            extensions: new Dictionary<string, object?> { ["code"] = "figures.none", ["conflicts"] = e.Conflicts }),
+            detail: e.Text.In(DisplayUnit.Inch),
+            extensions: new Dictionary<string, object?> { ["code"] = "figures.none", ["conflicts"] = e.Conflicts.Select(c => new { c.Id, Text = c.Text.In(DisplayUnit.Inch) }) }),
         StaleWriteException e => TypedResults.Problem(
             statusCode: StatusCodes.Status409Conflict,
             title: "Changed elsewhere",
-            detail: $"“{e.Current.State.Name}” was changed in another window meanwhile; this change was not stored.",
+            detail: $"“{e.Current.Name}” was changed in another window meanwhile; this change was not stored.",
             extensions: new Dictionary<string, object?> { ["code"] = "design.stale", ["current"] = DesignEndpoints.View(e.Current) }),
+        BadHttpRequestException { StatusCode: StatusCodes.Status415UnsupportedMediaType } => Of(415, "Not in this form", "This takes JSON: send it as application/json.", "request.type"),
+        BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Of(413, "Too much at once", "A request has at most a megabyte.", "request.size"),
         BadHttpRequestException e => TypedResults.Problem(
             statusCode: e.StatusCode,
             title: "This was not understood",
-            detail: e.InnerException is System.Text.Json.JsonException json ? $"The request is not the JSON that was expected: {json.Message}" : e.Message,
-            extensions: new Dictionary<string, object?> { ["code"] = "request.unreadable", ["accepted"] = "JSON as described at /openapi/v1.json" }),
+            detail: "The request cannot be read. Accepted: what /openapi/v1.json describes.",
+            extensions: new Dictionary<string, object?> { ["code"] = "request.unreadable", ["field"] = "body", ["accepted"] = "what /openapi/v1.json describes" }),
         _ => null,
     };
 }

@@ -22,7 +22,7 @@ namespace WholeFold.Core.Designs;
 [JsonDerivedType(typeof(LockFigure), "lock")]
 [JsonDerivedType(typeof(FreeFigure), "free")]
 [JsonDerivedType(typeof(Choose), "choose")]
-[JsonDerivedType(typeof(Convert), "convert")]
+[JsonDerivedType(typeof(ConvertTo), "convert")]
 [JsonDerivedType(typeof(Take), "take")]
 [JsonDerivedType(typeof(CutFrom), "cutFrom")]
 [JsonDerivedType(typeof(Prefer), "prefer")]
@@ -228,7 +228,7 @@ public sealed record Choose(string Choice, string Option) : DesignEdit
 
 /// <summary>Makes the design in a format: another one, or its home again.</summary>
 /// <param name="Format">An id, or a size with its unit; null for the design's home.</param>
-public sealed record Convert([property: MaxLength(60)] string? Format, bool Turn = false) : DesignEdit
+public sealed record ConvertTo([property: MaxLength(60)] string? Format, bool Turn = false) : DesignEdit
 {
     public override DesignSpec Apply(DesignSpec design, DesignReader reader)
     {
@@ -250,7 +250,7 @@ public sealed record Convert([property: MaxLength(60)] string? Format, bool Turn
     public override DesignEdit Inverse(DesignSpec before, DesignReader reader)
     {
         ArgumentNullException.ThrowIfNull(before);
-        var back = before.Target is null ? new Convert(Format: null) : new Convert(before.Target, before.TargetTurn);
+        var back = before.Target is null ? new ConvertTo(Format: null) : new ConvertTo(before.Target, before.TargetTurn);
         var again = back.Apply(before, reader);
         return again.Target == before.Target && again.TargetTurn == before.TargetTurn ? back : new Replace(before);
     }

@@ -55,6 +55,25 @@ public static class DesignFile
     /// <summary>On one line, as it is stored.</summary>
     public static string State(DesignSpec design) => JsonSerializer.Serialize(design, StrictJson.OnOneLine);
 
+    /// <summary>One text for all designs that come to the same figures in one format: without the name, and whichever way its maps are ordered.</summary>
+    public static string Canonical(DesignSpec design)
+    {
+        ArgumentNullException.ThrowIfNull(design);
+        static IReadOnlyDictionary<string, T> Sorted<T>(IReadOnlyDictionary<string, T> map) => new SortedDictionary<string, T>(map.ToDictionary(m => m.Key, m => m.Value), StringComparer.Ordinal);
+        return State(design with
+        {
+            Name = "",
+            Target = null,
+            TargetTurn = false,
+            BothSystems = false,
+            PieceStocks = Sorted(design.PieceStocks),
+            Set = Sorted(design.Set),
+            Lock = Sorted(design.Lock),
+            Adjustments = Sorted(design.Adjustments.ToDictionary(a => a.Key, a => Sorted(a.Value))),
+            Prefer = [.. design.Prefer.Order(StringComparer.Ordinal)],
+        });
+    }
+
     private static JsonElement Upgraded(JsonElement json, int version, string place)
     {
         var state = JsonObject.Create(json)!;

@@ -41,6 +41,7 @@ public static class StrictJson
         UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow,
         RespectNullableAnnotations = true,
         AllowOutOfOrderMetadataProperties = true,
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false) },
         TypeInfoResolver = new DefaultJsonTypeInfoResolver(),
     };
 
@@ -224,6 +225,10 @@ public static class StrictJson
             {
                 Expect(json, JsonValueKind.String, place, "a text");
                 Text(json.GetString()!, place, longest);
+                if (type.IsEnum && Enum.GetNames(type).Select(JsonNamingPolicy.CamelCase.ConvertName).ToList() is var names && !names.Contains(json.GetString()!))
+                {
+                    throw Problem(place, $"“{Short(json.GetString()!)}” is not known here; {string.Join(", ", names)} are");
+                }
             }
             else if (type == typeof(bool))
             {

@@ -32,15 +32,25 @@ public sealed record ListLine(int Line, ListKind Kind, DisplayUnit Unit, IReadOn
 /// scores cm 1.3, 6.4, 11.4, 14, 19.1, 24.1
 /// </code>
 /// </example>
-public sealed partial record MeasureList(IReadOnlyList<ListLine> Lines)
+public sealed record MeasureList(IReadOnlyList<ListLine> Lines)
 {
     public const string Accepted = "lines such as “width 10”, “scores 1/2, 2 1/2, 4 1/2” and “panels 1/2 | 2 | 2”, with in, cm or mm after the word where it is not the usual unit";
+
+    /// <summary>The longest list that is read, in characters, and the most lines of one.</summary>
+    public const int LongestText = 20_000;
+
+    private const int MostLines = 200;
 
     /// <summary>Reads a list; bare numbers are in <paramref name="bare"/> unless the line names its unit.</summary>
     /// <exception cref="InputProblemException">A line is not understood; the field is its number.</exception>
     public static MeasureList Read(string text, DisplayUnit bare)
     {
         ArgumentNullException.ThrowIfNull(text);
+        if (text.Length > LongestText)
+        {
+            throw new InputProblemException("list.long", "list", $"it has {text.Length} characters, and at most {LongestText} are read", Accepted);
+        }
+
         var lines = new List<ListLine>();
         var number = 0;
         foreach (var raw in text.Split('\n'))
@@ -52,19 +62,22 @@ public sealed partial record MeasureList(IReadOnlyList<ListLine> Lines)
                 continue;
             }
 
-            var match = Line().Match(line);
-            if (!match.Success)
+            if (lines.Count == MostLines)
             {
-                throw new InputProblemException("list.line", $"line {number}", $"“{line}” does not begin with width, height, scores or panels", Accepted);
+                throw new InputProblemException("list.long", $"line {number}", $"there are more than {MostLines} lines in it", Accepted);
             }
 
-            var unit = match.Groups["unit"].Value.ToUpperInvariant() switch { "IN" => DisplayUnit.Inch, "CM" => DisplayUnit.Centimetre, "MM" => DisplayUnit.Millimetre, _ => bare };
-            if (!LengthReader.TryReadList(match.Groups["rest"].Value.Replace("|", "; ", StringComparison.Ordinal), unit, out var figures, out var problem))
+            if (Head(line) is not var (kind, named, rest))
+            {
+                throw new InputProblemException("list.line", $"line {number}", $"“{(line.Length <= 60 ? line : line[..60] + "…")}” does not begin with width, height, scores or panels", Accepted);
+            }
+
+            var unit = named ?? bare;
+            if (!LengthReader.TryReadList(rest.Replace("|", "; ", StringComparison.Ordinal), unit, out var figures, out var problem))
             {
                 throw new InputProblemException("list.figure", $"line {number}", problem!.Reason, Accepted);
             }
 
-            var kind = Enum.Parse<ListKind>(match.Groups["kind"].Value, ignoreCase: true);
             if (kind is ListKind.Width or ListKind.Height && figures.Count > 1)
             {
                 throw new InputProblemException("list.many", $"line {number}", $"a {kind.ToString().ToLowerInvariant()} is one figure, not {figures.Count}", Accepted);
@@ -76,8 +89,28 @@ public sealed partial record MeasureList(IReadOnlyList<ListLine> Lines)
         return lines.Count > 0 ? new MeasureList(lines) : throw new InputProblemException("list.empty", "list", "there is nothing in it", Accepted);
     }
 
-    internal ListLine? First(ListKind kind) => Lines.FirstOrDefault(l => l.Kind == kind);
+    /// <summary>What a line is about and the unit it names, and what follows them.</summary>
+    private static (ListKind Kind, DisplayUnit? Unit, string Figures)? Head(string line)
+    {
+        if (Enum.GetValues<ListKind>().Where(k => line.StartsWith(k.ToString(), StringComparison.OrdinalIgnoreCase)).Select(k => (ListKind?)k).FirstOrDefault() is not { } kind)
+        {
+            return null;
+        }
 
-    [GeneratedRegex(@"^(?<kind>width|height|scores|panels)\s*(?:(?<unit>in|cm|mm)\b)?\s*[:=]?\s*(?<rest>.+)$", RegexOptions.IgnoreCase)]
-    private static partial Regex Line();
+        var rest = line[kind.ToString().Length..].TrimStart();
+        DisplayUnit? unit = null;
+        foreach (var (name, which) in new[] { ("in", DisplayUnit.Inch), ("cm", DisplayUnit.Centimetre), ("mm", DisplayUnit.Millimetre) })
+        {
+            if (rest.StartsWith(name, StringComparison.OrdinalIgnoreCase) && (rest.Length == name.Length || !char.IsLetterOrDigit(rest[name.Length])))
+            {
+                (unit, rest) = (which, rest[name.Length..].TrimStart());
+                break;
+            }
+        }
+
+        rest = rest.StartsWith(':') || rest.StartsWith('=') ? rest[1..].TrimStart() : rest;
+        return rest.Length == 0 ? null : (kind, unit, rest);
+    }
+
+    internal ListLine? First(ListKind kind) => Lines.FirstOrDefault(l => l.Kind == kind);
 }

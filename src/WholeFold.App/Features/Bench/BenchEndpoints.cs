@@ -1,4 +1,7 @@
-using WholeFold.Store;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
 
 namespace WholeFold.App.Features.Bench;
 
@@ -7,25 +10,27 @@ internal static class BenchEndpoints
     public static void MapBench(this IEndpointRouteBuilder app)
     {
         var bench = app.MapGroup("/api/bench");
-        bench.MapPost("/", async (BenchRequest request, OwnThings own, CancellationToken cancel) => BenchBuilder.Build(request.Design, await own.Read(cancel), request.Before))
-            .WithName("bench")
-            .ProducesProblem(StatusCodes.Status400BadRequest)
-            .WithSummary("All that the bench shows for a design, worked out; nothing is stored.");
-        bench.MapPost("/curves", async (BenchRequest request, OwnThings own, CancellationToken cancel) => BenchBuilder.Curves(request.Design, await own.Read(cancel)))
-            .WithName("curves")
-            .ProducesProblem(StatusCodes.Status400BadRequest)
-            .WithSummary("What can be traded off in a design, each point of a curve a real sizing.");
-        bench.MapPost("/wall", async (BenchRequest request, OwnThings own, CancellationToken cancel) => BenchBuilder.Wall(request.Design, await own.Read(cancel)))
-            .WithName("wall")
-            .ProducesProblem(StatusCodes.Status400BadRequest)
-            .WithSummary("One design in every format at once: closed, with its sheets, its envelope and what had to change.");
-        bench.MapPost("/poses", async (BenchRequest request, OwnThings own, CancellationToken cancel) => BenchBuilder.Poses(request.Design, await own.Read(cancel)))
-            .WithName("poses")
-            .ProducesProblem(StatusCodes.Status400BadRequest)
-            .WithSummary("The card from closed to shown, seen from a little above, and how it is put together.");
-        bench.MapPost("/sheet", async (BenchRequest request, OwnThings own, CancellationToken cancel) => BenchBuilder.Sheet(request.Design, await own.Read(cancel)))
-            .WithName("sheet")
-            .ProducesProblem(StatusCodes.Status400BadRequest)
-            .WithSummary("Every figure of a design in inches and in centimetres, each column adding up.");
+        bench.MapPost("/", async (Body<BenchRequest> body, Studio studio, CancellationToken cancel) => (await Teller(studio, body.Value, cancel)).Bench(body.Value.Before))
+            .Describes<BenchView>("bench", "The figures of a design in its target format; nothing is stored.");
+        Part("/strip", "strip", "Every format as the design stands in it.", t => t.Strip());
+        Part("/ranges", "ranges", "What each parameter can be set to, everything else free to follow.", t => t.Ranges());
+        Part("/alternatives", "alternatives", "What each priority would give.", t => t.Alternatives());
+        Part("/safe", "safe", "Which way each figure may miss.", t => t.Safe());
+        Part("/remedies", "remedies", "The smallest sets of edits with which a design that has no figures gets some.", t => t.Remedy());
+        Part("/curves", "curves", "What can be traded off, each point of a curve a real sizing.", t => t.Curves());
+        bench.MapPost("/explain", async (Body<ExplainRequest> body, Studio studio, CancellationToken cancel) => (await Teller(studio, body.Value, cancel)).Explain(body.Value.FigureId))
+            .Describes<ExplainedView>("explain", "How one figure came about, and how else it could be set.");
+
+        // Each part of the bench by itself: asked for when it is seen, and given up when nobody waits for it any more.
+        void Part<T>(string path, string name, string summary, Func<BenchTeller, T> part) =>
+            bench.MapPost(path, async (Body<DeskRequest> body, Studio studio, CancellationToken cancel) => part(await Teller(studio, body.Value, cancel)))
+                .Describes<T>(name, summary);
     }
+
+    private static async Task<BenchTeller> Teller(Studio studio, DeskRequest request, CancellationToken cancel) =>
+        new(studio, await studio.Lay(request.Design, request.Edits, cancel), cancel);
+
+    /// <summary>What a route is called and answers with, for the API's description.</summary>
+    internal static RouteHandlerBuilder Describes<T>(this RouteHandlerBuilder route, string name, string summary) =>
+        route.WithName(name).WithSummary(summary).Produces<T>().ProducesProblem(StatusCodes.Status400BadRequest);
 }

@@ -1,24 +1,67 @@
-using Microsoft.AspNetCore.Mvc;
+using System.ComponentModel.DataAnnotations;
+using System.Text;
+using WholeFold.App.Features.Bench;
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Exchange;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
 using WholeFold.Store;
 
 namespace WholeFold.App.Features.Designs;
 
+/// <summary>A design as it stands.</summary>
 /// <param name="Undo">What undo would take back; null where there is nothing.</param>
 public sealed record DesignView(string Id, int Version, DesignSpec State, string? Undo, string? Redo);
 
 /// <summary>A design as the drawer shows it.</summary>
-/// <param name="Latest">The one worked on last, which opens first.</param>
-public sealed record DesignCard(string Id, string Name, string Construction, string Opens, string Home, long Width, long Height, string Stock, string Changed, bool Latest);
+public sealed record DesignCard
+{
+    public required string Id { get; init; }
+
+    public required string Name { get; init; }
+
+    public required string Construction { get; init; }
+
+    public required string Opens { get; init; }
+
+    public required IReadOnlyList<SentencePart> Home { get; init; }
+
+    public required long Width { get; init; }
+
+    public required long Height { get; init; }
+
+    public required string Stock { get; init; }
+
+    public required string Changed { get; init; }
+
+    /// <summary>The one worked on last, which opens first.</summary>
+    public required bool Latest { get; init; }
+
+    /// <summary>What is wrong where it cannot be read; its file can be taken out all the same.</summary>
+    public required string? Problem { get; init; }
+}
 
 public sealed record NewDesign(DesignSpec State);
 
-/// <param name="Gesture">What was done, in a few words; undo shows it.</param>
-public sealed record SaveDesign(int Version, DesignSpec State, string Gesture);
+/// <param name="Edits">What is done to it, in that order: one gesture.</param>
+public sealed record SaveDesign
+{
+    public required int Version { get; init; }
 
-public sealed record Step(int Version);
+    public required IReadOnlyList<DesignEdit> Edits { get; init; }
+
+    /// <summary>What the gesture is called; put together from the edits where it is not given.</summary>
+    [MaxLength(160)]
+    public string? Gesture { get; init; }
+}
+
+public sealed record HistoryStep(int Version);
 
 internal static class DesignEndpoints
 {
@@ -27,76 +70,129 @@ internal static class DesignEndpoints
     public static void MapDesigns(this IEndpointRouteBuilder app)
     {
         var designs = app.MapGroup("/api/designs");
-        designs.MapGet("/", async (DesignStore store, OwnThings own, CancellationToken cancel) =>
+        designs.MapGet("/", async (DesignStore store, Studio studio, CancellationToken cancel) =>
             {
                 var all = await store.List(cancel);
                 var latest = all.MaxBy(d => d.ChangedAt);
-                var workshop = await own.Read(cancel);
-                return all.Select(d => Card(d, d == latest, workshop)).ToList();
+                var reader = await studio.Reader(cancel);
+                return all.Select(d => Card(d, d == latest, reader)).ToList();
             })
-            .WithName("listDesigns");
+            .Describes<List<DesignCard>>("listDesigns", "Every design in the drawer, those that cannot be read as well.");
 
         designs.MapGet("/{id}", async (string id, DesignStore store, CancellationToken cancel) => Found(id, await store.Find(id, cancel)))
-            .WithName("findDesign").Produces<DesignView>().ProducesProblem(StatusCodes.Status404NotFound);
+            .Describes<DesignView>("findDesign", "One design as it stands.").ProducesProblem(StatusCodes.Status404NotFound);
 
-        designs.MapPost("/", async ([FromBody] NewDesign request, DesignStore store, OwnThings own, CancellationToken cancel) =>
+        designs.MapGet("/{id}/file", async (string id, DesignStore store, CancellationToken cancel) =>
+                await store.Find(id, cancel) is { } stored ? Results.File(Encoding.UTF8.GetBytes(stored.State is { } state ? DesignFile.Write(state) : stored.Written), "application/json", $"{id}.json") : Missing(id))
+            .Describes<string>("designFile", "A design's file to keep elsewhere: as it is written, even where it cannot be read.").ProducesProblem(StatusCodes.Status404NotFound);
+
+        designs.MapPost("/", async (Body<NewDesign> body, DesignStore store, Studio studio, CancellationToken cancel) =>
             {
-                var state = Checked(request.State, await own.Read(cancel));
-                var stored = await store.Create(Guid.NewGuid().ToString("N"), state, "begun", cancel);
-                return TypedResults.Ok(View(stored));
+                var state = Checked(body.Value.State, await studio.Reader(cancel));
+                return TypedResults.Ok(View(await store.Create(Guid.NewGuid().ToString("N"), state, "begun", cancel)));
             })
-            .WithName("createDesign").ProducesProblem(StatusCodes.Status400BadRequest);
+            .Describes<DesignView>("createDesign", "Begins a design.");
 
-        designs.MapPut("/{id}", async (string id, [FromBody] SaveDesign request, DesignStore store, OwnThings own, CancellationToken cancel) =>
+        designs.MapPut("/{id}", async (string id, Body<SaveDesign> body, DesignStore store, Studio studio, CancellationToken cancel) =>
             {
-                if (request.Gesture.Length is 0 or > LongestGesture)
+                var (request, reader) = (body.Value, await studio.Reader(cancel));
+                if (request.Edits.Count == 0)
                 {
-                    throw new InputProblemException("gesture.length", "gesture", $"it has {request.Gesture.Length} characters", $"1 to {LongestGesture}, such as “centre to 3/4 in”");
+                    throw new InputProblemException("edits.none", "edits", "there is nothing to be done", DesignEdit.Accepted);
                 }
 
-                return Found(id, await store.Save(id, request.Version, Checked(request.State, await own.Read(cancel)), request.Gesture, cancel));
+                return Found(id, await store.Save(id, request.Version, state => (Checked(DesignEdit.Apply(request.Edits, state, reader), reader), request.Edits, request.Gesture ?? Gesture(request.Edits, state, reader)), cancel));
             })
-            .WithName("saveDesign").Produces<DesignView>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+            .Describes<DesignView>("saveDesign", "Does edits to a design, as one gesture.").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
 
-        designs.MapPost("/{id}/undo", async (string id, [FromBody] Step step, DesignStore store, CancellationToken cancel) => Found(id, await store.Undo(id, step.Version, cancel)))
-            .WithName("undoDesign").Produces<DesignView>().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        designs.MapPost("/{id}/undo", async (string id, Body<HistoryStep> step, DesignStore store, CancellationToken cancel) => Found(id, await store.Undo(id, step.Value.Version, cancel)))
+            .Describes<DesignView>("undoDesign", "Takes the last gesture back.").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
 
-        designs.MapPost("/{id}/redo", async (string id, [FromBody] Step step, DesignStore store, CancellationToken cancel) => Found(id, await store.Redo(id, step.Version, cancel)))
-            .WithName("redoDesign").Produces<DesignView>().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        designs.MapPost("/{id}/redo", async (string id, Body<HistoryStep> step, DesignStore store, CancellationToken cancel) => Found(id, await store.Redo(id, step.Value.Version, cancel)))
+            .Describes<DesignView>("redoDesign", "Does it again.").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+
+        designs.MapDelete("/{id}", async (string id, DesignStore store, CancellationToken cancel) => await store.Remove(id, cancel) ? Results.NoContent() : Missing(id))
+            .WithName("removeDesign").WithSummary("Takes a design out of the drawer for good.").Produces(StatusCodes.Status204NoContent).ProducesProblem(StatusCodes.Status404NotFound);
     }
 
     /// <summary>A design is only stored once every word of it is understood; figures it cannot have yet do not matter.</summary>
-    private static DesignSpec Checked(DesignSpec state, Workshop workshop)
+    private static DesignSpec Checked(DesignSpec state, DesignReader reader)
     {
         var name = state.Name.Trim();
-        if (name.Length is 0 or > LongestName)
+        if (name.Length is 0 or > LongestName || name.Any(char.IsControl))
         {
-            throw new InputProblemException("name.length", "name", name.Length == 0 ? "the design has no name" : $"the name has {name.Length} characters", $"1 to {LongestName} characters, such as “Comet supper”");
+            throw new InputProblemException("name.length", "name", name.Length == 0 ? "the design has no name" : name.Length > LongestName ? $"the name has {name.Length} characters" : "there are control marks in the name", $"1 to {LongestName} characters, such as “Comet supper”");
         }
 
-        var read = DesignReader.Read(state, workshop);
-
         // One that has no figures is kept all the same: the person is told on the bench what conflicts, and frees it there.
-        Sizer.TrySize(read.Design, read.Target);
-        return state with { Name = name };
+        var read = reader.Read(state);
+        Sizer.Examine(read.Design, read.Target);
+        return state with { Name = name, WholeFold = DesignSpec.Newest };
     }
 
-    private static IResult Found(string id, StoredDesign? stored) => stored is null
-        ? TypedResults.Problem(statusCode: StatusCodes.Status404NotFound, title: "No such design", detail: $"There is no design “{id}” in this drawer.", extensions: new Dictionary<string, object?> { ["code"] = "design.missing" })
+    private static string Gesture(IReadOnlyList<DesignEdit> edits, DesignSpec before, DesignReader reader)
+    {
+        var words = new List<string>();
+        foreach (var edit in edits)
+        {
+            words.Add(edit.Describe(before, reader).In(reader.UnitOf(before)));
+            before = edit.Apply(before, reader);
+        }
+
+        var text = string.Join(", and ", words.Distinct());
+        return text.Length <= LongestGesture ? text : text[..(LongestGesture - 1)] + "…";
+    }
+
+    private static IResult Found(string id, StoredDesign? stored) => stored is null ? Missing(id) : stored.Problem is { } problem
+        ? TypedResults.Problem(statusCode: StatusCodes.Status422UnprocessableEntity, title: $"“{stored.Name}” cannot be read", detail: $"{problem.Reason}. Its file can be taken out of the drawer.", extensions: new Dictionary<string, object?> { ["code"] = "design.unreadable", ["field"] = problem.Field, ["accepted"] = problem.Accepted })
         : TypedResults.Ok(View(stored));
 
-    internal static DesignView View(StoredDesign stored) => new(stored.Id, stored.Version, stored.State, stored.Undo, stored.Redo);
+    private static IResult Missing(string id) => ProblemHandler.Of(StatusCodes.Status404NotFound, "No such design", $"There is no design “{(id.Length > 40 ? id[..40] : id)}” in this drawer.", "design.missing");
 
-    private static DesignCard Card(StoredDesign stored, bool latest, Workshop workshop)
+    internal static DesignView View(StoredDesign stored) => new(stored.Id, stored.Version, stored.State!, stored.Undo, stored.Redo);
+
+    private static DesignCard Card(StoredDesign stored, bool latest, DesignReader reader)
     {
-        var read = DesignReader.Read(stored.State, workshop);
-        var home = read.Design.Home;
-        var unit = home.Format.System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre;
-        var size = $"{LengthWriter.Write(home.Width, unit)} × {LengthWriter.Write(home.Height, unit)}";
-        return new DesignCard(
-            stored.Id, stored.State.Name, read.Design.Family.Name, read.Design.Family.Opens,
-            $"{(home.Format.Name == size ? "" : $"{home.Format.Name}, ")}{size} {LengthWriter.Symbol(unit)}",
-            home.Width.Units, home.Height.Units, read.Design.Stock.Name,
-            stored.ChangedAt.ToString("d MMM yyyy", System.Globalization.CultureInfo.InvariantCulture), latest);
+        var card = new DesignCard
+        {
+            Id = stored.Id,
+            Name = stored.Name,
+            Construction = "",
+            Opens = "",
+            Home = [],
+            Width = 0,
+            Height = 0,
+            Stock = "",
+            Changed = stored.ChangedAt.ToString("d MMM yyyy", System.Globalization.CultureInfo.InvariantCulture),
+            Latest = latest,
+            Problem = stored.Problem is { } problem ? Words(problem) : null,
+        };
+        if (stored.State is null)
+        {
+            return card;
+        }
+
+        try
+        {
+            var design = reader.Read(stored.State).Design;
+            var home = design.Home;
+            var tell = new Teller(home.Format.System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre);
+            return card with
+            {
+                Construction = design.Family.Name,
+                Opens = design.Family.Opens,
+                Home = tell.Say(tell.NameAndSize(home with { Turn = false })),
+                Width = home.Width.Units,
+                Height = home.Height.Units,
+                Stock = design.Stock.Name,
+            };
+        }
+        catch (InputProblemException e)
+        {
+            // It is of a known form, but something that it names is not to hand any more.
+            return card with { Problem = Words(e) };
+        }
     }
+
+    private static string Words(InputProblemException problem) => $"{problem.Field}: {problem.Reason}.";
 }

@@ -1,35 +1,36 @@
+using System.ComponentModel.DataAnnotations;
+using WholeFold.App.Features.Bench;
+using WholeFold.Core.Checks;
+using WholeFold.Core.Folding;
 using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
-using WholeFold.Core.Sizing;
 
 namespace WholeFold.App.Features.Lists;
 
-/// <param name="Units">The unit of bare numbers: in, cm or mm.</param>
-public sealed record ListRequest(string Text, string Units);
+/// <summary>A measure list as it was typed.</summary>
+public sealed record ListRequest
+{
+    [MaxLength(MeasureList.LongestText)]
+    public required string Text { get; init; }
 
-public sealed record LikelyView(string Value, string Because);
+    /// <summary>The unit of bare numbers: in, cm or mm.</summary>
+    public required string Units { get; init; }
+}
+
+public sealed record LikelyView(IReadOnlyList<SentencePart> Value, IReadOnlyList<SentencePart> Because);
 
 /// <param name="Place">Which figure of the line, counted from 1; null for the line as a whole.</param>
-public sealed record FindingView(string Id, int Line, int? Place, string Text, IReadOnlyList<LikelyView> Likely);
+public sealed record FindingView(string Id, int Line, int? Place, IReadOnlyList<SentencePart> Text, IReadOnlyList<LikelyView> Likely);
 
 internal static class ListEndpoints
 {
     public static void MapLists(this IEndpointRouteBuilder app) =>
-        app.MapPost("/api/check-list", (ListRequest request) => Check(request.Text, request.Units))
-            .WithName("checkList")
-            .ProducesProblem(StatusCodes.Status400BadRequest)
-            .WithSummary("What contradicts itself in a measure list that was typed in.");
+        app.MapPost("/api/check-list", (Body<ListRequest> body) => Check(body.Value))
+            .Describes<List<FindingView>>("checkList", "What contradicts itself in a measure list that was typed in.");
 
-    /// <exception cref="InputProblemException">The list or its unit is not understood.</exception>
-    public static List<FindingView> Check(string text, string units)
+    private static List<FindingView> Check(ListRequest request)
     {
-        var unit = units switch
-        {
-            "in" => DisplayUnit.Inch,
-            "cm" => DisplayUnit.Centimetre,
-            "mm" => DisplayUnit.Millimetre,
-            _ => throw new InputProblemException("units.unknown", "units", $"“{units}” is not a unit", "in, cm or mm"),
-        };
-        return [.. ListChecker.Check(MeasureList.Read(text, unit)).Select(f => new FindingView(f.Id, f.Line, f.Place, f.Text.In(unit), [.. f.Likely.Select(l => new LikelyView(LengthWriter.WithUnit(l.Value, unit), l.Because.In(unit)))]))];
+        var unit = UnitReader.Read(request.Units, "units");
+        return [.. ListChecker.Check(MeasureList.Read(request.Text, unit)).Select(f => new FindingView(f.Id, f.Line, f.Place, f.Text.Parts(unit), [.. f.Likely.Select(l => new LikelyView(Words.Of($"{l.Value:u}").Parts(unit), l.Because.Parts(unit)))]))];
     }
 }

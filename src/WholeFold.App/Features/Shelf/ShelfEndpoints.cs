@@ -1,62 +1,101 @@
 using WholeFold.App.Features.Bench;
+using WholeFold.App.Features.Folding;
+using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Exchange;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.App.Features.Shelf;
 
 /// <summary>A construction on the shelf.</summary>
-/// <param name="Does">opens, stands, popsUp, turns or holds.</param>
-/// <param name="Sheets">For one card of the sample size; null where a piece is larger than any sheet.</param>
-/// <param name="Difficulty">simple, somePractice or takesPatience.</param>
-/// <param name="Formats">In words: which formats it takes, and whether turned too.</param>
-/// <param name="Refuses">Formats that it does not take, each with why.</param>
-public sealed record ShelfCard(string Id, string Name, string Opens, string Does, string DoesWords, int? Sheets, bool GoesFlat, string Thickness, string Difficulty, string DifficultyWords, bool Turns, string Formats, IReadOnlyList<string> Refuses, PosesView Poses, IReadOnlyList<string> Watch);
+public sealed record ShelfCard
+{
+    public required string Id { get; init; }
+
+    public required string Name { get; init; }
+
+    public required string Opens { get; init; }
+
+    /// <summary>opens, stands, popsUp, turns or holds.</summary>
+    public required string Does { get; init; }
+
+    public required string DoesWords { get; init; }
+
+    /// <summary>For one card of the sample size; null where a piece is larger than any sheet.</summary>
+    public required int? Sheets { get; init; }
+
+    public required bool GoesFlat { get; init; }
+
+    public required string Thickness { get; init; }
+
+    /// <summary>simple, somePractice or takesPatience.</summary>
+    public required string Difficulty { get; init; }
+
+    public required string DifficultyWords { get; init; }
+
+    public required bool Turns { get; init; }
+
+    /// <summary>In words: which formats it takes, and whether turned too.</summary>
+    public required string Formats { get; init; }
+
+    /// <summary>Formats that it does not take, each with why.</summary>
+    public required IReadOnlyList<IReadOnlyList<SentencePart>> Refuses { get; init; }
+
+    public required PosesView Poses { get; init; }
+
+    public required IReadOnlyList<string> Watch { get; init; }
+}
 
 /// <param name="FlatUpTo">How thick a card may be to count as flat in the post.</param>
 public sealed record ShelfView(IReadOnlyList<ShelfCard> Cards, string FlatUpTo);
 
+/// <summary>The shelf, filled once and kept: it is made of what ships and depends on nothing that the studio has.</summary>
+public sealed class FilledShelf(Catalogue catalogue)
+{
+    private readonly Lazy<Task<ShelfView>> _view = new(() => Task.Run(() => Fill(catalogue)));
+
+    /// <summary>Begins to fill it, if nobody has yet.</summary>
+    public Task<ShelfView> View() => _view.Value;
+
+    private static ShelfView Fill(Catalogue catalogue)
+    {
+        var formats = Core.Inventories.Inventory.Shipped.Formats;
+        return new([.. Core.Lists.Shelf.Of(new DesignReader(catalogue, Core.Inventories.Inventory.Shipped)).Select(i => Card(i, formats))], $"{Core.Lists.Shelf.FlatInThePost.Millimetres:0} mm");
+    }
+
+    private static ShelfCard Card(ShelfItem item, IReadOnlyList<Format> all)
+    {
+        var construction = item.Sample.Construction;
+        var turnable = all.Count(f => f.Width != f.Height);
+        var formats = item.Formats == all.Count ? "every format" : $"{item.Formats} of {all.Count} formats";
+        return new ShelfCard
+        {
+            Id = item.Family.Id,
+            Name = item.Family.Name,
+            Opens = item.Family.Opens,
+            Does = SizedJson.Name(construction.Does),
+            DoesWords = construction.Does switch { Effect.Opens => "opens", Effect.Stands => "stands", Effect.PopsUp => "pops up", Effect.Turns => "turns", _ => "holds a card" },
+            Sheets = item.Sheets,
+            GoesFlat = item.GoesFlat,
+            Thickness = Teller.Millimetres(item.Sample.Thickness.Greatest),
+            Difficulty = SizedJson.Name(item.Difficulty),
+            DifficultyWords = item.Difficulty switch { Difficulty.Simple => "simple", Difficulty.SomePractice => "some practice", _ => "takes patience" },
+            Turns = item.Turned > 0,
+            Formats = $"{formats}, {(item.Turned == turnable ? "turned too" : item.Turned == 0 ? "not turned" : $"{item.Turned} of them turned too")}",
+            Refuses = [.. item.Refuses.Select(r => Words.Of($"{r.Format.Name}: {r.Why}").Parts(r.Format.System.UnitOf()))],
+            Poses = PosesView.Of(item.Sample, item.Motion),
+            Watch = construction.Watch,
+        };
+    }
+}
+
 internal static class ShelfEndpoints
 {
     public static void MapShelf(this IEndpointRouteBuilder app) =>
-        app.MapGet("/api/shelf", () => View.Value)
-            .WithName("shelf")
-            .WithSummary("Every construction with what one looks for it by, and its pictures from closed to shown.");
-
-    private static readonly Lazy<ShelfView> View = new(() => new ShelfView([.. Core.Lists.Shelf.All.Select(Card)], $"{Core.Lists.Shelf.FlatInThePost.Millimetres:0} mm"));
-
-    private static ShelfCard Card(ShelfItem item)
-    {
-        var construction = item.Sample.Construction;
-        var all = Core.Catalogue.Formats.All;
-        var turnable = all.Count(f => f.Width != f.Height);
-        var formats = item.Formats == all.Count ? "every format" : $"{item.Formats} of {all.Count} formats";
-        return new ShelfCard(
-            item.Family.Id, item.Family.Name, item.Family.Opens,
-            SizedJson.Name(construction.Does), Words(construction.Does),
-            item.Sheets, item.GoesFlat, $"{Math.Round(item.Sample.ClosedThickness.Millimetres, 1):0.0} mm",
-            SizedJson.Name(item.Difficulty), Words(item.Difficulty),
-            item.Turned > 0,
-            $"{formats}, {(item.Turned == turnable ? "turned too" : item.Turned == 0 ? "not turned" : $"{item.Turned} of them turned too")}",
-            [.. item.Refuses.Select(r => $"{r.Format.Name}: {r.Why}")],
-            PosesView.Of(item.Sample, item.Motion),
-            construction.Watch);
-    }
-
-    private static string Words(Effect does) => does switch
-    {
-        Effect.Opens => "opens",
-        Effect.Stands => "stands",
-        Effect.PopsUp => "pops up",
-        Effect.Turns => "turns",
-        _ => "holds a card",
-    };
-
-    private static string Words(Difficulty difficulty) => difficulty switch
-    {
-        Difficulty.Simple => "simple",
-        Difficulty.SomePractice => "some practice",
-        _ => "takes patience",
-    };
+        app.MapGet("/api/shelf", (FilledShelf shelf) => shelf.View())
+            .Describes<ShelfView>("shelf", "Every construction with what one looks for it by, and its pictures from closed to shown.");
 }

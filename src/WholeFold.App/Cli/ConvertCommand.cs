@@ -1,0 +1,133 @@
+using System.CommandLine;
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Exchange;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Lists;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.App.Cli;
+
+/// <summary>Sizes a design for a format. Each option is an edit of the design, in the order in which they stand here.</summary>
+internal static class ConvertCommand
+{
+    /// <summary>Options that take another thing for the whole design, by the member that they are an edit of.</summary>
+    private static readonly (string Option, string Member, string Description)[] Takes =
+    [
+        ("--tools", "tools", "imperial-eighths, metric-5mm, both, ruler, machine or one of your own."),
+        ("--stock", "stock", "Id of a stock, such as card-270."),
+        ("--caliper", "caliper", "The card's caliper: 0.33mm, 13pt, a stack such as 3.4mm/10, or a weight such as \"110lb cover\"."),
+        ("--reveal", "reveal", "thin, standard, framed, wide, flush or a width."),
+        ("--priority", "priority", "format, board or proportions."),
+    ];
+
+    public static Command Make(TextWriter output, TextWriter error)
+    {
+        var construction = new Option<string?>("--construction") { Description = "Id of a construction; see: wholefold constructions" };
+        var file = new Option<FileInfo?>("--design") { Description = "A design file instead of a construction." };
+        var format = new Option<string?>("--format") { Description = "A format's id or a size with its unit, such as 5x5in; see: wholefold formats" };
+        var turn = new Option<bool>("--turn") { Description = "Turn the format on its side." };
+        var units = new Option<string?>("--units") { Description = "in, cm or mm: the unit of texts and of bare numbers." };
+        var takes = Takes.Select(t => (t.Member, Option: new Option<string?>(t.Option) { Description = t.Description })).ToList();
+        var set = new Option<string[]>("--set") { Description = "NAME=VALUE: sets a parameter by hand. May be given several times." };
+        var locked = new Option<string[]>("--lock") { Description = "NAME=VALUE: a parameter that is hard, such as a die's size. May be given several times." };
+        var prefer = new Option<string[]>("--prefer") { Description = $"{string.Join(", ", Preferences.All.Select(p => p.Id))}. May be given several times." };
+        var workshop = new Option<FileInfo?>("--workshop") { Description = "A file with tools, stocks and other things of your own." };
+        var sheet = new Option<bool>("--sheet") { Description = "Write the figure sheet: every figure in inches and in centimetres." };
+        var json = new Option<bool>("--json") { Description = "Write the whole result as JSON." };
+        var command = new Command("convert", "Size a design for a format.") { construction, file, format, turn, units, set, locked, prefer, workshop, sheet, json };
+        foreach (var (_, option) in takes)
+        {
+            command.Add(option);
+        }
+
+        command.SetAction(parsed =>
+        {
+            var reader = CommandLine.Reader(parsed.GetValue(workshop));
+            var design = Begin(parsed.GetValue(file), parsed.GetValue(construction), parsed.GetValue(format), parsed.GetValue(turn));
+            void Do(DesignEdit edit) => design = edit.Apply(design, reader);
+            if (parsed.GetValue(file) is not null && (parsed.GetValue(format) is not null || parsed.GetValue(turn)))
+            {
+                Do(new ConvertTo(parsed.GetValue(format) ?? design.Format, parsed.GetValue(turn)));
+            }
+
+            if (parsed.GetValue(units) is { } unitText)
+            {
+                Do(new ShowIn(unitText, design.BothSystems));
+            }
+
+            foreach (var (member, option) in takes)
+            {
+                if (parsed.GetValue(option) is { } value)
+                {
+                    Do(new Take(member, value));
+                }
+            }
+
+            foreach (var preference in parsed.GetValue(prefer) ?? [])
+            {
+                Do(new Prefer(preference));
+            }
+
+            var names = new HashSet<string>();
+            foreach (var (text, hard) in (parsed.GetValue(set) ?? []).Select(t => (t, false)).Concat((parsed.GetValue(locked) ?? []).Select(t => (t, true))))
+            {
+                if (!names.Add(text.Split('=')[0].Trim()))
+                {
+                    throw new InputProblemException("set.twice", "--set", $"{text.Split('=')[0]} is set twice", "each parameter once");
+                }
+
+                Do(DesignEdit.Parse(text, hard, design, reader, hard ? "--lock" : "--set"));
+            }
+
+            var read = reader.Read(design);
+
+            // Without a word on units, a result is written in its own format's system.
+            var unit = design.Units is null ? read.Target.Format.System.UnitOf() : read.Unit;
+            if (Card.Try(read.Design, read.Target) is not { } card)
+            {
+                return SayWhyNot(design, reader, read, unit, error);
+            }
+
+            var asJson = parsed.GetValue(json);
+            output.WriteLine(parsed.GetValue(sheet)
+                ? asJson ? SheetJson.Write(FigureSheet.Of(card)) : PlainText.WriteSheet(card)
+                : asJson ? SizedJson.Write(card, unit) : PlainText.Write(card, unit));
+            return 0;
+        });
+        return command;
+    }
+
+    private static DesignSpec Begin(FileInfo? file, string? construction, string? format, bool turn)
+    {
+        if (file is null)
+        {
+            return new DesignSpec { Construction = construction ?? "", Format = format ?? "", Turn = turn };
+        }
+
+        return construction is null ? DesignFile.Read(CommandLine.ReadFile(file, "--design"), "--design")
+            : throw new InputProblemException("design.twice", "--design", "a design file already names its construction", "either --design FILE or --construction ID");
+    }
+
+    private static int SayWhyNot(DesignSpec design, DesignReader reader, ReadDesign read, DisplayUnit unit, TextWriter error)
+    {
+        error.WriteLine("No figures can satisfy this. These cannot hold together:");
+        foreach (var conflict in Sizer.ConflictsOf(read.Design, read.Target))
+        {
+            error.WriteLine($"  - {conflict.Text.In(unit)}");
+        }
+
+        var remedies = Remedies.Of(design, reader);
+        error.WriteLine(remedies.Count == 0 ? "Nothing that could be given up here makes it go; take other tools, or another format." : "It goes if you:");
+        foreach (var remedy in remedies)
+        {
+            error.WriteLine($"  - {remedy.Text.In(unit)}");
+        }
+
+        return CommandLine.NoFigures;
+    }
+}

@@ -1,0 +1,41 @@
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.App.Features.Bench;
+
+/// <summary>A figure with what it is called in a list.</summary>
+/// <param name="Detail">What it is of.</param>
+/// <param name="Mark">v or m for a score, × n for a layer.</param>
+internal sealed record FigureRow(Measured Figure, string Label, string Detail, string Mark);
+
+/// <summary>Figures that belong together: a piece's, the layers'.</summary>
+internal sealed record FigureSection(string Id, string Title, string Detail, IReadOnlyList<FigureRow> Rows);
+
+/// <summary>Every figure of a card as lists name them: the ledger, the figure sheet.</summary>
+internal static class FigureRows
+{
+    /// <param name="inOrderOfSetting">Whether scores stand as they are set, or as they lie.</param>
+    public static IReadOnlyList<FigureSection> Of(Card card, bool inOrderOfSetting)
+    {
+        static string Letter(SizedScore s) => s.Crease.Fold == Fold.Valley ? "v" : "m";
+        var sections = card.Pieces.Select(p => new FigureSection(p.Piece.Id, p.Piece.Name, $"{card.Design.StockOf(p.Piece.Id).Name}, cut {p.Piece.Quantity}",
+        [
+            new(p.Width, "width", "cut", ""),
+            new(p.Height, "height", "cut", ""),
+            .. (inOrderOfSetting ? p.Passes.SelectMany(pass => pass.Scores).Select(p.Score) : p.AllScores).Select(s => new FigureRow(s.Figure, Letter(s) == "v" ? "valley" : "mountain", s.Between, Letter(s))),
+            .. p.MarkedLines.Select(l => new FigureRow(l.Figure, l.Opening.Opening.Name, l.Name, "")),
+        ])).ToList();
+        if (card.Layers.Count > 0)
+        {
+            sections.Add(new FigureSection("layers", "Layers", $"{card.Design.LayerStock.Name}, reveal {card.Design.Reveal.Name}", [.. card.Layers.SelectMany(l => new FigureRow[]
+            {
+                new(l.Width, l.Level > 1 ? $"{l.Role.Name}, second" : l.Role.Name, "width", $"× {l.Quantity}"),
+                new(l.Height, l.Level > 1 ? $"{l.Role.Name}, second" : l.Role.Name, "height", $"× {l.Quantity}"),
+            })]));
+        }
+
+        return sections;
+    }
+}

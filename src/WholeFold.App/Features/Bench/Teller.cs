@@ -1,0 +1,106 @@
+using System.Globalization;
+using WholeFold.Core.Cards;
+using WholeFold.Core.Checks;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Exchange;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.App.Features.Bench;
+
+/// <summary>Puts lengths and sentences into the reader's unit. It works out no figure of its own.</summary>
+public sealed class Teller(DisplayUnit unit)
+{
+    private readonly DisplayUnit _other = unit == DisplayUnit.Inch ? DisplayUnit.Centimetre : DisplayUnit.Inch;
+
+    public DisplayUnit Unit { get; } = unit;
+
+    public string Symbol => LengthWriter.Symbol(Unit);
+
+    public Figure Figure(Length value) => new(value.Units, LengthWriter.Parts(value, Unit), LengthWriter.Parts(value, _other), $"{value.Millimetres.ToString("0.######", CultureInfo.InvariantCulture)} mm");
+
+    public FigureText Text(Length value) => LengthWriter.Parts(value, Unit);
+
+    public IReadOnlyList<SentencePart> Say(Words words)
+    {
+        ArgumentNullException.ThrowIfNull(words);
+        return words.Parts(Unit);
+    }
+
+    public IReadOnlyList<SentencePart> Say(FormattableString words) => Say(Words.Of(words));
+
+    /// <summary>"A6 US, 4 1/2 × 6 1/4 in"; a format that is called by its size is named once.</summary>
+    public Words NameAndSize(Target target)
+    {
+        var name = target.Format.Name;
+        var called = name == $"{LengthWriter.Write(target.Width, Unit)} × {LengthWriter.Write(target.Height, Unit)}" ? "" : $"{name}, ";
+        return Words.Of($"{called}{target.Width} × {target.Height:u}{(target.Turn ? ", turned" : "")}");
+    }
+
+    /// <summary>To the tenth of a millimetre, as thickness is spoken of in either system.</summary>
+    public static string Millimetres(Length length) => $"{Math.Round(length.Millimetres, 1).ToString("0.0", CultureInfo.InvariantCulture)} mm";
+
+    public static string Grams(double grams) => $"{Math.Round(grams).ToString(CultureInfo.InvariantCulture)} g";
+
+    public static string Stock(Design design)
+    {
+        ArgumentNullException.ThrowIfNull(design);
+        return $"{design.Stock.Name} · {design.Stock.Caliper.Hundredths}";
+    }
+
+    public static string Many(long count, string one, string many) => $"{count} {(count == 1 ? one : many)}";
+
+    public static string Lies(Lay lay) => lay switch
+    {
+        Lay.AsItLies => "as it lies",
+        Lay.TurnedRound => "turn it round",
+        Lay.TurnedOver => "turn it over like a page",
+        _ => "turn it over head over heels",
+    };
+
+    public CheckView Check(Check check)
+    {
+        ArgumentNullException.ThrowIfNull(check);
+        return new CheckView(check.Id, SizedJson.Name(check.Severity), Say(check.Text));
+    }
+
+    /// <summary>The card in the envelope that it goes into.</summary>
+    public ClosedView Closed(Card card)
+    {
+        ArgumentNullException.ThrowIfNull(card);
+        var (closed, envelope) = (card.Closed, card.Envelope);
+        var goes = card.Construction.GoesRound ? Words.Of($"goes round the card") : envelope is null ? Words.Of($"envelope to make") : Words.Of($"{envelope.Name} envelope, {envelope.Width} × {envelope.Height}");
+        BoxView? round = null;
+        if (envelope is not null)
+        {
+            // It is shown round the card as the card goes into it.
+            var turned = envelope.Width < closed.Width || envelope.Height < closed.Height;
+            var (wide, high) = turned ? (envelope.Height, envelope.Width) : (envelope.Width, envelope.Height);
+            round = new BoxView((closed.Width - wide).Units / 2, (closed.Height - high).Units / 2, wide.Units, high.Units);
+        }
+
+        var thick = Millimetres(card.Thickness.Greatest);
+        return new ClosedView
+        {
+            Width = Figure(closed.Width),
+            Height = Figure(closed.Height),
+            Panels = Drawn(closed),
+            Text = Say($"Closed {closed.Width} × {closed.Height}, {thick} thick; {goes}"),
+            Size = Say($"{closed.Width} × {closed.Height}"),
+            Thickness = thick,
+            Weight = Grams(card.Grams),
+            Envelope = round,
+            EnvelopeText = Say(goes),
+        };
+    }
+
+    public static IReadOnlyList<ClosedPanel> Drawn(ClosedPose pose)
+    {
+        ArgumentNullException.ThrowIfNull(pose);
+        return [.. pose.Panels.Select(p => new ClosedPanel(p.Plate.ToString(), [.. p.Corners.Select(c => new Spot((c.X - pose.Footprint.Left).Units, (c.Y - pose.Footprint.Bottom).Units))]))];
+    }
+}

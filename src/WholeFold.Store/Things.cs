@@ -1,0 +1,108 @@
+using System.Security.Cryptography;
+using System.Text;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Microsoft.EntityFrameworkCore;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.Store;
+
+/// <summary>Something that the studio keeps to hand or has put away, of its own or as it ships.</summary>
+/// <param name="Written">As it is written down, where it is the studio's own.</param>
+public sealed record KeptThing(string Kind, string Id, bool ToHand, JsonObject? Written);
+
+/// <summary>What the studio has to hand, of every kind alike: kept as it is written down.</summary>
+public sealed class Things(WholeFoldContext context)
+{
+    private static readonly Lock Gate = new();
+    private static (string Stamp, Inventory Inventory) _last = ("", Inventory.Shipped);
+
+    /// <summary>The same as long as the studio's own things are; known once they have been read.</summary>
+    public string Stamp { get; private set; } = "";
+
+    /// <summary>What ships, and the studio's own beside it or in its place.</summary>
+    public async Task<Inventory> Read(CancellationToken cancel)
+    {
+        var rows = await context.Drawer.AsNoTracking().Where(d => d.Own != null).OrderBy(d => d.Kind).ThenBy(d => d.Position).Select(d => new { d.Kind, d.Own }).ToListAsync(cancel);
+        Stamp = rows.Count == 0 ? "" : Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(string.Join('\n', rows.Select(r => $"{r.Kind} {r.Own}")))));
+        lock (Gate)
+        {
+            if (_last.Stamp != Stamp)
+            {
+                var written = rows.GroupBy(r => r.Kind).ToDictionary(g => g.Key, g => (IReadOnlyList<JsonObject>)[.. g.Select(r => (JsonObject)JsonNode.Parse(r.Own!)!)]);
+                _last = (Stamp, Inventory.Shipped.With(written));
+            }
+
+            return _last.Inventory;
+        }
+    }
+
+    public async Task<IReadOnlyList<KeptThing>> Kept(CancellationToken cancel) =>
+        [.. (await context.Drawer.AsNoTracking().OrderBy(d => d.Position).ToListAsync(cancel)).Select(d => new KeptThing(d.Kind, d.Id, d.ToHand, d.Own is null ? null : (JsonObject)JsonNode.Parse(d.Own)!))];
+
+    /// <summary>Puts one in, or in the place of the one with its id.</summary>
+    /// <exception cref="InputProblemException">It is not understood.</exception>
+    public async Task<IThing> Keep(string kind, JsonObject written, CancellationToken cancel)
+    {
+        var thing = KindOf(kind).Read(JsonSerializer.SerializeToElement(written), kind);
+        await Put(kind, thing.Id, row => row.Own = written.ToJsonString(StrictJson.OnOneLine), cancel);
+        return thing;
+    }
+
+    /// <summary>Keeps one on the bench, or puts it away.</summary>
+    /// <exception cref="InputProblemException">There is no such thing.</exception>
+    public async Task Lay(string kind, string id, bool toHand, CancellationToken cancel)
+    {
+        var known = KindOf(kind);
+        if ((await Read(cancel)).All(known).All(t => t.Id != id))
+        {
+            throw new InputProblemException("drawer.unknown", "id", $"“{id}” is no {known.One} that the drawer knows", string.Join(", ", (await Read(cancel)).All(known).Take(5).Select(t => t.Id)));
+        }
+
+        await Put(kind, id, row => row.ToHand = toHand, cancel);
+    }
+
+    /// <summary>Takes one of the studio's own out for good; false where there is none of that id.</summary>
+    /// <exception cref="InputProblemException">A design is made with it.</exception>
+    public async Task<bool> Remove(string kind, string id, CancellationToken cancel)
+    {
+        var known = KindOf(kind);
+        var row = await context.Drawer.FirstOrDefaultAsync(d => d.Kind == kind && d.Id == id && d.Own != null, cancel);
+        if (row is null)
+        {
+            return false;
+        }
+
+        // What ships under that id takes its place again. Otherwise undo may lead back to it, so the whole history counts.
+        if (Inventory.Shipped.All(known).All(t => t.Id != id))
+        {
+            var named = $"\"{id}\"";
+            var users = await context.History.Where(h => h.State.Contains(named)).Select(h => h.DesignId).Distinct().Join(context.Designs, d => d, d => d.Id, (_, d) => d.Name).ToListAsync(cancel);
+            if (users.Count > 0)
+            {
+                throw new InputProblemException("drawer.inUse", id, $"it is or was used for {string.Join(", ", users.Order(StringComparer.Ordinal))}", "something that no design was made with; it can be put away instead");
+            }
+        }
+
+        context.Drawer.Remove(row);
+        await context.SaveChangesAsync(cancel);
+        return true;
+    }
+
+    private async Task Put(string kind, string id, Action<DrawerRow> change, CancellationToken cancel)
+    {
+        if (await context.Drawer.FindAsync([kind, id], cancel) is not { } row)
+        {
+            context.Drawer.Add(row = new DrawerRow { Kind = kind, Id = id, ToHand = true, Position = await context.Drawer.CountAsync(cancel) });
+        }
+
+        change(row);
+        await context.SaveChangesAsync(cancel);
+    }
+
+    private static Kind KindOf(string kind) =>
+        Inventory.KindOf(kind) ?? throw new InputProblemException("drawer.kind", "kind", $"“{kind}” is no kind of thing", string.Join(", ", Inventory.Kinds.Select(k => k.Id)));
+}
