@@ -81,6 +81,9 @@ namespace WholeFold.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Edits")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Gesture")
                         .IsRequired()
                         .HasMaxLength(200)

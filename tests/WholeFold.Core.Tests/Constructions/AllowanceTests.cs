@@ -1,5 +1,8 @@
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Allowances;
-using WholeFold.Core.Exchange;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
@@ -11,10 +14,10 @@ namespace WholeFold.Core.Tests.Constructions;
 /// <summary>Each allowance against its derivation, worked by hand for 0.4 mm card.</summary>
 public class AllowanceTests
 {
-    private static readonly Stock Card = Stocks.All[2] with { Caliper = Length.Mm(0.4m) };
-    private static readonly ToolSet Machine = ToolSets.Resolve("machine", UnitSystem.Metric)!;
-    private static readonly ToolSet Metric = ToolSets.Resolve("metric-5mm", UnitSystem.Metric)!;
-    private static readonly ToolSet Imperial = ToolSets.Resolve("imperial-eighths", UnitSystem.Imperial)!;
+    private static readonly Stock Heavy = Inventory.Shipped.Stocks[2] with { Caliper = Length.Mm(0.4m) };
+    private static readonly ToolSet Machine = Inventory.Shipped.Find<ToolKit>("machine")!.For(UnitSystem.Metric);
+    private static readonly ToolSet Metric = Inventory.Shipped.Find<ToolKit>("metric-5mm")!.For(UnitSystem.Metric);
+    private static readonly ToolSet Imperial = Inventory.Shipped.Find<ToolKit>("imperial-eighths")!.For(UnitSystem.Imperial);
 
     public static TheoryData<Allowance, double, double, string> Worked => new()
     {
@@ -37,13 +40,13 @@ public class AllowanceTests
     [MemberData(nameof(Worked))]
     public void Is_what_its_derivation_gives_and_goes_up_to_the_mark(Allowance allowance, double exact, double onTheMark, string why)
     {
-        Assert.InRange((double)allowance.Value(Card, Machine).Millimetres, exact - 0.004, exact + 0.004);
-        Assert.Equal((decimal)onTheMark, allowance.Value(Card, Metric).Millimetres);
+        Assert.InRange((double)allowance.Value(Support.PapersOf(Heavy), Machine).Millimetres, exact - 0.004, exact + 0.004);
+        Assert.Equal((decimal)onTheMark, allowance.Value(Support.PapersOf(Heavy), Metric).Millimetres);
         Assert.NotEmpty(why);
         Assert.NotEmpty(allowance.Name);
         Assert.NotEmpty(allowance.Because);
-        var sixteenths = allowance.Value(Card, Imperial);
-        Assert.True(sixteenths >= allowance.Value(Card, Machine) && (!allowance.UpToTheMark || sixteenths.IsOn(Length.In(1, 16))));
+        var sixteenths = allowance.Value(Support.PapersOf(Heavy), Imperial);
+        Assert.True(sixteenths >= allowance.Value(Support.PapersOf(Heavy), Machine) && (!allowance.UpToTheMark || sixteenths.IsOn(Length.In(1, 16))));
     }
 
     [Fact]
@@ -54,7 +57,7 @@ public class AllowanceTests
             var last = Length.Zero;
             for (var t = 0.1m; t <= 0.8m; t += 0.05m)
             {
-                var now = allowance.Value(Card with { Caliper = Length.Mm(t) }, Machine);
+                var now = allowance.Value(Support.PapersOf(Heavy with { Caliper = Length.Mm(t) }), Machine);
                 Assert.True(now >= last || allowance is WrappedStack, $"{allowance} at {t}");
                 last = now;
             }
@@ -88,7 +91,7 @@ public class AllowanceTests
                 continue;
             }
 
-            foreach (var (was, now) in a.Figures.Zip(b.Figures))
+            foreach (var (was, now) in a.All.Zip(b.All))
             {
                 Assert.Equal(was.Id, now.Id);
                 if (was.Value != now.Value)
@@ -105,8 +108,8 @@ public class AllowanceTests
     [Fact]
     public void The_reasons_of_a_figure_name_the_allowance_that_made_it()
     {
-        var read = DesignReader.Read(Support.Spec("gatefold", "5x7") with { Caliper = "0.9mm", Tools = "machine" });
-        var score = Sizer.Size(read.Design, read.Target).Pieces[0].Scores[0].Figure;
+        var read = Support.Reader.Read(Support.Spec("gatefold", "5x7") with { Caliper = "0.9mm", Tools = "machine" });
+        var score = Card.Of(read.Design, read.Target).Pieces[0].Scores[0].Figure;
         Assert.Contains(score.Reasons, r => r.Why.In(DisplayUnit.Millimetre).Contains("doors nearer than twice", StringComparison.Ordinal));
     }
 
@@ -137,8 +140,8 @@ public class AllowanceTests
     {
         // 2 · (0.34 + 0.15 + 0.25) goes into twice 1/16; with foam of 2 mm it goes into no gap there is.
         Assert.NotNull(Support.Try(Support.Spec("sleeve-gatefold", "5x7")));
-        var read = DesignReader.Read(Support.Spec("sleeve-gatefold", "5x7") with { Adhesive = "foam-2" });
-        Assert.Contains(Attempt.Of(read.Design, read.Target).Conflicts, c => c.Text.Contains("bows round the door", StringComparison.Ordinal));
+        var read = Support.Reader.Read(Support.Spec("sleeve-gatefold", "5x7") with { Adhesive = "foam-2" });
+        Assert.Contains(Attempt.Of(read.Design, read.Target).Conflicts, c => c.Text.In(DisplayUnit.Inch).Contains("bows round the door", StringComparison.Ordinal));
     }
 
     [Theory]

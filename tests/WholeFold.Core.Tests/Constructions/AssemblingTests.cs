@@ -1,7 +1,10 @@
 using WholeFold.Core.Constructions;
-using WholeFold.Core.Exchange;
+using WholeFold.Core.Constructions.Allowances;
+using WholeFold.Core.Constructions.Library;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Folding;
-using WholeFold.Core.Lists;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using Xunit;
 using static WholeFold.Core.Tests.Support;
@@ -45,7 +48,7 @@ public class AssemblingTests
     {
         foreach (var (family, choices) in Variants())
         {
-            if (Try(new DesignSpec { Construction = family.Id, Format = "5x7", Set = choices, Tools = "imperial-eighths" }) is { } sized && sized.Pieces.Any(p => p.Openings.Any(o => o.Opening.IsKnifeWork)))
+            if (Try(new DesignSpec { Construction = family.Id, Format = "5x7", Set = Written(choices), Tools = "imperial-eighths" }) is { } sized && sized.Pieces.Any(p => p.Openings.Any(o => o.Opening.IsKnifeWork)))
             {
                 Assert.Contains(sized.Checks, c => c.Id == "knife-work" && c.Text.In(Core.Measure.DisplayUnit.Inch).Contains("away from the hand", StringComparison.Ordinal));
             }
@@ -60,10 +63,10 @@ public class AssemblingTests
         foreach (var (family, choices) in Variants())
         {
             var construction = family.For(choices);
-            var held = new HashSet<string> { construction.Pieces[0].Copies.First() };
-            while (construction.Bonds.FirstOrDefault(b => !b.Loose && held.Contains(b.PieceA) != held.Contains(b.PieceB)) is { } bond)
+            var held = new HashSet<PieceRef> { construction.Pieces[0].Copies[0] };
+            while (construction.Bonds.FirstOrDefault(b => !b.Loose && held.Contains(b.A.Piece) != held.Contains(b.B.Piece)) is { } bond)
             {
-                held.UnionWith([bond.PieceA, bond.PieceB]);
+                held.UnionWith([bond.A.Piece, bond.B.Piece]);
             }
 
             loose.UnionWith(construction.Pieces.SelectMany(p => p.Copies.Where(c => !held.Contains(c)).Select(_ => $"{family.Id}: {p.Id}")));
@@ -84,6 +87,6 @@ public class AssemblingTests
     public void A_press_of_a_bond_that_is_not_there_is_refused()
     {
         var builder = new ConstructionBuilder("none", new Dictionary<string, string>());
-        Assert.Throws<InvalidOperationException>(() => builder.Press("Press.", Pressed.Flat, "it is right", "tube"));
+        Assert.Throws<InvalidOperationException>(() => builder.Bonded("tube"));
     }
 }

@@ -1,5 +1,9 @@
+using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Constructions.Allowances;
 using WholeFold.Core.Exchange;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using WholeFold.Core.Tooling;
@@ -37,18 +41,18 @@ public class OpeningTests
                     {
                         CutKind.Slit => box.Width == Length.Zero && box.Height > Length.Zero,
                         CutKind.Divide => box.Width == Length.Zero ? box.Height == piece.Height.Value : box.Height == Length.Zero && box.Width == piece.Width.Value,
-                        CutKind.Window => Length.Min(box.Width, box.Height) >= Smallest.In(sized.Tools.System),
+                        CutKind.Window => Length.Min(box.Width, box.Height) >= Smallest.In(sized.Figures.Tools.System),
                         _ => box.Width > Length.Zero && box.Height > Length.Zero,
                     }, spec.Named());
-                    Assert.Equal(!sized.Tools.Exact && sized.Pieces.Any(p => p.Openings.Any(o => o.Opening.IsKnifeWork)), sized.Checks.Any(c => c.Id == "knife-work"));
+                    Assert.Equal(!sized.Figures.Tools.Exact && sized.Pieces.Any(p => p.Openings.Any(o => o.Opening.IsKnifeWork)), sized.Checks.Any(c => c.Id == "knife-work"));
                     foreach (var edge in piece.MarkedLines.Where(l => l.Opening == opening).Select(l => l.Figure))
                     {
                         lines++;
-                        Assert.True(sized.Tools.Exact || edge.Value.IsOn(sized.Tools.OwnCutMark), $"{spec.Named()}: {edge.Id} at {edge.Value}");
+                        Assert.True(sized.Figures.Tools.Exact || edge.Value.IsOn(sized.Figures.Tools.OwnCutMark), $"{spec.Named()}: {edge.Id} at {edge.Value}");
                         Assert.True(edge.Setting.How switch
                         {
-                            SetBy.Machine => sized.Tools.Exact,
-                            SetBy.InGroove => sized.Tools.OnGroove(edge.Value) && edge.Setting.From < edge.Setting.To,
+                            SetBy.Machine => sized.Figures.Tools.Exact,
+                            SetBy.InGroove => sized.Figures.Tools.OnGroove(edge.Value) && edge.Setting.From < edge.Setting.To,
                             SetBy.StartStop => edge.Setting.From <= edge.Setting.To,
                             SetBy.Direct => kind == CutKind.Divide,
                             SetBy.Scissors => kind == CutKind.Notch && edge.Setting.From < edge.Setting.To,
@@ -84,7 +88,7 @@ public class OpeningTests
         Assert.Equal((In("6"), In("1/4"), In("3 3/4")), (slit.Left.Value, slit.Foot.Value, slit.Head.Value));
         Assert.Equal(SetBy.InGroove, slit.Left.Setting.How);
         Assert.Equal((In("6"), In("3 7/16")), (sized.Piece("slide").Width.Value, sized.Piece("slide").Height.Value));
-        Assert.Equal((In("6"), In("4")), (sized.ClosedWidth, sized.ClosedHeight));
+        Assert.Equal((In("6"), In("4")), (sized.Closed.Width, sized.Closed.Height));
     }
 
     [Fact]
@@ -107,7 +111,7 @@ public class OpeningTests
     {
         var sized = Size(Spec("pillar-tiers", "6x6", "rows=3", $"flatten={flatten}", "side=1"));
         Assert.Equal(In(back), sized.Piece("back").Width.Value);
-        Assert.Equal((In("6"), In("6")), (sized.ClosedWidth, sized.ClosedHeight));
+        Assert.Equal((In("6"), In("6")), (sized.Closed.Width, sized.Closed.Height));
         Assert.Equal([In(side), In("2"), In("3"), In("4")], sized.Scores("pillar1"));
 
         // 2t + 0.25 of 0.34 mm card is 0.93 mm: one sixteenth.
@@ -121,9 +125,9 @@ public class OpeningTests
         var window = sized.Piece("front").Openings.Single();
         Assert.Equal((SetBy.InGroove, "in the groove, 1/2 to 6 1/2"), (window.Left.Setting.How, window.Left.Setting.In(DisplayUnit.Inch)));
         Assert.Equal((SetBy.StartStop, "from 1 1/2 to 4 1/2"), (window.Foot.Setting.How, window.Foot.Setting.In(DisplayUnit.Inch)));
-        Assert.Equal(["from 1/2 to 6 1/2", "die, its edge 1/2 past the score at 1"], Setting.OtherInnerCuts(sized.Tools, window.Left.Setting, [.. sized.Scores("front")]).Select(w => w.In(DisplayUnit.Inch)));
-        Assert.Equal("die, its edge 1/2 before the score at 5", Setting.OtherInnerCuts(sized.Tools, window.Right.Setting, [.. sized.Scores("front")]).Last().In(DisplayUnit.Inch));
-        Assert.Empty(Setting.OtherInnerCuts(sized.Tools, window.Foot.Setting, []));
+        Assert.Equal(["from 1/2 to 6 1/2", "die, its edge 1/2 past the score at 1"], Setting.OtherInnerCuts(sized.Figures.Tools, window.Left.Setting, [.. sized.Scores("front")]).Select(w => w.In(DisplayUnit.Inch)));
+        Assert.Equal("die, its edge 1/2 before the score at 5", Setting.OtherInnerCuts(sized.Figures.Tools, window.Right.Setting, [.. sized.Scores("front")]).Last().In(DisplayUnit.Inch));
+        Assert.Empty(Setting.OtherInnerCuts(sized.Figures.Tools, window.Foot.Setting, []));
         Assert.Equal(SetBy.Machine, Size(Spec("shadow-box", "5x7") with { Tools = "machine" }).Piece("front").Openings[0].Left.Setting.How);
     }
 
@@ -134,17 +138,17 @@ public class OpeningTests
         Assert.Contains(sized.Construction.Bonds, b => b.Loose);
         var tile = sized.Closed.Panels.Single(p => p.Piece == "tile").Box;
         Assert.Equal(tile.Left - sized.Closed.Footprint.Left, sized.Closed.Footprint.Right - tile.Right);
-        var elsewhere = sized.Construction with { Bonds = [.. sized.Construction.Bonds.Select(b => b.Loose ? b with { FaceA = Core.Constructions.Face.Up } : b)] };
-        Assert.Empty(Core.Folding.ClosedPose.Of(elsewhere, sized.Pieces, e => sized.ValueOf(e).Units).Misses);
+        var elsewhere = sized.Construction with { Bonds = [.. sized.Construction.Bonds.Select(b => b.Loose ? b with { A = b.A with { On = b.A.On with { Face = Face.Up } } } : b)] };
+        Assert.Empty(Core.Folding.ClosedPose.Of(elsewhere, sized.Pieces, e => sized.Figures.ValueOf(e).Units).Misses);
     }
 
     [Fact]
     public void A_spinner_on_the_peak_stays_inside_the_closed_card_and_its_window_opens_both_slopes()
     {
         var sized = Size(Spec("peak-tunnel", "6x6", "spinner=onThePeak"));
-        var inset = sized.Parameters.Single(p => p.Parameter.Id == "inset").Value;
+        var inset = sized.Figures.Parameters.Single(p => p.Parameter.Id == "inset").Value;
         Assert.True(sized.Piece("spinner").Width.Value <= 2 * (inset - In("1/16")));
-        Assert.Equal((In("6"), In("6")), (sized.ClosedWidth, sized.ClosedHeight));
+        Assert.Equal((In("6"), In("6")), (sized.Closed.Width, sized.Closed.Height));
         var tunnel = sized.Piece("tunnel");
         Assert.Equal(["slope-front", "slope-back"], tunnel.Plates.Where(p => tunnel.HolesIn(p).Any()).Select(p => p.Id));
         Assert.All(sized.Thickness.Spreads, s => Assert.True(s.Thick > Length.Zero));

@@ -1,6 +1,7 @@
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Exchange;
 using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using WholeFold.Core.Tooling;
@@ -22,9 +23,9 @@ public class SlantingTests
         Assert.Equal(["valley", "mountain", "valley", "mountain"], sheet.Scores.Select(s => s.Crease.Fold.ToString().ToLowerInvariant()));
 
         // Scored on the rails only, 13/16 high; each swing is 3 wide and hangs on its strip in the middle.
-        var rail = sized.Parameters.Single(p => p.Parameter.Id == "rail").Value;
+        var rail = sized.Figures.Parameters.Single(p => p.Parameter.Id == "rail").Value;
         Assert.All(sheet.Scores, s => Assert.Equal([(Length.Zero, rail), (In("5") - rail, In("5"))], s.Stretches));
-        Assert.Equal([("1", "2", "right"), ("3", "4", "left"), ("5", "6", "right"), ("7", "8", "left")], sheet.Openings.Select(o => (LengthWriter.Write(o.Left.Value, DisplayUnit.Inch), LengthWriter.Write(o.Right.Value, DisplayUnit.Inch), o.Opening.Open!)));
+        Assert.Equal([("1", "2", "right"), ("3", "4", "left"), ("5", "6", "right"), ("7", "8", "left")], sheet.Openings.Select(o => (LengthWriter.Write(o.Left.Value, DisplayUnit.Inch), LengthWriter.Write(o.Right.Value, DisplayUnit.Inch), o.Opening.StaysOn.ToString()!.ToLowerInvariant())));
         var panels = sized.Closed.Panels.ToDictionary(p => p.Panel, p => p.Box);
         Assert.Equal((In("0"), In("3")), (panels["strip1"].Left, panels["strip1"].Right));
         Assert.Equal((In("2"), In("5")), (panels["strip2"].Left, panels["strip2"].Right));
@@ -40,7 +41,7 @@ public class SlantingTests
         {
             Assert.Equal([In("1 1/2"), In("4 1/2")], sized.Scores(piece));
             var cut = Assert.Single(sized.Piece(piece).MarkedLines);
-            Assert.Equal((CutKind.Divide, line, In("3")), (cut.Opening.Opening.Kind, cut.Figure.Id.Split('.')[^1], cut.Figure.Value));
+            Assert.Equal((CutKind.Divide, line, In("3")), (cut.Opening.Opening.Kind, cut.Figure.Id.ToString().Split('.')[^1], cut.Figure.Value));
         }
 
         // On the front and the back each half and its ends; inside each half, and of each end what the glue leaves.
@@ -63,11 +64,11 @@ public class SlantingTests
             {
                 states++;
                 Assert.Empty(pose.Misses);
-                Assert.Equal((sized.ClosedWidth, sized.ClosedHeight), (pose.Width, pose.Height));
+                Assert.Equal((sized.Closed.Width, sized.Closed.Height), (pose.Width, pose.Height));
                 for (var score = 0; score < 2; score++)
                 {
-                    var pieces = sized.Pieces.Select(p => state.Angles.ContainsKey((p.Piece.Id, score)) ? p.Moved(score, Length.Mm(0.5m)) : p).ToList();
-                    var moved = ClosedPose.Of(sized.Construction, pieces, e => sized.ValueOf(e).Units, state);
+                    var pieces = sized.Pieces.Select(p => state.Angles.ContainsKey(new CreaseRef(p.Piece.Id, score)) ? p.Moved(score, Length.Mm(0.5m)) : p).ToList();
+                    var moved = ClosedPose.Of(sized.Construction, pieces, e => sized.Figures.ValueOf(e).Units, state);
                     Assert.True(moved.Misses.Count > 0 || moved.Width != pose.Width || moved.Height != pose.Height, $"{spec.Named()}: {state.Id} did not mind crease {score}");
                 }
             }
@@ -131,10 +132,10 @@ public class SlantingTests
         foreach (var tools in new[] { "machine", "imperial-eighths", "metric-5mm" })
         {
             var sized = Size(Spec("envelope", "5x7", $"school={school}", $"thick={thick}") with { Tools = tools });
-            var room = Pair.Of(1, 8, 3m).In(sized.Tools.System) + (thick == "0" ? Length.Zero : Length.Mm(3));
+            var room = Pair.Of(1, 8, 3m).In(sized.Figures.Tools.System) + (thick == "0" ? Length.Zero : Length.Mm(3));
             var loose = tools == "machine" ? Length.Mm(0.02m) : school == "rectangle" ? Length.Mm(1.5m) : Length.Mm(6);
-            Assert.InRange((sized.ClosedWidth - In("5") - room).Units, -2, loose.Units);
-            Assert.InRange((sized.ClosedHeight - In("7") - room).Units, -2, loose.Units);
+            Assert.InRange((sized.Closed.Width - In("5") - room).Units, -2, loose.Units);
+            Assert.InRange((sized.Closed.Height - In("7") - room).Units, -2, loose.Units);
             Assert.Null(sized.Envelope);
             Assert.DoesNotContain(sized.Checks, c => c.Id is "envelope-to-make" or "closed-over-format");
         }
@@ -146,10 +147,10 @@ public class SlantingTests
         // 5⅛ and 7⅛ inside: side (12.25)/√2 + ¾ = 9.412, first score (9.412 − 2/√2)/2 = 3.999.
         var sized = Size(Spec("envelope", "5x7") with { Tools = "machine" });
         Assert.InRange((double)sized.Piece("envelope").Width.Value.Millimetres / 25.4, 9.4120, 9.4125);
-        Assert.InRange((double)sized.Parameters.Single(p => p.Parameter.Id == "first").Value.Millimetres / 25.4, 3.9985, 3.9995);
+        Assert.InRange((double)sized.Figures.Parameters.Single(p => p.Parameter.Id == "first").Value.Millimetres / 25.4, 3.9985, 3.9995);
         Assert.Equal(4, sized.Piece("envelope").Lines.Count(l => l.Axis is null));
         var slim = Assert.Throws<NoFiguresException>(() => Size(Spec("envelope", "2x12in")));
-        Assert.Contains(slim.Conflicts, c => c.Text.Contains("take the rectangle", StringComparison.Ordinal));
+        Assert.Contains(slim.Conflicts, c => c.Text.In(DisplayUnit.Inch).Contains("take the rectangle", StringComparison.Ordinal));
     }
 
     [Fact]
@@ -158,9 +159,9 @@ public class SlantingTests
         var sized = Size(Spec("box-envelope", "5x7", "thick=1/4"));
         var gusset = In("5/16");
         Assert.InRange((sized.Closed.Deep - gusset).Units, 0, In("1/16").Units);
-        Assert.InRange((sized.ClosedWidth - In("5 3/8")).Units, 0, In("1/16").Units);
-        Assert.InRange((sized.ClosedHeight - In("7 3/8")).Units, 0, In("1/16").Units);
-        Assert.True(sized.ClosedThickness > gusset);
+        Assert.InRange((sized.Closed.Width - In("5 3/8")).Units, 0, In("1/16").Units);
+        Assert.InRange((sized.Closed.Height - In("7 3/8")).Units, 0, In("1/16").Units);
+        Assert.True(sized.Thickness.Greatest > gusset);
         Assert.Empty(sized.Closed.Misses);
     }
 

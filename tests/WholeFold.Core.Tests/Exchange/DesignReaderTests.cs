@@ -1,6 +1,10 @@
-using WholeFold.Core.Catalogue;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Exchange;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
 using Xunit;
 
@@ -56,15 +60,15 @@ public class DesignReaderTests
             "pieceStocks" => spec with { PieceStocks = new Dictionary<string, string> { [value.Split('=')[0]] = value.Split('=')[1] } },
             "reveal" => spec with { Reveal = value },
             "priority" => spec with { Priority = value },
-            _ => spec with { Set = new Dictionary<string, string> { [value.Split('=')[0]] = value.Split('=')[1] } },
+            _ => spec with { Set = new Dictionary<string, WrittenFigure> { [value.Split('=')[0]] = value.Split('=')[1] } },
         };
         if (code is null)
         {
-            DesignReader.Read(spec);
+            Support.Reader.Read(spec);
             return;
         }
 
-        var problem = Assert.Throws<InputProblemException>(() => DesignReader.Read(spec));
+        var problem = Assert.Throws<InputProblemException>(() => Support.Reader.Read(spec));
         Assert.Equal(code, problem.Code);
         Assert.StartsWith(field, problem.Field, StringComparison.Ordinal);
         Assert.NotEmpty(problem.Accepted);
@@ -74,28 +78,28 @@ public class DesignReaderTests
     [InlineData("{", "design.unreadable")]
     [InlineData("[]", "design.unreadable")]
     [InlineData("null", "design.unreadable")]
-    [InlineData("""{"wholeFold": 2}""", "design.version")]
+    [InlineData("""{"wholeFold": 99}""", "design.version")]
     [InlineData("""{"construction": "gatefold", "colour": "red"}""", "design.unreadable")]
     [InlineData("{\n\n\"turn\": 3}", "design.unreadable")]
     public void A_design_file_that_is_none_is_refused(string json, string code)
     {
-        var problem = Assert.Throws<InputProblemException>(() => DesignSpec.Parse(json, "--design"));
+        var problem = Assert.Throws<InputProblemException>(() => DesignFile.Read(json, "--design"));
         Assert.Equal(code, problem.Code);
         Assert.Contains("wholeFold", problem.Accepted, StringComparison.Ordinal);
     }
 
     [Fact]
     public void The_place_in_a_file_is_its_line() =>
-        Assert.StartsWith("line 3", Assert.Throws<InputProblemException>(() => DesignSpec.Parse("{\n\n\"turn\": 3}", "--design")).Reason, StringComparison.Ordinal);
+        Assert.StartsWith("line 3", Assert.Throws<InputProblemException>(() => DesignFile.Read("{\n\n\"turn\": tru}", "--design")).Reason, StringComparison.Ordinal);
 
     [Fact]
     public void The_sixteen_formats_have_the_sizes_the_trade_knows()
     {
-        Assert.Equal(16, Formats.All.Count);
-        Assert.Equal(16, Formats.All.Select(f => f.Id).Distinct().Count());
-        Assert.Equal((Length.In(17, 4), Length.In(11, 2)), (Formats.ById("a2-us")!.Width, Formats.ById("a2-us")!.Height));
-        Assert.Equal((Length.Mm(105), Length.Mm(148)), (Formats.ById("a6-iso")!.Width, Formats.ById("a6-iso")!.Height));
-        Assert.All(Formats.All, f => Assert.True(f.Width <= f.Height && f.Width >= Formats.Least && f.Height <= Formats.Greatest));
+        Assert.Equal(16, Inventory.Shipped.Formats.Count);
+        Assert.Equal(16, Inventory.Shipped.Formats.Select(f => f.Id).Distinct().Count());
+        Assert.Equal((Length.In(17, 4), Length.In(11, 2)), (Inventory.Shipped.Find<Format>("a2-us")!.Width, Inventory.Shipped.Find<Format>("a2-us")!.Height));
+        Assert.Equal((Length.Mm(105), Length.Mm(148)), (Inventory.Shipped.Find<Format>("a6-iso")!.Width, Inventory.Shipped.Find<Format>("a6-iso")!.Height));
+        Assert.All(Inventory.Shipped.Formats, f => Assert.True(f.Width <= f.Height && f.Width >= Format.Least && f.Height <= Format.Greatest));
     }
 
     [Fact]
@@ -113,6 +117,6 @@ public class DesignReaderTests
         Assert.Equal(148.0m, score.GetProperty("at").GetProperty("mm").GetDecimal());
         Assert.Equal("14.8", score.GetProperty("at").GetProperty("cm").GetString());
         var figures = root.GetProperty("reasons").EnumerateObject().Select(p => p.Name).ToList();
-        Assert.Equal(sized.Figures.Select(f => f.Id), figures);
+        Assert.Equal(sized.All.Select(f => f.Id.ToString()), figures);
     }
 }

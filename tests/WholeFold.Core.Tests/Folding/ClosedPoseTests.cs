@@ -1,6 +1,8 @@
+using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
-using WholeFold.Core.Exchange;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using Xunit;
@@ -24,7 +26,7 @@ public class ClosedPoseTests
             Assert.Empty(sized.Closed.Misses);
             if (!sized.Construction.MayGrow)
             {
-                Assert.Equal((sized.Target.Width, sized.Target.Height), (sized.ClosedWidth, sized.ClosedHeight));
+                Assert.Equal((sized.Target.Width, sized.Target.Height), (sized.Closed.Width, sized.Closed.Height));
             }
         }
 
@@ -56,9 +58,9 @@ public class ClosedPoseTests
                     foreach (var by in new[] { Length.Mm(0.5m), -Length.Mm(0.5m) })
                     {
                         var pieces = sized.Pieces.Select(p => p == piece ? score < p.Scores.Count ? p.Moved(score, by) : p.LineMoved(score - p.Scores.Count, by) : p).ToList();
-                        var pose = ClosedPose.Of(sized.Construction, pieces, e => sized.ValueOf(e).Units);
+                        var pose = ClosedPose.Of(sized.Construction, pieces, e => sized.Figures.ValueOf(e).Units);
                         var missed = pose.Misses.Count > 0;
-                        var otherSize = pose.Width != sized.ClosedWidth || pose.Height != sized.ClosedHeight;
+                        var otherSize = pose.Width != sized.Closed.Width || pose.Height != sized.Closed.Height;
                         var otherPanels = !pose.Panels.Select(p => p.Box).SequenceEqual(sized.Closed.Panels.Select(p => p.Box));
                         Assert.True(missed || otherSize || otherPanels, $"{spec.Named()}: {piece.Piece.Id} score {score} moved by {by} went unnoticed");
                         moved++;
@@ -77,25 +79,25 @@ public class ClosedPoseTests
         var random = new Random(20);
         string[] tools = ["imperial-eighths", "metric-5mm", "both", "ruler", "machine"];
         var variants = Support.Variants().ToList();
-        var formats = Core.Catalogue.Formats.All;
+        var formats = Inventory.Shipped.Formats;
         var closed = 0;
         for (var run = 0; run < 220; run++)
         {
             var (family, choices) = variants[random.Next(variants.Count)];
-            var spec = new DesignSpec { Construction = family.Id, Format = formats[random.Next(formats.Count)].Id, Turn = random.Next(2) == 0, Tools = tools[random.Next(tools.Length)], Caliper = $"0.{random.Next(1, 9)}mm", Set = choices };
-            var read = DesignReader.Read(spec);
-            if (Attempt.Of(read.Design, read.Target).Sized is not { Means: Means.Usual, Parameters.Count: > 0 } free)
+            var spec = new DesignSpec { Construction = family.Id, Format = formats[random.Next(formats.Count)].Id, Turn = random.Next(2) == 0, Tools = tools[random.Next(tools.Length)], Caliper = $"0.{random.Next(1, 9)}mm", Set = Support.Written(choices) };
+            var read = Support.Reader.Read(spec);
+            if (Attempt.Of(read.Design, read.Target).Card is not { Means: Means.Usual, Parameters.Count: > 0 } free)
             {
                 continue;
             }
 
-            var parameter = free.Parameters[random.Next(free.Parameters.Count)].Parameter;
+            var parameter = free.Figures.Parameters[random.Next(free.Figures.Parameters.Count)].Parameter;
             var range = Sizer.RangeOf(read.Design, read.Target, parameter.Id, Means.Usual)!;
             var value = range.Stops.Count > 0 ? range.Stops[random.Next(range.Stops.Count)] : random.Next(2) == 0 ? range.Min : range.Max;
-            var sized = Sizer.Size(read.Design with { Pins = new Dictionary<string, Length> { [parameter.Id] = value } }, read.Target);
+            var sized = Card.Of(read.Design with { Pins = new Dictionary<string, Length> { [parameter.Id] = value } }, read.Target);
             closed++;
             Assert.True(sized.Closed.Misses.Count == 0, $"{spec.Named()} with {parameter.Id} {value}: {string.Join(' ', sized.Closed.Misses)}");
-            Assert.True(sized.Construction.MayGrow || (sized.ClosedWidth <= sized.Target.Width && sized.ClosedHeight <= sized.Target.Height), $"{spec.Named()} with {parameter.Id} {value}: closed {sized.ClosedWidth} × {sized.ClosedHeight}");
+            Assert.True(sized.Construction.MayGrow || (sized.Closed.Width <= sized.Target.Width && sized.Closed.Height <= sized.Target.Height), $"{spec.Named()} with {parameter.Id} {value}: closed {sized.Closed.Width} × {sized.Closed.Height}");
             Assert.All(sized.States, s => Assert.Empty(s.Pose.Misses));
         }
 
@@ -107,10 +109,10 @@ public class ClosedPoseTests
     {
         var sized = Support.Size(Support.Spec("tier-scene", "5x7") with { Turn = true });
         ClosedPose With(Func<Bond, Bond> change) =>
-            ClosedPose.Of(sized.Construction with { Bonds = [.. sized.Construction.Bonds.Select((b, i) => i == 1 ? change(b) : b)] }, sized.Pieces, e => sized.ValueOf(e).Units);
+            ClosedPose.Of(sized.Construction with { Bonds = [.. sized.Construction.Bonds.Select((b, i) => i == 1 ? change(b) : b)] }, sized.Pieces, e => sized.Figures.ValueOf(e).Units);
         Assert.Empty(With(b => b).Misses);
-        Assert.True(With(b => b with { FaceA = Face.Down }).Misses.Single().WrongFace);
-        var aside = With(b => b with { A = b.A with { FromX = b.A.FromX + Pair.Of(1, 16, 1.5m), ToX = b.A.ToX + Pair.Of(1, 16, 1.5m) } }).Misses.Single();
+        Assert.True(With(b => b with { A = b.A with { On = b.A.On with { Face = Face.Down } } }).Misses.Single().WrongFace);
+        var aside = With(b => b with { A = b.A with { Region = b.A.Region is Rectangle r ? r with { FromX = r.FromX + Pair.Of(1, 16, 1.5m), ToX = r.ToX + Pair.Of(1, 16, 1.5m) } : b.A.Region } }).Misses.Single();
         Assert.Equal(Length.In(1, 16), aside.By);
     }
 

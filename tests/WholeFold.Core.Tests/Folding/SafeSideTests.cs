@@ -1,6 +1,9 @@
-using WholeFold.Core.Exchange;
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Folding;
-using WholeFold.Core.Sizing;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Measure;
 using Xunit;
 using static WholeFold.Core.Tests.Support;
 
@@ -16,7 +19,7 @@ public class SafeSideTests
     [InlineData("front-step", "base.height", Side.Full)]
     [InlineData("front-step", "base.scores[0]", Side.Exact)]
     [InlineData("gatefold", "layers.door.width", Side.Scant)]
-    public void By_hand(string construction, string figure, Side side) => Assert.Equal(side, SafeSides.Of(Size(Spec(construction, "a2-us")))[figure].Side);
+    public void By_hand(string construction, string figure, Side side) => Assert.Equal(side, Size(Spec(construction, "a2-us")).SafeSides.ByName()[figure].Side);
 
     [Fact]
     public void Every_figure_has_one_with_a_reason()
@@ -24,14 +27,14 @@ public class SafeSideTests
         var seen = new HashSet<Side>();
         foreach (var (family, choices) in Variants())
         {
-            var read = DesignReader.Read(new DesignSpec { Construction = family.Id, Format = "5x7", Set = choices });
-            if (Attempt.Of(read.Design, read.Target).Sized is not { } sized)
+            var read = Support.Reader.Read(new DesignSpec { Construction = family.Id, Format = "5x7", Set = Support.Written(choices) });
+            if (Attempt.Of(read.Design, read.Target).Card is not { } sized)
             {
                 continue;
             }
 
-            var safe = SafeSides.Of(sized);
-            Assert.Equal(sized.Figures.Select(f => f.Id).Order(), safe.Keys.Order());
+            var safe = sized.SafeSides;
+            Assert.Equal(sized.All.Select(f => f.Id.ToString()).Order(), safe.Keys.Select(f => f.ToString()).Order());
             Assert.All(safe.Values, s => Assert.NotEmpty(s.Why.In(Core.Measure.DisplayUnit.Inch)));
             seen.UnionWith(safe.Values.Select(s => s.Side));
         }
@@ -42,23 +45,23 @@ public class SafeSideTests
     [Theory]
     [InlineData("front.window.left", Side.Full)]
     [InlineData("front.window.head", Side.Scant)]
-    public void A_window_can_be_cut_larger_and_never_smaller(string line, Side side) => Assert.Equal(side, SafeSides.Of(Size(Spec("shadow-box", "5x7")))[line].Side);
+    public void A_window_can_be_cut_larger_and_never_smaller(string line, Side side) => Assert.Equal(side, Size(Spec("shadow-box", "5x7")).SafeSides.ByName()[line].Side);
 
     [Fact]
     public void A_slit_needs_its_own_line_and_may_be_longer()
     {
-        var safe = SafeSides.Of(Size(Spec("slider-stand", "5x7")));
+        var safe = Size(Spec("slider-stand", "5x7")).SafeSides.ByName();
         Assert.Equal((Side.Exact, Side.Full, Side.Scant), (safe["base.slit.left"].Side, safe["base.slit.foot"].Side, safe["base.slit.head"].Side));
     }
 
     [Fact]
     public void What_no_longer_meets_is_named() =>
-        Assert.Equal("either way the back and the tab no longer meet", SafeSides.Of(Size(Spec("front-step", "a2-us")))["base.scores[0]"].Why.In(Core.Measure.DisplayUnit.Inch));
+        Assert.Equal("either way the back and the tab no longer meet", Size(Spec("front-step", "a2-us")).SafeSides.ByName()["base.scores[0]"].Why.In(Core.Measure.DisplayUnit.Inch));
 
     [Fact]
     public void Scores_that_mirror_each_other_are_twins_and_so_are_pieces_cut_alike()
     {
-        var safe = SafeSides.Of(Size(Spec("gatefold", "a2-us")));
+        var safe = Size(Spec("gatefold", "a2-us")).SafeSides.ByName();
         Assert.Contains("its twin at the other end", safe["base.scores[0]"].Twins);
         Assert.Contains("all 2", safe["layers.door.width"].Twins);
     }

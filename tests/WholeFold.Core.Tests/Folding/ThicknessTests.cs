@@ -1,4 +1,8 @@
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
@@ -25,20 +29,20 @@ public class ThicknessTests
             double Square(Length a, Length b) => (double)a.Units * b.Units;
             var expected = sized.Pieces.Sum(p => Weight.Area(p) * 1e6 * 320 * 320 * p.Piece.Quantity * sized.Design.StockOf(p.Piece.Id).Caliper.Units)
                 + sized.Layers.Sum(l => Square(l.Width.Value, l.Height.Value) * l.Quantity * (l.Stock.Caliper + sized.Design.Adhesive.Thickness).Units)
-                + sized.Construction.Bonds.Where(b => !b.Loose).Sum(b => Outline(sized, b.A) * (b.Raised?.Metric ?? Adhesive.Tape.Thickness).Units);
+                + sized.Construction.Bonds.Where(b => !b.Loose).Sum(b => Outline(sized, b.A.Region) * (b.Raised?.Metric ?? Inventory.Shipped.BondTape.Thickness).Units);
             Assert.True(Math.Abs(sized.Thickness.Volume - expected) <= expected * 2e-4, $"{spec.Named()}: {sized.Thickness.Volume} and not {expected}");
-            Assert.Equal(sized.ClosedThickness, sized.Thickness.GreatestFlat);
-            Assert.True(sized.Thickness.Mean <= sized.ClosedThickness && sized.Thickness.Mean > Length.Zero);
+            Assert.Equal(sized.Thickness.Greatest, sized.Thickness.GreatestFlat);
+            Assert.True(sized.Thickness.Mean <= sized.Thickness.Greatest && sized.Thickness.Mean > Length.Zero);
             var at = sized.Thickness.ThickestAt;
-            Assert.Contains(sized.Thickness.Spreads, s => s.Thick == sized.ClosedThickness && s.Left <= at.X.Units && at.X.Units <= s.Right);
+            Assert.Contains(sized.Thickness.Spreads, s => s.Thick == sized.Thickness.Greatest && s.Left <= at.X.Units && at.X.Units <= s.Right);
         }
 
         Assert.True(maps > 500, $"only {maps}");
     }
 
-    private static double Outline(SizedDesign sized, Core.Constructions.Region region)
+    private static double Outline(Card sized, Core.Constructions.Region region)
     {
-        var corners = region.Corners.Select(c => (X: (double)sized.ValueOf(c.X).Units, Y: (double)sized.ValueOf(c.Y).Units)).ToList();
+        var corners = region.Corners.Select(c => (X: (double)sized.Figures.ValueOf(c.X).Units, Y: (double)sized.Figures.ValueOf(c.Y).Units)).ToList();
         return Math.Abs(corners.Select((a, i) => corners[(i + 1) % corners.Count] is var b ? (a.X * b.Y) - (b.X * a.Y) : 0).Sum()) / 2;
     }
 
@@ -49,16 +53,16 @@ public class ThicknessTests
 
         // Card 2, walls 2 and four panels with their papers, two strips of tape, mat and paper outside: where the grip is.
         var grip = (8 * Length.Mm(0.34m)) + (4 * Length.Mm(0.15m)) + (2 * Length.Mm(0.1m)) + Length.Mm(0.27m) + Length.Mm(0.15m);
-        Assert.Equal(grip, sized.ClosedThickness);
+        Assert.Equal(grip, sized.Thickness.Greatest);
     }
 
     [Fact]
     public void Weight_is_area_by_grammage()
     {
         // 10 × 5 in of 270 g/m² is 8.71 g; layers 4¾ (twice, one a mat of 216) and 4½ of 120, with glue of 20 under each.
-        var grams = Weight.Grams(Size(Spec("plain-fold", "5x5")));
+        var grams = Size(Spec("plain-fold", "5x5")).Grams;
         var square = 25.4 * 25.4 / 1e6;
         Assert.Equal((50 * square * 270) + (4.75 * 4.75 * square * (216 + 20)) + (((4.5 * 4.5) + (4.75 * 4.75)) * square * 140), grams, 3);
-        Assert.Equal(260, Stocks.ById("acetate")!.Weighs, 3);
+        Assert.Equal(260, Inventory.Shipped.Find<Stock>("acetate")!.Weighs, 3);
     }
 }

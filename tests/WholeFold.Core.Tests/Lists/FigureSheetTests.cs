@@ -1,4 +1,6 @@
-using WholeFold.Core.Exchange;
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
@@ -17,8 +19,8 @@ public class FigureSheetTests
         var (own, plain, none) = (0, 0, 0);
         foreach (var spec in Support.Grid(tools).Where((_, i) => i % 6 == 0))
         {
-            var read = DesignReader.Read(spec);
-            if (Attempt.Of(read.Design, read.Target).Sized is not { Means: Means.Usual } sized)
+            var read = Support.Reader.Read(spec);
+            if (Attempt.Of(read.Design, read.Target).Card is not { Means: Means.Usual } sized)
             {
                 continue;
             }
@@ -40,7 +42,7 @@ public class FigureSheetTests
                     var crossing = piece.Lines.Where(l => l.Axis is not null).Select(l => l.Figure.Value).Prepend(Length.Zero).Append(piece.Across.Value).ToList();
                     var parts = crossing.Zip(crossing.Skip(1), (from, to) => Read(LengthWriter.Write(to - from, column.Unit), column.Unit));
                     Assert.Equal(Read(LengthWriter.Write(piece.Across.Value, column.Unit), column.Unit), parts.Aggregate(Length.Zero, (sum, part) => sum + part));
-                    Length As(string id) => Read(column.Figures[id].Text, column.Unit);
+                    Length As(FigureRef id) => Read(column.Figures[id].Text, column.Unit);
                     var total = As(piece.Along.Id);
                     var edges = piece.Scores.Select(s => As(s.Figure.Id)).Append(total).ToList();
                     Assert.Equal(total, edges.Select((e, i) => i == 0 ? e : e - edges[i - 1]).Aggregate(Length.Zero, (sum, panel) => sum + panel));

@@ -1,6 +1,9 @@
+using WholeFold.Core.Checks;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Input;
 using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
-using WholeFold.Core.Sizing;
 using Xunit;
 
 namespace WholeFold.Core.Tests.Lists;

@@ -1,5 +1,6 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Lists;
-using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using Xunit;
 
@@ -18,7 +19,7 @@ public class SheetCountTests
     [InlineData("slider-stand", "5x7", "2 Letter")]
     public void By_hand(string construction, string format, string expected)
     {
-        var needed = SheetCount.Of(Support.Size(Support.Spec(construction, format)));
+        var needed = SheetCount.Of(Support.Size(Support.Spec(construction, format)).Figures);
         Assert.Equal(expected, string.Join(", ", needed!.Select(n => $"{n.Count} {n.Sheet.Name}")));
     }
 
@@ -27,7 +28,7 @@ public class SheetCountTests
     {
         foreach (var spec in Support.Grid("imperial-eighths").Where((_, i) => i % 7 == 0))
         {
-            if (Support.Try(spec) is not { } sized || SheetCount.Of(sized) is not { } needed)
+            if (Support.Try(spec) is not { } sized || SheetCount.Of(sized.Figures) is not { } needed)
             {
                 continue;
             }
@@ -41,5 +42,5 @@ public class SheetCountTests
 
     [Fact]
     public void What_comes_out_of_no_sheet_is_said_so() =>
-        Assert.Null(SheetCount.Of(Support.Size(Support.Spec("plain-fold", "12x12in"))));
+        Assert.Null(SheetCount.Of(Support.Size(Support.Spec("plain-fold", "12x12in")).Figures));
 }

@@ -1,7 +1,9 @@
 using FsCheck;
 using FsCheck.Fluent;
 using FsCheck.Xunit;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
 using Xunit;
 
 namespace WholeFold.Core.Tests.Measure;

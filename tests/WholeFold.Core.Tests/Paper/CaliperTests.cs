@@ -1,3 +1,7 @@
+using WholeFold.Core.Cards;
+using WholeFold.Core.Checks;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
@@ -49,7 +53,7 @@ public class CaliperTests
     [Fact]
     public void The_stocks_known_by_weight_have_the_caliper_that_their_weight_gives()
     {
-        foreach (var stock in Stocks.All.Where(s => s.Kind is StockKind.Card or StockKind.Paper))
+        foreach (var stock in Inventory.Shipped.Stocks.Where(s => s.Kind is StockKind.Card or StockKind.Paper))
         {
             Assert.True(CaliperReader.TryRead($"{stock.Grammage}gsm", out var caliper, out _));
             Assert.True((caliper.Caliper - stock.Caliper).Abs() <= Length.Mm(0.005m), $"{stock.Id}: {caliper.Caliper} by weight, {stock.Caliper} listed");

@@ -1,6 +1,11 @@
-using WholeFold.Core.Exchange;
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
 using Xunit;
 
 namespace WholeFold.Core.Tests.Sizing;
@@ -19,31 +24,31 @@ public class AdviceTests
         for (var run = 0; run < 4000 && stuck < 25; run++)
         {
             var (family, choices) = variants[random.Next(variants.Count)];
-            var free = new DesignSpec { Construction = family.Id, Format = "5x7", Tools = Boards[random.Next(Boards.Length)], Set = choices };
-            var parameters = DesignReader.Read(free).Design.Construction.Parameters;
+            var free = new DesignSpec { Construction = family.Id, Format = "5x7", Tools = Boards[random.Next(Boards.Length)], Set = Support.Written(choices) };
+            var parameters = Support.Reader.Read(free).Design.Construction.Parameters;
             var pins = parameters.Where(_ => random.Next(3) > 0).ToDictionary(p => p.Id, _ => Length.In(random.Next(4, 60), 16).Millimetres.ToString(System.Globalization.CultureInfo.InvariantCulture) + "mm");
-            var read = DesignReader.Read(free with { Set = choices.Concat(pins).ToDictionary() });
-            if (pins.Count == 0 || IsPossible(read.Design, read.Target) != false)
+            var spec = free with { Set = Support.Written(choices.Concat(pins)) };
+            if (pins.Count == 0 || IsPossible(spec, []) != false)
             {
                 continue;
             }
 
             stuck++;
-            var remedies = Remedies.Of(read.Design, read.Target);
-            var all = Remedies.ChangesFor(read.Design, read.Target).ToList();
-            var size = remedies.Count == 0 ? 4 : remedies[0].Changes.Count;
+            var remedies = Remedies.Of(spec, Support.Reader);
+            var all = Remedies.EditsFor(spec, Support.Reader).ToList();
+            var size = remedies.Count == 0 ? 4 : remedies[0].Edits.Count;
             sizes.Add(remedies.Count == 0 ? 0 : size);
             foreach (var remedy in remedies)
             {
-                Assert.Equal(size, remedy.Changes.Count);
-                Assert.True(IsPossible(remedy.Changes.Aggregate(read.Design, (d, c) => c.Apply(d, read.Target)), read.Target));
+                Assert.Equal(size, remedy.Edits.Count);
+                Assert.True(IsPossible(spec, remedy.Edits));
             }
 
             // By brute force: every smaller set, and every set of this size that is not among the remedies, mends nothing.
-            var named = remedies.Select(r => string.Join('|', r.Changes.Select(c => $"{c.Kind} {c.Name} {c.Option}"))).ToHashSet();
-            foreach (var set in Enumerable.Range(1, size).SelectMany(n => Subsets(all, n)).Where(s => !named.Contains(string.Join('|', s.Select(c => $"{c.Kind} {c.Name} {c.Option}")))))
+            var named = remedies.Select(r => string.Join('|', r.Edits)).ToHashSet();
+            foreach (var set in Enumerable.Range(1, size).SelectMany(n => Subsets(all, n)).Where(s => !named.Contains(string.Join('|', s))))
             {
-                Assert.NotEqual(true, IsPossible(set.Aggregate(read.Design, (d, c) => c.Apply(d, read.Target)), read.Target));
+                Assert.NotEqual(true, IsPossible(spec, set));
             }
         }
 
@@ -51,11 +56,12 @@ public class AdviceTests
     }
 
     /// <summary>Null where a pin is outside its own limits, which is refused before anything is sized.</summary>
-    private static bool? IsPossible(Design design, Target target)
+    private static bool? IsPossible(DesignSpec spec, IEnumerable<DesignEdit> edits)
     {
         try
         {
-            return Sizer.TrySize(design, target) is not null;
+            var read = Support.Reader.Read(DesignEdit.Apply(edits, spec, Support.Reader));
+            return Sizer.TrySize(read.Design, read.Target) is not null;
         }
         catch (InputProblemException)
         {
@@ -63,9 +69,9 @@ public class AdviceTests
         }
     }
 
-    private static IEnumerable<List<Change>> Subsets(List<Change> from, int size) => size == 0
+    private static IEnumerable<List<DesignEdit>> Subsets(List<DesignEdit> from, int size) => size == 0
         ? [[]]
-        : from.SelectMany((c, i) => Subsets(from[(i + 1)..], size - 1).Select(rest => (List<Change>)[c, .. rest]));
+        : from.SelectMany((c, i) => Subsets(from[(i + 1)..], size - 1).Select(rest => (List<DesignEdit>)[c, .. rest]));
 
     [Fact]
     public void Every_point_of_a_curve_is_a_real_sizing_and_none_is_worse_than_another_in_everything()
@@ -75,20 +81,20 @@ public class AdviceTests
         {
             foreach (var format in new[] { "5x7", "a6-iso" })
             {
-                var read = DesignReader.Read(new DesignSpec { Construction = family.Id, Format = format, Set = choices });
-                if (Attempt.Of(read.Design, read.Target).Sized is not { } sized)
+                var read = Support.Reader.Read(new DesignSpec { Construction = family.Id, Format = format, Set = Support.Written(choices) });
+                if (Attempt.Of(read.Design, read.Target).Card is not { } sized)
                 {
                     continue;
                 }
 
-                foreach (var curve in Curve.Of(sized))
+                foreach (var curve in Curve.Of(sized.Figures))
                 {
                     curves++;
                     Assert.True(curve.Points.Count > 1);
                     foreach (var point in curve.Points)
                     {
-                        var there = Sizer.Size(read.Design with { Pins = new Dictionary<string, Length>(read.Design.Pins) { [curve.Tradeoff.Parameter] = point.Parameter } }, read.Target);
-                        Assert.Equal((point.One, point.Other, point.OffGroove), (there.ValueOf(curve.Tradeoff.One), there.ValueOf(curve.Tradeoff.Other), there.Cost.OffGroove));
+                        var there = Card.Of(read.Design with { Pins = new Dictionary<string, Length>(read.Design.Pins) { [curve.Tradeoff.Parameter] = point.Parameter } }, read.Target);
+                        Assert.Equal((point.One, point.Other, point.OffGroove), (there.Figures.ValueOf(curve.Tradeoff.One), there.Figures.ValueOf(curve.Tradeoff.Other), there.Figures.Cost.OffGroove));
                         Assert.DoesNotContain(curve.Points, q => q != point && q.One >= point.One && q.Other >= point.Other && q.OffGroove <= point.OffGroove && q.Under <= point.Under);
                     }
                 }
@@ -106,14 +112,15 @@ public class AdviceTests
         var differing = 0;
         foreach (var spec in Support.Grid(tools).Where((_, i) => i % 9 == 0))
         {
-            var all = new[] { "format", "board", "proportions" }.Select(p => DesignReader.Read(spec with { Priority = p })).Select(r => Attempt.Of(r.Design, r.Target).Sized).ToList();
+            var all = new[] { "format", "board", "proportions" }.Select(p => Support.Reader.Read(spec with { Priority = p })).Select(r => Attempt.Of(r.Design, r.Target).Card).ToList();
             if (all.Any(s => s is not { Means: Means.Usual }))
             {
                 continue;
             }
 
-            differing += all.Select(s => string.Join(',', s!.Figures.Select(f => f.Value))).Distinct().Count() > 1 ? 1 : 0;
-            Assert.DoesNotContain(all, a => all.Any(b => b!.Cost.Shortfall <= a!.Cost.Shortfall && b.Cost.OffGroove <= a.Cost.OffGroove && b.Cost.Distance < a.Cost.Distance && (b.Cost.Shortfall < a.Cost.Shortfall || b.Cost.OffGroove < a.Cost.OffGroove)));
+            differing += all.Select(s => string.Join(',', s!.All.Select(f => f.Value))).Distinct().Count() > 1 ? 1 : 0;
+            var costs = all.Select(s => s!.Cost).ToList();
+            Assert.DoesNotContain(costs, a => costs.Any(b => b.Shortfall <= a.Shortfall && b.OffGroove <= a.OffGroove && b.Distance < a.Distance && (b.Shortfall < a.Shortfall || b.OffGroove < a.OffGroove)));
         }
 
         Assert.True(differing > 3, $"only {differing} cases differ");
@@ -126,26 +133,26 @@ public class AdviceTests
         {
             foreach (var (family, choices) in Support.Variants())
             {
-                var spec = new DesignSpec { Construction = family.Id, Format = "a6-us", Set = choices };
+                var spec = new DesignSpec { Construction = family.Id, Format = "a6-us", Set = Support.Written(choices) };
                 if (Sized(spec) is not { } before || Sized(change(spec)) is not { } after)
                 {
                     continue;
                 }
 
-                var changes = Comparison.Of(before, after);
-                var was = before.Figures.ToDictionary(f => f.Id);
-                var differing = after.Figures.Where(f => !was.TryGetValue(f.Id, out var old) || old.Value != f.Value || old.Setting != f.Setting).Select(f => f.Id);
-                Assert.Equal(differing.Order(), changes.Where(c => c.Now is not null).Select(c => c.Id).Order());
+                var changes = Comparison.Of(before.All, after.All);
+                var was = before.All.ToDictionary(f => f.Id);
+                var differing = after.All.Where(f => !was.TryGetValue(f.Id, out var old) || old.Value != f.Value || old.Setting != f.Setting).Select(f => f.Id);
+                Assert.Equal(differing.Select(f => f.ToString()).Order(), changes.Where(c => c.Now is not null).Select(c => c.Id.ToString()).Order());
                 Assert.All(changes, c => Assert.NotEmpty(c.Why.In(DisplayUnit.Inch)));
                 Assert.True(some || changes.Count == 0);
             }
         }
     }
 
-    private static SizedDesign? Sized(DesignSpec spec)
+    private static Card? Sized(DesignSpec spec)
     {
-        var read = DesignReader.Read(spec);
-        return Attempt.Of(read.Design, read.Target).Sized;
+        var read = Support.Reader.Read(spec);
+        return Attempt.Of(read.Design, read.Target).Card;
     }
 
     [Theory]
@@ -153,5 +160,5 @@ public class AdviceTests
     [InlineData("plain-fold", "5x7", "base.scores[0]", "5: the width; on a groove")]
     [InlineData("front-step", "a2-us", "base.scores[3]", "9 13/16 = the height 5 1/2, and twice the rise 1 1/8 (1 3/32 full by its rule, the nearest that your board and trimmer can set), and the step 2 1/16 (2 1/32 full by its rule, the nearest that your board and trimmer can set); turn the piece round, 1/2 is on a groove")]
     public void A_figure_is_said_as_a_colleague_would(string construction, string format, string figure, string said) =>
-        Assert.Equal(said, Support.Size(Support.Spec(construction, format)).Figures.Single(f => f.Id == figure).Said.In(DisplayUnit.Inch));
+        Assert.Equal(said, Support.Size(Support.Spec(construction, format)).All.Single(f => f.Id.ToString() == figure).Said.In(DisplayUnit.Inch));
 }

@@ -1,5 +1,8 @@
+using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
-using WholeFold.Core.Exchange;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
@@ -17,7 +20,7 @@ public class ConflictTests
         var none = Assert.Throws<NoFiguresException>(() => Support.Size(Support.Spec("winged-lock-gatefold", "5x5", "centre=3/4", "pad=5/8")));
         Assert.Contains(none.Conflicts, c => c.Id == "pin:pad");
         Assert.Contains(none.Conflicts, c => c.Id == "pin:centre");
-        Assert.Contains("wing would be too narrow", none.Message, StringComparison.Ordinal);
+        Assert.Contains("wing would be too narrow", none.Text.In(DisplayUnit.Inch), StringComparison.Ordinal);
     }
 
     [Fact]
@@ -62,7 +65,7 @@ public class ConflictTests
             var construction = RandomChains.Make(random);
             var (target, tools) = RandomChains.Case(random, ruler: false);
             var pins = construction.Parameters.Where(_ => random.Next(2) == 0).ToDictionary(p => p.Id, _ => new Length(random.Next(1, 80) * 508L));
-            var poser = new Poser(construction, target, tools, Core.Constructions.Allowances.Papers.All(Stocks.All[2]), Priority.Format, Preferences.None, pins, new Dictionary<string, Wish>());
+            var poser = new Poser(construction, target, tools, Support.PapersOf(Inventory.Shipped.Stocks[2]), Priority.Format, Preferences.None, pins, new Dictionary<string, Wish>());
             if (new[] { Means.Usual, Means.Smaller }.Any(m => Search.Solve(poser.Pose(m)) is not null))
             {
                 continue;
@@ -115,10 +118,10 @@ public class ConflictTests
             "base", "Base", Axis.X, Affine.H, "the width", "the height",
             [.. Enumerable.Range(1, 5).Select(i => Panel($"p{i}", $"panel {i}", fifth))],
             [.. Enumerable.Range(1, 4).Select(i => Valley(90, "a fifth", closed: i % 2 == 0 ? -180 : 180))]));
-        var design = new Design { Family = family, Home = new Target(Core.Catalogue.Formats.ById("a2-us")!, false), Stock = Stocks.All[2], LayerStock = Stocks.All[0], MatStock = Stocks.All[0] };
-        var sized = Sizer.Size(design, design.Home);
-        Assert.Equal(Means.Rounded, sized.Means);
-        Assert.Equal(0, sized.Cost.Shortfall);
+        var design = new Design { Family = family, Home = new Target(Inventory.Shipped.Find<Format>("a2-us")!, false), Stock = Inventory.Shipped.Stocks[2], LayerStock = Inventory.Shipped.Stocks[0], MatStock = Inventory.Shipped.Stocks[0], Inventory = Inventory.Shipped, Adhesive = Inventory.Shipped.Adhesives[0] };
+        var sized = Card.Of(design, design.Home);
+        Assert.Equal(Means.Rounded, sized.Figures.Means);
+        Assert.Equal(0, sized.Figures.Cost.Shortfall);
         Assert.Contains(sized.Checks, c => c.Id == "figures-rounded");
 
         // Positions are rounded, not panels: each score is within half a 32nd of its fifth.

@@ -1,5 +1,10 @@
-using WholeFold.Core.Catalogue;
+using WholeFold.Core.Cards;
+using WholeFold.Core.Checks;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Exchange;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using Xunit;
@@ -20,13 +25,13 @@ public class ConversionTests
         {
             var before = Json(start);
             var spec = start;
-            foreach (var format in Formats.All)
+            foreach (var format in Inventory.Shipped.Formats)
             {
                 foreach (var tools in new[] { null, "machine", "metric-5mm", "imperial-eighths" })
                 {
                     // Each stop is written down and read again, as the store does.
-                    spec = DesignSpec.Parse(System.Text.Json.JsonSerializer.Serialize(spec with { Target = format.Id, Tools = tools }, SizedJson.Options), "test");
-                    var read = DesignReader.Read(spec);
+                    spec = DesignFile.Read(System.Text.Json.JsonSerializer.Serialize(spec with { Target = format.Id, Tools = tools }, StrictJson.Options), "test");
+                    var read = Support.Reader.Read(spec);
                     _ = Attempt.Of(read.Design, read.Target);
                 }
             }
@@ -36,8 +41,8 @@ public class ConversionTests
 
         static string Json(DesignSpec spec)
         {
-            var read = DesignReader.Read(spec);
-            return SizedJson.Write(Sizer.Size(read.Design, read.Target), read.Unit);
+            var read = Support.Reader.Read(spec);
+            return SizedJson.Write(Card.Of(read.Design, read.Target), read.Unit);
         }
     }
 
@@ -46,14 +51,14 @@ public class ConversionTests
     {
         var spec = Spec("winged-lock-gatefold", "6x6", "centre=1 1/2", "pad=1/4") with { Tools = "machine", Target = "4x4" };
         var sized = Size(spec);
-        Assert.Equal(In("1"), sized.Parameters.Single(p => p.Parameter.Id == "centre").Value);
-        Assert.Equal(In("1/4"), sized.Parameters.Single(p => p.Parameter.Id == "pad").Value);
+        Assert.Equal(In("1"), sized.Figures.Parameters.Single(p => p.Parameter.Id == "centre").Value);
+        Assert.Equal(In("1/4"), sized.Figures.Parameters.Single(p => p.Parameter.Id == "pad").Value);
     }
 
     [Fact]
     public void An_adjustment_holds_for_its_format_only()
     {
-        var adjusted = Spec("winged-lock-gatefold", "5x5") with { Adjustments = new Dictionary<string, IReadOnlyDictionary<string, string>> { ["5x7"] = new Dictionary<string, string> { ["centre"] = "1 1/4" } } };
+        var adjusted = Spec("winged-lock-gatefold", "5x5") with { Adjustments = new Dictionary<string, IReadOnlyDictionary<string, WrittenFigure>> { ["5x7"] = new Dictionary<string, WrittenFigure> { ["centre"] = "1 1/4" } } };
         Assert.Equal(In("1 1/4"), Size(adjusted with { Target = "5x7" }).Parameters[0].Value);
         Assert.NotEqual(In("1 1/4"), Size(adjusted with { Target = "a2-us" }).Parameters[0].Value);
         Assert.Equal(SizedJson.Write(Size(Spec("winged-lock-gatefold", "5x5")), DisplayUnit.Inch), SizedJson.Write(Size(adjusted), DisplayUnit.Inch));
@@ -68,7 +73,7 @@ public class ConversionTests
     [InlineData("plain-fold", "12x12in", null, VerdictKind.Stuck, "no sheet of 24")]
     public void The_verdict_says_the_gravest_thing(string construction, string format, string? tools, VerdictKind kind, string text)
     {
-        var read = DesignReader.Read(Spec(construction, format) with { Tools = tools });
+        var read = Support.Reader.Read(Spec(construction, format) with { Tools = tools });
         var verdict = Attempt.Of(read.Design, read.Target).Verdict;
         Assert.Equal(kind, verdict.Kind);
         Assert.Equal(text, verdict.Text.In(DisplayUnit.Inch));
@@ -77,14 +82,14 @@ public class ConversionTests
     [Fact]
     public void A_card_that_grows_says_so_before_anything_smaller()
     {
-        var read = DesignReader.Read(Spec("gatefold", "5x7", "backKeeps=sheet"));
+        var read = Support.Reader.Read(Spec("gatefold", "5x7", "backKeeps=sheet"));
         Assert.Equal("grows past its format", Attempt.Of(read.Design, read.Target).Verdict.Text.In(DisplayUnit.Inch));
     }
 
     [Fact]
     public void A_fixed_length_from_home_is_not_said_to_have_grown()
     {
-        string Why(string construction, string home, string target, string pin) => string.Join(' ', Size(Spec(construction, home, pin) with { Target = target }).Figures.SelectMany(f => f.Reasons).Select(r => r.Why.In(DisplayUnit.Inch)));
+        string Why(string construction, string home, string target, string pin) => string.Join(' ', Size(Spec(construction, home, pin) with { Target = target }).All.SelectMany(f => f.Reasons).Select(r => r.Why.In(DisplayUnit.Inch)));
         Assert.Contains("what you set at home, grown or shrunk with the format", Why("winged-lock-gatefold", "5x5", "5x7", "centre=1"), StringComparison.Ordinal);
         var kept = Why("plain-fold", "dl", "a2-us", "frontShort=20mm");
         Assert.Contains("what you set at home", kept, StringComparison.Ordinal);

@@ -1,4 +1,3 @@
-using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using Xunit;
 

@@ -1,5 +1,8 @@
+using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Exchange;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using WholeFold.Core.Tooling;
@@ -24,9 +27,9 @@ public class Laws
         var sizedCount = 0;
         foreach (var spec in Support.Grid(tools, caliper, priority))
         {
-            var read = DesignReader.Read(spec);
+            var read = Support.Reader.Read(spec);
             var attempt = Attempt.Of(read.Design, read.Target);
-            if (attempt.Sized is not { } sized)
+            if (attempt.Card is not { } sized)
             {
                 Assert.NotEmpty(attempt.Conflicts);
                 continue;
@@ -38,30 +41,30 @@ public class Laws
             EveryFigureIsSettableAsItSays(sized, name);
             IdealPlusStepsIsTheResult(sized, name);
             ClosesWithinItsFormat(sized, name);
-            Assert.Equal(SizedJson.Write(sized, read.Unit), SizedJson.Write(Sizer.Size(read.Design, read.Target), read.Unit));
+            Assert.Equal(SizedJson.Write(sized, read.Unit), SizedJson.Write(Card.Of(read.Design, read.Target), read.Unit));
         }
 
         Assert.True(sizedCount > 180, $"only {sizedCount} could be sized");
     }
 
-    private static void ChainsClose(SizedDesign sized, string name)
+    private static void ChainsClose(Card sized, string name)
     {
         foreach (var piece in sized.Pieces)
         {
             Assert.Equal(piece.Along.Value, piece.Panels.Aggregate(Length.Zero, (sum, p) => sum + p.Extent));
             Assert.All(piece.Panels, p => Assert.True(p.Extent > Length.Zero, $"{name}: {p.Panel.Id} is {p.Extent}"));
-            if (sized.Means != Means.Rounded)
+            if (sized.Figures.Means != Means.Rounded)
             {
                 // Panels that are equal by their rule are equal as cut.
-                Assert.All(piece.Panels, p => Assert.Equal(sized.ValueOf(p.Panel.Extent), p.Extent));
-                Assert.All(piece.Panels, p => Assert.True(p.Extent >= sized.ValueOf(p.Panel.Min.Value), $"{name}: {p.Panel.Id} is {p.Extent}, too small"));
+                Assert.All(piece.Panels, p => Assert.Equal(sized.Figures.ValueOf(p.Panel.Extent), p.Extent));
+                Assert.All(piece.Panels, p => Assert.True(p.Extent >= sized.Figures.ValueOf(p.Panel.Min.Value), $"{name}: {p.Panel.Id} is {p.Extent}, too small"));
             }
         }
     }
 
-    private static void EveryFigureIsSettableAsItSays(SizedDesign sized, string name)
+    private static void EveryFigureIsSettableAsItSays(Card sized, string name)
     {
-        var tools = sized.Tools;
+        var tools = sized.Figures.Tools;
         foreach (var cut in sized.Pieces.SelectMany(p => new[] { p.Width, p.Height }).Concat(sized.Layers.SelectMany(l => new[] { l.Width, l.Height })))
         {
             Assert.True(tools.OnCutMark(cut.Value), $"{name}: {cut.Id} of {cut.Value} is on no mark of the trimmer");
@@ -84,7 +87,7 @@ public class Laws
                     { How: SetBy.Fold, At: var line, FarEdge: var far } => line == 2 * (far ? length - read : read) && line <= length && tools.IsPlain(line),
                     { How: SetBy.Ruler, At: var at } => at == read && tools.RulerMarks.Any(score.Value.IsOn) && !tools.HasBoard,
                     { How: SetBy.Machine, At: var at } => at == read && tools.Exact,
-                    { How: SetBy.Ticks, Ticks: { } ticks } => sized.Means == Means.Rounded || new[] { ticks.FromX, ticks.FromY, ticks.ToX, ticks.ToY }.All(at => at == Length.Zero || at.IsOn(tools.OwnCutMark)),
+                    { How: SetBy.Ticks, Ticks: { } ticks } => sized.Figures.Means == Means.Rounded || new[] { ticks.FromX, ticks.FromY, ticks.ToX, ticks.ToY }.All(at => at == Length.Zero || at.IsOn(tools.OwnCutMark)),
                     _ => false,
                 };
                 Assert.True(holds, $"{name}: {score.Id} at {score.Value} cannot be set as it says: {score.Setting}");
@@ -92,9 +95,9 @@ public class Laws
         }
     }
 
-    private static void IdealPlusStepsIsTheResult(SizedDesign sized, string name)
+    private static void IdealPlusStepsIsTheResult(Card sized, string name)
     {
-        foreach (var figure in sized.Figures)
+        foreach (var figure in sized.All)
         {
             var at = figure.Reasons[0].From;
             foreach (var reason in figure.Reasons)
@@ -122,33 +125,32 @@ public class Laws
         }
     }
 
-    private static Length IdealOf(SizedDesign sized, Affine expression)
+    private static Length IdealOf(Card sized, Affine expression)
     {
-        var sum = expression.ConstantIn(sized.Tools.System);
+        var sum = expression.ConstantIn(sized.Figures.Tools.System);
         foreach (var (name, ratio) in expression.Terms)
         {
-            sum += ratio * name switch
+            sum += ratio * name.Kind switch
             {
-                "W" => sized.Target.Width.Units,
-                "H" => sized.Target.Height.Units,
-                _ => sized.ExactIdeal(name),
+                SymbolKind.Size => name == Symbol.Width ? sized.Target.Width.Units : sized.Target.Height.Units,
+                _ => sized.Figures.ExactIdeal(name),
             };
         }
 
         return new Length(sum.Nearest());
     }
 
-    private static void ClosesWithinItsFormat(SizedDesign sized, string name)
+    private static void ClosesWithinItsFormat(Card sized, string name)
     {
-        var mark = sized.Means == Means.Rounded ? sized.Tools.CutMarks.Max() : Length.Zero;
+        var mark = sized.Figures.Means == Means.Rounded ? sized.Figures.Tools.CutMarks.Max() : Length.Zero;
         Assert.All(sized.Closed.Misses, m => Assert.True(!m.WrongFace && m.By <= mark, $"{name}: {m}"));
         if (!sized.Construction.MayGrow)
         {
-            Assert.True(sized.ClosedWidth <= sized.Target.Width + mark && sized.ClosedHeight <= sized.Target.Height, $"{name}: closed {sized.ClosedWidth} × {sized.ClosedHeight}");
+            Assert.True(sized.Closed.Width <= sized.Target.Width + mark && sized.Closed.Height <= sized.Target.Height, $"{name}: closed {sized.Closed.Width} × {sized.Closed.Height}");
         }
 
-        var slack = (sized.Means == Means.Smaller ? Pair.Of(1, 8, 3m) : Pair.Of(1, 16, 1.5m)).In(sized.Tools.System);
-        Assert.True(sized.Width <= sized.Target.Width && sized.Width >= sized.Target.Width - slack, name);
-        Assert.True(sized.Height <= sized.Target.Height && sized.Height >= sized.Target.Height - slack, name);
+        var slack = (sized.Figures.Means == Means.Smaller ? Pair.Of(1, 8, 3m) : Pair.Of(1, 16, 1.5m)).In(sized.Figures.Tools.System);
+        Assert.True(sized.Figures.Width <= sized.Target.Width && sized.Figures.Width >= sized.Target.Width - slack, name);
+        Assert.True(sized.Figures.Height <= sized.Target.Height && sized.Figures.Height >= sized.Target.Height - slack, name);
     }
 }

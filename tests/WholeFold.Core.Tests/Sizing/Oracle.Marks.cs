@@ -1,5 +1,7 @@
 using Google.OrTools.Sat;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Constructions.Allowances;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Tests.Sizing;
@@ -73,15 +75,16 @@ internal sealed partial class Oracle
     {
         var constant = expression.ConstantIn(_tools.System);
         var ratios = new List<(string Name, Rational Ratio)>();
-        foreach (var (name, ratio) in expression.Terms)
+        foreach (var (symbol, ratio) in expression.Terms)
         {
+            var name = symbol.Id;
             if (_sides.TryGetValue(name, out var side))
             {
                 constant += ratio * new Rational(side);
             }
-            else if (name[0] == '@')
+            else if (symbol.Kind == SymbolKind.Allowance)
             {
-                constant += ratio * Allowed(name);
+                constant += ratio * Allowed(symbol);
             }
             else
             {
@@ -100,19 +103,18 @@ internal sealed partial class Oracle
     }
 
     /// <summary>Allowances are worked by hand in their own tests.</summary>
-    private Rational Allowed(string name) => new(_construction.Allowances[name].Value(_stock, _tools).Units);
+    private Rational Allowed(Symbol symbol) => new(_construction.Allowances[symbol].Value(Support.PapersOf(_stock), _tools).Units);
 
     private Rational Exact(Affine expression)
     {
         var sum = expression.ConstantIn(_tools.System);
         foreach (var (name, ratio) in expression.Terms)
         {
-            sum += ratio * name switch
+            sum += ratio * name.Kind switch
             {
-                "W" => new Rational(_target.Width.Units),
-                "H" => new Rational(_target.Height.Units),
-                _ when name[0] == '@' => Allowed(name),
-                _ => _ideals[name],
+                SymbolKind.Size => new Rational(name == Symbol.Width ? _target.Width.Units : _target.Height.Units),
+                SymbolKind.Allowance => Allowed(name),
+                _ => _ideals[name.Id],
             };
         }
 

@@ -1,5 +1,7 @@
 using Google.OrTools.Sat;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
@@ -74,7 +76,7 @@ internal sealed partial class Oracle
             {
                 // Lower limits on the format alone hold at the format, though the card may end a mark smaller.
                 AtLeastZero(Affine.Name(parameter.Id) - limit.Value);
-                if (limit.Value.Terms.Keys.All(n => n is "W" or "H" || n[0] == '@'))
+                if (limit.Value.Terms.Keys.All(n => n.Kind != SymbolKind.Parameter))
                 {
                     AtLeastZero(Affine.Name(parameter.Id) - Affine.Constant(new Length(Exact(limit.Value).Ceiling())));
                 }
@@ -103,7 +105,7 @@ internal sealed partial class Oracle
 
             var width = OnMarks(piece.Panels.Aggregate(Affine.Zero, (sum, p) => sum + p.Extent), cut);
             var across = OnMarks(piece.Across, cut);
-            var pencilled = piece.Openings.SelectMany(o => new[] { o.Region.FromX, o.Region.ToX, o.Region.FromY, o.Region.ToY }.Concat(o.Region.Shape?.SelectMany(c => new[] { c.X, c.Y }) ?? []))
+            var pencilled = piece.Openings.SelectMany(o => new[] { o.Within.FromX, o.Within.ToX, o.Within.FromY, o.Within.ToY }.Concat(o.Outline?.SelectMany(c => new[] { c.X, c.Y }) ?? []))
                 .Concat(piece.AllCreases.SelectMany(c => c.Stretches).SelectMany(s => new[] { s.From, s.To }))
                 .Concat(piece.Lines.Where(l => !(l.From.X - l.To.X).IsZero && !(l.From.Y - l.To.Y).IsZero).SelectMany(l => new[] { l.From.X, l.From.Y, l.To.X, l.To.Y }));
             foreach (var line in pencilled.Where(l => !l.IsZero).DistinctBy(l => l.ToString()))

@@ -1,5 +1,7 @@
+using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
-using WholeFold.Core.Exchange;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
@@ -37,17 +39,17 @@ public class OracleTests
     {
         foreach (var (spec, i) in Support.Grid(toolsId).Select((s, i) => (s, i)).Where(p => p.i % 2 == 0))
         {
-            var read = DesignReader.Read(spec);
-            Judge(read.Design.Construction, read.Target, ToolSets.Resolve(toolsId, read.Target.Format.System)!, (Priority)(i / 2 % 3), Liking(i), spec.Named());
+            var read = Support.Reader.Read(spec);
+            Judge(read.Design.Construction, read.Target, Inventory.Shipped.Find<ToolKit>(toolsId)!.For(read.Target.Format.System), (Priority)(i / 2 % 3), Liking(i), spec.Named());
         }
     }
 
     [Fact]
     public void A_dearer_answer_would_be_noticed()
     {
-        var read = DesignReader.Read(Support.Spec("winged-lock-gatefold", "5x7"));
-        var cost = Sizer.Size(read.Design, read.Target).Cost;
-        bool Noticed(Cost dearer) => new Oracle(read.Design.Construction, read.Target, ToolSets.Resolve("imperial-eighths", UnitSystem.Imperial)!, read.Design.Stock, new CostOrder(Priority.Format), noSixteenths: false).HasBetterThan(dearer);
+        var read = Support.Reader.Read(Support.Spec("winged-lock-gatefold", "5x7"));
+        var cost = Card.Of(read.Design, read.Target).Cost;
+        bool Noticed(Cost dearer) => new Oracle(read.Design.Construction, read.Target, Inventory.Shipped.Find<ToolKit>("imperial-eighths")!.For(UnitSystem.Imperial), read.Design.Stock, new CostOrder(Priority.Format), noSixteenths: false).HasBetterThan(dearer);
         Assert.False(Noticed(cost));
         Assert.True(Noticed(cost with { Settings = cost.Settings + 1 }));
         Assert.True(Noticed(cost with { Distance = cost.Distance + 1 }));
@@ -56,8 +58,8 @@ public class OracleTests
 
     private static bool Judge(Construction construction, Target target, ToolSet tools, Priority priority, Preferences prefer, string name)
     {
-        var stock = Stocks.ById("card-270")!;
-        var poser = new Poser(construction, target, tools, Core.Constructions.Allowances.Papers.All(stock), priority, prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
+        var stock = Inventory.Shipped.Find<Stock>("card-270")!;
+        var poser = new Poser(construction, target, tools, Support.PapersOf(stock), priority, prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
         var problem = poser.Pose(Means.Usual);
         var found = Search.Solve(problem);
         Oracle Judged() => new(construction, target, tools, stock, new CostOrder(priority, prefer.OneStop), prefer.NoSixteenths);
@@ -67,7 +69,7 @@ public class OracleTests
             return false;
         }
 
-        var values = problem.Unknowns.Select((u, i) => (u.Name, solution.Values[i])).ToDictionary(p => p.Name, p => p.Item2);
+        var values = problem.Unknowns.Select((u, i) => (u.Symbol, solution.Values[i])).ToDictionary(p => p.Symbol.Id, p => p.Item2);
         var cost = Judged().CostOf(values, out var status);
         Assert.True(cost is not null, $"{name}: the judge says that the search's values break a rule ({status})");
         var own = Oracle.Ordered(solution.Cost, new CostOrder(priority, prefer.OneStop));

@@ -1,4 +1,5 @@
 using FsCheck.Xunit;
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using Xunit;

@@ -1,7 +1,8 @@
-using WholeFold.Core.Catalogue;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
-using WholeFold.Core.Sizing;
 using WholeFold.Core.Tooling;
 using static WholeFold.Core.Constructions.ConstructionBuilder;
 
@@ -60,7 +61,7 @@ internal static class RandomChains
         }
 
         var system = imperial ? UnitSystem.Imperial : UnitSystem.Metric;
-        var tools = ToolSets.Resolve(imperial ? "imperial-eighths" : "metric-5mm", system)!;
+        var tools = Inventory.Shipped.Find<ToolKit>(imperial ? "imperial-eighths" : "metric-5mm")!.For(system);
         return (new Target(new Format("any", "any", width, height, system), false), ruler && random.Next(5) > 0 ? tools : ruler ? tools with { BoardEnd = Length.In(7) } : tools with { RulerMarks = [] });
     }
 }

@@ -1,5 +1,8 @@
+using WholeFold.Core.Cards;
+using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
-using WholeFold.Core.Exchange;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using Xunit;
@@ -17,18 +20,18 @@ public class RangeTests
         var ranges = 0;
         foreach (var spec in Support.Grid(tools).Where((_, i) => i % 11 == 0))
         {
-            var read = DesignReader.Read(spec);
+            var read = Support.Reader.Read(spec);
             var attempt = Attempt.Of(read.Design, read.Target);
-            if (attempt.Sized is not { Means: Means.Usual } sized)
+            if (attempt.Card is not { Means: Means.Usual } sized)
             {
                 continue;
             }
 
-            foreach (var parameter in sized.Parameters.Select(p => p.Parameter))
+            foreach (var parameter in sized.Figures.Parameters.Select(p => p.Parameter))
             {
-                var range = Sizer.RangeOf(read.Design, read.Target, parameter.Id, sized.Means)!;
+                var range = Sizer.RangeOf(read.Design, read.Target, parameter.Id, sized.Figures.Means)!;
                 ranges++;
-                SizedDesign With(Length value) => Sizer.Size(read.Design with { Pins = new Dictionary<string, Length> { [parameter.Id] = value } }, read.Target);
+                Card With(Length value) => Card.Of(read.Design with { Pins = new Dictionary<string, Length> { [parameter.Id] = value } }, read.Target);
                 foreach (var stop in range.Stops.Where((_, i) => i % 5 == 0).Append(range.Min).Append(range.Max))
                 {
                     var at = With(stop);
@@ -55,13 +58,13 @@ public class RangeTests
     [Fact]
     public void The_stops_are_all_the_values_that_can_be_set_and_no_others()
     {
-        var read = DesignReader.Read(Support.Spec("winged-lock-gatefold", "5x7"));
+        var read = Support.Reader.Read(Support.Spec("winged-lock-gatefold", "5x7"));
         var range = Sizer.RangeOf(read.Design, read.Target, "centre", Means.Usual)!;
         var byTrial = Enumerable.Range(0, 400).Select(n => Length.In(n, 64)).Where(v =>
         {
             try
             {
-                return Sizer.Size(read.Design with { Pins = new Dictionary<string, Length> { ["centre"] = v } }, read.Target).Means == Means.Usual;
+                return Card.Of(read.Design with { Pins = new Dictionary<string, Length> { ["centre"] = v } }, read.Target).Means == Means.Usual;
             }
             catch (Exception e) when (e is InputProblemException or NoFiguresException)
             {

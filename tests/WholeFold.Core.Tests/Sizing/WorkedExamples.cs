@@ -1,5 +1,10 @@
+using WholeFold.Core.Checks;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
 using Xunit;
 using static WholeFold.Core.Tests.Support;
 
@@ -32,7 +37,7 @@ public class WorkedExamples
         Assert.Equal((In("9 7/8"), In("7")), (sized.Piece("base").Width.Value, sized.Piece("base").Height.Value));
         Assert.Equal([In("2 7/16"), In("7 7/16")], sized.Scores("base"));
         Assert.All(sized.Piece("base").Scores, s => Assert.Equal("1/16 inside", s.Figure.Setting.In(DisplayUnit.Inch)[..11]));
-        Assert.Equal(In("5"), sized.ClosedWidth);
+        Assert.Equal(In("5"), sized.Closed.Width);
     }
 
     [Fact]
@@ -41,7 +46,7 @@ public class WorkedExamples
         var sized = Size(Spec("gatefold", "5x7", "backKeeps=sheet"));
         Assert.Equal(In("10"), sized.Piece("base").Width.Value);
         Assert.Equal([In("2 7/16"), In("7 9/16")], sized.Scores("base"));
-        Assert.Equal((In("5 1/8"), In("7")), (sized.ClosedWidth, sized.ClosedHeight));
+        Assert.Equal((In("5 1/8"), In("7")), (sized.Closed.Width, sized.Closed.Height));
         Assert.Contains(sized.Checks, c => c.Id == "closed-over-format" && c.Severity == Severity.Caution);
     }
 
@@ -49,8 +54,8 @@ public class WorkedExamples
     public void Gatefold_with_the_board_first_is_a_sixteenth_narrower_and_all_on_grooves()
     {
         var sized = Size(Spec("gatefold", "5x7") with { Priority = "board" });
-        Assert.Equal(In("4 15/16"), sized.ClosedWidth);
-        Assert.Equal(0, sized.Cost.OffGroove);
+        Assert.Equal(In("4 15/16"), sized.Closed.Width);
+        Assert.Equal(0, sized.Figures.Cost.OffGroove);
     }
 
     [Fact]
@@ -66,7 +71,7 @@ public class WorkedExamples
     {
         var sized = Size(Spec("winged-lock-gatefold", "5x7"));
         Assert.Equal(["3/8", "2 1/2", "4 5/8", "5 3/8", "7 1/2", "9 5/8"], sized.Scores("base").Select(s => LengthWriter.Write(s, DisplayUnit.Inch)));
-        Assert.Equal(In("3/4"), sized.Parameters.Single(p => p.Parameter.Id == "centre").Value);
+        Assert.Equal(In("3/4"), sized.Figures.Parameters.Single(p => p.Parameter.Id == "centre").Value);
     }
 
     [Fact]
@@ -75,7 +80,7 @@ public class WorkedExamples
         var sized = Size(Spec("winged-lock-gatefold", "5x5", "centre=1", "pad=1/4"));
         Assert.Equal(In("9 3/4"), sized.Piece("base").Width.Value);
         Assert.Equal(In("3/8"), sized.Scores("base").First());
-        Assert.Equal(In("5"), sized.ClosedWidth);
+        Assert.Equal(In("5"), sized.Closed.Width);
     }
 
     [Fact]
@@ -92,14 +97,14 @@ public class WorkedExamples
 
         Assert.Equal(In("3"), sized.Piece("tier1").Height.Value);
         Assert.Equal(In("4 1/8"), sized.Piece("tier2").Height.Value);
-        Assert.Equal((In("7"), In("5")), (sized.ClosedWidth, sized.ClosedHeight));
+        Assert.Equal((In("7"), In("5")), (sized.Closed.Width, sized.Closed.Height));
     }
 
     [Fact]
     public void A_format_that_the_trimmer_has_no_mark_for_ends_on_the_mark_below()
     {
         var sized = Size(Spec("plain-fold", "a6-iso") with { Tools = "imperial-eighths" });
-        Assert.Equal((In("4 1/8"), In("5 13/16")), (sized.Width, sized.Height));
+        Assert.Equal((In("4 1/8"), In("5 13/16")), (sized.Figures.Width, sized.Figures.Height));
         Assert.Contains(sized.Checks, c => c.Id == "under-format");
     }
 
@@ -181,7 +186,7 @@ public class WorkedExamples
         Assert.Equal((In("7"), In("4")), (sized.Piece("strip").Width.Value, sized.Piece("strip").Height.Value));
         Assert.Equal([In("1"), In("2"), In("3"), In("4")], sized.Scores("strip"));
         Assert.Equal((In("3"), In("4"), 3), (sized.Piece("fin").Width.Value, sized.Piece("fin").Height.Value, sized.Piece("fin").Piece.Quantity));
-        Assert.Equal(In("6"), sized.ClosedWidth);
+        Assert.Equal(In("6"), sized.Closed.Width);
 
         // Four outer faces f wide, four inner ones f − s; each less its reveal.
         Assert.Equal(4, sized.Layers.Where(l => l.Width.Value == In("2 3/4")).Sum(l => l.Quantity));
@@ -198,7 +203,7 @@ public class WorkedExamples
         Assert.Equal([In("5")], sized.Scores("liner"));
         var flap = sized.Layers.Single(l => l.Id == "flap");
         Assert.Equal((In("3 3/4"), In("2 1/4")), (flap.Width.Value, flap.Height.Value));
-        Assert.Equal((In("4 1/4"), In("5 1/2")), (sized.ClosedWidth, sized.ClosedHeight));
+        Assert.Equal((In("4 1/4"), In("5 1/2")), (sized.Closed.Width, sized.Closed.Height));
     }
 
     [Fact]
@@ -207,7 +212,7 @@ public class WorkedExamples
         var sized = Size(Spec("split-gatefold", "5x7", "left=3", "relief=1/16"));
         Assert.Equal(In("9 15/16"), sized.Piece("base").Width.Value);
         Assert.Equal([In("3"), In("8")], sized.Scores("base"));
-        Assert.Equal(In("5"), sized.ClosedWidth);
+        Assert.Equal(In("5"), sized.Closed.Width);
     }
 
     [Fact]

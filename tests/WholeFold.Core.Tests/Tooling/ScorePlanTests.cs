@@ -1,3 +1,7 @@
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using WholeFold.Core.Tooling;
@@ -9,7 +13,7 @@ namespace WholeFold.Core.Tests.Tooling;
 /// <summary>How scores are set and in which order, by hand and over all constructions.</summary>
 public class ScorePlanTests
 {
-    private static readonly ToolSet Board = ToolSets.Resolve("imperial-eighths", UnitSystem.Imperial)!;
+    private static readonly ToolSet Board = Inventory.Shipped.Find<ToolKit>("imperial-eighths")!.For(UnitSystem.Imperial);
 
     private static ScorePlan Plan(Preferences prefer, string width, params string[] scores) => Plan(Board, prefer, width, scores);
 
@@ -84,7 +88,7 @@ public class ScorePlanTests
     {
         var random = new Random(11);
         var hows = new HashSet<SetBy>();
-        foreach (var tools in new[] { Board, Board with { TrimmerScores = true }, ToolSets.Resolve("both", UnitSystem.Metric)!, ToolSets.Resolve("ruler", UnitSystem.Metric)! })
+        foreach (var tools in new[] { Board, Board with { TrimmerScores = true }, Inventory.Shipped.Find<ToolKit>("both")!.For(UnitSystem.Metric), Inventory.Shipped.Find<ToolKit>("ruler")!.For(UnitSystem.Metric) })
         {
             for (var run = 0; run < 300; run++)
             {
@@ -140,11 +144,11 @@ public class ScorePlanTests
         Assert.Equal((In("10 5/16"), In("11")), (cut.Piece("base").Height.Value, whole.Piece("base").Height.Value));
         Assert.Equal((SetBy.Sheet, SetBy.Direct, SetBy.Direct), (whole.Piece("base").Height.Setting.How, whole.Piece("base").Width.Setting.How, cut.Piece("base").Height.Setting.How));
         Assert.Contains(whole.Piece("base").Height.Reasons, r => r.Why.In(DisplayUnit.Inch).Contains("what is left of the sheet's 11", StringComparison.Ordinal));
-        Assert.Equal(Size(Spec("front-step", "5x7")).Figures.Select(f => f.Value), Size(Spec("front-step", "5x7") with { Prefer = ["whole-sheet"] }).Figures.Select(f => f.Value));
-        Assert.Equal(In("1/2"), Size(spec with { Prefer = ["whole-sheet"], Set = new Dictionary<string, string> { ["tab"] = "1/2" } }).Parameters.Single(p => p.Parameter.Id == "tab").Value);
+        Assert.Equal(Size(Spec("front-step", "5x7")).All.Select(f => f.Value), Size(Spec("front-step", "5x7") with { Prefer = ["whole-sheet"] }).All.Select(f => f.Value));
+        Assert.Equal(In("1/2"), Size(spec with { Prefer = ["whole-sheet"], Set = new Dictionary<string, WrittenFigure> { ["tab"] = "1/2" } }).Parameters.Single(p => p.Parameter.Id == "tab").Value);
     }
 
-    private static long Fine(SizedDesign sized) => sized.Cost.Sixteenths > 0 || sized.Design.Prefer.NoSixteenths
-        ? sized.Cost.Sixteenths
-        : sized.Pieces.Sum(p => Poser.MarkedOut(p.Piece).Append(p.Piece.Along).Append(p.Piece.Across).Count(at => !sized.Tools.IsPlain(sized.ValueOf(at))) + p.AllScores.Count(s => s.Figure.Setting.How is SetBy.Between && !sized.Tools.IsPlain(s.Figure.Value)));
+    private static long Fine(Card sized) => sized.Figures.Cost.Sixteenths > 0 || sized.Design.Prefer.NoSixteenths
+        ? sized.Figures.Cost.Sixteenths
+        : sized.Pieces.Sum(p => Poser.MarkedOut(p.Piece).Append(p.Piece.Along).Append(p.Piece.Across).Count(at => !sized.Figures.Tools.IsPlain(sized.Figures.ValueOf(at))) + p.AllScores.Count(s => s.Figure.Setting.How is SetBy.Between && !sized.Figures.Tools.IsPlain(s.Figure.Value)));
 }

@@ -1,3 +1,4 @@
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Tooling;
 using Xunit;
@@ -7,9 +8,9 @@ namespace WholeFold.Core.Tests.Tooling;
 
 public class ToolSetTests
 {
-    private static readonly ToolSet Imperial = ToolSets.Resolve("imperial-eighths", UnitSystem.Imperial)!;
-    private static readonly ToolSet Metric = ToolSets.Resolve("metric-5mm", UnitSystem.Metric)!;
-    private static readonly ToolSet Both = ToolSets.Resolve("both", UnitSystem.Metric)!;
+    private static readonly ToolSet Imperial = Inventory.Shipped.Find<ToolKit>("imperial-eighths")!.For(UnitSystem.Imperial);
+    private static readonly ToolSet Metric = Inventory.Shipped.Find<ToolKit>("metric-5mm")!.For(UnitSystem.Metric);
+    private static readonly ToolSet Both = Inventory.Shipped.Find<ToolKit>("both")!.For(UnitSystem.Metric);
 
     [Theory]
     [InlineData("0", false)]
@@ -71,10 +72,10 @@ public class ToolSetTests
     [Fact]
     public void Without_a_board_everything_is_by_ruler_and_a_machine_needs_none()
     {
-        var ruler = ToolSets.Resolve("ruler", UnitSystem.Imperial)!;
+        var ruler = Inventory.Shipped.Find<ToolKit>("ruler")!.For(UnitSystem.Imperial);
         Assert.Equal("by ruler", Setting.ForScore(ruler, In("2 1/2"), In("10"), Lay.AsItLies, noFine: false)!.In(DisplayUnit.Inch));
-        var machine = ToolSets.Resolve("machine", UnitSystem.Metric)!;
+        var machine = Inventory.Shipped.Find<ToolKit>("machine")!.For(UnitSystem.Metric);
         Assert.Equal("by machine", Setting.ForScore(machine, new Length(12345), In("10"), Lay.AsItLies, noFine: false)!.In(DisplayUnit.Inch));
-        Assert.Null(ToolSets.Resolve("hammer", UnitSystem.Metric));
+        Assert.Null(Inventory.Shipped.Find<ToolKit>("hammer"));
     }
 }

@@ -4,6 +4,57 @@
  */
 
 export interface paths {
+    "/api/wall": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** One design in every format at once: closed, with its sheets, its envelope and what had to change. */
+        post: operations["wall"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/folding": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The card from closed to shown, seen from a little above, and how it is put together. */
+        post: operations["folding"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Every figure of a design in inches and in centimetres, each column adding up. */
+        post: operations["sheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shelf": {
         parameters: {
             query?: never;
@@ -13,23 +64,6 @@ export interface paths {
         };
         /** Every construction with what one looks for it by, and its pictures from closed to shown. */
         get: operations["shelf"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/catalogue": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The constructions, formats, tools, stocks and reveals there are. */
-        get: operations["catalogue"];
         put?: never;
         post?: never;
         delete?: never;
@@ -64,8 +98,93 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** All that the bench shows for a design, worked out; nothing is stored. */
+        /** The figures of a design in its target format; nothing is stored. */
         post: operations["bench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/strip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Every format as the design stands in it. */
+        post: operations["strip"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/ranges": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What each parameter can be set to, everything else free to follow. */
+        post: operations["ranges"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/alternatives": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What each priority would give. */
+        post: operations["alternatives"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/safe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which way each figure may miss. */
+        post: operations["safe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/remedies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The smallest sets of edits with which a design that has no figures gets some. */
+        post: operations["remedies"];
         delete?: never;
         options?: never;
         head?: never;
@@ -81,7 +200,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** What can be traded off in a design, each point of a curve a real sizing. */
+        /** What can be traded off, each point of a curve a real sizing. */
         post: operations["curves"];
         delete?: never;
         options?: never;
@@ -89,7 +208,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/bench/wall": {
+    "/api/bench/explain": {
         parameters: {
             query?: never;
             header?: never;
@@ -98,42 +217,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** One design in every format at once: closed, with its sheets, its envelope and what had to change. */
-        post: operations["wall"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/bench/poses": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** The card from closed to shown, seen from a little above, and how it is put together. */
-        post: operations["poses"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/bench/sheet": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Every figure of a design in inches and in centimetres, each column adding up. */
-        post: operations["sheet"];
+        /** How one figure came about, and how else it could be set. */
+        post: operations["explain"];
         delete?: never;
         options?: never;
         head?: never;
@@ -147,8 +232,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Every design in the drawer, those that cannot be read as well. */
         get: operations["listDesigns"];
         put?: never;
+        /** Begins a design. */
         post: operations["createDesign"];
         delete?: never;
         options?: never;
@@ -163,8 +250,28 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** One design as it stands. */
         get: operations["findDesign"];
+        /** Does edits to a design, as one gesture. */
         put: operations["saveDesign"];
+        post?: never;
+        /** Takes a design out of the drawer for good. */
+        delete: operations["removeDesign"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A design's file to keep elsewhere: as it is written, even where it cannot be read. */
+        get: operations["designFile"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -181,6 +288,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Takes the last gesture back. */
         post: operations["undoDesign"];
         delete?: never;
         options?: never;
@@ -197,6 +305,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Does it again. */
         post: operations["redoDesign"];
         delete?: never;
         options?: never;
@@ -204,30 +313,15 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/drawer": {
+    "/api/inventory": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["listDrawer"];
-        put: operations["keepInDrawer"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/drawer/own": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["listOwn"];
+        /** Everything to hand, by kind, and the constructions and reveals there are. */
+        get: operations["inventory"];
         put?: never;
         post?: never;
         delete?: never;
@@ -236,7 +330,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/drawer/own/tools": {
+    "/api/inventory/{kind}": {
         parameters: {
             query?: never;
             header?: never;
@@ -244,7 +338,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["keepTools"];
+        /** Puts a thing of one's own into the drawer, or in the place of the one with its id. */
+        put: operations["keepThing"];
         post?: never;
         delete?: never;
         options?: never;
@@ -252,7 +347,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/drawer/own/stock": {
+    "/api/inventory/{kind}/{id}/to-hand": {
         parameters: {
             query?: never;
             header?: never;
@@ -260,7 +355,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["keepStock"];
+        /** Keeps a thing on the bench, or puts it away. */
+        put: operations["layToHand"];
         post?: never;
         delete?: never;
         options?: never;
@@ -268,7 +364,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/drawer/own/{kind}/{id}": {
+    "/api/inventory/{kind}/{id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -278,7 +374,8 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["removeOwn"];
+        /** Takes a thing of one's own out for good. */
+        delete: operations["removeThing"];
         options?: never;
         head?: never;
         patch?: never;
@@ -291,7 +388,7 @@ export interface components {
         AlternativeView: {
             priority: string;
             name: string;
-            gives: string;
+            gives: components["schemas"]["SentencePart"][];
             current: boolean;
             same: boolean;
         };
@@ -302,57 +399,51 @@ export interface components {
             rightWhen: null | string;
         };
         BenchRequest: {
+            before?: null | components["schemas"]["DeskRequest"];
             design: components["schemas"]["DesignSpec"];
-            before?: null | components["schemas"]["DesignSpec"];
+            edits?: components["schemas"]["DesignEdit"][];
         };
         BenchView: {
-            constructionName: string;
+            construction: string;
             opens: string;
-            home: string;
-            atHome: boolean;
-            targetKey: string;
-            target: string;
-            targetSize: string;
-            targetSystem: string;
+            home: components["schemas"]["SentencePart"][];
+            target: components["schemas"]["TargetView"];
+            toolsId: string;
             tools: string;
             stock: string;
             unit: string;
             rule: components["schemas"]["Rule"];
             pieces: components["schemas"]["PieceView"][];
             ledger: components["schemas"]["LedgerSection"][];
-            strip: components["schemas"]["StripFormat"][];
             parameters: components["schemas"]["ParameterView"][];
             choices: components["schemas"]["ChoiceView"][];
-            alternatives: components["schemas"]["AlternativeView"][];
             preferences: components["schemas"]["PreferenceView"][];
             checks: components["schemas"]["CheckView"][];
             compared: null | components["schemas"]["ComparedView"];
-            summary: string;
-            verdictKind: string;
+            summary: components["schemas"]["SentencePart"][];
+            verdict: string;
             closed: null | components["schemas"]["ClosedView"];
             stuck: null | components["schemas"]["StuckView"];
+        };
+        BoxView: {
+            /** Format: int64 */
+            x: number;
+            /** Format: int64 */
+            y: number;
+            /** Format: int64 */
+            width: number;
+            /** Format: int64 */
+            height: number;
         };
         CatalogueItem: {
             id: string;
             name: string;
             detail: string;
-            /** @default false */
-            own: boolean;
-        };
-        CatalogueView: {
-            constructions: components["schemas"]["CatalogueItem"][];
-            formats: components["schemas"]["CatalogueItem"][];
-            tools: components["schemas"]["CatalogueItem"][];
-            stocks: components["schemas"]["CatalogueItem"][];
-            reveals: components["schemas"]["CatalogueItem"][];
-            adhesives: components["schemas"]["CatalogueItem"][];
-            accepts: string;
-            acceptsCaliper: string;
         };
         CheckView: {
             id: string;
             severity: string;
-            text: string;
+            text: components["schemas"]["SentencePart"][];
         };
         ChoiceView: {
             id: string;
@@ -369,32 +460,28 @@ export interface components {
             width: components["schemas"]["Figure"];
             height: components["schemas"]["Figure"];
             panels: components["schemas"]["ClosedPanel"][];
-            text: string;
+            text: components["schemas"]["SentencePart"][];
+            size: components["schemas"]["SentencePart"][];
             thickness: string;
             weight: string;
-            envelopeName: null | string;
-            /** Format: int64 */
-            envelopeWidth: null | number;
-            /** Format: int64 */
-            envelopeHeight: null | number;
-            envelopeText: string;
+            envelope: null | components["schemas"]["BoxView"];
+            envelopeName: string;
+            envelopeText: components["schemas"]["SentencePart"][];
         };
         ComparedView: {
             text: string;
             gone: string[];
         };
-        ConflictView: {
-            text: string;
-        };
         CurvePointView: {
             value: components["schemas"]["Figure"];
-            one: string;
-            other: string;
+            one: components["schemas"]["FigureText"];
+            other: components["schemas"]["FigureText"];
             /** Format: double */
             x: number;
             /** Format: double */
             y: number;
-            costs: string;
+            costs: components["schemas"]["SentencePart"][];
+            costly: boolean;
             current: boolean;
         };
         CurveView: {
@@ -404,12 +491,20 @@ export interface components {
             otherName: string;
             points: components["schemas"]["CurvePointView"][];
         };
+        CutView: {
+            id: string;
+            name: string;
+            kind: string;
+            line: components["schemas"]["Spot"][];
+            closed: boolean;
+            size: components["schemas"]["SentencePart"][];
+        };
         DesignCard: {
             id: string;
             name: string;
             construction: string;
             opens: string;
-            home: string;
+            home: components["schemas"]["SentencePart"][];
             /** Format: int64 */
             width: number;
             /** Format: int64 */
@@ -417,6 +512,94 @@ export interface components {
             stock: string;
             changed: string;
             latest: boolean;
+            problem: null | string;
+        };
+        /**
+         * @description A change of a design: the one vocabulary in which interface, command line, remedies and checks' fixes say what is to be
+         *     different, and in which history remembers it.
+         */
+        DesignEdit: components["schemas"]["DesignEditSetFigure"] | components["schemas"]["DesignEditLockFigure"] | components["schemas"]["DesignEditFreeFigure"] | components["schemas"]["DesignEditChoose"] | components["schemas"]["DesignEditConvertTo"] | components["schemas"]["DesignEditTake"] | components["schemas"]["DesignEditCutFrom"] | components["schemas"]["DesignEditPrefer"] | components["schemas"]["DesignEditShowIn"] | components["schemas"]["DesignEditReplace"];
+        /** @description Another option of a choice, in every format. */
+        DesignEditChoose: {
+            /** @enum {string} */
+            edit?: "choose";
+            choice: string;
+            option: string;
+        };
+        /** @description Makes the design in a format: another one, or its home again. */
+        DesignEditConvertTo: {
+            /** @enum {string} */
+            edit?: "convert";
+            /** @description An id, or a size with its unit; null for the design's home. */
+            format: null | string;
+            /** @default false */
+            turn: boolean;
+        };
+        /** @description Cuts one piece from a stock of its own; from the design's card again where none is given. */
+        DesignEditCutFrom: {
+            /** @enum {string} */
+            edit?: "cutFrom";
+            piece: string;
+            stock: null | string;
+        };
+        /** @description Lets a parameter go back to its rule: where the design is being made and at home, or only where it says. */
+        DesignEditFreeFigure: {
+            /** @enum {string} */
+            edit?: "free";
+            parameter: string;
+            /** @description home, the key of a format, or lock for its lock only; null for all that holds it here. */
+            for?: null | string;
+        };
+        /** @description Makes a parameter hard everywhere: what is physically given, or is to be kept exactly. */
+        DesignEditLockFigure: {
+            /** @enum {string} */
+            edit?: "lock";
+            parameter: string;
+            value: string;
+        };
+        /** @description How figures are liked to be set. */
+        DesignEditPrefer: {
+            /** @enum {string} */
+            edit?: "prefer";
+            /** @description no-sixteenths, one-stop, mountains-from-behind, with-ruler or whole-sheet. */
+            preference: string;
+            /** @default true */
+            on: boolean;
+        };
+        /** @description The whole design as it is given: read from a file, or put back. */
+        DesignEditReplace: {
+            /** @enum {string} */
+            edit?: "replace";
+            design: components["schemas"]["DesignSpec"];
+        };
+        /** @description Sets a parameter by hand. */
+        DesignEditSetFigure: {
+            /** @enum {string} */
+            edit?: "set";
+            parameter: string;
+            value: string;
+            /** @description home, or the key of a format; the one that the design is being made in where null. */
+            for?: null | string;
+            /** @description The tools it was set with; those of the design where null. */
+            tools?: null | string;
+        };
+        /** @description The unit that figures are read and typed in, and whether the other system stands beside. */
+        DesignEditShowIn: {
+            /** @enum {string} */
+            edit?: "showIn";
+            /** @description in, cm or mm; null for that of the home format. */
+            units: null | string;
+            /** @default false */
+            both: boolean;
+        };
+        /** @description Takes another tool set, stock, caliper, reveal and so on for the whole design. */
+        DesignEditTake: {
+            /** @enum {string} */
+            edit?: "take";
+            /** @description tools, stock, caliper, grain, layerStock, matStock, adhesive, reveal, priority or name. */
+            what: string;
+            /** @description What is taken; null goes back to none where that is possible. */
+            value: null | string;
         };
         /**
          * @description A design as it is written down: in a file, in the store, on the wire. It holds what was chosen, as people write it,
@@ -425,7 +608,7 @@ export interface components {
         DesignSpec: {
             /**
              * Format: int32
-             * @description The version of this form; 1.
+             * @description The version of this form.
              */
             wholeFold?: number;
             name?: string;
@@ -444,7 +627,7 @@ export interface components {
             /** @description Whether the other system is shown beside. */
             bothSystems?: boolean;
             stock?: string;
-            /** @description The card's caliper, measured or from its weight (CaliperReader); it wins over the stock's usual one. */
+            /** @description The card's caliper, measured or from its weight; it wins over the stock's usual one. */
             caliper?: null | string;
             /** @description How the grain runs in the sheet: long, short, or null where it is not known. */
             grain?: null | string;
@@ -456,24 +639,27 @@ export interface components {
             pieceStocks?: {
                 [key: string]: string;
             };
-            /** @description What layers are stuck with: glue, tape, foam-1, foam-1.5 or foam-2. */
+            /** @description What layers are stuck with. */
             adhesive?: string;
             /** @description A reveal school's id, or a width with its unit. */
             reveal?: string;
             /** @description format, board or proportions. */
             priority?: string;
-            /** @description How figures are liked best: no-sixteenths, one-stop, mountains-from-behind, whole-sheet. */
+            /** @description How figures are liked best: no-sixteenths, one-stop, mountains-from-behind, with-ruler, whole-sheet. */
             prefer?: string[];
-            own?: null | components["schemas"]["Workshop"];
+            /** @description Things of one's own that the design needs, by kind, so that its file stands alone. */
+            own?: null | {
+                [key: string]: components["schemas"]["JsonObject"][];
+            };
             /** @description Parameters and choices set by hand in the home format. */
-            set?: {
+            set?: Record<string, never>;
+            /** @description Parameters that are hard in every format and system: what is physically given, or is to be kept exactly. */
+            lock?: {
                 [key: string]: string;
             };
             /** @description Parameters set by hand for one other format only. */
             adjustments?: {
-                [key: string]: {
-                    [key: string]: string;
-                };
+                [key: string]: Record<string, never>;
             };
         };
         DesignView: {
@@ -484,17 +670,47 @@ export interface components {
             undo: null | string;
             redo: null | string;
         };
-        DrawerItem: {
-            kind: string;
-            id: string;
-            toHand: boolean;
+        DeskRequest: {
+            design: components["schemas"]["DesignSpec"];
+            edits?: components["schemas"]["DesignEdit"][];
+        };
+        EnvelopeView: {
+            name: string;
+            design: components["schemas"]["DesignSpec"];
+        };
+        ExplainRequest: {
+            figureId: string;
+            design: components["schemas"]["DesignSpec"];
+            edits?: components["schemas"]["DesignEdit"][];
+        };
+        ExplainedView: {
+            figureId: string;
+            said: components["schemas"]["SentencePart"][];
+            reasons: components["schemas"]["ReasonView"][];
+            ways: components["schemas"]["SentencePart"][][];
         };
         Figure: {
             /** Format: int64 */
             units: number;
-            text: string;
-            also: string;
+            text: components["schemas"]["FigureText"];
+            also: components["schemas"]["FigureText"];
             exact: string;
+        };
+        /**
+         * @description A figure as a person reads it, in its parts: a whole number, a fraction, a unit, and a word where it lies off the mark.
+         *     Whoever shows it sets a true fraction from them and takes no text apart.
+         */
+        FigureText: {
+            /** @description The whole number, a decimal, or words such as "a hair"; empty where there is only a fraction. */
+            whole: string;
+            /** Format: int32 */
+            numerator?: null | number;
+            /** Format: int32 */
+            denominator?: null | number;
+            /** @description in, cm or mm, where it is said. */
+            unit?: null | string;
+            /** @description scant, a little less than the mark that is named; full, a little more; otherwise null. */
+            word?: null | string;
         };
         FindingView: {
             id: string;
@@ -502,13 +718,13 @@ export interface components {
             line: number;
             /** Format: int32 */
             place: null | number;
-            text: string;
+            text: components["schemas"]["SentencePart"][];
             likely: components["schemas"]["LikelyView"][];
         };
         FoldingView: {
             name: string;
             construction: string;
-            size: string;
+            size: components["schemas"]["SentencePart"][];
             poses: components["schemas"]["PosesView"];
             closed: components["schemas"]["ClosedView"];
             map: components["schemas"]["ThicknessView"];
@@ -517,24 +733,53 @@ export interface components {
             troubles: components["schemas"]["TroubleView"][];
             watch: string[];
             cautions: components["schemas"]["CheckView"][];
-            envelopes: components["schemas"]["DesignSpec"][];
+            envelopes: components["schemas"]["EnvelopeView"][];
         };
         GlueView: {
             id: string;
-            corners: components["schemas"]["Spot"][];
+            outline: components["schemas"]["Spot"][];
             linedUp: string;
+        };
+        HistoryStep: {
+            /** Format: int32 */
+            version: number;
+        };
+        InventoryView: {
+            kinds: components["schemas"]["KindView"][];
+            constructions: components["schemas"]["CatalogueItem"][];
+            reveals: components["schemas"]["CatalogueItem"][];
+            accepts: string;
+            acceptsCaliper: string;
+        };
+        JsonObject: Record<string, never>;
+        /** @description How one member of a thing is asked for in a form. */
+        KindField: {
+            id: string;
+            name: string;
+            /** @description text, length, number, yes or one of some options. */
+            type: string;
+            /** @description What may be written there. */
+            example: string;
+            /**
+             * @description Whether it may be left out.
+             * @default false
+             */
+            optional: boolean;
+            options?: null | string[];
+        };
+        KindView: {
+            id: string;
+            name: string;
+            one: string;
+            meaning: string;
+            fields: components["schemas"]["KindField"][];
+            things: components["schemas"]["ThingView"][];
         };
         LayerView: {
             id: string;
-            text: string;
-            /** Format: int64 */
-            x: number;
-            /** Format: int64 */
-            y: number;
-            /** Format: int64 */
-            width: number;
-            /** Format: int64 */
-            height: number;
+            plate: string;
+            outline: components["schemas"]["Spot"][];
+            size: components["schemas"]["SentencePart"][];
         };
         LedgerRow: {
             figureId: string;
@@ -544,13 +789,9 @@ export interface components {
             was: null | components["schemas"]["Figure"];
             now: components["schemas"]["Figure"];
             changed: boolean;
-            setting: string;
+            setting: components["schemas"]["SentencePart"][];
             how: string;
-            said: string;
-            safe: components["schemas"]["SafeView"];
-            because: null | string;
-            ways: string[];
-            reasons: components["schemas"]["ReasonView"][];
+            because: null | components["schemas"]["SentencePart"][];
         };
         LedgerSection: {
             id: string;
@@ -559,8 +800,8 @@ export interface components {
             rows: components["schemas"]["LedgerRow"][];
         };
         LikelyView: {
-            value: string;
-            because: string;
+            value: components["schemas"]["SentencePart"][];
+            because: components["schemas"]["SentencePart"][];
         };
         LineView: {
             from: components["schemas"]["Spot"];
@@ -573,27 +814,6 @@ export interface components {
         NewDesign: {
             state: components["schemas"]["DesignSpec"];
         };
-        OpeningView: {
-            id: string;
-            name: string;
-            kind: string;
-            corners: components["schemas"]["Spot"][];
-            isClosed: boolean;
-            text: string;
-        };
-        PanelView: {
-            id: string;
-            name: string;
-            /** Format: int64 */
-            x: number;
-            /** Format: int64 */
-            y: number;
-            /** Format: int64 */
-            width: number;
-            /** Format: int64 */
-            height: number;
-            layers: components["schemas"]["LayerView"][];
-        };
         ParameterView: {
             id: string;
             name: string;
@@ -601,15 +821,12 @@ export interface components {
             value: components["schemas"]["Figure"];
             ideal: components["schemas"]["Figure"];
             pinned: boolean;
-            min: null | components["schemas"]["Figure"];
-            max: null | components["schemas"]["Figure"];
-            stops: components["schemas"]["Figure"][];
             least: string;
             most: string;
         };
         PassScore: {
             figureId: string;
-            text: string;
+            text: components["schemas"]["SentencePart"][];
         };
         PassView: {
             lay: string;
@@ -619,14 +836,20 @@ export interface components {
         PieceView: {
             id: string;
             name: string;
-            axis: string;
             width: components["schemas"]["Figure"];
             height: components["schemas"]["Figure"];
-            panels: components["schemas"]["PanelView"][];
+            plates: components["schemas"]["PlateView"][];
+            layers: components["schemas"]["LayerView"][];
             scores: components["schemas"]["ScoreView"][];
             order: components["schemas"]["PassView"][];
-            openings: components["schemas"]["OpeningView"][];
+            cuts: components["schemas"]["CutView"][];
             glue: components["schemas"]["GlueView"][];
+        };
+        PlateView: {
+            id: string;
+            name: string;
+            nameIn: components["schemas"]["BoxView"];
+            layerSize: null | components["schemas"]["SentencePart"][];
         };
         PoseView: {
             /** Format: double */
@@ -659,15 +882,21 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
         };
+        RangeView: {
+            parameter: string;
+            min: components["schemas"]["Figure"];
+            max: components["schemas"]["Figure"];
+            stops: components["schemas"]["Figure"][];
+        };
         ReasonView: {
-            why: string;
-            from: string;
-            to: string;
+            why: components["schemas"]["SentencePart"][];
+            from: components["schemas"]["FigureText"];
+            to: components["schemas"]["FigureText"];
             moves: boolean;
         };
         RemedyView: {
-            text: string;
-            state: components["schemas"]["DesignSpec"];
+            text: components["schemas"]["SentencePart"][];
+            edits: components["schemas"]["DesignEdit"][];
         };
         Rule: {
             name: string;
@@ -677,14 +906,15 @@ export interface components {
             ticks: components["schemas"]["Tick"][];
         };
         SafeView: {
+            figureId: string;
             side: string;
-            text: string;
+            text: components["schemas"]["SentencePart"][];
         };
         SaveDesign: {
             /** Format: int32 */
             version: number;
-            state: components["schemas"]["DesignSpec"];
-            gesture: string;
+            edits: components["schemas"]["DesignEdit"][];
+            gesture?: null | string;
         };
         ScoreView: {
             figureId: string;
@@ -694,10 +924,15 @@ export interface components {
             kind: string;
             how: string;
             lay: string;
-            label: string;
-            words: string;
+            label: components["schemas"]["FigureText"];
+            words: components["schemas"]["SentencePart"][];
             between: string;
             parts: components["schemas"]["LineView"][];
+        };
+        /** @description A part of a sentence: words, or a figure in it. */
+        SentencePart: {
+            text?: null | string;
+            figure?: null | components["schemas"]["FigureText"];
         };
         ShapeView: {
             outline: number[];
@@ -711,10 +946,10 @@ export interface components {
             figureId: string;
             label: string;
             detail: string;
-            in: null | string;
-            cm: null | string;
-            setIn: string;
-            setCm: string;
+            in: null | components["schemas"]["FigureText"];
+            cm: null | components["schemas"]["FigureText"];
+            setIn: components["schemas"]["SentencePart"][];
+            setCm: components["schemas"]["SentencePart"][];
         };
         SheetSection: {
             title: string;
@@ -724,12 +959,12 @@ export interface components {
         SheetView: {
             name: string;
             construction: string;
-            size: string;
+            size: components["schemas"]["SentencePart"][];
             tools: string;
             stock: string;
-            closed: string;
+            closed: components["schemas"]["SentencePart"][];
             sections: components["schemas"]["SheetSection"][];
-            notes: string[];
+            notes: components["schemas"]["SentencePart"][][];
         };
         ShelfCard: {
             id: string;
@@ -745,7 +980,7 @@ export interface components {
             difficultyWords: string;
             turns: boolean;
             formats: string;
-            refuses: string[];
+            refuses: components["schemas"]["SentencePart"][][];
             poses: components["schemas"]["PosesView"];
             watch: string[];
         };
@@ -769,35 +1004,12 @@ export interface components {
             height: number;
             panels: components["schemas"]["ClosedPanel"][];
         };
-        Step: {
-            /** Format: int32 */
-            version: number;
-        };
-        /** @description A stock of a person's own, as it is written down. */
-        StockSpec: {
-            id?: string;
-            name?: string;
-            /** @description paper, card, vellum, acetate, foil, mirror or embossed. */
-            kind?: string;
-            /** @description Its caliper, measured or from its weight. */
-            caliper?: string;
-            /**
-             * Format: int32
-             * @description g/m², where it is known and the caliper was measured.
-             */
-            grammage?: null | number;
-            /** @description alike, one (printed on one side, white behind) or different. */
-            sides?: string;
-            /** @description Whether its pattern has a way up. */
-            directional?: boolean;
-        };
         StripFormat: {
             key: string;
             format: string;
             turn: boolean;
             name: string;
-            system: string;
-            size: string;
+            size: components["schemas"]["SentencePart"][];
             /** Format: int64 */
             width: number;
             /** Format: int64 */
@@ -805,13 +1017,20 @@ export interface components {
             home: boolean;
             target: boolean;
             verdict: string;
-            verdictText: string;
+            verdictText: components["schemas"]["SentencePart"][];
             envelope: null | string;
         };
         StuckView: {
-            text: string;
-            conflicts: components["schemas"]["ConflictView"][];
-            remedies: components["schemas"]["RemedyView"][];
+            text: components["schemas"]["SentencePart"][];
+            conflicts: components["schemas"]["SentencePart"][][];
+        };
+        TargetView: {
+            key: string;
+            format: string;
+            turn: boolean;
+            name: string;
+            size: components["schemas"]["SentencePart"][];
+            atHome: boolean;
         };
         ThickView: {
             corners: components["schemas"]["Spot"][];
@@ -824,6 +1043,14 @@ export interface components {
             thickestAt: components["schemas"]["Spot"];
             spots: components["schemas"]["ThickView"][];
         };
+        ThingView: {
+            id: string;
+            name: string;
+            detail: string;
+            own: boolean;
+            toHand: boolean;
+            written: null | components["schemas"]["JsonObject"];
+        };
         Tick: {
             /** Format: int64 */
             at: number;
@@ -832,26 +1059,8 @@ export interface components {
             size: string;
             label: string;
         };
-        /** @description A tool set of a person's own, as it is written down. Lengths are texts as people write them, in string ToolSpec.Units where bare. */
-        ToolSpec: {
-            id?: string;
-            name?: string;
-            /** @description in, cm or mm: the system of its marks. */
-            units?: string;
-            /** @description Distance from groove to groove; none where there is no board. */
-            groove?: null | string;
-            /** @description Where the first groove is; a groove's distance unless said. */
-            firstGroove?: null | string;
-            /** @description How far the board reaches. */
-            boardLength?: null | string;
-            /** @description The trimmer's finest mark. */
-            trimmerMark?: string;
-            /** @description The longest line that the trimmer cuts. */
-            longestCut?: null | string;
-            /** @description Whether it has a scoring blade. */
-            trimmerScores?: boolean;
-            /** @description The ruler's finest mark; none where scores are only set on grooves. */
-            rulerMark?: null | string;
+        ToHand: {
+            lies: boolean;
         };
         TroubleView: {
             sign: string;
@@ -863,21 +1072,16 @@ export interface components {
             closed: null | components["schemas"]["ClosedView"];
             sheets: string;
             tools: string;
-            changed: string[];
-            problem: null | string;
+            changed: components["schemas"]["SentencePart"][];
+            problem: null | components["schemas"]["SentencePart"][];
         };
         WallView: {
             name: string;
             construction: string;
-            home: string;
+            home: components["schemas"]["SentencePart"][];
             stock: string;
             unit: string;
             cards: components["schemas"]["WallCard"][];
-        };
-        /** @description Tools and stocks of a person's own, beside those everybody has. A design file can carry those it needs. */
-        Workshop: {
-            tools?: components["schemas"]["ToolSpec"][];
-            stocks?: components["schemas"]["StockSpec"][];
         };
     };
     responses: never;
@@ -888,6 +1092,105 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    wall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeskRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WallView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    folding: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeskRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoldingView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeskRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     shelf: {
         parameters: {
             query?: never;
@@ -906,24 +1209,13 @@ export interface operations {
                     "application/json": components["schemas"]["ShelfView"];
                 };
             };
-        };
-    };
-    catalogue: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
+            /** @description Bad Request */
+            400: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CatalogueView"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -994,6 +1286,171 @@ export interface operations {
             };
         };
     };
+    strip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeskRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StripFormat"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ranges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeskRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RangeView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    alternatives: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeskRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AlternativeView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    safe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeskRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SafeView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    remedies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeskRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemedyView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     curves: {
         parameters: {
             query?: never;
@@ -1003,7 +1460,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["BenchRequest"];
+                "application/json": components["schemas"]["DeskRequest"];
             };
         };
         responses: {
@@ -1027,7 +1484,7 @@ export interface operations {
             };
         };
     };
-    wall: {
+    explain: {
         parameters: {
             query?: never;
             header?: never;
@@ -1036,7 +1493,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["BenchRequest"];
+                "application/json": components["schemas"]["ExplainRequest"];
             };
         };
         responses: {
@@ -1046,73 +1503,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WallView"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
-    poses: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["BenchRequest"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FoldingView"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
-    sheet: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["BenchRequest"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SheetView"];
+                    "application/json": components["schemas"]["ExplainedView"];
                 };
             };
             /** @description Bad Request */
@@ -1142,6 +1533,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DesignCard"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -1197,6 +1597,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DesignView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not Found */
@@ -1263,6 +1672,75 @@ export interface operations {
             };
         };
     };
+    removeDesign: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    designFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     undoDesign: {
         parameters: {
             query?: never;
@@ -1274,7 +1752,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Step"];
+                "application/json": components["schemas"]["HistoryStep"];
             };
         };
         responses: {
@@ -1285,6 +1763,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DesignView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not Found */
@@ -1318,7 +1805,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Step"];
+                "application/json": components["schemas"]["HistoryStep"];
             };
         };
         responses: {
@@ -1329,6 +1816,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DesignView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not Found */
@@ -1351,7 +1847,7 @@ export interface operations {
             };
         };
     };
-    listDrawer: {
+    inventory: {
         parameters: {
             query?: never;
             header?: never;
@@ -1366,31 +1862,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DrawerItem"][];
-                };
-            };
-        };
-    };
-    keepInDrawer: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DrawerItem"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["DrawerItem"];
+                    "application/json": components["schemas"]["InventoryView"];
                 };
             };
             /** @description Bad Request */
@@ -1404,36 +1876,18 @@ export interface operations {
             };
         };
     };
-    listOwn: {
+    keepThing: {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Workshop"];
-                };
+            path: {
+                kind: string;
             };
-        };
-    };
-    keepTools: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ToolSpec"];
+                "application/json": components["schemas"]["JsonObject"];
             };
         };
         responses: {
@@ -1443,7 +1897,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ToolSpec"];
+                    "application/json": components["schemas"]["CatalogueItem"];
                 };
             };
             /** @description Bad Request */
@@ -1457,16 +1911,19 @@ export interface operations {
             };
         };
     };
-    keepStock: {
+    layToHand: {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                kind: string;
+                id: string;
+            };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["StockSpec"];
+                "application/json": components["schemas"]["ToHand"];
             };
         };
         responses: {
@@ -1476,7 +1933,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["StockSpec"];
+                    "application/json": components["schemas"]["ToHand"];
                 };
             };
             /** @description Bad Request */
@@ -1490,7 +1947,7 @@ export interface operations {
             };
         };
     };
-    removeOwn: {
+    removeThing: {
         parameters: {
             query?: never;
             header?: never;

@@ -1,18 +1,22 @@
-import { Button, Loader, useComputedColorScheme, useMantineColorScheme } from "@mantine/core";
-import { useDocumentTitle, useHotkeys } from "@mantine/hooks";
+import { Button, Loader } from "@mantine/core";
+import { useDocumentTitle } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
-import type { ReactNode } from "react";
+import { type ReactNode, useMemo } from "react";
 import { Link, useNavigate } from "react-router";
-import { answer, api, type Problem } from "../api/client";
-import { ThemeButton, Wordmark } from "../features/bench/Bar";
+import type { Desk, Problem } from "../api/client";
+import { queries } from "../api/queries";
+import shell from "../app/Shell.module.css";
+import { useKeys } from "../keys/useKeys";
+import { Bar, HelpButton, ThemeButton } from "./Bar";
 import { Trouble } from "./Trouble";
 
-/** A design as it is stored. */
-export const useStoredDesign = (id: string) =>
-  useQuery({
-    queryKey: ["design", id],
-    queryFn: ({ signal }) => answer(api.GET("/api/designs/{id}", { params: { path: { id } }, signal })),
-  });
+/** A design as it is stored, ready to be asked about. */
+export function useStoredDesk(id: string) {
+  const design = useQuery(queries.design(id));
+  const state = design.data?.state;
+  const desk = useMemo((): Desk | undefined => (state ? { design: state, edits: [] } : undefined), [state]);
+  return { design, desk };
+}
 
 /** A page about one design that is read and printed; Escape leads back to the bench. */
 export function PrintPage({
@@ -32,18 +36,11 @@ export function PrintPage({
   children: ReactNode;
 }) {
   const navigate = useNavigate();
-  const { setColorScheme } = useMantineColorScheme();
-  const scheme = useComputedColorScheme("light");
   useDocumentTitle(title);
-  useHotkeys([
-    ["D", () => setColorScheme(scheme === "dark" ? "light" : "dark")],
-    ["Escape", () => navigate(`/bench/${id}`)],
-  ]);
+  useKeys({ away: () => navigate(`/bench/${id}`), drawer: () => navigate("/drawer") });
   return (
-    <main className="page sheet-page">
-      <header className="bar">
-        <Wordmark />
-        <h1>{heading}</h1>
+    <main className={shell.page}>
+      <Bar heading={<h1>{heading}</h1>}>
         <Button variant="default" radius="xl" component={Link} to={`/bench/${id}`} aria-keyshortcuts="Escape">
           Back to the bench
         </Button>
@@ -51,9 +48,10 @@ export function PrintPage({
           Print
         </Button>
         <ThemeButton />
-      </header>
+        <HelpButton />
+      </Bar>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must reach it */}
-      <section className="sheet-body" aria-label={heading} tabIndex={0}>
+      <section className={shell.body} aria-label={heading} tabIndex={0}>
         {problem ? <Trouble problem={problem} /> : null}
         {waiting !== null ? <Loader aria-label={waiting} /> : null}
         {children}

@@ -1,11 +1,13 @@
 import { Alert } from "@mantine/core";
-import type { Problem } from "../api/client";
+import { problemOf } from "../api/client";
+import s from "./Trouble.module.css";
 
 /** What was wrong, where, and what would be accepted. */
-export function Trouble({ problem, onClose }: { problem: Problem; onClose?: () => void }) {
+export function Trouble({ problem: error, onClose }: { problem: Error; onClose?: () => void }) {
+  const problem = problemOf(error);
   return (
     <Alert
-      className="trouble"
+      className={s.trouble}
       role="alert"
       title={problem.title}
       withCloseButton={onClose !== undefined}

@@ -10,7 +10,11 @@ internal static class BenchEndpoints
     public static void MapBench(this IEndpointRouteBuilder app)
     {
         var bench = app.MapGroup("/api/bench");
-        bench.MapPost("/", async (Body<BenchRequest> body, Studio studio, CancellationToken cancel) => (await Teller(studio, body.Value, cancel)).Bench(body.Value.Before))
+        bench.MapPost("/", async (Body<BenchRequest> body, Studio studio, CancellationToken cancel) =>
+            {
+                var before = body.Value.Before is { } was ? await studio.Lay(was.Design, was.Edits, cancel) : null;
+                return (await Teller(studio, body.Value, cancel)).Bench(before);
+            })
             .Describes<BenchView>("bench", "The figures of a design in its target format; nothing is stored.");
         Part("/strip", "strip", "Every format as the design stands in it.", t => t.Strip());
         Part("/ranges", "ranges", "What each parameter can be set to, everything else free to follow.", t => t.Ranges());

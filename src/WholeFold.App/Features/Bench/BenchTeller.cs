@@ -23,13 +23,13 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
     private bool AtHome => _target.Key == _design.Home.Key;
 
     /// <param name="before">The design before the change that is looked at.</param>
-    public BenchView Bench(DesignSpec? before)
+    public BenchView Bench(Desk? before)
     {
         var attempt = studio.Attempt(desk, cancel);
         var home = AtHome ? attempt : studio.Attempt(desk, _design.Home, cancel);
         var tools = _design.ToolsFor(_target);
         var card = attempt.Card;
-        var compared = before is null || card is null ? null : Attempt.Of(desk.Reader.Read(before).Design, _target, cancel).Card;
+        var compared = before is null || card is null ? null : studio.Attempt(before, _target, cancel).Card;
         return new BenchView
         {
             Construction = _design.Family.Name,

@@ -94,6 +94,7 @@ public sealed class Teller(DisplayUnit unit)
             Thickness = thick,
             Weight = Grams(card.Grams),
             Envelope = round,
+            EnvelopeName = card.Construction.GoesRound ? "goes round the card" : envelope is null ? "envelope to make" : $"{envelope.Name} envelope",
             EnvelopeText = Say(goes),
         };
     }

@@ -195,6 +195,10 @@ public sealed record ClosedView
     /// <summary>As it stands round the card; null where one has to be made, or where the card goes round another.</summary>
     public required BoxView? Envelope { get; init; }
 
+    /// <summary>Where it goes, in few words.</summary>
+    public required string EnvelopeName { get; init; }
+
+    /// <summary>The same with the envelope's size.</summary>
     public required IReadOnlyList<SentencePart> EnvelopeText { get; init; }
 }
 
@@ -346,7 +350,7 @@ public record DeskRequest
 public sealed record BenchRequest : DeskRequest
 {
     /// <summary>What it was before a change of tools, card or preference, where that is to be shown.</summary>
-    public DesignSpec? Before { get; init; }
+    public DeskRequest? Before { get; init; }
 }
 
 public sealed record ExplainRequest : DeskRequest

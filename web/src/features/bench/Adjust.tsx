@@ -1,13 +1,18 @@
 import { Button, SegmentedControl, Slider } from "@mantine/core";
+import { useQuery } from "@tanstack/react-query";
 import { type ReactNode, useState } from "react";
-import type { BenchView, Schemas } from "../../api/client";
-import { Fig, Sentence } from "../../components/Fig";
+import type { BenchView, Desk, Schemas } from "../../api/client";
+import { queries } from "../../api/queries";
+import { Fig, figureText, Sentence } from "../../components/Fig";
+import s from "./Adjust.module.css";
 
 type ParameterView = Schemas["ParameterView"];
+type RangeView = Schemas["RangeView"];
 
 /** What is traded off: each parameter over the values that can be set, each school, and which wish comes first. */
 export function Adjust({
   view,
+  desk,
   onTry,
   onSet,
   onChoice,
@@ -15,17 +20,20 @@ export function Adjust({
   curves,
 }: {
   view: BenchView;
+  desk: Desk | undefined;
   onTry: (parameter: string, value: string) => void;
-  onSet: (parameter: ParameterView, value: string | null, text: string) => void;
+  onSet: (parameter: string, value: string | null) => void;
   onChoice: (choice: string, value: string) => void;
   onPriority: (priority: string, name: string) => void;
   curves: ReactNode;
 }) {
+  const ranges = useQuery(queries.ranges(view.stuck ? undefined : desk));
+  const alternatives = useQuery(queries.alternatives(desk));
   return (
-    <section className="adjust" aria-label="Adjust">
+    <section className={s.adjust} aria-label="Adjust">
       {curves}
       {view.choices.map((choice) => (
-        <div key={choice.id} className="choice">
+        <div key={choice.id} className={s.choice}>
           <span id={`choice-${choice.id}`} title={choice.meaning}>
             {choice.name}
           </span>
@@ -42,24 +50,24 @@ export function Adjust({
         <Trade
           key={parameter.id}
           parameter={parameter}
+          range={ranges.data?.find((r) => r.parameter === parameter.id)}
           unit={view.unit}
           compact={view.parameters.length > 2}
           onTry={onTry}
           onSet={onSet}
         />
       ))}
-      <fieldset className="priorities">
+      <fieldset className={s.priorities}>
         <legend>If not all can be had</legend>
-        {view.alternatives.map((a) => (
+        {alternatives.data?.map((a) => (
           <button
             key={a.priority}
             type="button"
             aria-pressed={a.current}
-            className={a.same && !a.current ? "same" : ""}
             onClick={() => onPriority(a.priority, a.name)}
           >
             <b>{a.name}</b>
-            <span>{a.same && !a.current ? "the same figures" : <Sentence text={a.gives} />}</span>
+            <span>{a.same && !a.current ? "the same figures" : <Sentence parts={a.gives} />}</span>
           </button>
         ))}
       </fieldset>
@@ -69,18 +77,21 @@ export function Adjust({
 
 function Trade({
   parameter,
+  range,
   unit,
   compact,
   onTry,
   onSet,
 }: {
   parameter: ParameterView;
+  /** What it can be set to; not known yet where it is not given. */
+  range: RangeView | undefined;
   unit: string;
   compact: boolean;
   onTry: (parameter: string, value: string) => void;
-  onSet: (parameter: ParameterView, value: string | null, text: string) => void;
+  onSet: (parameter: string, value: string | null) => void;
 }) {
-  const stops = parameter.stops;
+  const stops = range?.stops ?? [];
   const here = stops.reduce(
     (best, stop, i) =>
       Math.abs(stop.units - parameter.value.units) <
@@ -93,34 +104,34 @@ function Trade({
   const at = moving ?? here;
   const label = `trade-${parameter.id}`;
   return (
-    <div className={compact ? "trade compact" : "trade"}>
-      <div className="trade-head">
+    <div className={`${s.trade} ${compact ? s.compact : ""}`}>
+      <div className={s.head}>
         <span id={label} title={parameter.meaning}>
           {parameter.name}
         </span>
         <b>
-          <Fig text={moving === null ? parameter.value.text : (stops[at]?.text ?? "")} /> {unit}
+          <Fig figure={moving === null ? parameter.value.text : (stops[at]?.text ?? parameter.value.text)} /> {unit}
         </b>
         <small>
           {stops.length > 1 && compact ? null : stops.length > 1 ? (
             <>
-              can be <Fig text={parameter.min?.text ?? ""} /> to <Fig text={parameter.max?.text ?? ""} />
+              can be {range ? <Fig figure={range.min.text} /> : null} to {range ? <Fig figure={range.max.text} /> : null}
             </>
           ) : stops.length === 1 ? (
             "only this can be set"
-          ) : (
+          ) : parameter.pinned ? (
             "set by you"
-          )}
+          ) : null}
         </small>
         {parameter.pinned ? (
-          <Button size="compact-xs" variant="default" onClick={() => onSet(parameter, null, "")}>
+          <Button size="compact-xs" variant="default" className={s.button} onClick={() => onSet(parameter.id, null)}>
             let go
           </Button>
         ) : null}
       </div>
       {stops.length > 1 ? (
-        <div className="trade-line">
-          <span aria-hidden="true">{compact ? <Fig text={parameter.min?.text ?? ""} /> : parameter.least}</span>
+        <div className={s.line}>
+          <span aria-hidden="true">{compact && range ? <Fig figure={range.min.text} /> : parameter.least}</span>
           <Slider
             min={0}
             max={stops.length - 1}
@@ -130,7 +141,7 @@ function Trade({
             thumbSize={22}
             label={null}
             thumbLabel={`${parameter.name}: ${parameter.meaning}`}
-            thumbProps={{ "aria-valuetext": `${stops[at]?.text} ${unit}` }}
+            thumbProps={{ "aria-valuetext": `${stops[at] ? figureText(stops[at].text) : ""} ${unit}` }}
             onChange={(i) => {
               setMoving(i);
               onTry(parameter.id, stops[i]?.exact ?? "");
@@ -138,14 +149,12 @@ function Trade({
             onChangeEnd={(i) => {
               setMoving(null);
               const stop = stops[i];
-              if (stop && stop.units !== parameter.value.units) {
-                onSet(parameter, stop.exact, stop.text);
-              } else if (stop && moving !== null) {
-                onSet(parameter, stop.exact, stop.text);
+              if (stop && (stop.units !== parameter.value.units || moving !== null)) {
+                onSet(parameter.id, stop.exact);
               }
             }}
           />
-          <span aria-hidden="true">{compact ? <Fig text={parameter.max?.text ?? ""} /> : parameter.most}</span>
+          <span aria-hidden="true">{compact && range ? <Fig figure={range.max.text} /> : parameter.most}</span>
         </div>
       ) : null}
     </div>

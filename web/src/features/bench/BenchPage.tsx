@@ -1,208 +1,125 @@
-import { Button, Group, Loader, Modal, Text, useComputedColorScheme, useMantineColorScheme } from "@mantine/core";
-import { useDocumentTitle, useHotkeys } from "@mantine/hooks";
+import { Button, Group, Loader, Modal, Text } from "@mantine/core";
+import { useDocumentTitle } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useCallback, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
-import { answer, api, type DesignState, type Schemas } from "../../api/client";
-import { Table } from "../../bench/Table";
-import { Sentence } from "../../components/Fig";
+import type { Schemas } from "../../api/client";
+import { queries } from "../../api/queries";
+import shell from "../../app/Shell.module.css";
+import { Bar } from "../../components/Bar";
+import { Sentence, sentenceText } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
-import { Help } from "../help/Help";
+import { Table } from "../../drawing/Table";
+import { useKeys } from "../../keys/useKeys";
 import { Adjust } from "./Adjust";
-import { IconButton, Pick, Preferences, ThemeButton, UnitsSwitch, Wordmark } from "./Bar";
+import s from "./BenchPage.module.css";
 import { Curves } from "./Curves";
-import { nextUnits, targetOf, withChoice, withParameter, withPreference, withTarget } from "./changes";
+import { useDesk } from "./desk/useDesk";
+import { choose, convert, freeFigure, nextUnits, setFigure, take } from "./edits";
 import { Foot } from "./Foot";
+import { Head } from "./Head";
 import { Ledger } from "./Ledger";
-import { Papers } from "./Papers";
 import { Strip } from "./Strip";
 import { Stuck } from "./Stuck";
-import { useDesign } from "./useDesign";
+
+type StripFormat = Schemas["StripFormat"];
 
 export function BenchPage() {
   const { id = "" } = useParams();
-  const desk = useDesign(id);
-  const { design, state, view, commit, commitCompared } = desk;
+  const desk = useDesk(id);
+  const { design, view, commit, commitCompared } = desk;
   const navigate = useNavigate();
-  const { setColorScheme } = useMantineColorScheme();
-  const scheme = useComputedColorScheme("light");
   const [open, setOpen] = useState<string | null>(null);
-  const [help, setHelp] = useState(false);
-  const catalogue = useQuery({
-    queryKey: ["catalogue"],
-    queryFn: () => answer(api.GET("/api/catalogue")),
-    staleTime: Number.POSITIVE_INFINITY,
-  });
-  const drawer = useQuery({ queryKey: ["drawer"], queryFn: () => answer(api.GET("/api/drawer")) });
-  useDocumentTitle(state ? `${state.name} · Whole Fold` : "Whole Fold");
+  const strip = useQuery(queries.strip(desk.desk));
+  const inventory = useQuery(queries.inventory());
+  useDocumentTitle(design ? `${design.state.name} · Whole Fold` : "Whole Fold");
 
-  const pick = (format: Schemas["StripFormat"]) =>
-    state &&
-    targetOf(state).format !== format.format &&
-    commit(withTarget(state, format.format, format.turn), `to ${format.name}`);
-  const pickAt = (index: number) => {
-    const format = view?.strip[index];
-    if (format) {
-      pick(format);
+  const formats = strip.data ?? [];
+  // What was chosen last counts, which the view on the bench may not have caught up with.
+  const chosen = [...(desk.desk?.edits ?? [])].reverse().find((e) => e.edit === "convert");
+  const target = chosen?.edit === "convert" && chosen.format ? { format: chosen.format, turn: chosen.turn } : view?.target;
+  const pick = (format: StripFormat | undefined) => {
+    if (format && format.format !== target?.format) {
+      commit([convert(format.format, format.turn)]);
     }
   };
-  // From what was chosen last, which the view on the bench may not have caught up with.
   const step = (by: number) => {
-    const strip = view?.strip ?? [];
-    const chosen = state ? targetOf(state).format : "";
-    pickAt(Math.min(strip.length - 1, Math.max(0, strip.findIndex((f) => f.format === chosen) + by)));
+    const at = formats.findIndex((f) => f.format === target?.format);
+    pick(formats[Math.min(formats.length - 1, Math.max(0, at + by))]);
   };
-  const turn = () => {
-    if (state) {
-      const { format, turn: turned } = targetOf(state);
-      commit(withTarget(state, format, !turned), `${view?.strip.find((f) => f.format === format)?.name ?? format} turned`);
+  const turn = () => target && commit([convert(target.format, !target.turn)]);
+  const tools = inventory.data?.kinds.find((k) => k.id === "tools")?.things ?? [];
+  const toolsToHand = tools.filter((t) => t.toHand || ["both", "ruler", "machine"].includes(t.id));
+  const nextTools = () => {
+    const at = toolsToHand.findIndex((t) => t.id === view?.toolsId);
+    const next = toolsToHand[(at + 1) % Math.max(1, toolsToHand.length)];
+    if (next) {
+      commitCompared([take("tools", next.id)], next.name);
     }
   };
-  const toHand = (kind: string) => new Set((drawer.data ?? []).filter((d) => d.kind === kind && d.toHand).map((d) => d.id));
-  const tools = catalogue.data?.tools ?? [];
-  const stocks = catalogue.data?.stocks ?? [];
-  const toolsToHand = tools.filter(
-    (t) => toHand("tools").size === 0 || toHand("tools").has(t.id) || t.id === "both" || t.id === "ruler" || t.id === "machine",
-  );
-  const stocksToHand = stocks.filter((s) => toHand("stock").size === 0 || toHand("stock").has(s.id) || s.id === state?.stock);
-  const setTools = (tool: { id: string; name: string } | undefined) =>
-    state && tool && commitCompared({ ...state, tools: tool.id }, tool.name);
-  const setUnits = (next: DesignState) => commit(next, next.bothSystems ? "both systems" : `in ${next.units}`);
-  const nextTools = () =>
-    setTools(toolsToHand[(toolsToHand.findIndex((t) => t.name === view?.tools) + 1) % Math.max(1, toolsToHand.length)]);
 
-  useHotkeys([
-    ...Array.from({ length: 9 }, (_, i): [string, () => void] => [String(i + 1), () => pickAt(i)]),
-    ["[", () => step(-1)],
-    ["]", () => step(1)],
-    ["H", () => pickAt(view?.strip.findIndex((f) => f.home) ?? -1)],
-    ["T", turn],
-    ["U", () => state && view && setUnits(nextUnits(state, view.unit))],
-    ["B", nextTools],
-    ["D", () => setColorScheme(scheme === "dark" ? "light" : "dark")],
-    ["G", () => navigate("/drawer")],
-    ["P", () => navigate(`/sheet/${id}`)],
-    ["W", () => navigate(`/wall/${id}`)],
-    ["F", () => navigate(`/folding/${id}`)],
-    ["Escape", desk.stopComparing],
-    ["mod+Z", desk.undo],
-    ["mod+shift+Z", desk.redo],
-    ["mod+Y", desk.redo],
-    ["shift+?", () => setHelp(true)],
-    ["?", () => setHelp(true)],
-  ]);
+  useKeys({
+    format: (which) => pick(formats[which]),
+    formatBefore: () => step(-1),
+    formatAfter: () => step(1),
+    home: () => pick(formats.find((f) => f.home)),
+    turn,
+    units: () => design && view && commit([nextUnits(design.state, view)]),
+    tools: nextTools,
+    drawer: () => navigate("/drawer"),
+    sheet: () => navigate(`/sheet/${id}`),
+    wall: () => navigate(`/wall/${id}`),
+    fold: () => navigate(`/folding/${id}`),
+    away: desk.stopComparing,
+    undo: () => desk.step("undo"),
+    redo: () => desk.step("redo"),
+  });
+  const select = useCallback((figure: string | null) => setOpen(figure), []);
 
-  if (!design || !state) {
+  if (!design) {
     return (
-      <main className="page bench">
-        <header className="bar">
-          <Wordmark />
-        </header>
-        <div className="middle">{desk.problem ? <Trouble problem={desk.problem} /> : <Loader aria-label="Laying it out" />}</div>
+      <main className={shell.page}>
+        <Bar heading={<h1>{desk.problem ? "This design" : ""}</h1>} />
+        <div className={shell.middle}>
+          {desk.problem ? <Trouble problem={desk.problem} /> : <Loader aria-label="Laying it out" />}
+        </div>
       </main>
     );
   }
 
   return (
-    <main className="page bench">
-      <header className="bar">
-        <Wordmark />
-        <h1 title={state.name}>
-          {state.name}
-          <small>{view?.constructionName}</small>
-        </h1>
-        <IconButton
-          label={design.undo ? `Undo: ${design.undo}` : "Nothing to undo"}
-          keys="Ctrl Z"
-          disabled={!design.undo}
-          onClick={desk.undo}
-        >
-          ↶
-        </IconButton>
-        <IconButton
-          label={design.redo ? `Redo: ${design.redo}` : "Nothing to redo"}
-          keys="Ctrl Shift Z"
-          disabled={!design.redo}
-          onClick={desk.redo}
-        >
-          ↷
-        </IconButton>
-        <Pick
-          label="Tools"
-          shown={view?.tools ?? ""}
-          items={toolsToHand}
-          value={tools.find((t) => t.name === view?.tools)?.id ?? ""}
-          onPick={(item) => setTools(item)}
-        >
-          <Preferences
-            preferences={view?.preferences ?? []}
-            onChange={(p, on) => commitCompared(withPreference(state, p.id, on), on ? p.name : `no more “${p.name}”`)}
-          />
-        </Pick>
-        <Papers
-          state={state}
-          shown={view?.stock ?? ""}
-          stocks={stocksToHand}
-          all={stocks}
-          adhesives={catalogue.data?.adhesives ?? []}
-          accepted={catalogue.data?.acceptsCaliper ?? ""}
-          pieces={view?.pieces ?? []}
-          onChange={commitCompared}
-        />
-        <Pick
-          label="Reveal"
-          shown={state.reveal ?? ""}
-          items={catalogue.data?.reveals ?? []}
-          value={state.reveal ?? ""}
-          onPick={(item) => commitCompared({ ...state, reveal: item.id }, `${item.name} reveal`)}
-        />
-        <UnitsSwitch
-          value={state.bothSystems ? "both" : (view?.unit ?? "in")}
-          onChange={(value) =>
-            setUnits(value === "both" ? { ...state, bothSystems: true } : { ...state, bothSystems: false, units: value })
-          }
-        />
-        <ThemeButton />
-        <IconButton label="Keys and help" keys="?" onClick={() => setHelp(true)}>
-          ?
-        </IconButton>
-      </header>
+    <main className={shell.page}>
+      <Head desk={desk} inventory={inventory.data} tools={toolsToHand} />
       {view ? (
         <>
-          <Strip formats={view.strip} onPick={pick} onTyped={(text) => commit(withTarget(state, text, false), `to ${text}`)} />
+          <Strip formats={formats} onPick={pick} onTyped={(text) => commit([convert(text, false)])} />
           {desk.problem ? (
-            <div className="trouble-row">
+            <div className={s.troubleRow}>
               <Trouble problem={desk.problem} onClose={desk.clearProblem} />
             </div>
           ) : null}
-          <div className="work">
-            <div className="left">
+          <div className={s.work}>
+            <div className={s.left}>
               {view.stuck ? (
-                <Stuck view={view} onRemedy={(remedy) => commit(remedy.state, remedy.text.slice(0, 150))} />
+                <Stuck desk={desk.desk} view={view} stuck={view.stuck} onRemedy={commit} />
               ) : (
-                <Table view={view} selected={open} onSelect={setOpen} />
+                <Table view={view} selected={open} onSelect={select} />
               )}
             </div>
-            <aside className="right">
-              <div className="target-line">
+            <aside className={s.right}>
+              <div className={s.targetLine} data-part="target-line">
                 <span>
-                  {view.atHome ? (
+                  {view.target.atHome ? "At home in " : null}
+                  {view.target.atHome ? null : (
                     <>
-                      At home in{" "}
-                      <b>
-                        <Sentence text={view.home} />
-                      </b>
-                    </>
-                  ) : (
-                    <>
-                      <Sentence text={view.home} /> →{" "}
-                      <b>
-                        <Sentence text={view.targetSize} />
-                      </b>
+                      <Sentence parts={view.home} /> →{" "}
                     </>
                   )}
+                  <b>
+                    <Sentence parts={view.target.size} />
+                  </b>
                 </span>
-                <span className="target-buttons">
+                <span className={s.targetButtons}>
                   <Button size="compact-sm" variant="default" component={Link} to={`/folding/${id}`} aria-keyshortcuts="f">
                     folds
                   </Button>
@@ -218,7 +135,7 @@ export function BenchPage() {
                 </span>
               </div>
               {view.compared && desk.compared ? (
-                <output className="compared">
+                <output className={s.compared} data-part="compared">
                   <span>
                     <b>{desk.compared}.</b> {view.compared.text}
                   </span>
@@ -227,29 +144,20 @@ export function BenchPage() {
                   </button>
                 </output>
               ) : null}
-              <Ledger view={view} both={state.bothSystems ?? false} open={open} onOpen={setOpen} />
+              <Ledger view={view} desk={desk.desk} both={design.state.bothSystems ?? false} open={open} onOpen={select} />
               <Adjust
                 view={view}
-                onTry={(parameter, value) => desk.tryOut(withParameter(state, view, parameter, value))}
-                onSet={(p, value, text) =>
-                  commit(
-                    withParameter(state, view, p.id, value),
-                    value === null ? `${p.name} let go` : `${p.name} to ${text} ${view.unit}`,
-                  )
-                }
-                onChoice={(choice, value) => commit(withChoice(state, choice, value), `${choice} ${value}`)}
-                onPriority={(priority, name) => commitCompared({ ...state, priority }, name)}
+                desk={desk.desk}
+                onTry={(parameter, value) => desk.tryOut([setFigure(parameter, value)])}
+                onSet={(parameter, value) => commit([value === null ? freeFigure(parameter) : setFigure(parameter, value)])}
+                onChoice={(choice, option) => commit([choose(choice, option)])}
+                onPriority={(priority, name) => commitCompared([take("priority", priority)], name)}
                 curves={
                   view.stuck ? null : (
                     <Curves
-                      state={state}
+                      desk={desk.desk}
                       unit={view.unit}
-                      onPick={(curve, point) =>
-                        commit(
-                          withParameter(state, view, curve.parameter, point.value.exact),
-                          `${curve.parameterName} to ${point.value.text} ${view.unit}`,
-                        )
-                      }
+                      onPick={(curve, point) => commit([setFigure(curve.parameter, point.value.exact)])}
                     />
                   )
                 }
@@ -259,15 +167,14 @@ export function BenchPage() {
           <Foot view={view} />
         </>
       ) : (
-        <div className="middle">
+        <div className={shell.middle}>
           {desk.problem ? <Trouble problem={desk.problem} onClose={desk.clearProblem} /> : <Loader aria-label="Working it out" />}
         </div>
       )}
-      <Help opened={help} onClose={() => setHelp(false)} />
       <Modal opened={desk.clash !== null} onClose={desk.takeTheirs} title="Changed in another window" centered>
         <Text>
-          Your change “{desk.clash?.gesture}” came after another one to the same design. Neither is lost: whichever you take, the
-          other stays in its history.
+          Your last change came after another one to the same design
+          {desk.clash?.theirs.undo ? `, “${desk.clash.theirs.undo}”` : ""}. Neither is lost: yours can be done again on top of it.
         </Text>
         <Group mt="md" justify="flex-end">
           <Button variant="default" onClick={desk.takeTheirs}>
@@ -276,6 +183,9 @@ export function BenchPage() {
           <Button onClick={desk.keepMine}>Put mine on top</Button>
         </Group>
       </Modal>
+      <span className="unseen" aria-live="polite">
+        {view ? sentenceText(view.target.size) : ""}
+      </span>
     </main>
   );
 }

@@ -1,39 +1,34 @@
 import { Button, Loader, Popover } from "@mantine/core";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { answer, api, type DesignState, type Problem, type Schemas } from "../../api/client";
-import { Fig, Sentence } from "../../components/Fig";
+import type { Desk, Schemas } from "../../api/client";
+import { queries } from "../../api/queries";
+import { Fig, figureText, Sentence, sentenceText } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
+import s from "./Curves.module.css";
 
 type Curve = Schemas["CurveView"];
 type Point = Schemas["CurvePointView"];
 
 /** What is traded off, as a curve to pick from. It is worked out when it is looked at. */
 export function Curves({
-  state,
+  desk,
   unit,
   onPick,
 }: {
-  state: DesignState;
+  desk: Desk | undefined;
   unit: string;
   onPick: (curve: Curve, point: Point) => void;
 }) {
   const [open, setOpen] = useState(false);
-  const curves = useQuery({
-    queryKey: ["curves", state],
-    enabled: open,
-    queryFn: ({ signal }) => answer(api.POST("/api/bench/curves", { body: { design: state }, signal })),
-    staleTime: Number.POSITIVE_INFINITY,
-    gcTime: 60_000,
-    placeholderData: (previous) => previous,
-  });
+  const curves = useQuery(queries.curves(desk, open));
   return (
     <Popover opened={open} onChange={setOpen} position="left-end" withArrow trapFocus withinPortal={false} width={400}>
       <Popover.Target>
         <Button
           size="compact-xs"
           variant="default"
-          className="curves-button"
+          className={s.button}
           aria-haspopup="dialog"
           aria-expanded={open}
           onClick={() => setOpen(!open)}
@@ -41,8 +36,8 @@ export function Curves({
           what costs what
         </Button>
       </Popover.Target>
-      <Popover.Dropdown className="curves">
-        {curves.error ? <Trouble problem={curves.error as Problem} /> : null}
+      <Popover.Dropdown className={s.curves}>
+        {curves.error ? <Trouble problem={curves.error} /> : null}
         {curves.isLoading ? <Loader aria-label="Trying every value" /> : null}
         {curves.data?.length === 0 ? <p>Nothing is traded off here: every value that can be set is as good in one way.</p> : null}
         {curves.data?.map((curve) => (
@@ -67,11 +62,11 @@ export function CurveDrawing({ curve, unit, onPick }: { curve: Curve; unit: stri
   const shown = looked ?? curve.points.find((p) => p.current) ?? curve.points[0];
   const at = (p: Point) => ({ left: Math.round(p.x * WIDTH), top: Math.round((1 - p.y) * HEIGHT) });
   return (
-    <fieldset className="curve">
+    <fieldset className={s.curve} data-part="curve">
       <legend>
         {curve.oneName} against {curve.otherName}
       </legend>
-      <div className="curve-plot" style={{ width: WIDTH, height: HEIGHT }}>
+      <div className={s.plot} data-part="curve-plot" style={{ width: WIDTH, height: HEIGHT }}>
         <svg width={WIDTH} height={HEIGHT} aria-hidden="true">
           <polyline points={curve.points.map((p) => `${at(p).left},${at(p).top}`).join(" ")} />
         </svg>
@@ -80,9 +75,9 @@ export function CurveDrawing({ curve, unit, onPick }: { curve: Curve; unit: stri
             key={point.value.units}
             type="button"
             style={at(point)}
-            className={`${point.current ? "current" : ""} ${point.costs === "all on grooves" ? "" : "costly"}`}
+            className={`${point.current ? s.current : ""} ${point.costly ? s.costly : ""}`}
             aria-pressed={point.current}
-            aria-label={`${curve.parameterName} ${point.value.text} ${unit}: ${curve.oneName} ${point.one}, ${curve.otherName} ${point.other}, ${point.costs}`}
+            aria-label={`${curve.parameterName} ${figureText(point.value.text)} ${unit}: ${curve.oneName} ${figureText(point.one)}, ${curve.otherName} ${figureText(point.other)}, ${sentenceText(point.costs)}`}
             onMouseEnter={() => setLooked(point)}
             onFocus={() => setLooked(point)}
             onMouseLeave={() => setLooked(null)}
@@ -91,7 +86,7 @@ export function CurveDrawing({ curve, unit, onPick }: { curve: Curve; unit: stri
           />
         ))}
       </div>
-      <p className="axes" aria-hidden="true">
+      <p className={s.axes} aria-hidden="true">
         <span>↑ more {curve.otherName}</span>
         <span>more {curve.oneName} →</span>
       </p>
@@ -99,10 +94,10 @@ export function CurveDrawing({ curve, unit, onPick }: { curve: Curve; unit: stri
         <p aria-hidden="true">
           {curve.parameterName}{" "}
           <b>
-            <Fig text={shown.value.text} /> {unit}
+            <Fig figure={shown.value.text} /> {unit}
           </b>
-          : {curve.oneName} <Fig text={shown.one} />, {curve.otherName} <Fig text={shown.other} />;{" "}
-          <Sentence text={shown.costs} />
+          : {curve.oneName} <Fig figure={shown.one} />, {curve.otherName} <Fig figure={shown.other} />;{" "}
+          <Sentence parts={shown.costs} />
         </p>
       ) : null}
     </fieldset>

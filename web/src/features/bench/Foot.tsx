@@ -1,27 +1,28 @@
 import type { BenchView } from "../../api/client";
-import { Sentence } from "../../components/Fig";
+import { Sentence, sentenceText } from "../../components/Fig";
+import s from "./Foot.module.css";
 
 /** What was found, and the card as it goes to the post. */
 export function Foot({ view }: { view: BenchView }) {
   return (
-    <footer className={`foot ${view.verdictKind}`}>
+    <footer className={`${s.foot} ${view.verdict === "stuck" ? s.stuck : ""}`} data-part="foot">
       <strong aria-live="polite">
-        <Sentence text={view.summary} />
+        <Sentence parts={view.summary} />
       </strong>
       <ul>
         {view.stuck?.conflicts.map((c) => (
-          <li key={c.text} className="error">
-            <Sentence text={c.text} />
+          <li key={sentenceText(c)} className={s.error}>
+            <Sentence parts={c} />
           </li>
         ))}
         {view.checks.map((c) => (
-          <li key={c.id + c.text} className={c.severity}>
-            <Sentence text={c.text} />
+          <li key={c.id + sentenceText(c.text)} className={s[c.severity]}>
+            <Sentence parts={c.text} />
           </li>
         ))}
         {view.closed ? (
-          <li className="post">
-            <Sentence text={`Closed ${view.closed.text}, ${view.closed.thickness} thick; ${view.closed.envelopeText}`} />
+          <li>
+            <Sentence parts={view.closed.text} />
           </li>
         ) : null}
       </ul>

@@ -1,33 +1,42 @@
-import { useEffect, useRef } from "react";
-import type { BenchView, Schemas } from "../../api/client";
-import { Fig, Sentence } from "../../components/Fig";
+import { useQuery } from "@tanstack/react-query";
+import { memo, useEffect, useMemo, useRef } from "react";
+import type { BenchView, Desk, Schemas } from "../../api/client";
+import { queries } from "../../api/queries";
+import { Fig, figureText, Sentence, sentenceText } from "../../components/Fig";
+import { Explained } from "./Explained";
+import s from "./Ledger.module.css";
 
 type Row = Schemas["LedgerRow"];
+type Safe = Schemas["SafeView"];
 
 /** Every figure, was → now, how it is set; a row opens to its reasons. */
 export function Ledger({
   view,
+  desk,
   both,
   open,
   onOpen,
 }: {
   view: BenchView;
+  desk: Desk | undefined;
   both: boolean;
   open: string | null;
   onOpen: (figure: string | null) => void;
 }) {
-  const converted = !view.atHome || view.compared !== null;
+  const safe = useQuery(queries.safe(view.stuck ? undefined : desk));
+  const sides = useMemo(() => new Map((safe.data ?? []).map((side) => [side.figureId, side])), [safe.data]);
+  const converted = !view.target.atHome || view.compared !== null;
   return (
-    <section className="ledger" aria-label="Figures">
-      <div className="ledger-head" aria-hidden="true">
+    <section className={s.ledger} aria-label="Figures">
+      <div className={s.head} aria-hidden="true" data-part="ledger-head">
         <span>{view.unit === "in" ? "inches" : view.unit}</span>
-        {converted ? <span className="num">{view.compared ? "before" : "was"}</span> : null}
-        <span className="num now">{converted ? "now" : ""}</span>
-        {both ? <span className="num also">{view.unit === "in" ? "cm" : "in"}</span> : null}
+        {converted ? <span className={s.num}>{view.compared ? "before" : "was"}</span> : null}
+        <span className={`${s.num} ${s.now}`}>{converted ? "now" : ""}</span>
+        {both ? <span className={`${s.num} ${s.also}`}>{view.unit === "in" ? "cm" : "in"}</span> : null}
         <span>set</span>
       </div>
       {view.ledger.map((section) => (
-        <div key={section.id} className="ledger-section">
+        <div key={section.id} className={s.section}>
           <h2>
             {section.title} <small>{section.detail}</small>
           </h2>
@@ -35,6 +44,8 @@ export function Ledger({
             <LedgerRow
               key={row.figureId}
               row={row}
+              desk={open === row.figureId ? desk : undefined}
+              safe={sides.get(row.figureId)}
               converted={converted}
               both={both}
               open={open === row.figureId}
@@ -55,15 +66,16 @@ function Order({ piece }: { piece: Schemas["PieceView"] | undefined }) {
     return null;
   }
   return (
-    <p className="order">
+    <p className={s.order} data-part="order">
       <b>Set in this order</b>{" "}
-      {piece.order.map((pass) => (
-        <span key={pass.lay}>
+      {piece.order.map((pass, n) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: passes in a fixed order; the piece may lie the same way in two of them
+        <span key={n}>
           <em>{pass.words}</em>{" "}
           {pass.scores.map((score, i) => (
             <span key={score.figureId}>
               {i > 0 ? " · " : ""}
-              <Fig text={score.text} />
+              <Sentence parts={score.text} />
             </span>
           ))}{" "}
         </span>
@@ -74,8 +86,10 @@ function Order({ piece }: { piece: Schemas["PieceView"] | undefined }) {
 
 const safeMarks: Record<string, string> = { scant: "≤", full: "≥", exact: "=", either: "" };
 
-function LedgerRow({
+const LedgerRow = memo(function LedgerRow({
   row,
+  desk,
+  safe,
   converted,
   both,
   open,
@@ -83,6 +97,9 @@ function LedgerRow({
   unit,
 }: {
   row: Row;
+  /** Where the row is open: what its reasons are asked of. */
+  desk: Desk | undefined;
+  safe: Safe | undefined;
   converted: boolean;
   both: boolean;
   open: boolean;
@@ -90,27 +107,25 @@ function LedgerRow({
   unit: string;
 }) {
   const element = useRef<HTMLDivElement>(null);
+  const marked = row.mark === "v" ? "valley" : row.mark === "m" ? "mountain" : "";
   useEffect(() => {
     if (open) {
-      // One that is higher than the list is shown from its top.
-      const box = element.current;
-      const tall = (box?.offsetHeight ?? 0) > (box?.closest(".ledger")?.clientHeight ?? 0) - 30;
-      box?.scrollIntoView?.({ block: tall ? "start" : "nearest" });
+      element.current?.scrollIntoView?.({ block: "nearest" });
     }
   }, [open]);
-  const marked = row.mark === "v" ? "valley" : row.mark === "m" ? "mountain" : "";
   return (
-    <div ref={element} className={`row-box ${open ? "open" : ""}`} data-figure={row.figureId}>
+    <div ref={element} className={`${s.box} ${open ? s.open : ""}`} data-figure={row.figureId}>
       <button
         type="button"
-        className={`row ${marked} ${row.changed ? "changed" : ""}`}
+        className={`${s.row} ${s[marked] ?? ""}`}
+        data-focus="inside"
         aria-expanded={open}
         onClick={() => onOpen(open ? null : row.figureId)}
       >
-        <span className="label">
+        <span className={s.label}>
           {marked ? (
             <>
-              <b className="letter" aria-hidden="true">
+              <b className={s.letter} aria-hidden="true">
                 {row.mark}
               </b>
               <span className="unseen">{row.label} </span>
@@ -121,69 +136,29 @@ function LedgerRow({
               {row.label} <small>{row.detail}</small>
             </>
           )}
-          {row.mark.startsWith("×") ? <small className="count"> {row.mark}</small> : null}
+          {row.mark.startsWith("×") ? <small> {row.mark}</small> : null}
         </span>
-        {converted ? <span className="num was">{row.was ? <Fig text={row.was.text} /> : "–"}</span> : null}
-        <span className="num now">
-          <Fig text={row.now.text} />
-          <span className="safe" title={row.safe.text} aria-hidden="true">
-            {safeMarks[row.safe.side]}
+        {converted ? (
+          <span className={`${s.num} ${s.was}`} data-part="was">
+            {row.was ? <Fig figure={row.was.text} /> : "–"}
+          </span>
+        ) : null}
+        <span className={`${s.num} ${s.now}`} data-part="now">
+          <Fig figure={row.now.text} />
+          <span className={s.safe} title={safe ? sentenceText(safe.text) : undefined} aria-hidden="true">
+            {safe ? safeMarks[safe.side] : ""}
           </span>
         </span>
         {both ? (
-          <span className="num also">
-            <Fig text={row.now.also} />
+          <span className={`${s.num} ${s.also}`}>
+            <Fig figure={row.now.also} />
           </span>
         ) : null}
-        <span className={`set ${row.how}`}>
-          <Sentence text={row.setting} />
+        <span className={s.set}>
+          <Sentence parts={row.setting} />
         </span>
       </button>
-      {open ? (
-        <div className="reasons">
-          <p className="said">
-            <Sentence text={row.said} />
-          </p>
-          {row.because ? (
-            <p className="because">
-              Changed: <Sentence text={row.because} />
-            </p>
-          ) : null}
-          <p>
-            <Sentence text={row.safe.text} />
-          </p>
-          {row.ways.length > 0 ? (
-            <p>
-              It could also be set: <Sentence text={row.ways.join("; ")} />
-            </p>
-          ) : null}
-        </div>
-      ) : null}
-      {open ? (
-        <ol className="reasons" aria-label="How it came about">
-          {row.reasons.map((reason) => (
-            <li key={reason.why}>
-              <Sentence text={reason.why} />
-              {reason.moves ? (
-                <span className="move">
-                  {" "}
-                  <Fig text={reason.from} /> → <Fig text={reason.to} />
-                </span>
-              ) : null}
-            </li>
-          ))}
-          <li className="total">
-            So: <Fig text={row.now.text} /> {unit}
-            {row.now.also ? (
-              <>
-                {" "}
-                (<Fig text={row.now.also} /> {unit === "in" ? "cm" : "in"})
-              </>
-            ) : null}
-            .
-          </li>
-        </ol>
-      ) : null}
+      {open ? <Explained desk={desk} row={row} safe={safe} unit={unit} said={figureText(row.now.text)} /> : null}
     </div>
   );
-}
+});

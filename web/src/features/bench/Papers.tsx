@@ -1,8 +1,9 @@
 import { Button, NativeSelect, Popover, SegmentedControl, TextInput, UnstyledButton } from "@mantine/core";
 import { useState } from "react";
-import type { DesignState } from "../../api/client";
-import type { PickItem } from "./Bar";
-import { withPieceStock } from "./changes";
+import type { DesignState, Edit } from "../../api/client";
+import { cutFrom, take } from "./edits";
+import type { PickItem } from "./Picks";
+import p from "./Picks.module.css";
 
 /** The card and papers of a design: which, how thick as measured, which way the grain runs, what the layers are stuck with. */
 export function Papers({
@@ -22,7 +23,7 @@ export function Papers({
   adhesives: PickItem[];
   accepted: string;
   pieces: { id: string; name: string }[];
-  onChange: (state: DesignState, gesture: string) => void;
+  onChange: (edits: Edit[], gesture: string) => void;
 }) {
   const [open, setOpen] = useState(false);
   const [caliper, setCaliper] = useState("");
@@ -32,7 +33,7 @@ export function Papers({
     <Popover opened={open} onChange={setOpen} position="bottom-end" withArrow trapFocus withinPortal={false} width={340}>
       <Popover.Target>
         <UnstyledButton
-          className="pick"
+          className={p.pick}
           aria-haspopup="dialog"
           aria-expanded={open}
           aria-label={`Card: ${shown}`}
@@ -41,20 +42,19 @@ export function Papers({
           <b>Card</b> <span>{shown}</span>
         </UnstyledButton>
       </Popover.Target>
-      <Popover.Dropdown className="papers">
+      <Popover.Dropdown className={p.papers}>
         <NativeSelect
           label="Card"
           data={options(stocks)}
           value={state.stock ?? ""}
-          onChange={(e) => onChange({ ...state, stock: e.currentTarget.value, caliper: null }, named(all, e.currentTarget.value))}
+          onChange={(e) =>
+            onChange([take("stock", e.currentTarget.value), take("caliper", null)], named(all, e.currentTarget.value))
+          }
         />
         <form
           onSubmit={(event) => {
             event.preventDefault();
-            onChange(
-              { ...state, caliper: caliper.trim() || null },
-              caliper.trim() ? `card of ${caliper.trim()}` : "usual caliper",
-            );
+            onChange([take("caliper", caliper.trim() || null)], caliper.trim() ? `card of ${caliper.trim()}` : "usual caliper");
           }}
         >
           <TextInput
@@ -71,7 +71,7 @@ export function Papers({
             }
           />
         </form>
-        <div className="choice">
+        <div className={p.choice}>
           <span id="grain-of-sheet">Grain in the sheet</span>
           <SegmentedControl
             size="xs"
@@ -82,7 +82,7 @@ export function Papers({
               { value: "short", label: "short" },
             ]}
             value={state.grain ?? ""}
-            onChange={(value) => onChange({ ...state, grain: value || null }, value ? `grain ${value}` : "grain unknown")}
+            onChange={(value) => onChange([take("grain", value || null)], value ? `grain ${value}` : "grain unknown")}
           />
         </div>
         {pieces.length > 1 ? (
@@ -96,10 +96,7 @@ export function Papers({
                 value={state.pieceStocks?.[piece.id] ?? ""}
                 onChange={(e) => {
                   const stock = e.currentTarget.value;
-                  onChange(
-                    withPieceStock(state, piece.id, stock),
-                    `${piece.name} ${stock ? `of ${named(all, stock)}` : "as the rest"}`,
-                  );
+                  onChange([cutFrom(piece.id, stock || null)], `${piece.name} ${stock ? `of ${named(all, stock)}` : "as the rest"}`);
                 }}
               />
             ))}
@@ -110,7 +107,7 @@ export function Papers({
           data={options(all)}
           value={state.layerStock ?? ""}
           onChange={(e) =>
-            onChange({ ...state, layerStock: e.currentTarget.value }, `papers of ${named(all, e.currentTarget.value)}`)
+            onChange([take("layerStock", e.currentTarget.value)], `papers of ${named(all, e.currentTarget.value)}`)
           }
         />
         <NativeSelect
@@ -118,14 +115,14 @@ export function Papers({
           data={options(all)}
           value={state.matStock ?? ""}
           onChange={(e) =>
-            onChange({ ...state, matStock: e.currentTarget.value }, `mats of ${named(all, e.currentTarget.value)}`)
+            onChange([take("matStock", e.currentTarget.value)], `mats of ${named(all, e.currentTarget.value)}`)
           }
         />
         <NativeSelect
           label="Stuck with"
           data={options(adhesives)}
           value={state.adhesive ?? ""}
-          onChange={(e) => onChange({ ...state, adhesive: e.currentTarget.value }, named(adhesives, e.currentTarget.value))}
+          onChange={(e) => onChange([take("adhesive", e.currentTarget.value)], named(adhesives, e.currentTarget.value))}
         />
       </Popover.Dropdown>
     </Popover>

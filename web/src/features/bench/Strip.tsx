@@ -1,7 +1,8 @@
 import { Button, Popover, TextInput } from "@mantine/core";
 import { useEffect, useRef, useState } from "react";
 import type { Schemas } from "../../api/client";
-import { Sentence } from "../../components/Fig";
+import { Sentence, sentenceText } from "../../components/Fig";
+import s from "./Strip.module.css";
 
 type Format = Schemas["StripFormat"];
 
@@ -26,37 +27,39 @@ export function Strip({
     list.current?.querySelector('[aria-pressed="true"]')?.scrollIntoView?.({ inline: "nearest", block: "nearest" });
   }, [target]);
   return (
-    <nav className="strip" aria-label="Formats">
+    <nav className={s.strip} aria-label="Formats">
       <ul ref={list}>
         {formats.map((format, i) => (
           <li key={format.key}>
             <button
               type="button"
-              className={`format ${format.verdict}`}
+              className={`${s.format} ${s[format.verdict] ?? ""}`}
+              data-part="format"
+              data-focus="inside"
               aria-pressed={format.target}
               aria-keyshortcuts={i < 9 ? String(i + 1) : undefined}
               onClick={() => onPick(format)}
-              title={`${format.name}, ${format.size}${format.envelope ? ` · ${format.envelope}` : ""} · ${format.verdictText}`}
+              title={`${format.name}, ${sentenceText(format.size)}${format.envelope ? ` · ${format.envelope}` : ""} · ${sentenceText(format.verdictText)}`}
             >
-              <span className="silhouette">
+              <span className={s.silhouette}>
                 <span
-                  className="paper"
+                  className={s.paper}
                   style={{ width: Math.round(format.width * scale), height: Math.round(format.height * scale) }}
                 >
                   {i < 9 ? (
-                    <span className="key" aria-hidden="true">
+                    <span className={s.key} aria-hidden="true">
                       {i + 1}
                     </span>
                   ) : null}
                 </span>
               </span>
-              <span className="format-name">{format.name}</span>
-              <span className="format-size">
-                <Sentence text={format.size} />
+              <span className={s.name} data-part="format-name">{format.name}</span>
+              <span className={s.size}>
+                <Sentence parts={format.size} />
               </span>
-              <span className="verdict">
+              <span className={s.verdict}>
                 {format.home ? <em>from here · </em> : null}
-                <Sentence text={format.verdictText} />
+                <Sentence parts={format.verdictText} />
               </span>
             </button>
           </li>
@@ -75,12 +78,12 @@ function OtherSize({ onTyped }: { onTyped: (format: string) => void }) {
   return (
     <Popover opened={open} onChange={setOpen} position="bottom-end" trapFocus withArrow>
       <Popover.Target>
-        <button type="button" className="format other" aria-haspopup="dialog" aria-expanded={open} onClick={() => setOpen(!open)}>
-          <span className="silhouette">
-            <span className="paper plus">+</span>
+        <button type="button" className={s.format} aria-haspopup="dialog" aria-expanded={open} onClick={() => setOpen(!open)}>
+          <span className={s.silhouette}>
+            <span className={`${s.paper} ${s.plus}`}>+</span>
           </span>
-          <span className="format-name">Other size</span>
-          <span className="format-size">type it</span>
+          <span className={s.name} data-part="format-name">Other size</span>
+          <span className={s.size}>type it</span>
         </button>
       </Popover.Target>
       <Popover.Dropdown>

@@ -1,9 +1,10 @@
 import { Button, SegmentedControl, Textarea } from "@mantine/core";
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
-import { answer, api, type Problem } from "../../api/client";
-import { Sentence } from "../../components/Fig";
+import { answer, api } from "../../api/client";
+import { Sentence, sentenceText } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
+import s from "./Drawer.module.css";
 
 const example = "width 10\nscores 1/2, 2 1/2, 4 3/8, 5 1/2, 7 1/2, 9 1/2";
 
@@ -14,7 +15,7 @@ export function CheckList() {
   const check = useMutation({ mutationFn: () => answer(api.POST("/api/check-list", { body: { text, units } })) });
   return (
     <form
-      className="new-design"
+      className={s.form}
       onSubmit={(event) => {
         event.preventDefault();
         check.mutate();
@@ -34,7 +35,7 @@ export function CheckList() {
         }}
         data-autofocus
       />
-      <div className="choice">
+      <div className={s.choice}>
         <span id="list-units">Numbers without a unit are in</span>
         <SegmentedControl size="xs" aria-labelledby="list-units" data={["in", "cm", "mm"]} value={units} onChange={setUnits} />
       </div>
@@ -42,17 +43,17 @@ export function CheckList() {
         Look through it
       </Button>
       <div role="status">
-        {check.error ? <Trouble problem={check.error as Problem} /> : null}
+        {check.error ? <Trouble problem={check.error} /> : null}
         {check.data?.length === 0 ? <p>Nothing in this list contradicts itself.</p> : null}
-        <ul className="findings">
+        <ul className={s.findings}>
           {check.data?.map((f) => (
-            <li key={f.id + f.line + f.text}>
-              <b>line {f.line}</b> <Sentence text={f.text} />
+            <li key={f.id + f.line + sentenceText(f.text)}>
+              <b>line {f.line}</b> <Sentence parts={f.text} />
               {f.likely.length > 0 ? (
                 <ul>
                   {f.likely.map((l) => (
-                    <li key={l.because}>
-                      <Sentence text={l.because} />
+                    <li key={sentenceText(l.because)}>
+                      <Sentence parts={l.because} />
                     </li>
                   ))}
                 </ul>

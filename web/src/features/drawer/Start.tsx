@@ -1,32 +1,26 @@
-import { Loader } from "@mantine/core";
 import { useQuery } from "@tanstack/react-query";
 import { Navigate } from "react-router";
-import { answer, api, type Problem } from "../../api/client";
+import { queries } from "../../api/queries";
+import { Waiting } from "../../app/Shell";
+import shell from "../../app/Shell.module.css";
 import { Trouble } from "../../components/Trouble";
 
 /** First open: straight to the design that was last worked on, or to the drawer where there is none. */
 export function Start() {
-  const designs = useQuery({ queryKey: ["designs"], queryFn: () => answer(api.GET("/api/designs")) });
+  const designs = useQuery(queries.designs());
   if (designs.error) {
     return (
-      <main className="page">
+      <main className={shell.page}>
         <h1 className="unseen">Whole Fold</h1>
-        <div className="middle">
-          <Trouble problem={designs.error as Problem} />
+        <div className={shell.middle}>
+          <Trouble problem={designs.error} />
         </div>
       </main>
     );
   }
   if (!designs.data) {
-    return (
-      <main className="page">
-        <h1 className="unseen">Whole Fold</h1>
-        <div className="middle">
-          <Loader aria-label="Opening the drawer" />
-        </div>
-      </main>
-    );
+    return <Waiting />;
   }
-  const last = designs.data.find((d) => d.latest);
+  const last = designs.data.find((d) => d.latest && !d.problem);
   return <Navigate to={last ? `/bench/${last.id}` : "/drawer"} replace />;
 }

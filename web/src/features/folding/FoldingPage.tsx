@@ -1,42 +1,30 @@
 import { Button, Slider } from "@mantine/core";
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { type ReactNode, useState } from "react";
-import { useNavigate, useParams } from "react-router";
-import { answer, api, type DesignState, type Problem, type Schemas } from "../../api/client";
-import { type ClosedView, Panels } from "../../bench/Closed";
-import { frameAt, Pose } from "../../bench/Pose";
-import { Sentence } from "../../components/Fig";
-import { PrintPage, useStoredDesign } from "../../components/PrintPage";
+import { useParams } from "react-router";
+import type { DesignState, Schemas } from "../../api/client";
+import { queries } from "../../api/queries";
+import { Sentence, sentenceText } from "../../components/Fig";
+import { PrintPage, useStoredDesk } from "../../components/PrintPage";
+import { type ClosedView, Panels } from "../../drawing/Closed";
+import { frameAt, Pose } from "../../drawing/Pose";
+import { useBegin } from "../drawer/NewDesign";
+import s from "./Folding.module.css";
 
 type FoldingView = Schemas["FoldingView"];
 
 /** How the card goes from its envelope to the table, how thick it is where, and how it is put together. */
 export function FoldingPage() {
   const { id = "" } = useParams();
-  const design = useStoredDesign(id);
-  const state = design.data?.state;
-  const folding = useQuery({
-    queryKey: ["folding", state],
-    enabled: state !== undefined,
-    queryFn: ({ signal }) => answer(api.POST("/api/bench/poses", { body: { design: state as DesignState }, signal })),
-    retry: 0,
-  });
-  const navigate = useNavigate();
-  const queries = useQueryClient();
-  const make = useMutation({
-    mutationFn: (envelope: DesignState) => answer(api.POST("/api/designs", { body: { state: envelope } })),
-    onSuccess: (made) => {
-      queries.setQueryData(["design", made.id], made);
-      queries.invalidateQueries({ queryKey: ["designs"] });
-      navigate(`/bench/${made.id}`);
-    },
-  });
+  const { design, desk } = useStoredDesk(id);
+  const folding = useQuery(queries.folding(desk));
+  const make = useBegin();
   return (
     <PrintPage
       id={id}
       heading="How it folds"
-      title={state ? `How ${state.name} folds · Whole Fold` : "Whole Fold"}
-      problem={(design.error ?? folding.error ?? make.error) as Problem | null}
+      title={desk ? `How ${desk.design.name} folds · Whole Fold` : "Whole Fold"}
+      problem={design.error ?? folding.error ?? make.error}
       waiting={folding.isLoading || design.isLoading ? "Folding it" : null}
     >
       {folding.data ? <Folding view={folding.data} onEnvelope={(envelope) => make.mutate(envelope)} /> : null}
@@ -50,11 +38,11 @@ export function Folding({ view, onEnvelope }: { view: FoldingView; onEnvelope: (
   const where = poses.frames[frameAt(poses, share)]?.name ?? "on the way";
   return (
     <>
-      <p className="wall-head">
-        <b>{view.name}</b>, {view.construction}, <Sentence text={view.size} />
+      <p className={s.head}>
+        <b>{view.name}</b>, {view.construction}, <Sentence parts={view.size} />
       </p>
-      <div className="folding">
-        <figure className="folding-main">
+      <div className={s.folding}>
+        <figure className={s.main} data-part="folding-main">
           <Pose poses={poses} frame={frameAt(poses, share)} label={`The card ${where}`} />
           {poses.moves ? (
             <Slider
@@ -76,8 +64,8 @@ export function Folding({ view, onEnvelope }: { view: FoldingView; onEnvelope: (
         </figure>
         <ThicknessMap closed={closed} map={map}>
           {view.envelopes.map((e) => (
-            <Button key={e.construction} size="compact-sm" variant="default" onClick={() => onEnvelope(e)}>
-              make the {e.construction?.replace("-", " ")}
+            <Button key={e.name} size="compact-sm" variant="default" onClick={() => onEnvelope(e.design)}>
+              make the {e.name.toLowerCase()}
             </Button>
           ))}
         </ThicknessMap>
@@ -90,7 +78,7 @@ export function Folding({ view, onEnvelope }: { view: FoldingView; onEnvelope: (
           </figure>
         ))}
       </div>
-      <div className="folding-words">
+      <div className={s.words} data-part="folding-words">
         <section aria-label="Putting it together">
           <h2>Putting it together</h2>
           <ol>
@@ -98,12 +86,12 @@ export function Folding({ view, onEnvelope }: { view: FoldingView; onEnvelope: (
               <li key={step.text}>
                 {step.text}
                 {step.linedUp.map((l) => (
-                  <span key={l} className="step-more">
+                  <span key={l} className={s.more}>
                     Line up: {l}.
                   </span>
                 ))}
                 {step.rightWhen ? (
-                  <span className="step-more">
+                  <span className={s.more}>
                     {step.pressed ? `${step.pressed[0]?.toUpperCase()}${step.pressed.slice(1)}. ` : ""}Right when {step.rightWhen}
                     .
                   </span>
@@ -119,13 +107,13 @@ export function Folding({ view, onEnvelope }: { view: FoldingView; onEnvelope: (
               <li key={w}>{w}</li>
             ))}
             {view.cautions.map((c) => (
-              <li key={c.id}>
-                <Sentence text={c.text} />
+              <li key={c.id + sentenceText(c.text)}>
+                <Sentence parts={c.text} />
               </li>
             ))}
           </ul>
           <h2>If something is off</h2>
-          <dl className="troubles">
+          <dl className={s.troubles}>
             {view.troubles.map((t) => (
               <div key={t.sign}>
                 <dt>{t.sign}</dt>
@@ -144,8 +132,8 @@ export function Folding({ view, onEnvelope }: { view: FoldingView; onEnvelope: (
 function Flat({ panels, width, height, label }: { panels: ClosedView["panels"]; width: number; height: number; label: string }) {
   const scale = 150 / Math.max(width, height);
   return (
-    <svg width={width * scale + 4} height={height * scale + 4} role="img" aria-label={label} className="state">
-      <Panels panels={panels} left={2} foot={height * scale + 2} scale={scale} />
+    <svg width={width * scale + 4} height={height * scale + 4} role="img" aria-label={label} className={s.state}>
+      <Panels panels={panels} left={2} foot={height * scale + 2} scale={scale} filled />
     </svg>
   );
 }
@@ -162,7 +150,7 @@ function ThicknessMap({ closed, map, children }: { closed: ClosedView; map: Fold
         height={h + 4}
         role="img"
         aria-label={`How thick the closed card is: ${map.greatest} at the most, ${map.mean} on average`}
-        className="thickness"
+        className={s.thickness}
       >
         {map.spots.map((s) => (
           <polygon key={s.corners.map(at).join(" ")} points={s.corners.map(at).join(" ")} style={{ opacity: s.share }} />
@@ -170,9 +158,9 @@ function ThicknessMap({ closed, map, children }: { closed: ClosedView; map: Fold
         <circle cx={2 + map.thickestAt.x * scale} cy={2 + h - map.thickestAt.y * scale} r={6} />
       </svg>
       <figcaption>
-        Closed <Sentence text={closed.text} />: <b>{map.greatest}</b> at the ring, {map.mean} on average, {closed.weight}.{" "}
-        <Sentence text={closed.envelopeText} />
-        <span className="target-buttons">{children}</span>
+        Closed <Sentence parts={closed.size} />: <b>{map.greatest}</b> at the ring, {map.mean} on average, {closed.weight}.{" "}
+        <Sentence parts={closed.envelopeText} />
+        <span className={s.buttons}>{children}</span>
       </figcaption>
     </figure>
   );

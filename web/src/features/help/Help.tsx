@@ -1,28 +1,6 @@
 import { Modal } from "@mantine/core";
-
-const keys: [string[], string][] = [
-  [["1", "–", "9"], "make that format of the strip the target"],
-  [["["], "the format before"],
-  [["]"], "the format after"],
-  [["H"], "back to the home format"],
-  [["T"], "turn the card on its side"],
-  [["U"], "inches, centimetres, both"],
-  [["B"], "the next tools: board, ruler, machine"],
-  [["Ctrl", "Z"], "undo"],
-  [["Ctrl", "Shift", "Z"], "redo"],
-  [["Tab"], "to the next control; Enter opens a figure's reasons"],
-  [["←", "→"], "on a slider: the next figure that can be set"],
-  [["D"], "daylight or lamplight"],
-  [["P"], "the figure sheet, to print"],
-  [["W"], "the wall: this design in every format"],
-  [["F"], "how it folds, and how it is put together"],
-  [["S"], "in the drawer: the shelf of constructions"],
-  [["Esc"], "put away what a change did to the figures"],
-  [["G"], "the drawer with all designs"],
-  [["N"], "in the drawer: a new design"],
-  [["L"], "in the drawer: check a measure list"],
-  [["?"], "this list"],
-];
+import { registry } from "../../keys/registry";
+import s from "./Help.module.css";
 
 const words: [string, string][] = [
   ["scant, full", "a little less, a little more than the mark that is named"],
@@ -40,20 +18,23 @@ const words: [string, string][] = [
   ["v, m", "valley and mountain, as the piece lies on the board"],
 ];
 
-/** The keys, and the few words that the bench uses. */
+/** The keys, as the registry has them, and the few words that the bench uses. */
 export function Help({ opened, onClose }: { opened: boolean; onClose: () => void }) {
   return (
     <Modal opened={opened} onClose={onClose} title="Keys" size="lg" closeButtonProps={{ "aria-label": "Close" }}>
-      <dl className="keys">
-        {keys.map(([pressed, does]) => (
-          <div key={does}>
-            <dt>{pressed.map((k) => (k === "–" ? " – " : <kbd key={k}>{k}</kbd>))}</dt>
-            <dd>{does}</dd>
+      <dl className={s.keys}>
+        {Object.values(registry).map((key) => (
+          <div key={key.does}>
+            <dt>{key.shown.map((k) => (k === "–" ? " – " : <kbd key={k}>{k}</kbd>))}</dt>
+            <dd>
+              {"where" in key ? `${key.where}: ` : ""}
+              {key.does}
+            </dd>
           </div>
         ))}
       </dl>
       <h3>Words</h3>
-      <dl className="keys words">
+      <dl className={`${s.keys} ${s.words}`}>
         {words.map(([word, means]) => (
           <div key={word}>
             <dt>{word}</dt>

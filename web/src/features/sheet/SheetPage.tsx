@@ -1,26 +1,22 @@
 import { useQuery } from "@tanstack/react-query";
 import { useParams } from "react-router";
-import { answer, api, type DesignState, type Problem, type Schemas } from "../../api/client";
-import { Fig, Sentence } from "../../components/Fig";
-import { PrintPage, useStoredDesign } from "../../components/PrintPage";
+import type { Schemas } from "../../api/client";
+import { queries } from "../../api/queries";
+import { Fig, Sentence, sentenceText } from "../../components/Fig";
+import { PrintPage, useStoredDesk } from "../../components/PrintPage";
+import s from "./Sheet.module.css";
 
 /** Every figure in inches and in centimetres, for the wall beside the board. */
 export function SheetPage() {
   const { id = "" } = useParams();
-  const design = useStoredDesign(id);
-  const state = design.data?.state;
-  const sheet = useQuery({
-    queryKey: ["sheet", state],
-    enabled: state !== undefined,
-    queryFn: ({ signal }) => answer(api.POST("/api/bench/sheet", { body: { design: state as DesignState }, signal })),
-    retry: 0,
-  });
+  const { design, desk } = useStoredDesk(id);
+  const sheet = useQuery(queries.sheet(desk));
   return (
     <PrintPage
       id={id}
       heading="Figure sheet"
-      title={state ? `${state.name}, figures · Whole Fold` : "Whole Fold"}
-      problem={(design.error ?? sheet.error) as Problem | null}
+      title={desk ? `${desk.design.name}, figures · Whole Fold` : "Whole Fold"}
+      problem={design.error ?? sheet.error}
       waiting={sheet.isLoading || design.isLoading ? "Writing the sheet" : null}
     >
       {sheet.data ? <Sheet sheet={sheet.data} /> : null}
@@ -30,15 +26,15 @@ export function SheetPage() {
 
 export function Sheet({ sheet }: { sheet: Schemas["SheetView"] }) {
   return (
-    <article className="sheet">
+    <article className={s.sheet} data-part="sheet">
       <h2>
         {sheet.name}
         <small>
-          {sheet.construction} · <Sentence text={sheet.size} />
+          {sheet.construction} · <Sentence parts={sheet.size} />
         </small>
       </h2>
       <p>
-        {sheet.tools}; {sheet.stock}. Closed <Sentence text={sheet.closed} />.
+        {sheet.tools}; {sheet.stock}. <Sentence parts={sheet.closed} />.
       </p>
       {sheet.sections.map((section) => (
         <table key={section.title}>
@@ -49,11 +45,11 @@ export function Sheet({ sheet }: { sheet: Schemas["SheetView"] }) {
             <tr>
               <th scope="col">done</th>
               <th scope="col">figure</th>
-              <th scope="col" className="num">
+              <th scope="col" className={s.num}>
                 in
               </th>
               <th scope="col">set</th>
-              <th scope="col" className="num">
+              <th scope="col" className={s.num}>
                 cm
               </th>
               <th scope="col">set</th>
@@ -63,18 +59,18 @@ export function Sheet({ sheet }: { sheet: Schemas["SheetView"] }) {
             {section.rows.map((row) => (
               <tr key={row.figureId} data-figure={row.figureId}>
                 <td>
-                  <span className="box" />
+                  <span className={s.box} />
                 </td>
                 <th scope="row">
                   {row.label} <small>{row.detail}</small>
                 </th>
-                <td className="num">{row.in ? <Fig text={row.in} /> : "–"}</td>
-                <td className="set">
-                  <Sentence text={row.setIn} />
+                <td className={s.num}>{row.in ? <Fig figure={row.in} /> : "–"}</td>
+                <td className={s.set}>
+                  <Sentence parts={row.setIn} />
                 </td>
-                <td className="num">{row.cm ? <Fig text={row.cm} /> : "–"}</td>
-                <td className="set">
-                  <Sentence text={row.setCm} />
+                <td className={s.num}>{row.cm ? <Fig figure={row.cm} /> : "–"}</td>
+                <td className={s.set}>
+                  <Sentence parts={row.setCm} />
                 </td>
               </tr>
             ))}
@@ -82,10 +78,10 @@ export function Sheet({ sheet }: { sheet: Schemas["SheetView"] }) {
         </table>
       ))}
       {sheet.notes.length > 0 ? (
-        <ul className="sheet-notes">
+        <ul className={s.notes}>
           {sheet.notes.map((note) => (
-            <li key={note}>
-              <Sentence text={note} />
+            <li key={sentenceText(note)}>
+              <Sentence parts={note} />
             </li>
           ))}
         </ul>

@@ -1,62 +1,48 @@
-import { Button, Checkbox, Loader, Select, TextInput, useComputedColorScheme, useMantineColorScheme } from "@mantine/core";
-import { useDocumentTitle, useHotkeys, useReducedMotion } from "@mantine/hooks";
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Button, Checkbox, Loader, Select, TextInput } from "@mantine/core";
+import { useDocumentTitle, useReducedMotion } from "@mantine/hooks";
+import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { answer, api, type Problem } from "../../api/client";
-import { frameAt, Pose } from "../../bench/Pose";
+import { queries } from "../../api/queries";
+import shell from "../../app/Shell.module.css";
+import { Bar, HelpButton, ThemeButton } from "../../components/Bar";
+import { Sentence, sentenceText } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
-import { ThemeButton, Wordmark } from "../bench/Bar";
+import { frameAt, Pose } from "../../drawing/Pose";
+import { useKeys } from "../../keys/useKeys";
+import { useBegin } from "../drawer/NewDesign";
 import { anything, choose, kinds, type ShelfCard } from "./choose";
+import s from "./Shelf.module.css";
 
 /** Every construction, found by what it does when it is opened; each opens and shuts where one points at it. */
 export function ShelfPage() {
   const navigate = useNavigate();
-  const queries = useQueryClient();
-  const { setColorScheme } = useMantineColorScheme();
-  const scheme = useComputedColorScheme("light");
   const [wanted, setWanted] = useState(anything);
-  const shelf = useQuery({
-    queryKey: ["shelf"],
-    queryFn: ({ signal }) => answer(api.GET("/api/shelf", { signal })),
-    staleTime: Number.POSITIVE_INFINITY,
-  });
-  const begin = useMutation({
-    mutationFn: (card: ShelfCard) =>
-      answer(api.POST("/api/designs", { body: { state: { name: card.name, construction: card.id, format: "5x7" } } })),
-    onSuccess: (made) => {
-      queries.setQueryData(["design", made.id], made);
-      queries.invalidateQueries({ queryKey: ["designs"] });
-      navigate(`/bench/${made.id}`);
-    },
-  });
+  const shelf = useQuery(queries.shelf());
+  const begin = useBegin();
   useDocumentTitle("Shelf of constructions · Whole Fold");
-  useHotkeys([
-    ["D", () => setColorScheme(scheme === "dark" ? "light" : "dark")],
-    ["G", () => navigate("/drawer")],
-    ["Escape", () => setWanted(anything)],
-  ]);
+  useKeys({ drawer: () => navigate("/drawer"), away: () => setWanted(anything) });
   const cards = shelf.data?.cards ?? [];
   const found = choose(cards, wanted);
   return (
-    <main className="page shelf-page">
-      <header className="bar">
-        <Wordmark />
-        <h1>Shelf of constructions</h1>
-        <span className="spring" />
+    <main className={shell.page}>
+      <Bar heading={<h1>Shelf of constructions</h1>}>
         <Button variant="default" radius="xl" component={Link} to="/drawer" aria-keyshortcuts="g">
           To the drawer
         </Button>
         <ThemeButton />
-      </header>
-      <search className="shelf-choose">
+        <HelpButton />
+      </Bar>
+      <search className={s.choose}>
         <TextInput
+          className={s.wish}
           aria-label="Words"
           placeholder="tiers, window, spins …"
           value={wanted.words}
           onChange={(e) => setWanted({ ...wanted, words: e.currentTarget.value })}
         />
         <Select
+          className={s.wish}
           aria-label="What it does"
           placeholder="whatever it does"
           clearable
@@ -67,6 +53,7 @@ export function ShelfPage() {
           onChange={(does) => setWanted({ ...wanted, does: does ?? "" })}
         />
         <Select
+          className={s.wish}
           aria-label="How hard it is"
           placeholder="however hard"
           clearable
@@ -94,17 +81,18 @@ export function ShelfPage() {
         <span aria-live="polite">{shelf.data ? `${found.length} of ${cards.length}` : ""}</span>
       </search>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must reach it */}
-      <section className="shelf-body" aria-label="Constructions" tabIndex={0}>
-        {(shelf.error ?? begin.error) ? <Trouble problem={(shelf.error ?? begin.error) as Problem} /> : null}
+      <section className={s.body} aria-label="Constructions" tabIndex={0}>
+        {shelf.error ? <Trouble problem={shelf.error} /> : null}
+        {begin.error ? <Trouble problem={begin.error} /> : null}
         {shelf.isLoading ? <Loader aria-label="Taking the constructions off the shelf" /> : null}
         {shelf.data && found.length === 0 ? (
-          <p className="empty">
+          <p>
             Nothing on the shelf does all that. Take one wish back, or press <kbd>Esc</kbd> for everything.
           </p>
         ) : null}
-        <ul className="shelf">
+        <ul className={s.shelf}>
           {found.map((card) => (
-            <Item key={card.id} card={card} busy={begin.isPending} onBegin={() => begin.mutate(card)} />
+            <Item key={card.id} card={card} busy={begin.isPending} onBegin={() => begin.mutate({ name: card.name, construction: card.id, format: "5x7" })} />
           ))}
         </ul>
       </section>
@@ -134,7 +122,7 @@ function Item({ card, busy, onBegin }: { card: ShelfCard; busy: boolean; onBegin
     card.difficultyWords,
   ];
   return (
-    <li className="shelf-item">
+    <li className={s.item} data-part="shelf-item">
       <button
         type="button"
         disabled={busy}
@@ -145,7 +133,7 @@ function Item({ card, busy, onBegin }: { card: ShelfCard; busy: boolean; onBegin
         onBlur={() => setMoving(false)}
         aria-label={`${card.name}: ${card.opens}. Begin a design`}
       >
-        <span className="shelf-picture">
+        <span className={s.picture}>
           <Pose
             poses={card.poses}
             frame={frameAt(card.poses, share)}
@@ -157,7 +145,15 @@ function Item({ card, busy, onBegin }: { card: ShelfCard; busy: boolean; onBegin
         <span>{card.opens}</span>
         <small>{facts.join(" · ")}</small>
         <small>{card.formats}</small>
-        {card.refuses.length > 0 ? <small>Not in {card.refuses.join("; ")}</small> : null}
+        {card.refuses.length > 0 ? <small>
+            Not in{" "}
+            {card.refuses.map((why, i) => (
+              <span key={sentenceText(why)}>
+                {i > 0 ? "; " : ""}
+                <Sentence parts={why} />
+              </span>
+            ))}
+          </small> : null}
       </button>
     </li>
   );

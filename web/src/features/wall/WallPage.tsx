@@ -1,10 +1,13 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useNavigate, useParams } from "react-router";
-import { answer, api, type DesignState, type Problem, type Schemas } from "../../api/client";
-import { ClosedDrawing, closedSize } from "../../bench/Closed";
+import { answer, api, type Schemas } from "../../api/client";
+import { queries } from "../../api/queries";
 import { Sentence } from "../../components/Fig";
-import { PrintPage, useStoredDesign } from "../../components/PrintPage";
-import { withTarget } from "../bench/changes";
+import { PrintPage, useStoredDesk } from "../../components/PrintPage";
+import { ClosedDrawing, closedSize } from "../../drawing/Closed";
+import d from "../../drawing/drawing.module.css";
+import { convert } from "../bench/edits";
+import s from "./Wall.module.css";
 
 type Card = Schemas["WallCard"];
 
@@ -15,29 +18,19 @@ const TALLEST = 150;
 export function WallPage() {
   const { id = "" } = useParams();
   const navigate = useNavigate();
-  const queries = useQueryClient();
-  const design = useStoredDesign(id);
-  const state = design.data?.state;
-  const wall = useQuery({
-    queryKey: ["wall", state],
-    enabled: state !== undefined,
-    queryFn: ({ signal }) => answer(api.POST("/api/bench/wall", { body: { design: state as DesignState }, signal })),
-    retry: 0,
-  });
+  const cache = useQueryClient();
+  const { design, desk } = useStoredDesk(id);
+  const wall = useQuery(queries.wall(desk));
   const open = useMutation({
     mutationFn: ({ format }: Card) =>
       answer(
         api.PUT("/api/designs/{id}", {
           params: { path: { id } },
-          body: {
-            version: design.data?.version ?? 0,
-            state: withTarget(state as DesignState, format.format, format.turn),
-            gesture: `to ${format.name}`,
-          },
+          body: { version: design.data?.version ?? 0, edits: [convert(format.format, format.turn)] },
         }),
       ),
     onSuccess: (next) => {
-      queries.setQueryData(["design", id], next);
+      cache.setQueryData(queries.design(id).queryKey, next);
       navigate(`/bench/${id}`);
     },
   });
@@ -45,8 +38,8 @@ export function WallPage() {
     <PrintPage
       id={id}
       heading="Every format"
-      title={state ? `${state.name} in every format · Whole Fold` : "Whole Fold"}
-      problem={(design.error ?? wall.error ?? open.error) as Problem | null}
+      title={desk ? `${desk.design.name} in every format · Whole Fold` : "Whole Fold"}
+      problem={design.error ?? wall.error ?? open.error}
       waiting={wall.isLoading || design.isLoading ? "Sizing it for every format" : null}
     >
       {wall.data ? (
@@ -64,27 +57,28 @@ export function Wall({ wall, onPick }: { wall: Schemas["WallView"]; onPick: (car
   const scale = TALLEST / tallest;
   return (
     <>
-      <p className="wall-head">
-        <b>{wall.name}</b>, {wall.construction}, from <Sentence text={wall.home} />; {wall.stock}. All to one scale, closed, in
+      <p className={s.head}>
+        <b>{wall.name}</b>, {wall.construction}, from <Sentence parts={wall.home} />; {wall.stock}. All to one scale, closed, in
         the envelope it goes into.
       </p>
-      <ul className="wall">
+      <ul className={s.wall}>
         {wall.cards.map((card) => (
           <li key={card.format.key}>
             <button
               type="button"
-              className={`wall-card ${card.format.verdict}`}
+              className={`${s.card} ${card.format.verdict === "stuck" ? s.stuck : ""}`}
+              data-part="wall-card"
               aria-current={card.format.target ? "true" : undefined}
               onClick={() => onPick(card)}
             >
               <WallDrawing card={card} scale={scale} />
               <b>{card.format.name}</b>
               <span>
-                <Sentence text={card.format.size} />
+                <Sentence parts={card.format.size} />
               </span>
-              <span className="verdict-line">
+              <span className={s.verdict}>
                 {card.format.home ? <em>from here · </em> : null}
-                <Sentence text={card.format.verdictText} />
+                <Sentence parts={card.format.verdictText} />
               </span>
               {card.closed ? (
                 <>
@@ -93,14 +87,14 @@ export function Wall({ wall, onPick }: { wall: Schemas["WallView"]; onPick: (car
                     {card.closed.thickness} thick · {card.sheets}
                   </span>
                   {card.changed.length > 0 ? (
-                    <span className="moved">
-                      <Sentence text={card.changed.join("; ")} />
+                    <span className={s.moved}>
+                      <Sentence parts={card.changed} />
                     </span>
                   ) : null}
                 </>
               ) : (
-                <span className="moved">
-                  <Sentence text={card.problem ?? ""} />
+                <span className={s.moved}>
+                  <Sentence parts={card.problem ?? []} />
                 </span>
               )}
             </button>
@@ -120,7 +114,7 @@ function WallDrawing({ card, scale }: { card: Card; scale: number }) {
       {card.closed ? (
         <ClosedDrawing closed={card.closed} x={2} y={2} scale={scale} />
       ) : (
-        <rect x={2} y={2} width={size.width} height={size.height} className="envelope" />
+        <rect x={2} y={2} width={size.width} height={size.height} className={d.envelope} />
       )}
     </svg>
   );

@@ -1,0 +1,115 @@
+import { keepPreviousData, queryOptions } from "@tanstack/react-query";
+import { answer, api, type Desk, isAway, type Problem } from "./client";
+
+/**
+ * Everything that is asked of the studio, each by its own key. What is worked out for a design is kept by the design and its
+ * edits, asked for when it is seen, and given up when it is not waited for any more.
+ */
+declare module "@tanstack/react-query" {
+  interface Register {
+    defaultError: Problem;
+  }
+}
+
+const worked = { staleTime: Number.POSITIVE_INFINITY, gcTime: 60_000, placeholderData: keepPreviousData } as const;
+
+export const queries = {
+  designs: () => queryOptions({ queryKey: ["designs"], queryFn: ({ signal }) => answer(api.GET("/api/designs", { signal })) }),
+  design: (id: string) =>
+    queryOptions({
+      queryKey: ["design", id],
+      queryFn: ({ signal }) => answer(api.GET("/api/designs/{id}", { params: { path: { id } }, signal })),
+      // Another window may work on it too; a studio that was away is looked for again.
+      refetchInterval: (query) => (query.state.status === "success" || isAway(query.state.error) ? 15_000 : false),
+    }),
+  inventory: () =>
+    queryOptions({
+      queryKey: ["inventory"],
+      queryFn: ({ signal }) => answer(api.GET("/api/inventory", { signal })),
+      staleTime: 60_000,
+    }),
+  shelf: () =>
+    queryOptions({
+      queryKey: ["shelf"],
+      queryFn: ({ signal }) => answer(api.GET("/api/shelf", { signal })),
+      staleTime: Number.POSITIVE_INFINITY,
+    }),
+  bench: (desk: Desk | undefined, before: Desk | null) =>
+    queryOptions({
+      queryKey: ["worked", "bench", desk, before],
+      enabled: desk !== undefined,
+      queryFn: ({ signal }) => answer(api.POST("/api/bench", { body: { ...(desk as Desk), before }, signal })),
+      ...worked,
+    }),
+  strip: (desk: Desk | undefined) =>
+    queryOptions({
+      queryKey: ["worked", "strip", desk],
+      enabled: desk !== undefined,
+      queryFn: ({ signal }) => answer(api.POST("/api/bench/strip", { body: desk as Desk, signal })),
+      ...worked,
+    }),
+  ranges: (desk: Desk | undefined) =>
+    queryOptions({
+      queryKey: ["worked", "ranges", desk],
+      enabled: desk !== undefined,
+      queryFn: ({ signal }) => answer(api.POST("/api/bench/ranges", { body: desk as Desk, signal })),
+      ...worked,
+    }),
+  alternatives: (desk: Desk | undefined) =>
+    queryOptions({
+      queryKey: ["worked", "alternatives", desk],
+      enabled: desk !== undefined,
+      queryFn: ({ signal }) => answer(api.POST("/api/bench/alternatives", { body: desk as Desk, signal })),
+      ...worked,
+    }),
+  safe: (desk: Desk | undefined) =>
+    queryOptions({
+      queryKey: ["worked", "safe", desk],
+      enabled: desk !== undefined,
+      queryFn: ({ signal }) => answer(api.POST("/api/bench/safe", { body: desk as Desk, signal })),
+      ...worked,
+    }),
+  explain: (desk: Desk | undefined, figureId: string | null) =>
+    queryOptions({
+      queryKey: ["worked", "explain", desk, figureId],
+      enabled: desk !== undefined && figureId !== null,
+      queryFn: ({ signal }) =>
+        answer(api.POST("/api/bench/explain", { body: { ...(desk as Desk), figureId: figureId as string }, signal })),
+      ...worked,
+    }),
+  remedies: (desk: Desk | undefined, stuck: boolean) =>
+    queryOptions({
+      queryKey: ["worked", "remedies", desk],
+      enabled: desk !== undefined && stuck,
+      queryFn: ({ signal }) => answer(api.POST("/api/bench/remedies", { body: desk as Desk, signal })),
+      ...worked,
+    }),
+  curves: (desk: Desk | undefined, open: boolean) =>
+    queryOptions({
+      queryKey: ["worked", "curves", desk],
+      enabled: desk !== undefined && open,
+      queryFn: ({ signal }) => answer(api.POST("/api/bench/curves", { body: desk as Desk, signal })),
+      ...worked,
+    }),
+  wall: (desk: Desk | undefined) =>
+    queryOptions({
+      queryKey: ["worked", "wall", desk],
+      enabled: desk !== undefined,
+      queryFn: ({ signal }) => answer(api.POST("/api/wall", { body: desk as Desk, signal })),
+      ...worked,
+    }),
+  folding: (desk: Desk | undefined) =>
+    queryOptions({
+      queryKey: ["worked", "folding", desk],
+      enabled: desk !== undefined,
+      queryFn: ({ signal }) => answer(api.POST("/api/folding", { body: desk as Desk, signal })),
+      ...worked,
+    }),
+  sheet: (desk: Desk | undefined) =>
+    queryOptions({
+      queryKey: ["worked", "sheet", desk],
+      enabled: desk !== undefined,
+      queryFn: ({ signal }) => answer(api.POST("/api/sheet", { body: desk as Desk, signal })),
+      ...worked,
+    }),
+};

@@ -1,0 +1,77 @@
+import { Loader } from "@mantine/core";
+import { useQuery } from "@tanstack/react-query";
+import type { Desk, Schemas } from "../../api/client";
+import { queries } from "../../api/queries";
+import { Fig, Sentence, sentenceText } from "../../components/Fig";
+import { Trouble } from "../../components/Trouble";
+import s from "./Ledger.module.css";
+
+/** How one figure came about: as a colleague says it, its safe side, how else it could be set, and each step. */
+export function Explained({
+  desk,
+  row,
+  safe,
+  unit,
+  said,
+}: {
+  desk: Desk | undefined;
+  row: Schemas["LedgerRow"];
+  safe: Schemas["SafeView"] | undefined;
+  unit: string;
+  said: string;
+}) {
+  const explained = useQuery(queries.explain(desk, row.figureId));
+  const found = explained.data?.figureId === row.figureId ? explained.data : undefined;
+  if (explained.error) {
+    return <Trouble problem={explained.error} />;
+  }
+  if (!found) {
+    return <Loader size="xs" aria-label={`Why ${said}`} className={s.reasons} />;
+  }
+  return (
+    <>
+      <div className={s.reasons}>
+        <p className={s.said} data-part="said">
+          <Sentence parts={found.said} />
+        </p>
+        {row.because ? (
+          <p className={s.because} data-part="because">
+            Changed: <Sentence parts={row.because} />
+          </p>
+        ) : null}
+        {safe ? (
+          <p>
+            <Sentence parts={safe.text} />
+          </p>
+        ) : null}
+        {found.ways.length > 0 ? (
+          <p>
+            It could also be set:{" "}
+            {found.ways.map((way, i) => (
+              <span key={sentenceText(way)}>
+                {i > 0 ? "; " : ""}
+                <Sentence parts={way} />
+              </span>
+            ))}
+          </p>
+        ) : null}
+      </div>
+      <ol className={s.reasons} aria-label="How it came about">
+        {found.reasons.map((reason) => (
+          <li key={sentenceText(reason.why)}>
+            <Sentence parts={reason.why} />
+            {reason.moves ? (
+              <span className={s.move}>
+                {" "}
+                <Fig figure={reason.from} /> → <Fig figure={reason.to} />
+              </span>
+            ) : null}
+          </li>
+        ))}
+        <li className={s.total}>
+          So: <Fig figure={row.now.text} /> {unit} (<Fig figure={row.now.also} /> {unit === "in" ? "cm" : "in"}).
+        </li>
+      </ol>
+    </>
+  );
+}

@@ -1,0 +1,74 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useMemo, useState, useSyncExternalStore } from "react";
+import { answer, api, type Desk, type Edit } from "../../../api/client";
+import { queries } from "../../../api/queries";
+import { DraftQueue } from "./DraftQueue";
+
+/** One design with its history, and the bench's view of it: a thin skin over the queue of what is done to it. */
+export function useDesk(id: string) {
+  const cache = useQueryClient();
+  const queue = useMemo(
+    () =>
+      new DraftQueue(
+        {
+          save: (version, edits) => answer(api.PUT("/api/designs/{id}", { params: { path: { id } }, body: { version, edits } })),
+          step: (version, way) =>
+            answer(
+              way === "undo"
+                ? api.POST("/api/designs/{id}/undo", { params: { path: { id } }, body: { version } })
+                : api.POST("/api/designs/{id}/redo", { params: { path: { id } }, body: { version } }),
+            ),
+        },
+        (next) => {
+          cache.setQueryData(queries.design(id).queryKey, next);
+          cache.invalidateQueries({ queryKey: queries.designs().queryKey });
+        },
+      ),
+    [id, cache],
+  );
+  useEffect(() => () => queue.stop(), [queue]);
+  const draft = useSyncExternalStore(queue.subscribe, queue.snapshot);
+  const read = useQuery(queries.design(id));
+  const design = read.data;
+  useEffect(() => {
+    if (design) {
+      queue.read(design);
+    }
+  }, [queue, design]);
+
+  const [compared, setCompared] = useState<{ before: Desk; gesture: string } | null>(null);
+  const { stored, edits } = draft;
+  const desk = useMemo((): Desk | undefined => (stored ? { design: stored.state, edits } : undefined), [stored, edits]);
+  const bench = useQuery(queries.bench(desk, compared?.before ?? null));
+  return {
+    design: stored,
+    desk,
+    view: bench.data,
+    problem: draft.problem ?? read.error ?? bench.error,
+    clash: draft.clash,
+    /** The gesture whose changes are shown, figure by figure, until something else is done. */
+    compared: compared?.gesture ?? null,
+    stopComparing: () => setCompared(null),
+    tryOut: (tried: Edit[]) => queue.tryOut(tried),
+    commit: (done: Edit[]) => {
+      setCompared(null);
+      queue.commit(done);
+    },
+    commitCompared: (done: Edit[], gesture: string) => {
+      if (desk) {
+        setCompared({ before: desk, gesture });
+      }
+      queue.commit(done);
+    },
+    step: (way: "undo" | "redo") => {
+      setCompared(null);
+      queue.step(way);
+    },
+    keepMine: () => queue.keepMine(),
+    takeTheirs: () => queue.takeTheirs(),
+    clearProblem: () => {
+      queue.clearProblem();
+      queue.retry();
+    },
+  };
+}

@@ -1,0 +1,15 @@
+import type { BenchView, DesignState, Edit } from "../../api/client";
+
+/** The edits that the bench makes. The core knows what they mean; this only names them. */
+export const setFigure = (parameter: string, value: string): Edit => ({ edit: "set", parameter, value });
+export const freeFigure = (parameter: string): Edit => ({ edit: "free", parameter });
+export const choose = (choice: string, option: string): Edit => ({ edit: "choose", choice, option });
+export const convert = (format: string, turn: boolean): Edit => ({ edit: "convert", format, turn });
+export const take = (what: string, value: string | null): Edit => ({ edit: "take", what, value });
+export const cutFrom = (piece: string, stock: string | null): Edit => ({ edit: "cutFrom", piece, stock });
+export const prefer = (preference: string, on: boolean): Edit => ({ edit: "prefer", preference, on });
+export const showIn = (units: string | null, both: boolean): Edit => ({ edit: "showIn", units, both });
+
+/** Inches, centimetres, both: in this order, round and round. */
+export const nextUnits = (state: DesignState, view: Pick<BenchView, "unit">): Edit =>
+  state.bothSystems ? showIn("in", false) : view.unit === "in" ? showIn("cm", false) : showIn(state.units ?? null, true);

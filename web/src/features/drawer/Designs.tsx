@@ -1,0 +1,67 @@
+import { Button } from "@mantine/core";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { Link } from "react-router";
+import { answer, api, type Schemas } from "../../api/client";
+import { queries } from "../../api/queries";
+import { Sentence } from "../../components/Fig";
+import { Trouble } from "../../components/Trouble";
+import s from "./Drawer.module.css";
+
+type DesignCard = Schemas["DesignCard"];
+
+/** The studio's designs. One that cannot be read says so, gives its file out, and hides none of the others. */
+export function Designs({ designs }: { designs: DesignCard[] }) {
+  const tallest = Math.max(...designs.map((d) => Math.max(d.height, d.width)), 1);
+  return (
+    <ul className={s.designs}>
+      {designs.map((d) => (
+        <li key={d.id} data-part="design">
+          {d.problem ? (
+            <Unreadable design={d} problem={d.problem} />
+          ) : (
+            <Link to={`/bench/${d.id}`} className={s.design}>
+              <span className={s.silhouette}>
+                <span
+                  className={s.paper}
+                  style={{ width: Math.round((d.width / tallest) * 112), height: Math.round((d.height / tallest) * 112) }}
+                />
+              </span>
+              <b>{d.name}</b>
+              <span>
+                {d.construction}: {d.opens}
+              </span>
+              <small>
+                <Sentence parts={d.home} /> · {d.stock}
+              </small>
+              <small>changed {d.changed}</small>
+            </Link>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Unreadable({ design, problem }: { design: DesignCard; problem: string }) {
+  const cache = useQueryClient();
+  const remove = useMutation({
+    mutationFn: () => answer(api.DELETE("/api/designs/{id}", { params: { path: { id: design.id } } })),
+    onSuccess: () => cache.invalidateQueries({ queryKey: queries.designs().queryKey }),
+  });
+  return (
+    <div className={s.design}>
+      <b>{design.name}</b>
+      <span>This one cannot be read: {problem}</span>
+      <small>changed {design.changed}</small>
+      {remove.error ? <Trouble problem={remove.error} /> : null}
+      <span className={s.buttons}>
+        <Button size="compact-sm" variant="default" component="a" href={`/api/designs/${design.id}/file`} download={`${design.id}.json`}>
+          take its file out
+        </Button>
+        <Button size="compact-sm" variant="default" loading={remove.isPending} onClick={() => remove.mutate()}>
+          throw it away
+        </Button>
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,97 @@
+import { Accordion, Button, Modal, Switch } from "@mantine/core";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { answer, api, type Schemas } from "../../api/client";
+import { queries } from "../../api/queries";
+import { Trouble } from "../../components/Trouble";
+import s from "./Drawer.module.css";
+import { ThingForm } from "./ThingForm";
+
+type Kind = Schemas["KindView"];
+type Thing = Schemas["ThingView"];
+
+/** A change to what the studio has: whatever is made with it is worked out anew. */
+export function useThingChange<T>(change: (thing: T) => Promise<unknown>, onDone: () => void = () => {}) {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: change,
+    onSuccess: () => {
+      for (const queryKey of [queries.inventory().queryKey, queries.designs().queryKey, ["worked"]]) {
+        cache.invalidateQueries({ queryKey });
+      }
+      onDone();
+    },
+  });
+}
+
+/** Everything the studio has, of every kind alike: what lies to hand, what was put away, and what is its own. */
+export function Things({ kinds }: { kinds: Kind[] }) {
+  const [owning, setOwning] = useState<{ kind: Kind; thing: Thing | null } | null>(null);
+  const lay = useThingChange(({ kind, id, lies }: { kind: string; id: string; lies: boolean }) =>
+    answer(api.PUT("/api/inventory/{kind}/{id}/to-hand", { params: { path: { kind, id } }, body: { lies } })),
+  );
+  const remove = useThingChange((path: { kind: string; id: string }) =>
+    answer(api.DELETE("/api/inventory/{kind}/{id}", { params: { path } })),
+  );
+  const problem = lay.error ?? remove.error;
+  return (
+    <>
+      <h2 className={s.having}>To hand</h2>
+      {problem ? <Trouble problem={problem} /> : null}
+      <Accordion multiple defaultValue={["tools", "stocks"]} classNames={{ panel: s.panel ?? "" }}>
+        {kinds.map((kind) => (
+          <Accordion.Item key={kind.id} value={kind.id}>
+            <Accordion.Control>
+              {kind.name} <small>{kind.meaning}</small>
+            </Accordion.Control>
+            <Accordion.Panel>
+              <section aria-label={kind.name} className={s.things}>
+                {kind.things.map((thing) => (
+                  <div key={thing.id} className={s.line}>
+                    <Switch
+                      label={thing.name}
+                      description={thing.detail}
+                      checked={thing.toHand}
+                      onChange={(e) => lay.mutate({ kind: kind.id, id: thing.id, lies: e.currentTarget.checked })}
+                    />
+                    {thing.own ? (
+                      <span className={s.buttons}>
+                        <Button
+                          size="compact-sm"
+                          variant="default"
+                          aria-label={`Change ${thing.name}`}
+                          onClick={() => setOwning({ kind, thing })}
+                        >
+                          change
+                        </Button>
+                        <Button
+                          size="compact-sm"
+                          variant="default"
+                          aria-label={`Remove ${thing.name}`}
+                          onClick={() => remove.mutate({ kind: kind.id, id: thing.id })}
+                        >
+                          remove
+                        </Button>
+                      </span>
+                    ) : null}
+                  </div>
+                ))}
+                <Button size="compact-sm" variant="default" className={s.add} onClick={() => setOwning({ kind, thing: null })}>
+                  add a {kind.one} of your own
+                </Button>
+              </section>
+            </Accordion.Panel>
+          </Accordion.Item>
+        ))}
+      </Accordion>
+      <Modal
+        opened={owning !== null}
+        onClose={() => setOwning(null)}
+        title={owning ? `A ${owning.kind.one} of your own` : ""}
+        closeButtonProps={{ "aria-label": "Close" }}
+      >
+        {owning ? <ThingForm kind={owning.kind} thing={owning.thing} onDone={() => setOwning(null)} /> : null}
+      </Modal>
+    </>
+  );
+}
