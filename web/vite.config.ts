@@ -6,5 +6,5 @@ export default defineConfig({
   html: { cspNonce: "__NONCE__" },
   build: { target: "es2023", assetsInlineLimit: 0, reportCompressedSize: false },
   server: { proxy: { "/api": "http://127.0.0.1:5080" } },
-  test: { environment: "jsdom", include: ["src/**/*.test.ts", "src/**/*.test.tsx"] },
+  test: { environment: "jsdom", setupFiles: "src/test/setup.ts", include: ["src/**/*.test.ts", "src/**/*.test.tsx"] },
 });

@@ -1,20 +1,18 @@
 import { createBrowserRouter, RouterProvider } from "react-router";
 import { Lost } from "../features/help/Lost";
 import { Shell, Waiting } from "./Shell";
+import { drawer, type Stage, stages } from "./stages";
 
-/** Every view is loaded when it is first gone to; the shell round them stays. A new stage is one line here and its folder. */
+const route = ({ path, load }: Stage) => ({ path, lazy: async () => ({ Component: await load() }) });
+
+/** Every view is loaded when it is first gone to; the shell round them stays. */
 const router = createBrowserRouter([
   {
     element: <Shell />,
     hydrateFallbackElement: <Waiting />,
     children: [
       { path: "/", lazy: async () => ({ Component: (await import("../features/drawer/Start")).Start }) },
-      { path: "/bench/:id", lazy: async () => ({ Component: (await import("../features/bench/BenchPage")).BenchPage }) },
-      { path: "/wall/:id", lazy: async () => ({ Component: (await import("../features/wall/WallPage")).WallPage }) },
-      { path: "/folding/:id", lazy: async () => ({ Component: (await import("../features/folding/FoldingPage")).FoldingPage }) },
-      { path: "/sheet/:id", lazy: async () => ({ Component: (await import("../features/sheet/SheetPage")).SheetPage }) },
-      { path: "/shelf", lazy: async () => ({ Component: (await import("../features/shelf/ShelfPage")).ShelfPage }) },
-      { path: "/drawer", lazy: async () => ({ Component: (await import("../features/drawer/DrawerPage")).DrawerPage }) },
+      ...[...stages, drawer].map(route),
       { path: "*", element: <Lost /> },
     ],
   },

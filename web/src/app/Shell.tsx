@@ -5,6 +5,7 @@ import { ErrorBoundary, type FallbackProps } from "react-error-boundary";
 import { Link, Outlet, useLocation } from "react-router";
 import { Wordmark } from "../components/Bar";
 import { AllKeys } from "../keys/AllKeys";
+import { Rail } from "./Rail";
 import s from "./Shell.module.css";
 
 /** What stays while one goes from view to view. What goes wrong in a view stays in it, and there is a way on. */
@@ -13,11 +14,14 @@ export function Shell() {
   const { reset } = useQueryErrorResetBoundary();
   return (
     <AllKeys>
-      <ErrorBoundary FallbackComponent={Broken} onReset={reset} resetKeys={[pathname]}>
-        <Suspense fallback={<Waiting />}>
-          <Outlet />
-        </Suspense>
-      </ErrorBoundary>
+      <div className={s.frame}>
+        <Rail />
+        <ErrorBoundary FallbackComponent={Broken} onReset={reset} resetKeys={[pathname]}>
+          <Suspense fallback={<Waiting />}>
+            <Outlet />
+          </Suspense>
+        </ErrorBoundary>
+      </div>
     </AllKeys>
   );
 }

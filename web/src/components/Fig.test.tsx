@@ -1,30 +1,26 @@
 import { render } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
-import { Fig, figureParts, Sentence } from "./Fig";
+import { fig, say } from "../test/views";
+import { Fig, figureText, Sentence, sentenceText } from "./Fig";
 
 describe("a figure", () => {
   it.each([
-    ["5", "5", "", ""],
-    ["7/16", "", "7/16", ""],
-    ["2 7/16", "2", "7/16", ""],
-    ["4 1/8 full", "4", "1/8", "full"],
-    ["5 scant", "5", "", "scant"],
-    ["12.7", "12.7", "", ""],
-    ["6.2 scant", "6.2", "", "scant"],
-  ])("%s is taken apart", (text, whole, fraction, word) => {
-    expect(figureParts(text)).toEqual({ whole, fraction, word });
-  });
-
-  it("is read out as it is written", () => {
-    const { container } = render(<Fig text="2 7/16 scant" />);
-    expect(container.textContent).toBe("2 7/16 scant");
-    expect(container.querySelector(".frac")?.textContent).toBe("7/16");
+    [fig("5"), "5", undefined],
+    [fig("", 7, 16), "7/16", "7/16"],
+    [fig("2", 7, 16, "scant"), "2 7/16 scant", "7/16"],
+    [{ ...fig("6.2", undefined, undefined, "full"), unit: "cm" }, "6.2 cm full", undefined],
+  ])("is read out as it is written: %j", (figure, text, fraction) => {
+    const { container } = render(<Fig figure={figure} />);
+    expect(container.textContent).toBe(text);
+    expect(figureText(figure)).toBe(text);
+    expect(container.querySelector("[data-frac]")?.textContent).toBe(fraction);
   });
 
   it("keeps every word of a sentence around its fractions", () => {
-    const text = "1/16 inside the 2 1/2 groove, of 10";
-    const { container } = render(<Sentence text={text} />);
-    expect(container.textContent).toBe(text);
-    expect([...container.querySelectorAll(".frac")].map((f) => f.textContent)).toEqual(["1/16", "1/2"]);
+    const parts = say(fig("", 1, 16), " inside the ", fig("2", 1, 2), " groove, of 10");
+    const { container } = render(<Sentence parts={parts} />);
+    expect(container.textContent).toBe("1/16 inside the 2 1/2 groove, of 10");
+    expect(sentenceText(parts)).toBe(container.textContent);
+    expect([...container.querySelectorAll("[data-frac]")].map((f) => f.textContent)).toEqual(["1/16", "1/2"]);
   });
 });

@@ -3,7 +3,12 @@ import s from "./Fig.module.css";
 
 /** A figure in one line, for labels that are read out. */
 export const figureText = (figure: FigureText) =>
-  [figure.whole, figure.numerator == null ? "" : `${figure.numerator}/${figure.denominator}`, figure.unit ?? "", figure.word ?? ""]
+  [
+    figure.whole,
+    figure.numerator == null ? "" : `${figure.numerator}/${figure.denominator}`,
+    figure.unit ?? "",
+    figure.word ?? "",
+  ]
     .filter(Boolean)
     .join(" ");
 
@@ -30,9 +35,10 @@ export function Fig({ figure, className }: { figure: FigureText; className?: str
 
 /** Running text with its figures set as figures. */
 export function Sentence({ parts }: { parts: Parts }) {
-  return parts.map((part, i) =>
-    // biome-ignore-start lint/suspicious/noArrayIndexKey: parts of one fixed sentence
-    part.figure ? <Fig key={i} figure={part.figure} /> : <span key={i}>{part.text}</span>,
+  return parts.map(
+    (part, i) =>
+      // biome-ignore-start lint/suspicious/noArrayIndexKey: parts of one fixed sentence
+      part.figure ? <Fig key={i} figure={part.figure} /> : <span key={i}>{part.text}</span>,
     // biome-ignore-end lint/suspicious/noArrayIndexKey: parts of one fixed sentence
   );
 }
@@ -76,21 +82,22 @@ export function SvgFig({
 export function SvgSentence({ parts, x, y, className }: { parts: Parts; x: number; y: number; className: string }) {
   return (
     <text x={x} y={y} textAnchor="middle" className={className}>
-      {parts.map((part, i) =>
-        // biome-ignore-start lint/suspicious/noArrayIndexKey: parts of one fixed sentence
-        part.figure ? (
-          <tspan key={i}>
-            {part.figure.whole}
-            {part.figure.numerator != null ? (
-              <tspan className={s.frac} dx={part.figure.whole ? 1.5 : 0}>
-                {part.figure.numerator}/{part.figure.denominator}
-              </tspan>
-            ) : null}
-            {part.figure.word ? ` ${part.figure.word}` : null}
-          </tspan>
-        ) : (
-          <tspan key={i}>{part.text}</tspan>
-        ),
+      {parts.map(
+        (part, i) =>
+          // biome-ignore-start lint/suspicious/noArrayIndexKey: parts of one fixed sentence
+          part.figure ? (
+            <tspan key={i}>
+              {part.figure.whole}
+              {part.figure.numerator != null ? (
+                <tspan className={s.frac} dx={part.figure.whole ? 1.5 : 0}>
+                  {part.figure.numerator}/{part.figure.denominator}
+                </tspan>
+              ) : null}
+              {part.figure.word ? ` ${part.figure.word}` : null}
+            </tspan>
+          ) : (
+            <tspan key={i}>{part.text}</tspan>
+          ),
         // biome-ignore-end lint/suspicious/noArrayIndexKey: parts of one fixed sentence
       )}
     </text>

@@ -37,7 +37,7 @@ export function PrintPage({
 }) {
   const navigate = useNavigate();
   useDocumentTitle(title);
-  useKeys({ away: () => navigate(`/bench/${id}`), drawer: () => navigate("/drawer") });
+  useKeys({ away: () => navigate(`/bench/${id}`) });
   return (
     <main className={shell.page}>
       <Bar heading={<h1>{heading}</h1>}>

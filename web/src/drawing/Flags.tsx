@@ -65,7 +65,11 @@ export function Flags({
           data-score={score.figureId}
           data-at={score.at.units}
         />
-        <path d={swallow} className={`${d.flag} ${score.how === "direct" || score.how === "turned" ? "" : d[score.how]}`} data-part="flag" />
+        <path
+          d={swallow}
+          className={`${d.flag} ${score.how === "direct" || score.how === "turned" ? "" : d[score.how]}`}
+          data-part="flag"
+        />
         {lays[score.lay] ? (
           <text x={left + (flag.side === "right" ? 7 : 12)} y={top + 14.5} className={d.flagText}>
             {lays[score.lay]}

@@ -30,15 +30,7 @@ export function FreeScore({
     >
       <title>{`${score.direction} at ${figureText(score.at.text)}, ${score.between}: ${sentenceText(score.words)}`}</title>
       {ends.map(([from, to]) => (
-        <line
-          key={`${from.x} ${from.y}`}
-          x1={from.x}
-          y1={from.y}
-          x2={to.x}
-          y2={to.y}
-          className={d.crease}
-          data-part="crease"
-        />
+        <line key={`${from.x} ${from.y}`} x1={from.x} y1={from.y} x2={to.x} y2={to.y} className={d.crease} data-part="crease" />
       ))}
       {score.runs === "slanting"
         ? ends.flat().map((end) => <circle key={`${end.x} ${end.y}`} cx={end.x} cy={end.y} r={3} className={d.scoreTick} />)

@@ -1,14 +1,14 @@
-import { cleanup, render } from "@testing-library/react";
-import { afterEach, describe, expect, it } from "vitest";
+import { render } from "@testing-library/react";
+import { describe, expect, it } from "vitest";
 import type { Schemas } from "../api/client";
-import { COLUMN, columnsOf, onRule, Piece, roomRight } from "./Piece";
-
-afterEach(cleanup);
+import { fig, figure } from "../test/views";
+import { COLUMN, columnsOf, onRule, roomRight } from "./measure";
+import { Piece } from "./Piece";
 
 const piece = (name: string, width: number, scores: [string, number, string][]) =>
   ({
     name,
-    width: { units: width, text: "7" },
+    width: figure(fig("7"), width),
     scores: scores.map(([figureId, units, runs]) => ({ figureId, at: { units }, runs })),
   }) as unknown as Schemas["PieceView"];
 
@@ -40,24 +40,25 @@ describe("a score that runs along the rule", () => {
   const drawn = (lay: string) => {
     const score = {
       figureId: "a",
-      at: { units: 900, text: "9" },
+      at: figure(fig("9"), 900),
       runs: "level",
       direction: "valley",
       kind: "working",
       how: "direct",
       lay,
-      label: "1",
-      words: "",
+      label: fig("1"),
+      words: [],
       between: "",
       parts: [{ from: { x: 0, y: 900 }, to: { x: 1000, y: 900 } }],
     };
     const flap = {
       ...piece("Flap", 1000, []),
-      height: { units: 1000, text: "10" },
+      height: figure(fig("10"), 1000),
       scores: [score],
-      panels: [],
+      plates: [],
+      layers: [],
+      cuts: [],
       glue: [],
-      openings: [],
     };
     const rule = { name: "", hasGrooves: true, end: 0, ticks: [] };
     const { container } = render(
@@ -66,7 +67,7 @@ describe("a score that runs along the rule", () => {
         <Piece piece={flap as never} rule={rule as never} x={0} y={0} scale={0.1} selected={null} onSelect={() => {}} />
       </svg>,
     );
-    return [...container.querySelectorAll(".free-figure")].map((t) => t.textContent);
+    return [...container.querySelectorAll("[data-part=free-figure]")].map((t) => t.textContent);
   };
   it("says what is read on the board, and that the piece is turned for it", () => {
     expect(drawn("asItLies")).toEqual(["1v"]);

@@ -41,6 +41,9 @@ public sealed class Teller(DisplayUnit unit)
         return Words.Of($"{called}{target.Width} × {target.Height:u}{(target.Turn ? ", turned" : "")}");
     }
 
+    /// <summary>The same where its picture shows which way it stands.</summary>
+    public Words NameAndSizeShown(Target target) => NameAndSize(new Target(target.Format with { Width = target.Width, Height = target.Height }, false));
+
     /// <summary>To the tenth of a millimetre, as thickness is spoken of in either system.</summary>
     public static string Millimetres(Length length) => $"{Math.Round(length.Millimetres, 1).ToString("0.0", CultureInfo.InvariantCulture)} mm";
 

@@ -181,7 +181,7 @@ internal static class DesignEndpoints
             {
                 Construction = design.Family.Name,
                 Opens = design.Family.Opens,
-                Home = tell.Say(tell.NameAndSize(home with { Turn = false })),
+                Home = tell.Say(tell.NameAndSizeShown(home)),
                 Width = home.Width.Units,
                 Height = home.Height.Units,
                 Stock = design.Stock.Name,

@@ -60,12 +60,7 @@ export function Adjust({
       <fieldset className={s.priorities}>
         <legend>If not all can be had</legend>
         {alternatives.data?.map((a) => (
-          <button
-            key={a.priority}
-            type="button"
-            aria-pressed={a.current}
-            onClick={() => onPriority(a.priority, a.name)}
-          >
+          <button key={a.priority} type="button" aria-pressed={a.current} onClick={() => onPriority(a.priority, a.name)}>
             <b>{a.name}</b>
             <span>{a.same && !a.current ? "the same figures" : <Sentence parts={a.gives} />}</span>
           </button>
@@ -141,7 +136,7 @@ function Trade({
             thumbSize={22}
             label={null}
             thumbLabel={`${parameter.name}: ${parameter.meaning}`}
-            thumbProps={{ "aria-valuetext": `${stops[at] ? figureText(stops[at].text) : ""} ${unit}` }}
+            thumbValueText={`${stops[at] ? figureText(stops[at].text) : ""} ${unit}`}
             onChange={(i) => {
               setMoving(i);
               onTry(parameter.id, stops[i]?.exact ?? "");

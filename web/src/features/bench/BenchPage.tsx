@@ -2,7 +2,7 @@ import { Button, Group, Loader, Modal, Text } from "@mantine/core";
 import { useDocumentTitle } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
 import { useCallback, useState } from "react";
-import { Link, useNavigate, useParams } from "react-router";
+import { useParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
@@ -28,7 +28,6 @@ export function BenchPage() {
   const { id = "" } = useParams();
   const desk = useDesk(id);
   const { design, view, commit, commitCompared } = desk;
-  const navigate = useNavigate();
   const [open, setOpen] = useState<string | null>(null);
   const strip = useQuery(queries.strip(desk.desk));
   const inventory = useQuery(queries.inventory());
@@ -66,10 +65,6 @@ export function BenchPage() {
     turn,
     units: () => design && view && commit([nextUnits(design.state, view)]),
     tools: nextTools,
-    drawer: () => navigate("/drawer"),
-    sheet: () => navigate(`/sheet/${id}`),
-    wall: () => navigate(`/wall/${id}`),
-    fold: () => navigate(`/folding/${id}`),
     away: desk.stopComparing,
     undo: () => desk.step("undo"),
     redo: () => desk.step("redo"),
@@ -120,15 +115,6 @@ export function BenchPage() {
                   </b>
                 </span>
                 <span className={s.targetButtons}>
-                  <Button size="compact-sm" variant="default" component={Link} to={`/folding/${id}`} aria-keyshortcuts="f">
-                    folds
-                  </Button>
-                  <Button size="compact-sm" variant="default" component={Link} to={`/wall/${id}`} aria-keyshortcuts="w">
-                    wall
-                  </Button>
-                  <Button size="compact-sm" variant="default" component={Link} to={`/sheet/${id}`} aria-keyshortcuts="p">
-                    sheet
-                  </Button>
                   <Button size="compact-sm" variant="default" onClick={turn} aria-keyshortcuts="t">
                     turn it
                   </Button>

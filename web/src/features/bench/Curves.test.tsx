@@ -1,17 +1,17 @@
-import { cleanup, fireEvent, render, screen } from "@testing-library/react";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { fireEvent, render, screen } from "@testing-library/react";
+import { describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../../api/client";
+import { fig, figure, say } from "../../test/views";
 import { CurveDrawing } from "./Curves";
 
-afterEach(cleanup);
-
-const point = (units: number, x: number, y: number, current = false, costs = "all on grooves") => ({
-  value: { units, text: String(units), also: "", exact: `${units} mm` },
-  one: `o${units}`,
-  other: `p${units}`,
+const point = (units: number, x: number, y: number, current = false, costly = false) => ({
+  value: figure(fig(String(units)), units),
+  one: fig(`${units}`),
+  other: fig(`${9 - units}`),
   x,
   y,
-  costs,
+  costs: say(costly ? "1 score by ruler" : "all on grooves"),
+  costly,
   current,
 });
 const curve: Schemas["CurveView"] = {
@@ -19,7 +19,7 @@ const curve: Schemas["CurveView"] = {
   parameterName: "depth",
   oneName: "depth",
   otherName: "window",
-  points: [point(1, 0, 1), point(2, 0.5, 0.5, true), point(3, 1, 0, false, "1 score by ruler")],
+  points: [point(1, 0, 1), point(2, 0.5, 0.5, true), point(3, 1, 0, false, true)],
 };
 
 describe("a trade-off", () => {
@@ -27,7 +27,9 @@ describe("a trade-off", () => {
     const { container } = render(<CurveDrawing curve={curve} unit="in" onPick={() => {}} />);
     expect(container.querySelector("polyline")?.getAttribute("points")).toBe("0,0 150,75 300,150");
     expect(screen.getByRole("button", { pressed: true }).getAttribute("aria-label")).toContain("depth 2 in");
-    expect(container.querySelectorAll(".costly")).toHaveLength(1);
+    expect(screen.getByRole("button", { name: /depth 3 in/ }).className).not.toBe(
+      screen.getByRole("button", { name: /depth 1 in/ }).className,
+    );
   });
   it("tells what a point costs when it is looked at, and picks it", () => {
     const picked = vi.fn();

@@ -1,5 +1,6 @@
 import { Loader } from "@mantine/core";
 import { useQuery } from "@tanstack/react-query";
+import { useEffect, useRef } from "react";
 import type { Desk, Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
 import { Fig, Sentence, sentenceText } from "../../components/Fig";
@@ -22,6 +23,15 @@ export function Explained({
 }) {
   const explained = useQuery(queries.explain(desk, row.figureId));
   const found = explained.data?.figureId === row.figureId ? explained.data : undefined;
+  const end = useRef<HTMLOListElement>(null);
+  useEffect(() => {
+    // Its reasons open below the row: what has just been asked for is not left under the edge.
+    if (found) {
+      const row = end.current?.closest("[data-figure]");
+      row?.scrollIntoView?.({ block: "nearest" });
+      row?.firstElementChild?.scrollIntoView?.({ block: "nearest" });
+    }
+  }, [found]);
   if (explained.error) {
     return <Trouble problem={explained.error} />;
   }
@@ -56,7 +66,7 @@ export function Explained({
           </p>
         ) : null}
       </div>
-      <ol className={s.reasons} aria-label="How it came about">
+      <ol ref={end} className={s.reasons} aria-label="How it came about">
         {found.reasons.map((reason) => (
           <li key={sentenceText(reason.why)}>
             <Sentence parts={reason.why} />

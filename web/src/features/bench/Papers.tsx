@@ -96,7 +96,10 @@ export function Papers({
                 value={state.pieceStocks?.[piece.id] ?? ""}
                 onChange={(e) => {
                   const stock = e.currentTarget.value;
-                  onChange([cutFrom(piece.id, stock || null)], `${piece.name} ${stock ? `of ${named(all, stock)}` : "as the rest"}`);
+                  onChange(
+                    [cutFrom(piece.id, stock || null)],
+                    `${piece.name} ${stock ? `of ${named(all, stock)}` : "as the rest"}`,
+                  );
                 }}
               />
             ))}
@@ -114,9 +117,7 @@ export function Papers({
           label="Mats under them"
           data={options(all)}
           value={state.matStock ?? ""}
-          onChange={(e) =>
-            onChange([take("matStock", e.currentTarget.value)], `mats of ${named(all, e.currentTarget.value)}`)
-          }
+          onChange={(e) => onChange([take("matStock", e.currentTarget.value)], `mats of ${named(all, e.currentTarget.value)}`)}
         />
         <NativeSelect
           label="Stuck with"

@@ -53,7 +53,9 @@ export function Strip({
                   ) : null}
                 </span>
               </span>
-              <span className={s.name} data-part="format-name">{format.name}</span>
+              <span className={s.name} data-part="format-name">
+                {format.name}
+              </span>
               <span className={s.size}>
                 <Sentence parts={format.size} />
               </span>
@@ -82,7 +84,9 @@ function OtherSize({ onTyped }: { onTyped: (format: string) => void }) {
           <span className={s.silhouette}>
             <span className={`${s.paper} ${s.plus}`}>+</span>
           </span>
-          <span className={s.name} data-part="format-name">Other size</span>
+          <span className={s.name} data-part="format-name">
+            Other size
+          </span>
           <span className={s.size}>type it</span>
         </button>
       </Popover.Target>

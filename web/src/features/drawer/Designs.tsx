@@ -55,7 +55,13 @@ function Unreadable({ design, problem }: { design: DesignCard; problem: string }
       <small>changed {design.changed}</small>
       {remove.error ? <Trouble problem={remove.error} /> : null}
       <span className={s.buttons}>
-        <Button size="compact-sm" variant="default" component="a" href={`/api/designs/${design.id}/file`} download={`${design.id}.json`}>
+        <Button
+          size="compact-sm"
+          variant="default"
+          component="a"
+          href={`/api/designs/${design.id}/file`}
+          download={`${design.id}.json`}
+        >
           take its file out
         </Button>
         <Button size="compact-sm" variant="default" loading={remove.isPending} onClick={() => remove.mutate()}>

@@ -2,7 +2,7 @@ import { Button, Loader, Modal } from "@mantine/core";
 import { useDocumentTitle } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { Link } from "react-router";
 import { queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
 import { Bar, HelpButton, ThemeButton } from "../../components/Bar";
@@ -20,16 +20,12 @@ export function DrawerPage() {
   const inventory = useQuery(queries.inventory());
   const [making, setMaking] = useState(false);
   const [checking, setChecking] = useState(false);
-  const navigate = useNavigate();
   useDocumentTitle("Drawer · Whole Fold");
-  useKeys({ begin: () => setMaking(true), list: () => setChecking(true), shelf: () => navigate("/shelf") });
+  useKeys({ begin: () => setMaking(true), list: () => setChecking(true) });
   const problem = designs.error ?? inventory.error;
   return (
     <main className={shell.page}>
       <Bar heading={<h1>Drawer</h1>}>
-        <Button variant="default" component={Link} to="/shelf" radius="xl" aria-keyshortcuts="s">
-          Shelf of constructions
-        </Button>
         <Button variant="default" onClick={() => setChecking(true)} radius="xl" aria-keyshortcuts="l">
           Check a list
         </Button>
@@ -51,7 +47,12 @@ export function DrawerPage() {
         {designs.data ? <Designs designs={designs.data} /> : null}
         {inventory.data ? <Things kinds={inventory.data.kinds} /> : null}
       </div>
-      <Modal opened={checking} onClose={() => setChecking(false)} title="Check a list" closeButtonProps={{ "aria-label": "Close" }}>
+      <Modal
+        opened={checking}
+        onClose={() => setChecking(false)}
+        title="Check a list"
+        closeButtonProps={{ "aria-label": "Close" }}
+      >
         <CheckList />
       </Modal>
       <Modal opened={making} onClose={() => setMaking(false)} title="New design" closeButtonProps={{ "aria-label": "Close" }}>

@@ -49,7 +49,10 @@ export function ThingForm({
     initialValues: Object.fromEntries(
       kind.fields.map((f) => {
         const value = had[f.id];
-        return [f.id, f.type === "yes" ? value === true : value === undefined || value === null ? (f.options?.[0] ?? "") : String(value)];
+        return [
+          f.id,
+          f.type === "yes" ? value === true : value === undefined || value === null ? (f.options?.[0] ?? "") : String(value),
+        ];
       }),
     ),
   });
@@ -64,7 +67,9 @@ export function ThingForm({
   return (
     <form
       className={s.form}
-      onSubmit={form.onSubmit((values) => keep.mutate(written(kind.fields, values, thing?.id ?? idOf(String(values.name ?? "")))))}
+      onSubmit={form.onSubmit((values) =>
+        keep.mutate(written(kind.fields, values, thing?.id ?? idOf(String(values.name ?? "")))),
+      )}
     >
       {kind.fields.map((field) => {
         const error = at === field.id ? problem?.detail : undefined;

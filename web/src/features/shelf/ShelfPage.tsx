@@ -1,8 +1,7 @@
-import { Button, Checkbox, Loader, Select, TextInput } from "@mantine/core";
+import { Checkbox, Loader, Select, TextInput } from "@mantine/core";
 import { useDocumentTitle, useReducedMotion } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
-import { Link, useNavigate } from "react-router";
 import { queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
 import { Bar, HelpButton, ThemeButton } from "../../components/Bar";
@@ -16,20 +15,16 @@ import s from "./Shelf.module.css";
 
 /** Every construction, found by what it does when it is opened; each opens and shuts where one points at it. */
 export function ShelfPage() {
-  const navigate = useNavigate();
   const [wanted, setWanted] = useState(anything);
   const shelf = useQuery(queries.shelf());
   const begin = useBegin();
   useDocumentTitle("Shelf of constructions · Whole Fold");
-  useKeys({ drawer: () => navigate("/drawer"), away: () => setWanted(anything) });
+  useKeys({ away: () => setWanted(anything) });
   const cards = shelf.data?.cards ?? [];
   const found = choose(cards, wanted);
   return (
     <main className={shell.page}>
       <Bar heading={<h1>Shelf of constructions</h1>}>
-        <Button variant="default" radius="xl" component={Link} to="/drawer" aria-keyshortcuts="g">
-          To the drawer
-        </Button>
         <ThemeButton />
         <HelpButton />
       </Bar>
@@ -92,7 +87,12 @@ export function ShelfPage() {
         ) : null}
         <ul className={s.shelf}>
           {found.map((card) => (
-            <Item key={card.id} card={card} busy={begin.isPending} onBegin={() => begin.mutate({ name: card.name, construction: card.id, format: "5x7" })} />
+            <Item
+              key={card.id}
+              card={card}
+              busy={begin.isPending}
+              onBegin={() => begin.mutate({ name: card.name, construction: card.id, format: "5x7" })}
+            />
           ))}
         </ul>
       </section>
@@ -145,7 +145,8 @@ function Item({ card, busy, onBegin }: { card: ShelfCard; busy: boolean; onBegin
         <span>{card.opens}</span>
         <small>{facts.join(" · ")}</small>
         <small>{card.formats}</small>
-        {card.refuses.length > 0 ? <small>
+        {card.refuses.length > 0 ? (
+          <small>
             Not in{" "}
             {card.refuses.map((why, i) => (
               <span key={sentenceText(why)}>
@@ -153,7 +154,8 @@ function Item({ card, busy, onBegin }: { card: ShelfCard; busy: boolean; onBegin
                 <Sentence parts={why} />
               </span>
             ))}
-          </small> : null}
+          </small>
+        ) : null}
       </button>
     </li>
   );

@@ -1,11 +1,9 @@
-import { cleanup, fireEvent, render, screen } from "@testing-library/react";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { fireEvent, render, screen } from "@testing-library/react";
+import { describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../../api/client";
+import { fig, figure, say } from "../../test/views";
 import { Wall } from "./WallPage";
 
-afterEach(cleanup);
-
-const figure = (units: number) => ({ units, text: String(units), also: "", exact: "" });
 const card = (key: string, width: number, height: number, stuck = false) =>
   ({
     format: {
@@ -13,21 +11,20 @@ const card = (key: string, width: number, height: number, stuck = false) =>
       format: key,
       turn: false,
       name: key,
-      system: "in",
-      size: "5 × 7 in",
+      size: say("5 × 7 in"),
       width,
       height,
       home: key === "a",
       target: key === "a",
       verdict: stuck ? "stuck" : "asDrawn",
-      verdictText: stuck ? "will not" : "goes as drawn",
+      verdictText: say(stuck ? "will not" : "goes as drawn"),
       envelope: "A7 envelope",
     },
     closed: stuck
       ? null
       : {
-          width: figure(width),
-          height: figure(height),
+          width: figure(fig("5"), width),
+          height: figure(fig("7"), height),
           panels: [
             {
               id: "p",
@@ -38,32 +35,34 @@ const card = (key: string, width: number, height: number, stuck = false) =>
               ],
             },
           ],
-          text: "",
+          text: [],
           thickness: "1.2 mm",
           envelopeName: null,
           envelopeWidth: null,
           envelopeHeight: null,
-          envelopeText: "",
+          envelopeText: [],
         },
     sheets: "2 × Letter",
     tools: "",
-    changed: ["centre 7/8 → 3/4"],
-    problem: stuck ? "These cannot hold together" : null,
+    changed: say("centre ", fig("", 7, 8), " → ", fig("", 3, 4)),
+    problem: stuck ? say("These cannot hold together") : null,
   }) as unknown as Schemas["WallCard"];
 const wall = {
   name: "Kite",
   construction: "Gatefold",
-  home: "5 × 7 in",
+  home: say("5 × 7 in"),
   stock: "Oat",
   unit: "in",
   cards: [card("a", 4000, 6000), card("b", 2000, 3000), card("c", 2000, 2000, true)],
 };
 
 describe("the wall", () => {
-  it("draws every card to one scale and tells what it needs and what moved", () => {
+  it("draws every card to one scale, also one that will not go, and tells what it needs and what moved", () => {
     const { container } = render(<Wall wall={wall} onPick={() => {}} />);
-    const heights = [...container.querySelectorAll(".card.closed")].map((r) => Number(r.getAttribute("height")));
-    expect(heights).toEqual([150, 75]);
+    const heights = [...container.querySelectorAll("[data-part=wall-card] svg rect")].map((r) =>
+      Number(r.getAttribute("height")),
+    );
+    expect(heights).toEqual([150, 75, 50]);
     expect(screen.getByRole("button", { name: /^a/ }).textContent).toContain("1.2 mm thick · 2 × Letter");
     expect(screen.getByRole("button", { name: /^b/ }).textContent).toContain("centre 7/8 → 3/4");
   });

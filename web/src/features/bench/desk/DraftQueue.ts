@@ -59,9 +59,11 @@ export class DraftQueue {
 
   /** What was read from the store. While gestures are under way it is older than they are, and is left. */
   read(design: DesignView) {
-    if (this.waiting.length === 0 && !this.clash && design !== this.stored) {
+    const under = this.waiting.length > 0 || this.clash !== null;
+    if (this.stored === null || (!under && design !== this.stored)) {
       this.stored = design;
       this.tell();
+      void this.send();
     }
   }
 

@@ -1,0 +1,21 @@
+import { cleanup } from "@testing-library/react";
+import { afterEach, vi } from "vitest";
+
+// jsdom has neither media queries nor sizes; Mantine asks for both.
+vi.stubGlobal("matchMedia", (query: string) => ({
+  matches: false,
+  media: query,
+  addListener() {},
+  removeListener() {},
+  addEventListener() {},
+  removeEventListener() {},
+}));
+vi.stubGlobal(
+  "ResizeObserver",
+  class {
+    observe() {}
+    unobserve() {}
+    disconnect() {}
+  },
+);
+afterEach(cleanup);
