@@ -37,7 +37,7 @@ public static class WebHost
     public static WebApplication Build(string[] args)
     {
         var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory });
-        builder.Services.AddSerilog(log => log.MinimumLevel.Warning().WriteTo.Console(standardErrorFromLevel: Serilog.Events.LogEventLevel.Verbose, formatProvider: System.Globalization.CultureInfo.InvariantCulture));
+        builder.Services.AddSerilog(log => log.MinimumLevel.Warning().MinimumLevel.Override("Microsoft.Extensions.Hosting.Internal.Host", Serilog.Events.LogEventLevel.Fatal + 1).WriteTo.Console(standardErrorFromLevel: Serilog.Events.LogEventLevel.Verbose, formatProvider: System.Globalization.CultureInfo.InvariantCulture));
         builder.WebHost.ConfigureKestrel(k =>
         {
             k.AddServerHeader = false;
@@ -142,6 +142,12 @@ public static class WebHost
         if (methods.Count == 0)
         {
             return ProblemHandler.Of(StatusCodes.Status404NotFound, "Nothing here", "No part of the API has this address.", "route.missing");
+        }
+
+        if (methods.Contains(context.Request.Method))
+        {
+            // The address and the method are right, so it was passed over for what it carries.
+            return ProblemHandler.Of(StatusCodes.Status415UnsupportedMediaType, "Not in this form", "This takes JSON: send it as application/json.", "request.type");
         }
 
         context.Response.Headers.Allow = string.Join(", ", methods);

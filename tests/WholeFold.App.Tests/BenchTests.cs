@@ -1,5 +1,7 @@
 using System.Globalization;
-using WholeFold.Core.Exchange;
+using WholeFold.App.Features.Bench;
+using WholeFold.App.Features.Wall;
+using WholeFold.Core.Designs;
 using Xunit;
 
 namespace WholeFold.App.Tests;
@@ -15,28 +17,32 @@ public sealed class BenchTests : IDisposable
 
     private static DesignSpec Spec(string construction, string format) => new() { Name = "x", Construction = construction, Format = format };
 
+    private static Dictionary<string, WrittenFigure> Set(params string[] set) => set.Select(s => s.Split('=')).ToDictionary(p => p[0], p => new WrittenFigure(p[1]));
+
     [Fact]
     public async Task The_strip_has_every_format_with_a_verdict_and_the_home_and_target_marked()
     {
-        var view = await _client.Bench(Spec("winged-lock-gatefold", "5x5") with { Target = "a6-iso" });
-        Assert.Equal(16, view.Strip.Count);
-        Assert.Equal("5x5", Assert.Single(view.Strip, f => f.Home).Format);
-        Assert.Equal("a6-iso", Assert.Single(view.Strip, f => f.Target).Format);
-        Assert.All(view.Strip, f => Assert.NotEmpty(f.VerdictText));
-        Assert.Equal("largerSheet", view.Strip.Single(f => f.Format == "6x6").Verdict);
+        var strip = await _client.Ask<List<StripFormat>>("/api/bench/strip", Spec("winged-lock-gatefold", "5x5") with { Target = "a6-iso" });
+        Assert.Equal(16, strip.Count);
+        Assert.Equal("5x5", Assert.Single(strip, f => f.Home).Format);
+        Assert.Equal("a6-iso", Assert.Single(strip, f => f.Target).Format);
+        Assert.All(strip, f => Assert.NotEmpty(f.VerdictText));
+        Assert.Equal("largerSheet", strip.Single(f => f.Format == "6x6").Verdict);
     }
 
     [Fact]
     public async Task The_ledger_says_was_and_now_with_reasons_that_lead_there()
     {
-        var view = await _client.Bench(Spec("winged-lock-gatefold", "5x5") with { Target = "5x7" });
-        var rows = view.Ledger.SelectMany(s => s.Rows).ToList();
+        var spec = Spec("winged-lock-gatefold", "5x5") with { Target = "5x7" };
+        var rows = (await _client.Bench(spec)).Ledger.SelectMany(s => s.Rows).ToList();
         var first = rows.Single(r => r.FigureId == "base.scores[0]");
-        Assert.Equal(("3/8", "3/8", false), (first.Was!.Text, first.Now.Text, first.Changed));
+        Assert.Equal(("3/8", "3/8", false), (first.Was!.Text.Text, first.Now.Text.Text, first.Changed));
         var height = rows.Single(r => r.FigureId == "base.height");
-        Assert.Equal(("5", "7", true), (height.Was!.Text, height.Now.Text, height.Changed));
-        Assert.All(rows, r => Assert.NotEmpty(r.Reasons));
-        Assert.All(rows, r => Assert.Equal(r.Now.Text, r.Reasons[^1].To));
+        Assert.Equal(("5", "7", true), (height.Was!.Text.Text, height.Now.Text.Text, height.Changed));
+        foreach (var row in rows)
+        {
+            Assert.Equal(row.Now.Text, (await _client.Explain(spec, row.FigureId)).Reasons[^1].To);
+        }
     }
 
     [Fact]
@@ -56,7 +62,7 @@ public sealed class BenchTests : IDisposable
         var inches = await _client.Bench(Spec("gatefold", "5x7"));
         var metric = await _client.Bench(Spec("gatefold", "5x7") with { Units = "cm" });
         Assert.Equal(inches.Pieces[0].Scores.Select(s => s.At.Units), metric.Pieces[0].Scores.Select(s => s.At.Units));
-        Assert.Equal("6.2 scant", metric.Pieces[0].Scores[0].At.Text);
+        Assert.Equal("6.2 scant", metric.Pieces[0].Scores[0].At.Text.Text);
         var board = await _client.Bench(Spec("gatefold", "5x7") with { Tools = "metric-5mm" });
         Assert.Equal(1600, board.Rule.Ticks[1].At);
         Assert.NotEqual(inches.Pieces[0].Scores.Select(s => s.At.Units), board.Pieces[0].Scores.Select(s => s.At.Units));
@@ -67,12 +73,14 @@ public sealed class BenchTests : IDisposable
     {
         var spec = Spec("tier-scene", "5x7");
         var view = await _client.Bench(spec);
+        var ranges = await _client.Ask<List<RangeView>>("/api/bench/ranges", spec);
         foreach (var parameter in view.Parameters)
         {
-            Assert.Contains(parameter.Stops, s => s.Units == parameter.Value.Units);
-            foreach (var stop in parameter.Stops.Where((_, i) => i % 6 == 0))
+            var stops = ranges.Single(r => r.Parameter == parameter.Id).Stops;
+            Assert.Contains(stops, s => s.Units == parameter.Value.Units);
+            foreach (var stop in stops.Where((_, i) => i % 6 == 0))
             {
-                var moved = await _client.Bench(spec with { Set = new Dictionary<string, string> { [parameter.Id] = stop.Exact } });
+                var moved = await _client.Ask<BenchView>("/api/bench", spec, new SetFigure(parameter.Id, stop.Exact));
                 Assert.Null(moved.Stuck);
                 Assert.Equal(stop.Units, moved.Parameters.Single(p => p.Id == parameter.Id).Value.Units);
             }
@@ -82,31 +90,32 @@ public sealed class BenchTests : IDisposable
     [Fact]
     public async Task A_case_with_no_figures_names_what_conflicts_and_what_can_be_freed()
     {
-        var view = await _client.Bench(Spec("winged-lock-gatefold", "5x5") with { Set = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } });
+        var view = await _client.Bench(Spec("winged-lock-gatefold", "5x5") with { Set = Set("centre=3/4", "pad=5/8") });
         Assert.NotNull(view.Stuck);
-        Assert.Equal("stuck", view.VerdictKind);
-        Assert.Equal(["centre set to 3/4 in", "pad set to 5/8 in"], view.Stuck.Conflicts.Select(c => c.Text).Where(t => t.Contains(" set to ", StringComparison.Ordinal)).Order());
+        Assert.Equal("stuck", view.Verdict);
+        Assert.Equal(["centre set to 3/4 in", "pad set to 5/8 in"], view.Stuck.Conflicts.Select(c => c.Said()).Where(t => t.Contains(" set to ", StringComparison.Ordinal)).Order());
         Assert.Empty(view.Pieces);
-        Assert.Equal(16, view.Strip.Count);
+        Assert.Equal(16, (await _client.Ask<List<StripFormat>>("/api/bench/strip", Spec("winged-lock-gatefold", "5x5") with { Set = Set("centre=3/4", "pad=5/8") })).Count);
     }
 
     [Fact]
     public async Task Glue_is_shown_where_the_bonds_are()
     {
-        var view = await _client.Bench(Spec("tier-scene", "5x7") with { Turn = true, Set = new Dictionary<string, string> { ["depth"] = "1" } });
+        var view = await _client.Bench(Spec("tier-scene", "5x7") with { Turn = true, Set = Set("depth=1") });
         var wall = view.Pieces[0].Glue.Where(g => g.Id.StartsWith("tier2-left", StringComparison.Ordinal)).Single();
-        Assert.Equal((4064L, 8128L), (wall.Corners.Min(c => c.X), wall.Corners.Max(c => c.X)));
+        Assert.Equal((4064L, 8128L), (wall.Outline.Min(c => c.X), wall.Outline.Max(c => c.X)));
         Assert.All(view.Pieces.Skip(1), p => Assert.Equal(2, p.Glue.Count));
     }
 
     [Fact]
     public async Task The_alternatives_say_what_each_priority_would_give()
     {
+        var alternatives = await _client.Ask<List<AlternativeView>>("/api/bench/alternatives", Spec("gatefold", "5x7"));
+        Assert.Equal(["format", "board", "proportions"], alternatives.Select(a => a.Priority));
+        Assert.Contains("2 by ruler", alternatives[0].Gives.Said(), StringComparison.Ordinal);
+        Assert.Contains("4 15/16", alternatives[1].Gives.Said(), StringComparison.Ordinal);
+        Assert.False(alternatives[1].Same);
         var view = await _client.Bench(Spec("gatefold", "5x7"));
-        Assert.Equal(["format", "board", "proportions"], view.Alternatives.Select(a => a.Priority));
-        Assert.Contains("2 by ruler", view.Alternatives[0].Gives, StringComparison.Ordinal);
-        Assert.Contains("4 15/16", view.Alternatives[1].Gives, StringComparison.Ordinal);
-        Assert.False(view.Alternatives[1].Same);
         Assert.True(decimal.TryParse(view.Parameters[0].Value.Exact.Split(' ')[0], CultureInfo.InvariantCulture, out _));
     }
 
@@ -115,11 +124,11 @@ public sealed class BenchTests : IDisposable
     {
         var view = await _client.Bench(Spec("shadow-box", "5x7"));
         var front = view.Pieces.Single(p => p.Id == "front");
-        var window = Assert.Single(front.Openings);
+        var window = Assert.Single(front.Cuts);
         var rows = view.Ledger.Single(s => s.Id == "front").Rows.ToDictionary(r => r.FigureId);
-        Assert.Equal(("window", window.Corners.Min(c => c.X), window.Corners.Max(c => c.X)), (window.Kind, rows["front.window.left"].Now.Units, rows["front.window.right"].Now.Units));
-        Assert.Equal((window.Corners.Min(c => c.Y), window.Corners.Max(c => c.Y)), (rows["front.window.foot"].Now.Units, rows["front.window.head"].Now.Units));
-        Assert.Contains(rows["front.window.left"].Ways, w => w.StartsWith("die, its edge", StringComparison.Ordinal));
+        Assert.Equal(("window", window.Line.Min(c => c.X), window.Line.Max(c => c.X)), (window.Kind, rows["front.window.left"].Now.Units, rows["front.window.right"].Now.Units));
+        Assert.Equal((window.Line.Min(c => c.Y), window.Line.Max(c => c.Y)), (rows["front.window.foot"].Now.Units, rows["front.window.head"].Now.Units));
+        Assert.Contains((await _client.Explain(Spec("shadow-box", "5x7"), "front.window.left")).Ways, w => w.Said().StartsWith("die, its edge", StringComparison.Ordinal));
         Assert.Contains(view.Checks, c => c is { Id: "knife-work", Severity: "caution" });
 
         // Of a slit, which is one line, the two that coincide are told once.
@@ -139,19 +148,30 @@ public sealed class BenchTests : IDisposable
     public async Task The_wall_has_every_format_with_what_the_bench_says_of_it()
     {
         var spec = Spec("winged-lock-gatefold", "5x5") with { Target = "a6-iso" };
-        var wall = await _client.Ask<Features.Bench.WallView>("/api/bench/wall", new Features.Bench.BenchRequest(spec));
-        Assert.Equal((await _client.Bench(spec)).Strip, wall.Cards.Select(c => c.Format));
+        var wall = await _client.Ask<WallView>("/api/wall", spec);
+        var strip = await _client.Ask<List<StripFormat>>("/api/bench/strip", spec);
+        Assert.Equal(strip.Select(f => (f.Key, f.Verdict, f.VerdictText.Said(), f.Envelope)), wall.Cards.Select(c => (c.Format.Key, c.Format.Verdict, c.Format.VerdictText.Said(), c.Format.Envelope)));
         foreach (var card in wall.Cards.Where((_, i) => i % 5 == 0))
         {
-            var there = await _client.Bench(spec with { Target = card.Format.Format, TargetTurn = card.Format.Turn });
+            var there = await _client.Ask<BenchView>("/api/bench", spec, new ConvertTo(card.Format.Format, card.Format.Turn));
             Assert.Equal((there.Closed?.Width, there.Closed?.Thickness), (card.Closed?.Width, card.Closed?.Thickness));
             Assert.NotEmpty(card.Sheets);
         }
 
-        Assert.Equal(["depth 1 1/8 → 1"], (await _client.Ask<Features.Bench.WallView>("/api/bench/wall", new Features.Bench.BenchRequest(Spec("tier-scene", "slimline") with { Turn = true }))).Cards.Single(c => c.Format.Format == "a6-us").Changed);
-        var stuck = await _client.Ask<Features.Bench.WallView>("/api/bench/wall", new Features.Bench.BenchRequest(Spec("winged-lock-gatefold", "5x5") with { Set = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } }));
+        Assert.Equal("depth 1 1/8 → 1", (await _client.Ask<WallView>("/api/wall", Spec("tier-scene", "slimline") with { Turn = true })).Cards.Single(c => c.Format.Format == "a6-us").Changed.Said());
+        var stuck = await _client.Ask<WallView>("/api/wall", Spec("winged-lock-gatefold", "5x5") with { Set = Set("centre=3/4", "pad=5/8") });
         var home = stuck.Cards.Single(c => c.Format.Home);
         Assert.Null(home.Closed);
-        Assert.Contains("cannot hold together", home.Problem!, StringComparison.Ordinal);
+        Assert.Contains("cannot hold together", home.Problem!.Said(), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task What_is_being_tried_is_answered_as_if_it_were_done()
+    {
+        var spec = Spec("winged-lock-gatefold", "5x5");
+        var tried = await _client.Ask<BenchView>("/api/bench", spec, new SetFigure("centre", "1 in"), new ConvertTo("a6-us"), new Take("tools", "machine"));
+        var done = await _client.Bench(spec with { Set = Set("centre=1 in"), Target = "a6-us", Tools = "machine" });
+        Assert.Equal(done.Ledger.SelectMany(s => s.Rows).Select(r => (r.FigureId, r.Now.Units)), tried.Ledger.SelectMany(s => s.Rows).Select(r => (r.FigureId, r.Now.Units)));
+        Assert.Equal("a6-us", tried.Target.Format);
     }
 }

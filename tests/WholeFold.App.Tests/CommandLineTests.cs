@@ -1,5 +1,6 @@
 using System.Text.Json;
 using WholeFold.App.Cli;
+using WholeFold.Core.Constructions.Library;
 using Xunit;
 
 namespace WholeFold.App.Tests;
@@ -111,7 +112,7 @@ public class CommandLineTests
     public void Lists_tell_every_construction_and_format()
     {
         using var constructions = JsonDocument.Parse(Run("constructions", "--json").Out);
-        Assert.Equal(Core.Constructions.Library.ConstructionLibrary.All.Count, constructions.RootElement.GetArrayLength());
+        Assert.Equal(ConstructionLibrary.All.Count, constructions.RootElement.GetArrayLength());
 
         // A never-ending card has nothing to choose: all its figures are quarters.
         Assert.Equal(["never-ending"], constructions.RootElement.EnumerateArray().Where(c => c.GetProperty("parameters").GetArrayLength() == 0).Select(c => c.GetProperty("id").GetString()));
@@ -179,11 +180,62 @@ public class CommandLineTests
             File.WriteAllText(file, """{"tools": [{"id": "x", "name": "x", "groove": "5 in", "trimmerMark": "1/16"}]}""");
             var refused = Run("convert", "--construction", "plain-fold", "--format", "a6-iso", "--workshop", file);
             Assert.Equal(2, refused.Exit);
-            Assert.Contains("own.tools[0].groove", refused.Error, StringComparison.Ordinal);
+            Assert.Contains("--workshop.tools[0].groove", refused.Error, StringComparison.Ordinal);
         }
         finally
         {
             File.Delete(file);
         }
+    }
+
+    [Fact]
+    public void A_design_takes_tools_from_a_file_and_figures_from_the_line_at_once()
+    {
+        var folder = Directory.CreateTempSubdirectory("wholefold-cli-").FullName;
+        try
+        {
+            var (design, workshop) = (Path.Combine(folder, "design.json"), Path.Combine(folder, "workshop.json"));
+            File.WriteAllText(workshop, """{"tools": [{"id": "window-board", "name": "Board by the window", "groove": "1/4", "boardLength": "12", "trimmerMark": "1/8", "rulerMark": "1/16"}]}""");
+            File.WriteAllText(design, """{"wholeFold": 2, "name": "Comet", "construction": "winged-lock-gatefold", "format": "5x5", "tools": "window-board"}""");
+            var (exit, output, error) = Run("convert", "--design", design, "--workshop", workshop, "--set", "centre=1in", "--lock", "pad=1/4", "--json");
+            Assert.Equal((0, ""), (exit, error));
+            using var json = JsonDocument.Parse(output);
+            Assert.Equal("window-board", json.RootElement.GetProperty("tools").GetString());
+            Assert.Equal(8128, json.RootElement.GetProperty("parameters").GetProperty("centre").GetProperty("units").GetInt64());
+            Assert.Equal(2, Run("convert", "--design", design, "--set", "centre=1in").Exit);
+        }
+        finally
+        {
+            Directory.Delete(folder, recursive: true);
+        }
+    }
+
+    [Fact]
+    public void A_sheet_whose_columns_bundle_layers_differently_has_every_figure_of_both()
+    {
+        var (exit, sheet, error) = Run("convert", "--construction", "double-swing", "--format", "5x7", "--sheet", "--json");
+        Assert.Equal((0, ""), (exit, error));
+        using var json = JsonDocument.Parse(sheet);
+        var (inches, metric) = (json.RootElement.GetProperty("inches").GetProperty("figures"), json.RootElement.GetProperty("centimetres").GetProperty("figures"));
+        Assert.NotEqual(inches.EnumerateObject().Count(), metric.EnumerateObject().Count());
+        var text = Run("convert", "--construction", "double-swing", "--format", "5x7", "--sheet").Out;
+        Assert.All(inches.EnumerateObject().Concat(metric.EnumerateObject()), f => Assert.Contains(f.Name, text, StringComparison.Ordinal));
+    }
+
+    [Theory]
+    [InlineData("design")]
+    [InlineData("construction")]
+    [InlineData("inventory")]
+    public void The_schemas_beside_the_documents_are_the_ones_the_program_writes(string of)
+    {
+        var (exit, schema, _) = Run("schema", of);
+        Assert.Equal(0, exit);
+        var folder = new DirectoryInfo(AppContext.BaseDirectory);
+        while (!File.Exists(Path.Combine(folder.FullName, "WholeFold.slnx")))
+        {
+            folder = folder.Parent!;
+        }
+
+        Assert.Equal(File.ReadAllText(Path.Combine(folder.FullName, "docs", $"{of}.schema.json")).Trim(), schema.Trim());
     }
 }

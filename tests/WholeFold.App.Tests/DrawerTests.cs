@@ -1,9 +1,12 @@
 using System.Net;
 using System.Net.Http.Json;
+using System.Text.Json;
 using WholeFold.App.Features.Bench;
-using WholeFold.App.Features.Catalogue;
-using WholeFold.App.Features.Designs;
-using WholeFold.Core.Exchange;
+using WholeFold.App.Features.Inventory;
+using WholeFold.App.Features.Sheet;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories.Kinds;
 using Xunit;
 
 namespace WholeFold.App.Tests;
@@ -23,25 +26,28 @@ public sealed class DrawerTests : IDisposable
 
     public void Dispose() => _studio.Dispose();
 
+    private static async Task<IReadOnlyList<ThingView>> Things(HttpClient client, string kind) =>
+        (await Http.Read<InventoryView>(await client.GetAsync("/api/inventory", Cancel))).Kinds.Single(k => k.Id == kind).Things;
+
     private async Task Keep()
     {
-        (await _client.PutAsJsonAsync("/api/drawer/own/tools", Board, Cancel)).EnsureSuccessStatusCode();
-        (await _client.PutAsJsonAsync("/api/drawer/own/stock", Moss, Cancel)).EnsureSuccessStatusCode();
+        (await _client.PutAsJsonAsync("/api/inventory/tools", Board, StrictJson.Options, Cancel)).EnsureSuccessStatusCode();
+        (await _client.PutAsJsonAsync("/api/inventory/stocks", Moss, StrictJson.Options, Cancel)).EnsureSuccessStatusCode();
     }
 
     [Fact]
     public async Task Own_tools_and_stocks_can_be_used_at_once_and_survive()
     {
         await Keep();
-        var catalogue = await Http.Read<CatalogueView>(await _client.GetAsync("/api/catalogue", Cancel));
-        Assert.Equal(("window-board", true), (catalogue.Tools[0].Id, catalogue.Tools[0].Own));
-        Assert.Equal("0.6 mm", catalogue.Stocks[0].Detail);
+        var (tools, stocks) = (await Things(_client, "tools"), await Things(_client, "stocks"));
+        Assert.Equal(("window-board", true), (tools[0].Id, tools[0].Own));
+        Assert.Equal("0.6 mm", stocks[0].Detail);
         var design = await _client.Design("market-lanterns");
-        var saved = await _client.Saved(design, design.State with { Tools = "window-board", Stock = "moss" }, "own tools");
+        var saved = await _client.Saved(design, new Take("tools", "window-board"), new Take("stock", "moss"));
         var view = await _client.Bench(saved.State);
         Assert.Equal(("Board by the window", 49), (view.Tools, view.Rule.Ticks.Count));
         using var again = new Studio(folder: _studio.Folder);
-        Assert.Equal(Moss, Assert.Single((await Http.Read<Workshop>(await again.CreateClient().GetAsync("/api/drawer/own", Cancel))).Stocks));
+        Assert.Equal(Moss, Assert.Single(await Things(again.CreateClient(), "stocks"), s => s.Own).Written.Deserialize<StockSpec>(StrictJson.Options));
     }
 
     [Fact]
@@ -50,26 +56,25 @@ public sealed class DrawerTests : IDisposable
         foreach (var (bad, field) in new[]
         {
             (Board with { Groove = "two" }, "tools.groove"), (Board with { Groove = "3 in" }, "tools.groove"), (Board with { BoardLength = "1" }, "tools.boardLength"),
-            (Board with { Id = "Window board" }, "tools.id"), (Board with { Id = "machine" }, "tools.id"), (Board with { Name = " " }, "tools.name"),
+            (Board with { Id = "Window board" }, "tools.id"), (Board with { Name = " " }, "tools.name"),
             (Board with { TrimmerMark = "" }, "tools.trimmerMark"), (Board with { Units = "ell" }, "tools.units"), (Board with { Groove = null, RulerMark = null }, "tools.groove"),
         })
         {
-            var answer = await _client.PutAsJsonAsync("/api/drawer/own/tools", bad, Cancel);
+            var answer = await _client.PutAsJsonAsync("/api/inventory/tools", bad, StrictJson.Options, Cancel);
             Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
             var problem = await answer.Problem();
             Assert.Equal(field, problem.GetProperty("field").GetString());
             Assert.NotEmpty(problem.GetProperty("accepted").GetString()!);
         }
 
-        foreach (var (bad, field) in new[] { (Moss with { Caliper = "9mm" }, "stock.caliper"), (Moss with { Kind = "tin" }, "stock.kind"), (Moss with { Sides = "three" }, "stock.sides"), (Moss with { Grammage = 5 }, "stock") })
+        foreach (var (bad, field) in new[] { (Moss with { Caliper = "9mm" }, "stocks.caliper"), (Moss with { Kind = "tin" }, "stocks.kind"), (Moss with { Sides = "three" }, "stocks.sides"), (Moss with { Grammage = 5 }, "stocks") })
         {
-            var answer = await _client.PutAsJsonAsync("/api/drawer/own/stock", bad, Cancel);
+            var answer = await _client.PutAsJsonAsync("/api/inventory/stocks", bad, StrictJson.Options, Cancel);
             Assert.StartsWith(field, (await answer.Problem()).GetProperty("field").GetString(), StringComparison.Ordinal);
         }
 
-        var own = await Http.Read<Workshop>(await _client.GetAsync("/api/drawer/own", Cancel));
-        Assert.Empty(own.Tools);
-        Assert.Empty(own.Stocks);
+        Assert.DoesNotContain(await Things(_client, "tools"), t => t.Own);
+        Assert.DoesNotContain(await Things(_client, "stocks"), t => t.Own);
     }
 
     [Fact]
@@ -77,12 +82,12 @@ public sealed class DrawerTests : IDisposable
     {
         await Keep();
         var design = await _client.Design("market-lanterns");
-        var made = await _client.Saved(design, design.State with { Stock = "moss" }, "moss");
+        var made = await _client.Saved(design, new Take("stock", "moss"));
         await _client.Step(made, "undo");
-        var refused = await _client.DeleteAsync("/api/drawer/own/stock/moss", Cancel);
+        var refused = await _client.DeleteAsync("/api/inventory/stocks/moss", Cancel);
         Assert.Contains("Market lanterns", (await refused.Problem()).GetProperty("detail").GetString(), StringComparison.Ordinal);
-        Assert.Equal(HttpStatusCode.NoContent, (await _client.DeleteAsync("/api/drawer/own/tools/window-board", Cancel)).StatusCode);
-        Assert.Equal(HttpStatusCode.NotFound, (await _client.DeleteAsync("/api/drawer/own/tools/window-board", Cancel)).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await _client.DeleteAsync("/api/inventory/tools/window-board", Cancel)).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await _client.DeleteAsync("/api/inventory/tools/window-board", Cancel)).StatusCode);
     }
 
     [Fact]
@@ -102,24 +107,26 @@ public sealed class DrawerTests : IDisposable
     public async Task A_curve_has_real_points_and_none_is_worse_than_another_in_everything()
     {
         var spec = new DesignSpec { Name = "x", Construction = "winged-lock-gatefold", Format = "5x7" };
-        var curves = await _client.Ask<List<CurveView>>("/api/bench/curves", new BenchRequest(spec));
+        var curves = await _client.Ask<List<CurveView>>("/api/bench/curves", spec);
         var curve = curves[0];
         Assert.True(curve.Points.Count > 2);
         Assert.All(curve.Points, p => Assert.InRange(p.X, 0, 1));
         var picked = curve.Points.First(p => !p.Current);
-        var view = await _client.Bench(spec with { Set = new Dictionary<string, string> { [curve.Parameter] = picked.Value.Exact } });
+        var view = await _client.Bench(spec with { Set = new Dictionary<string, WrittenFigure> { [curve.Parameter] = new(picked.Value.Exact) } });
         Assert.Equal(picked.Value.Units, view.Parameters.Single(p => p.Id == curve.Parameter).Value.Units);
     }
 
     [Fact]
     public async Task What_is_stuck_comes_with_the_smallest_changes_that_mend_it()
     {
-        var stuck = await _client.Bench(new DesignSpec { Name = "x", Construction = "front-step", Format = "a2-us", Set = new Dictionary<string, string> { ["tab"] = "2in", ["step"] = "1in" } });
-        Assert.Equal(2, stuck.Stuck!.Remedies.Count);
-        foreach (var remedy in stuck.Stuck.Remedies)
+        var spec = new DesignSpec { Name = "x", Construction = "front-step", Format = "a2-us", Set = new Dictionary<string, WrittenFigure> { ["tab"] = new("2in"), ["step"] = new("1in") } };
+        Assert.NotNull((await _client.Bench(spec)).Stuck);
+        var remedies = await _client.Ask<List<RemedyView>>("/api/bench/remedies", spec);
+        Assert.Equal(2, remedies.Count);
+        foreach (var remedy in remedies)
         {
-            Assert.Null((await _client.Bench(remedy.State)).Stuck);
-            Assert.Single(remedy.State.Set);
+            Assert.Null((await _client.Ask<BenchView>("/api/bench", spec, [.. remedy.Edits])).Stuck);
+            Assert.IsType<FreeFigure>(Assert.Single(remedy.Edits));
         }
     }
 
@@ -127,11 +134,42 @@ public sealed class DrawerTests : IDisposable
     public async Task The_sheet_has_every_figure_in_both_systems()
     {
         var spec = new DesignSpec { Name = "Night ferry", Construction = "tier-scene", Format = "5x7", Turn = true };
-        var sheet = await _client.Ask<SheetView>("/api/bench/sheet", new BenchRequest(spec));
+        var sheet = await _client.Ask<SheetView>("/api/sheet", spec);
         var figures = (await _client.Bench(spec)).Ledger.SelectMany(s => s.Rows).Select(r => r.FigureId).Order();
         Assert.Equal(figures, sheet.Sections.SelectMany(s => s.Rows).Select(r => r.FigureId).Order());
         Assert.All(sheet.Sections.SelectMany(s => s.Rows), r => Assert.True(r.In is not null && r.Cm is not null));
-        var none = await _client.PostAsJsonAsync("/api/bench/sheet", new BenchRequest(spec with { Construction = "front-step", Turn = false, Format = "a2-us", Set = new Dictionary<string, string> { ["tab"] = "2in", ["step"] = "1in" } }), Cancel);
+        var none = await _client.PostAsJsonAsync("/api/sheet", new DeskRequest { Design = spec with { Construction = "front-step", Turn = false, Format = "a2-us", Set = new Dictionary<string, WrittenFigure> { ["tab"] = new("2in"), ["step"] = new("1in") } } }, StrictJson.Options, Cancel);
         Assert.Equal("sheet.noFigures", (await none.Problem()).GetProperty("code").GetString());
+    }
+
+    [Fact]
+    public async Task What_ships_can_be_put_in_other_words_and_comes_back_when_these_are_taken_out()
+    {
+        var shipped = (await Things(_client, "tools")).Single(t => t.Id == "machine");
+        Assert.False(shipped.Own);
+        (await _client.PutAsJsonAsync("/api/inventory/tools", Board with { Id = "machine", Name = "Our machine" }, StrictJson.Options, Cancel)).EnsureSuccessStatusCode();
+        Assert.Equal("Our machine", (await Things(_client, "tools")).Single(t => t.Id == "machine").Name);
+        Assert.Equal(HttpStatusCode.NoContent, (await _client.DeleteAsync("/api/inventory/tools/machine", Cancel)).StatusCode);
+        Assert.Equal(shipped.Name, (await Things(_client, "tools")).Single(t => t.Id == "machine").Name);
+    }
+
+    [Fact]
+    public async Task Every_kind_goes_in_and_out_by_the_one_path()
+    {
+        foreach (var kind in (await Http.Read<InventoryView>(await _client.GetAsync("/api/inventory", Cancel))).Kinds)
+        {
+            // Each field says what it takes by an example; with these, a thing of the kind is understood.
+            var written = kind.Fields.ToDictionary(f => f.Id, f => f.Type switch
+            {
+                "yes" => true,
+                "number" => (object)int.Parse(f.Example, System.Globalization.CultureInfo.InvariantCulture),
+                _ => f.Example.Split(',')[0],
+            });
+            (written["id"], written["name"]) = ("of-ours", "Of ours");
+            var put = await _client.PutAsJsonAsync($"/api/inventory/{kind.Id}", written, Cancel);
+            Assert.True(put.IsSuccessStatusCode, $"{kind.Id}: {await put.Content.ReadAsStringAsync(Cancel)}");
+            Assert.Contains(await Things(_client, kind.Id), t => t is { Id: "of-ours", Own: true });
+            Assert.Equal(HttpStatusCode.NoContent, (await _client.DeleteAsync($"/api/inventory/{kind.Id}/of-ours", Cancel)).StatusCode);
+        }
     }
 }

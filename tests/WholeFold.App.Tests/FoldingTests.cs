@@ -1,11 +1,15 @@
 using System.Net.Http.Json;
 using System.Text.Json;
 using WholeFold.App.Features.Bench;
+using WholeFold.App.Features.Folding;
 using WholeFold.App.Features.Shelf;
-using WholeFold.Core.Constructions.Library;
 using WholeFold.Core.Exchange;
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions.Library;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
-using WholeFold.Core.Sizing;
 using Xunit;
 
 namespace WholeFold.App.Tests;
@@ -20,6 +24,8 @@ public sealed class FoldingTests : IDisposable
 
     public void Dispose() => _studio.Dispose();
 
+    private static DesignReader Reader { get; } = new(ConstructionLibrary.Catalogue, Inventory.Shipped);
+
     private static DesignSpec Spec(string construction, string format = "6x6") => new() { Name = "x", Construction = construction, Format = format };
 
     [Fact]
@@ -29,18 +35,18 @@ public sealed class FoldingTests : IDisposable
         {
             var spec = Spec(family.Id);
             var view = await _client.Bench(spec);
-            var read = DesignReader.Read(spec);
-            using var json = JsonDocument.Parse(SizedJson.Write(Sizer.Size(read.Design, read.Target), DisplayUnit.Inch));
+            var read = Reader.Read(spec);
+            using var json = JsonDocument.Parse(SizedJson.Write(Card.Of(read.Design, read.Target, TestContext.Current.CancellationToken), DisplayUnit.Inch));
             foreach (var (piece, drawn) in json.RootElement.GetProperty("pieces").EnumerateArray().Zip(view.Pieces))
             {
                 var scores = piece.GetProperty("scores").EnumerateArray().ToList();
                 Assert.Equal(scores.Select(s => s.GetProperty("at").GetProperty("units").GetInt64()), drawn.Scores.Select(s => s.At.Units));
                 Assert.Equal(scores.Select(s => s.TryGetProperty("stretches", out var parts) ? parts.GetArrayLength() : 1), drawn.Scores.Select(s => s.Parts.Count));
-                Assert.Equal(piece.GetProperty("cuts").EnumerateArray().Select(c => c.GetProperty("kind").GetString()).Skip(1), drawn.Openings.Select(o => o.Kind));
+                Assert.Equal(piece.GetProperty("cuts").EnumerateArray().Select(c => c.GetProperty("kind").GetString()).Skip(1), drawn.Cuts.Select(o => o.Kind));
 
                 // Nothing is drawn off its piece, and nothing as a point.
                 var (width, height) = (drawn.Width.Units, drawn.Height.Units);
-                foreach (var corner in drawn.Openings.SelectMany(o => o.Corners).Concat(drawn.Glue.SelectMany(g => g.Corners)).Concat(drawn.Scores.SelectMany(s => s.Parts).SelectMany(p => new[] { p.From, p.To })))
+                foreach (var corner in drawn.Cuts.SelectMany(o => o.Line).Concat(drawn.Glue.SelectMany(g => g.Outline)).Concat(drawn.Scores.SelectMany(s => s.Parts).SelectMany(p => new[] { p.From, p.To })))
                 {
                     Assert.True(corner.X >= 0 && corner.X <= width && corner.Y >= 0 && corner.Y <= height, $"{family.Id}: {drawn.Id}");
                 }
@@ -58,16 +64,16 @@ public sealed class FoldingTests : IDisposable
         var carrier = (await _client.Bench(Spec("twist-pop"))).Pieces.Single(p => p.Id == "carrier");
         Assert.Equal(["upright", "level", "slanting", "slanting"], carrier.Scores.Select(s => s.Runs));
         Assert.Equal(["as it lies", "laid the other way", "from tick to tick"], carrier.Order.Select(o => o.Words));
-        Assert.StartsWith("ticks at ", carrier.Scores[2].Words, StringComparison.Ordinal);
+        Assert.StartsWith("ticks at ", carrier.Scores[2].Words.Said(), StringComparison.Ordinal);
         var swing = (await _client.Bench(Spec("double-swing"))).Pieces[0];
-        Assert.All(swing.Openings, o => Assert.Equal((4, false), (o.Corners.Count, o.IsClosed)));
-        Assert.All((await _client.Bench(Spec("twist-pop-wide"))).Pieces[1].Openings, o => Assert.True(o.IsClosed));
+        Assert.All(swing.Cuts, o => Assert.Equal((4, false), (o.Line.Count, o.Closed)));
+        Assert.All((await _client.Bench(Spec("twist-pop-wide"))).Pieces[1].Cuts, o => Assert.True(o.Closed));
     }
 
     [Fact]
     public async Task The_poses_go_from_closed_to_shown_with_the_steps_that_make_the_card()
     {
-        var view = await _client.Ask<FoldingView>("/api/bench/poses", new BenchRequest(Spec("tier-scene")));
+        var view = await _client.Ask<FoldingView>("/api/folding", Spec("tier-scene"));
         Assert.True(view.Poses.Moves);
         Assert.Equal((0d, 1d), (view.Poses.Frames[0].Share, view.Poses.Frames[^1].Share));
         Assert.All(view.Poses.Frames.SelectMany(f => f.Shapes), s => Assert.True(s.Outline.Count >= 6 && s.Outline.Count % 2 == 0));
@@ -79,46 +85,46 @@ public sealed class FoldingTests : IDisposable
         Assert.Equal(view.Closed.Thickness, view.Map.Greatest);
         Assert.Contains(view.Map.Spots, s => s.Share == 1);
 
-        var wide = await _client.Ask<FoldingView>("/api/bench/poses", new BenchRequest(Spec("twist-pop-wide")));
+        var wide = await _client.Ask<FoldingView>("/api/folding", Spec("twist-pop-wide"));
         Assert.Equal((false, 2), (wide.Poses.Moves, wide.Poses.Frames.Count));
-        Assert.Equal(["first", "cross", "last"], (await _client.Ask<FoldingView>("/api/bench/poses", new BenchRequest(Spec("never-ending")))).States.Select(s => s.Id));
+        Assert.Equal(["first", "cross", "last"], (await _client.Ask<FoldingView>("/api/folding", Spec("never-ending"))).States.Select(s => s.Id));
     }
 
     [Fact]
     public async Task Poses_of_what_has_no_figures_are_refused_with_the_reason()
     {
-        var stuck = Spec("winged-lock-gatefold", "5x5") with { Set = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } };
-        var response = await _client.PostAsJsonAsync("/api/bench/poses", new BenchRequest(stuck), TestContext.Current.CancellationToken);
+        var stuck = Spec("winged-lock-gatefold", "5x5") with { Set = new Dictionary<string, WrittenFigure> { ["centre"] = new("3/4"), ["pad"] = new("5/8") } };
+        var response = await _client.PostAsJsonAsync("/api/folding", new DeskRequest { Design = stuck }, TestContext.Current.CancellationToken);
         Assert.Equal("poses.noFigures", (await response.Problem()).GetProperty("code").GetString());
     }
 
     [Fact]
     public async Task The_envelopes_to_make_are_for_the_card_as_it_closes()
     {
-        var card = await _client.Ask<FoldingView>("/api/bench/poses", new BenchRequest(Spec("twist-pop")));
-        Assert.Equal(["envelope", "box-envelope"], card.Envelopes.Select(e => e.Construction));
-        foreach (var spec in card.Envelopes)
+        var card = await _client.Ask<FoldingView>("/api/folding", Spec("twist-pop"));
+        Assert.Equal(["envelope", "box-envelope"], card.Envelopes.Select(e => e.Design.Construction));
+        foreach (var spec in card.Envelopes.Select(e => e.Design))
         {
-            var read = DesignReader.Read(spec);
-            var made = Sizer.Size(read.Design, read.Target);
-            var thick = made.Parameters.Single(p => p.Parameter.Id == "thick").Value;
+            var read = Reader.Read(spec);
+            var made = Card.Of(read.Design, read.Target, TestContext.Current.CancellationToken);
+            var thick = made.Figures.Parameters.Single(p => p.Parameter.Id == "thick").Value;
             Assert.Equal(card.Closed.Thickness, $"{Math.Round(thick.Millimetres, 1):0.0} mm");
 
             // The room round the card, an eighth, and its thickness.
-            Assert.True(made.ClosedWidth.Units >= card.Closed.Width.Units + Length.In(1, 8).Units + thick.Units);
-            Assert.True(made.ClosedHeight.Units >= card.Closed.Height.Units + Length.In(1, 8).Units + thick.Units);
+            Assert.True(made.Closed.Width.Units >= card.Closed.Width.Units + Length.In(1, 8).Units + thick.Units);
+            Assert.True(made.Closed.Height.Units >= card.Closed.Height.Units + Length.In(1, 8).Units + thick.Units);
         }
 
         // For a card in inches it is told in inches, for one in millimetres in millimetres.
-        Assert.All(card.Envelopes, e => Assert.Equal("6x6in", e.Format));
-        Assert.All((await _client.Ask<FoldingView>("/api/bench/poses", new BenchRequest(Spec("plain-fold", "a6-iso")))).Envelopes, e => Assert.Equal("105x148mm", e.Format));
-        Assert.Empty((await _client.Ask<FoldingView>("/api/bench/poses", new BenchRequest(Spec("envelope")))).Envelopes);
+        Assert.All(card.Envelopes, e => Assert.Equal("6x6in", e.Design.Format));
+        Assert.All((await _client.Ask<FoldingView>("/api/folding", Spec("plain-fold", "a6-iso"))).Envelopes, e => Assert.Equal("105x148mm", e.Design.Format));
+        Assert.Empty((await _client.Ask<FoldingView>("/api/folding", Spec("envelope"))).Envelopes);
     }
 
     [Fact]
     public async Task The_shelf_has_every_construction_with_what_one_looks_for_it_by()
     {
-        var shelf = (await _client.GetFromJsonAsync<ShelfView>("/api/shelf", JsonSerializerOptions.Web, TestContext.Current.CancellationToken))!;
+        var shelf = (await _client.GetFromJsonAsync<ShelfView>("/api/shelf", StrictJson.Options, TestContext.Current.CancellationToken))!;
         Assert.Equal(ConstructionLibrary.All.Select(c => c.Id), shelf.Cards.Select(c => c.Id));
         var by = shelf.Cards.ToDictionary(c => c.Id);
         Assert.Equal(("opens", 1, true, "simple"), (by["plain-fold"].Does, by["plain-fold"].Sheets, by["plain-fold"].GoesFlat, by["plain-fold"].Difficulty));

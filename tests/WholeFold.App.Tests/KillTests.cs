@@ -2,6 +2,7 @@ using System.Diagnostics;
 using System.Net;
 using System.Net.Sockets;
 using WholeFold.App.Features.Designs;
+using WholeFold.Core.Designs;
 using Xunit;
 
 namespace WholeFold.App.Tests;
@@ -30,7 +31,7 @@ public class KillTests
                         {
                             while (true)
                             {
-                                design = await client.Saved(design, design.State with { Name = $"Tandem {acknowledged + 1}" }, $"named {acknowledged + 1}");
+                                design = await client.Saved(design, new Take("name", $"Tandem {acknowledged + 1}"));
                                 acknowledged++;
                             }
                         }
@@ -66,7 +67,7 @@ public class KillTests
             var end = await lastClient.Design("tandem");
             for (var n = acknowledged; n > 0; n--)
             {
-                Assert.Equal($"named {n}", end.Undo);
+                Assert.Contains($"Tandem {n}", end.Undo, StringComparison.Ordinal);
                 end = await lastClient.Step(end, "undo");
             }
 

@@ -43,7 +43,7 @@ internal static class ServeCommand
             }
             catch (Exception e) when (e is IOException or System.Net.Sockets.SocketException)
             {
-                throw new InputProblemException("port.taken", "--port", $"{number} cannot be listened on: something else does, or there is no right to", $"a free port, such as --port {(number < 65535 ? number + 1 : 5080)}");
+                throw new StudioUnusableException($"Port {number} cannot be listened on: something else does, or there is no right to; take a free one, such as --port {(number < 65535 ? number + 1 : 5080)}.");
             }
 
             // A studio that cannot be used ends here, in one sentence (StudioUnusableException).

@@ -20,11 +20,6 @@ public sealed class Body<T> : IEndpointParameterMetadataProvider
     public static async ValueTask<Body<T>?> BindAsync(HttpContext context, ParameterInfo parameter)
     {
         ArgumentNullException.ThrowIfNull(context);
-        if (!context.Request.HasJsonContentType())
-        {
-            throw new BadHttpRequestException("This takes JSON.", StatusCodes.Status415UnsupportedMediaType);
-        }
-
         using var reader = new StreamReader(context.Request.Body);
         var text = await reader.ReadToEndAsync(context.RequestAborted);
         return new Body<T>(StrictJson.Read<T>(text, "", "request.unreadable", ExampleOf(typeof(T))));

@@ -51,7 +51,6 @@ internal sealed class ProblemHandler : IExceptionHandler
             title: "Changed elsewhere",
             detail: $"“{e.Current.Name}” was changed in another window meanwhile; this change was not stored.",
             extensions: new Dictionary<string, object?> { ["code"] = "design.stale", ["current"] = DesignEndpoints.View(e.Current) }),
-        BadHttpRequestException { StatusCode: StatusCodes.Status415UnsupportedMediaType } => Of(415, "Not in this form", "This takes JSON: send it as application/json.", "request.type"),
         BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Of(413, "Too much at once", "A request has at most a megabyte.", "request.size"),
         BadHttpRequestException e => TypedResults.Problem(
             statusCode: e.StatusCode,

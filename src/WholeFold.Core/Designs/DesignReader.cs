@@ -26,6 +26,11 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
     public ReadDesign Read(DesignSpec spec)
     {
         ArgumentNullException.ThrowIfNull(spec);
+        if (spec.WholeFold != DesignSpec.Newest)
+        {
+            throw new InputProblemException("design.version", "wholeFold", $"a design of version {spec.WholeFold} is not understood here", $"{DesignSpec.Newest}; a file of an older version is brought up when it is opened");
+        }
+
         var hand = Inventory.With(spec.Own);
         var family = FamilyOf(spec);
         var home = new Target(FormatOf(spec.Format, "format", hand), spec.Turn);

@@ -66,7 +66,7 @@ public static class StrictJson
         {
             var line = e.LineNumber is { } l && json.Contains('\n', StringComparison.Ordinal) ? $"line {l + 1}: " : "";
             var reason = json.AsSpan().Trim().IsEmpty ? "it is empty" : $"{line}this is not JSON that can be read{(e.BytePositionInLine is { } at ? $", from character {at + 1} on" : "")}";
-            throw new InputProblemException(code, place, reason, accepted);
+            throw new InputProblemException(code, Named(place), reason, accepted);
         }
     }
 
@@ -80,9 +80,12 @@ public static class StrictJson
         }
         catch (Exception e) when (e is JsonException or NotSupportedException or InvalidOperationException)
         {
-            throw new InputProblemException(code, place, "it is not of the shape that was expected", accepted);
+            throw new InputProblemException(code, Named(place), "it is not of the shape that was expected", accepted);
         }
     }
+
+    /// <summary>What comes from nowhere else is the body of a request.</summary>
+    private static string Named(string place) => place.Length == 0 ? "body" : place;
 
     private sealed class Gate(string code, string accepted)
     {
@@ -329,7 +332,7 @@ public static class StrictJson
             }
         }
 
-        private InputProblemException Problem(string place, string reason) => new(code, place.Length == 0 ? "body" : place, reason, accepted);
+        private InputProblemException Problem(string place, string reason) => new(code, Named(place), reason, accepted);
 
         private static string Join(string place, string name) => place.Length == 0 ? Short(name) : $"{place}.{Short(name)}";
 

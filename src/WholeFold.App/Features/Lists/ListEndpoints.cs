@@ -14,7 +14,7 @@ public sealed record ListRequest
     public required string Text { get; init; }
 
     /// <summary>The unit of bare numbers: in, cm or mm.</summary>
-    public required string Units { get; init; }
+    public string Units { get; init; } = "in";
 }
 
 public sealed record LikelyView(IReadOnlyList<SentencePart> Value, IReadOnlyList<SentencePart> Because);
