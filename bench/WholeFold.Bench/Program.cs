@@ -33,6 +33,12 @@ if (args is ["grid"])
     return;
 }
 
+if (args is ["worst", var many, var seed])
+{
+    WholeFold.Bench.Worst.Run(int.Parse(many, System.Globalization.CultureInfo.InvariantCulture), int.Parse(seed, System.Globalization.CultureInfo.InvariantCulture), Console.Out);
+    return;
+}
+
 if (args is ["closes"])
 {
     WholeFold.Bench.Closes.Run(Console.Out);

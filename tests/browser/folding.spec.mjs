@@ -2,22 +2,22 @@ import { expect, test } from "./studio.mjs";
 
 test("a construction is found on the shelf by what it does, begun, seen folding and put together", async ({ page }) => {
   await page.goto("/drawer");
-  await page.locator(".design").first().waitFor();
+  await page.locator("[data-part=design]").first().waitFor();
   await page.keyboard.press("s");
   await expect(page).toHaveURL(/shelf/);
-  await expect(page.locator(".shelf-item")).toHaveCount(27);
+  await expect(page.locator("[data-part=shelf-item]")).toHaveCount(27);
   await page.getByRole("textbox", { name: "Words" }).fill("twist");
-  await expect(page.locator(".shelf-item")).toHaveCount(2);
+  await expect(page.locator("[data-part=shelf-item]")).toHaveCount(2);
   await page.getByRole("textbox", { name: "Words" }).fill("");
   await page.getByRole("checkbox", { name: "one sheet" }).check();
   await page.getByRole("checkbox", { name: /flat in the post/ }).check();
   await page.getByRole("combobox", { name: "What it does" }).click();
   await page.getByRole("option", { name: "turns" }).click();
-  await expect(page.locator(".shelf-item b")).toHaveText(["Double swing", "Never-ending"]);
+  await expect(page.locator("[data-part=shelf-item] b")).toHaveText(["Double swing", "Never-ending"]);
 
   // It opens and shuts while one points at it.
-  const item = page.locator(".shelf-item").first();
-  const picture = () => item.locator(".shape").first().getAttribute("d");
+  const item = page.locator("[data-part=shelf-item]").first();
+  const picture = () => item.locator("[data-part=shape]").first().getAttribute("d");
   const still = await picture();
   await item.getByRole("button").hover();
   await expect.poll(picture).not.toBe(still);
@@ -25,17 +25,17 @@ test("a construction is found on the shelf by what it does, begun, seen folding 
   await expect(page).toHaveURL(/bench/);
 
   // The rails' creases are in two parts, and the swings are cut on three sides.
-  await expect(page.locator("g.score").first().locator("line.crease")).toHaveCount(2);
-  await expect(page.locator("path.opening.flap")).toHaveCount(4);
-  await page.locator(".format").first().focus();
+  await expect(page.locator("[data-part=score]").first().locator("[data-part=crease]")).toHaveCount(2);
+  await expect(page.locator("[data-kind=flap]")).toHaveCount(4);
+  await page.locator("[data-part=format]").first().focus();
   await page.keyboard.press("f");
   await expect(page.getByRole("heading", { name: "How it folds" })).toBeVisible();
-  const shape = () => page.locator(".folding-main .shape").last().getAttribute("d");
+  const shape = () => page.locator("[data-part=folding-main] [data-part=shape]").last().getAttribute("d");
   const before = await shape();
   await page.getByRole("slider", { name: "From closed to shown" }).press("Home");
   await expect.poll(shape).not.toBe(before);
   await expect(page.getByText("Putting it together")).toBeVisible();
-  await expect(page.locator(".folding-words ol li")).toHaveCount(3);
+  await expect(page.locator("[data-part=folding-words] ol li")).toHaveCount(3);
   await page.locator("body").press("Escape");
   await expect(page).toHaveURL(/bench/);
 });

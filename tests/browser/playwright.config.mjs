@@ -19,7 +19,7 @@ export default defineConfig({
   use: { actionTimeout: 10_000, baseURL: `http://127.0.0.1:${port}`, viewport: { width: 1280, height: 800 }, launchOptions: launch, colorScheme: "light" },
   webServer: {
     command: `dotnet ../../.build/app/wholefold.dll demo --no-open --port ${port} --data ${data}`,
-    url: `http://127.0.0.1:${port}/api/catalogue`,
+    url: `http://127.0.0.1:${port}/api/designs`,
     reuseExistingServer: false,
     timeout: 60_000,
   },

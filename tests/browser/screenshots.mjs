@@ -35,20 +35,20 @@ await picture("bench-small", "/bench/market-lanterns", {
   prepare: async (page) => {
     await page.keyboard.press("4");
     await page.waitForTimeout(300);
-    await page.locator(".bar").getByText("both", { exact: true }).click();
+    await page.locator("[data-part=bar]").getByText("both", { exact: true }).click();
   },
 });
 await picture("changed", "/bench/market-lanterns", {
   prepare: async (page) => {
     await page.keyboard.press("b");
-    await page.locator(".compared").waitFor();
+    await page.locator("[data-part=compared]").waitFor();
     await page.locator('[data-figure="base.scores[0]"] button').click();
   },
 });
 await picture("trade-off", "/bench/night-ferry", {
   prepare: async (page) => {
     await page.getByRole("button", { name: "what costs what" }).click();
-    await page.locator(".curve-plot").waitFor();
+    await page.locator("[data-part=curve-plot]").waitFor();
   },
 });
 await picture("sheet", "/sheet/market-lanterns");

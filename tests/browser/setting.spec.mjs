@@ -1,41 +1,39 @@
-import { expect, figure, settled, stored, test } from "./studio.mjs";
-
-const words = async (locator) => (await locator.innerText()).replace(/[\s\u2009]+/g, " ").trim();
+import { expect, figure, figureText, settled, shown, stored, test } from "./studio.mjs";
 
 test("other tools are put in place, what changes is shown with the reason, and a preference is one click", async ({ page }) => {
   await page.goto("/bench/market-lanterns");
   const { view: before } = await settled(page, "market-lanterns");
   await page.getByRole("button", { name: /^Tools/ }).click();
   await page.getByRole("menuitem", { name: /^Board in 5 mm/ }).click();
-  await expect(page.locator(".compared")).toContainText(/figures? changes? of/);
+  await expect(page.locator("[data-part=compared]")).toContainText(/figures? changes? of/);
   const was = before.ledger.flatMap((s) => s.rows).find((r) => r.figureId === "base.scores[0]");
   const row = figure(page, "base.scores[0]");
-  expect(await words(row.locator(".was"))).toBe(was.now.text);
+  expect(await shown(row.locator("[data-part=was]"))).toBe(figureText(was.now.text));
   await row.getByRole("button").click();
-  await expect(row.locator(".because")).toBeVisible();
-  await expect(row.locator(".said")).toContainText("so that the doors do not touch");
+  await expect(row.locator("[data-part=because]")).toBeVisible();
+  await expect(row.locator("[data-part=said]")).toContainText("so that the doors do not touch");
   await page.getByRole("button", { name: "done", exact: true }).click();
-  await expect(page.locator(".compared")).toHaveCount(0);
-  await expect(page.locator(".was")).toHaveCount(0);
+  await expect(page.locator("[data-part=compared]")).toHaveCount(0);
+  await expect(page.locator("[data-part=was]")).toHaveCount(0);
 
   await page.getByRole("button", { name: /^Tools/ }).click();
   await page.getByRole("menuitemcheckbox", { name: "one stop, then turn" }).click();
   await expect.poll(async () => (await stored(page, "market-lanterns")).state.prefer).toEqual(["one-stop"]);
   await page.keyboard.press("Escape");
-  await expect(page.locator(".order").first()).toContainText("turn it round");
+  await expect(page.locator("[data-part=order]").first()).toContainText("turn it round");
 });
 
 test("a trade-off is a curve to pick from, by pointer and by key", async ({ page }) => {
   await page.goto("/bench/night-ferry");
   await settled(page, "night-ferry");
   await page.getByRole("button", { name: "what costs what" }).click();
-  const points = page.locator(".curve").first().getByRole("button");
+  const points = page.locator("[data-part=curve]").first().getByRole("button");
   await expect(points.nth(2)).toBeVisible();
   const label = await points.last().getAttribute("aria-label");
   await points.last().focus();
   await page.keyboard.press("Enter");
   await expect.poll(async () => (await stored(page, "night-ferry")).undo).toMatch(/^depth to/);
-  await expect(page.locator(".curve").first().getByRole("button", { pressed: true })).toHaveAttribute("aria-label", label);
+  await expect(page.locator("[data-part=curve]").first().getByRole("button", { pressed: true })).toHaveAttribute("aria-label", label);
 });
 
 test("the sheet has both systems, and the bench is one key away", async ({ page }) => {
@@ -44,11 +42,11 @@ test("the sheet has both systems, and the bench is one key away", async ({ page 
   const { view } = await settled(page, made.id);
   await page.keyboard.press("p");
   await expect(page).toHaveURL(new RegExp(`sheet/${made.id}`));
-  await expect(page.locator(".sheet")).toBeVisible();
+  await expect(page.locator("[data-part=sheet]")).toBeVisible();
   const rows = view.ledger.flatMap((s) => s.rows);
-  await expect(page.locator(".sheet tbody tr")).toHaveCount(rows.length);
+  await expect(page.locator("[data-part=sheet] tbody tr")).toHaveCount(rows.length);
   for (const row of rows) {
-    expect(await words(page.locator(`tr[data-figure="${row.figureId}"] .num`).first())).toBe(row.now.text);
+    expect(await shown(page.locator(`tr[data-figure="${row.figureId}"] td:nth-child(3)`).first())).toBe(figureText(row.now.text));
   }
   await page.keyboard.press("Escape");
   await expect(page).toHaveURL(new RegExp(`bench/${made.id}`));
@@ -59,8 +57,8 @@ test("the wall shows every format at once, and any of them opens on the bench", 
   await page.goto(`/bench/${made.id}`);
   await settled(page, made.id);
   await page.keyboard.press("w");
-  await expect(page.locator(".wall-card")).toHaveCount(16);
-  await page.locator(".wall-card").filter({ has: page.locator("b", { hasText: /^A6 ISO$/ }) }).click();
+  await expect(page.locator("[data-part=wall-card]")).toHaveCount(16);
+  await page.locator("[data-part=wall-card]").filter({ has: page.locator("b", { hasText: /^A6 ISO$/ }) }).click();
   await expect(page).toHaveURL(new RegExp(`bench/${made.id}`));
   const { state } = await settled(page, made.id);
   expect(state.target).toBe("a6-iso");
@@ -68,23 +66,23 @@ test("the wall shows every format at once, and any of them opens on the bench", 
 
 test("a board and a card of one's own are kept, used, and refused where they cannot be", async ({ page }) => {
   await page.goto("/drawer");
-  await page.getByRole("region", { name: "Boards and cutters to hand" }).getByRole("button", { name: "add your own" }).click();
+  await page.getByRole("button", { name: "add a tool set of your own" }).click();
   const dialog = page.getByRole("dialog");
-  await dialog.getByRole("textbox", { name: "What you call it" }).fill("Board by the window");
-  await dialog.getByRole("textbox", { name: "From groove to groove" }).fill("3");
-  await dialog.getByRole("textbox", { name: "The board reaches" }).fill("12");
-  await dialog.getByRole("textbox", { name: "Finest mark of the trimmer" }).fill("1/8");
-  await dialog.getByRole("textbox", { name: "Finest mark of the ruler" }).fill("1/16");
+  await dialog.getByRole("textbox", { name: "name" }).fill("Board by the window");
+  await dialog.getByRole("textbox", { name: "groove to groove" }).fill("3");
+  await dialog.getByRole("textbox", { name: "board reaches to" }).fill("12");
+  await dialog.getByRole("textbox", { name: "trimmer’s finest mark" }).fill("1/8");
+  await dialog.getByRole("textbox", { name: "ruler’s finest mark" }).fill("1/16");
   await dialog.getByRole("button", { name: "Keep it in the drawer" }).click();
   await expect(dialog).toContainText("1/32 in to 1/2 in");
-  await dialog.getByRole("textbox", { name: "From groove to groove" }).fill("1/4");
+  await dialog.getByRole("textbox", { name: "groove to groove" }).fill("1/4");
   await dialog.getByRole("button", { name: "Keep it in the drawer" }).click();
   await expect(dialog).toHaveCount(0);
   await expect(page.getByRole("switch", { name: "Board by the window" })).toBeChecked();
 
-  await page.getByRole("region", { name: "Card and paper to hand" }).getByRole("button", { name: "add your own" }).click();
-  await page.getByRole("dialog").getByRole("textbox", { name: "What you call it" }).fill("Moss 250");
-  await page.getByRole("dialog").getByRole("textbox", { name: "Its thickness" }).fill("3.4mm/10");
+  await page.getByRole("button", { name: "add a stock of your own" }).click();
+  await page.getByRole("dialog").getByRole("textbox", { name: "name" }).fill("Moss 250");
+  await page.getByRole("dialog").getByRole("textbox", { name: "caliper" }).fill("3.4mm/10");
   await page.getByRole("dialog").getByRole("button", { name: "Keep it in the drawer" }).click();
   await expect(page.getByRole("switch", { name: "Moss 250" })).toBeChecked();
 

@@ -24,17 +24,26 @@ export const stored = async (page, id) => (await page.request.get(`/api/designs/
 /** What the core says about a design's bench. */
 export const bench = async (page, state) => (await page.request.post("/api/bench", { data: { design: state } })).json();
 
+/** A figure in one line, as it is written and read out. */
+export const figureText = ({ whole, numerator, denominator, unit, word }) =>
+  [whole, numerator == null ? "" : `${numerator}/${denominator}`, unit, word].filter(Boolean).join(" ");
+
+/** A sentence in one line. */
+export const sentenceText = (parts) => parts.map((p) => p.text ?? figureText(p.figure)).join("");
+
+/** What is on the page, without what only sets it nicely. */
+export const shown = async (locator) => (await locator.innerText()).replace(/[\s\u2009]+/g, " ").trim();
+
 /** Waits until the bench shows what is stored. */
 export async function settled(page, id) {
   let settledOn;
   await expect(async () => {
     const { state } = await stored(page, id);
     const view = await bench(page, state);
-    expect(await page.locator(".foot strong").innerText()).toBe(view.summary);
-    const target = view.strip.find((f) => f.target);
-    expect(await page.locator('.format[aria-pressed="true"] .format-name').innerText()).toBe(target.name);
+    expect(await shown(page.locator("[data-part=foot] strong"))).toBe(sentenceText(view.summary));
+    expect(await page.locator('[data-part=format][aria-pressed="true"] [data-part=format-name]').innerText()).toBe(view.target.name);
     for (const row of view.ledger.flatMap((s) => s.rows)) {
-      expect((await figure(page, row.figureId).locator(".now .fig").textContent()).trim()).toBe(row.now.text);
+      expect(await shown(figure(page, row.figureId).locator("[data-part=now] [data-fig]"))).toBe(figureText(row.now.text));
     }
     settledOn = { state, view };
   }).toPass();

@@ -15,9 +15,9 @@ for (const colorScheme of ["light", "dark"]) {
         expect(violations.map((v) => `${view}: ${v.id}: ${v.nodes.map((n) => `${n.html.slice(0, 120)} ${n.any[0]?.message ?? ""}`).join(" | ")}`)).toEqual([]);
       };
       await page.goto("/bench/night-ferry");
-      await page.locator("g.score").first().waitFor();
+      await page.locator("[data-part=score]").first().waitFor();
       await check("bench");
-      await page.locator(".row").nth(2).click();
+      await page.locator("[data-figure] > button").nth(2).click();
       await check("bench with reasons");
       await page.keyboard.press("?");
       await check("help");
@@ -30,11 +30,11 @@ for (const colorScheme of ["light", "dark"]) {
       await check("card and papers");
       await page.keyboard.press("Escape");
       await page.getByRole("button", { name: "what costs what" }).click();
-      await page.locator(".curve-plot").waitFor();
+      await page.locator("[data-part=curve-plot]").waitFor();
       await check("trade-off");
       await page.keyboard.press("Escape");
       await page.keyboard.press("b");
-      await page.locator(".compared").waitFor();
+      await page.locator("[data-part=compared]").waitFor();
       await check("what a change did");
       await page.getByRole("button", { name: /Other size/ }).click();
       await page.getByRole("textbox", { name: /Finished size/ }).fill("five");
@@ -43,22 +43,22 @@ for (const colorScheme of ["light", "dark"]) {
       await page.getByRole("alert").waitFor();
       await check("bench with an error");
       await page.goto("/bench/two-bicycles");
-      await page.locator("g.score").first().waitFor();
+      await page.locator("[data-part=score]").first().waitFor();
       await check("a card that grows");
       await page.goto("/sheet/night-ferry");
-      await page.locator(".sheet").waitFor();
+      await page.locator("[data-part=sheet]").waitFor();
       await check("sheet");
       await page.goto("/wall/night-ferry");
-      await page.locator(".wall-card").first().waitFor();
+      await page.locator("[data-part=wall-card]").first().waitFor();
       await check("wall");
       await page.goto("/folding/night-ferry");
-      await page.locator(".folding-main .shape").first().waitFor();
+      await page.locator("[data-part=folding-main] [data-part=shape]").first().waitFor();
       await check("how it folds");
       await page.goto("/shelf");
-      await page.locator(".shelf-item").first().waitFor();
+      await page.locator("[data-part=shelf-item]").first().waitFor();
       await check("shelf");
       await page.goto("/drawer");
-      await page.locator(".design").first().waitFor();
+      await page.locator("[data-part=design]").first().waitFor();
       await check("drawer");
       await page.keyboard.press("n");
       await page.getByRole("dialog").waitFor();
@@ -72,11 +72,11 @@ for (const colorScheme of ["light", "dark"]) {
       await page.getByText("does not come after").waitFor();
       await check("a list with findings");
       await page.keyboard.press("Escape");
-      for (const kind of ["Boards and cutters", "Card and paper"]) {
-        await page.getByRole("region", { name: `${kind} to hand` }).getByRole("button", { name: "add your own" }).click();
+      for (const kind of ["tool set", "stock"]) {
+        await page.getByRole("button", { name: `add a ${kind} of your own` }).click();
         await page.getByRole("button", { name: "Keep it in the drawer" }).click();
         await page.getByText("it has no name").waitFor();
-        await check(`${kind} of one's own, refused`);
+        await check(`a ${kind} of one's own, refused`);
         await page.keyboard.press("Escape");
       }
       await page.goto("/nowhere");

@@ -2,6 +2,7 @@ using System.CommandLine;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
+using WholeFold.Store;
 
 namespace WholeFold.App.Cli;
 

@@ -12,6 +12,9 @@ internal static class Conflicts
 {
     private const long Effort = 20_000;
 
+    /// <summary>No conflict, but that none is known.</summary>
+    private const string GivenUp = "search:given-up";
+
     /// <summary>Proven impossible. Where the search cannot tell within its effort the requirement is kept, so that what is
     /// named is always a true conflict, if now and then not the smallest.</summary>
     private static bool Impossible(Problem problem)
@@ -42,6 +45,11 @@ internal static class Conflicts
         }
 
         all.AddRange(poser.Pins.Select(p => new Conflict($"pin:{p.Key}", Words.Of($"{p.Key} set to {p.Value:u}"))));
+
+        if (!Impossible(poser.Pose(means)))
+        {
+            return [new Conflict(GivenUp, Words.Of($"the search was given up before it was known whether there are figures: set a figure less by hand, or take other tools"))];
+        }
 
         var dropped = new HashSet<string>();
         foreach (var conflict in all)

@@ -15,6 +15,9 @@ internal static class Feasibility
     private const double Zero = 1e-9, Contradiction = 1e-4;
     private const int MostPivots = 400;
 
+    /// <summary>What asking costs, beside a value that is tried.</summary>
+    public const int Effort = 10;
+
     public static bool MayHold(IReadOnlyList<Bound> bounds, long[] low, long[] high)
     {
         // x = low + y with y ≥ 0; each bound, divided by its denominator, as −a·y ≤ b + a·low; each upper end as y ≤ high − low.

@@ -21,15 +21,28 @@ public sealed record FeasibleRange(Length Min, Length Max, Length Step, IReadOnl
         var only = problem.OnlyUnknown!.Value;
 
         // The settable value nearest to an ideal, at least as great as a low end.
-        long? Nearest(long ideal, long low, long effort = long.MaxValue)
+        long? Nearest(long ideal, long low, long effort = Search.Budget / 8)
         {
             var asked = problem with { Effort = effort, Unknowns = [.. problem.Unknowns.Select((u, i) => i == only ? u with { Ideal = ideal, Low = low } : u)] };
             return Search.Solve(asked) is { } solution ? solution.Values[only] : null;
         }
 
-        if (Nearest(0, 0) is not { } min || Nearest(Length.In(30).Units, 0) is not { } max)
+        if (End(0) is not { } min || End(Length.In(30).Units) is not { } max)
         {
             return null;
+        }
+
+        long? End(long ideal)
+        {
+            try
+            {
+                return Nearest(ideal, 0);
+            }
+            catch (UndecidedException)
+            {
+                // A range whose ends are not soon found is not offered.
+                return null;
+            }
         }
 
         // A machine, or two systems at once, can set nearly anything: there the stops are those next to each fine mark.
@@ -41,7 +54,7 @@ public sealed record FeasibleRange(Length Min, Length Max, Length Step, IReadOnl
             var next = Math.Min(max, (new Length(at) + grid).Down(grid).Units);
             try
             {
-                at = next == max ? max : Nearest(next, next, many ? StopEffort : long.MaxValue) ?? max;
+                at = next == max ? max : Nearest(next, next, many ? StopEffort : Search.Budget / 8) ?? max;
                 stops.Add(new Length(at));
             }
             catch (UndecidedException)

@@ -65,6 +65,12 @@ public sealed record Figures
 
     public required Cost Cost { get; init; }
 
+    /// <summary>Null where these are proven to be the best; else how much better there may be some, at the most.</summary>
+    public Gap? Gap { get; init; }
+
+    /// <summary>How much the search looked into: the measure of its budget.</summary>
+    public long Effort { get; init; }
+
     /// <summary>The finished width and height that the search settled on.</summary>
     public required Length Width { get; init; }
 

@@ -94,8 +94,8 @@ internal sealed record Problem
 
     public bool CutsOnMarks { get; init; } = true;
 
-    /// <summary>How many values may be tried before the search gives up undecided; explanations set it, sizing never does.</summary>
-    public long Effort { get; init; } = long.MaxValue;
+    /// <summary>How much may be looked into before the search ends with the best it has found, or gives up.</summary>
+    public long Effort { get; init; } = Search.Budget / 2;
 
     /// <summary>Looked at on the way: whoever asked may have gone.</summary>
     public CancellationToken Cancel { get; init; }

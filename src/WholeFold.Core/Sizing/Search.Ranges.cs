@@ -17,9 +17,10 @@ internal sealed partial class Search
         var moved = true;
         for (var pass = 0; moved; pass++)
         {
+            Spend();
             if (pass == MostPasses)
             {
-                return Feasibility.MayHold(bounds, _low, _high);
+                return MayHold(bounds);
             }
 
             moved = false;
@@ -75,7 +76,7 @@ internal sealed partial class Search
 
         Put(sides, first);
         yield return Lost(first);
-        if (found() || !Feasibility.MayHold(bounds, _low, _high))
+        if (found() || !MayHold(bounds))
         {
             yield break;
         }
@@ -139,7 +140,7 @@ internal sealed partial class Search
             (_low[unknown], _high[unknown]) = (_values[unknown], _values[unknown]);
         }
 
-        var chance = Narrow(bounds) && Feasibility.MayHold(bounds, _low, _high);
+        var chance = Narrow(bounds) && MayHold(bounds);
         low.CopyTo(_low, 0);
         high.CopyTo(_high, 0);
         return chance;

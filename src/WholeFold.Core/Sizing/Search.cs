@@ -19,6 +19,9 @@ namespace WholeFold.Core.Sizing;
 /// </remarks>
 internal sealed partial class Search
 {
+    /// <summary>What all the searches of one sizing may cost together: some tenths of a second. Nearly all take a hundredth of it.</summary>
+    internal const long Budget = 250_000;
+
     /// <summary>The most scores that one piece can have.</summary>
     internal const int MostScores = 32;
 
@@ -26,20 +29,20 @@ internal sealed partial class Search
     private readonly long[] _values;
     private readonly long[] _low;
     private readonly long[] _high;
-    private long _effort;
+    private long _left;
 
     private Search(Problem problem)
     {
         _problem = problem;
         _values = new long[problem.Unknowns.Length];
-        _effort = problem.Effort;
+        _left = problem.Effort;
         _low = [.. problem.Unknowns.Select(u => u.Low)];
         _high = [.. problem.Unknowns.Select(u => u.High)];
     }
 
     /// <summary>The best values with their cost, or null where nothing satisfies the hard requirements.</summary>
-    /// <exception cref="UndecidedException">The effort was used up.</exception>
-    public static (long[] Values, Cost Cost)? Solve(Problem problem)
+    /// <exception cref="UndecidedException">The effort was used up before anything was found.</exception>
+    public static Solution? Solve(Problem problem)
     {
         var search = new Search(problem);
         if (!search.Narrow(problem.Bounds))
@@ -47,7 +50,7 @@ internal sealed partial class Search
             return null;
         }
 
-        var total = default(Cost);
+        var (total, gap) = (default(Cost), (Gap?)null);
         foreach (var component in search.Components())
         {
             // For the ends of one unknown's range, what is independent of it does not matter.
@@ -56,28 +59,36 @@ internal sealed partial class Search
                 continue;
             }
 
-            if (new Part(search, component).Solve() is not { } cost)
+            var part = new Part(search, component);
+            if (part.Solve() is not { } cost)
             {
                 return null;
             }
 
             total += cost;
+            gap = Gap.Of(gap, part.Gap);
         }
 
-        return (search._values, total);
+        return new Solution(search._values, total, gap, problem.Effort - search._left);
     }
 
-    private void Spend()
+    /// <summary>Counts what is looked into. The budget is in these and not in time, so that every machine finds the same.</summary>
+    private void Spend(int effort = 1)
     {
-        if (_effort-- == 0)
+        _left -= effort;
+        if (_left < 0)
         {
             throw new UndecidedException();
         }
 
-        if ((_effort & 0xFF) == 0)
-        {
-            _problem.Cancel.ThrowIfCancellationRequested();
-        }
+        _problem.Cancel.ThrowIfCancellationRequested();
+    }
+
+    /// <summary>Whether all bounds together leave anything.</summary>
+    private bool MayHold(IReadOnlyList<Bound> bounds)
+    {
+        Spend(Feasibility.Effort);
+        return Feasibility.MayHold(bounds, _low, _high);
     }
 
     /// <summary>The search of one component.</summary>
@@ -85,6 +96,9 @@ internal sealed partial class Search
     {
         /// <summary>After so many values with nothing found, the bounds are asked all together before one more is looked into.</summary>
         private const int Patience = 8;
+
+        /// <summary>What planning the settings costs, beside a value that is tried.</summary>
+        private const int EffortOfPlan = 10;
 
         private readonly Search _search;
         private readonly Problem _problem;
@@ -113,11 +127,39 @@ internal sealed partial class Search
             _bestValues = new long[_problem.Unknowns.Length];
         }
 
+        /// <summary>How much better there may be something, where the effort was used up with something found.</summary>
+        public Gap? Gap { get; private set; }
+
         public Cost? Solve()
+        {
+            try
+            {
+                Look();
+            }
+            catch (UndecidedException) when (_best is not null)
+            {
+                // All that would lose less size, or leave fewer scores off a groove, has been gone through by then.
+                Gap = new Gap(Math.Max(0, _best.Value.Shortfall - _given.Shortfall), Math.Max(0, _best.Value.OffGroove - _mostOff));
+            }
+
+            if (_best is null)
+            {
+                return null;
+            }
+
+            foreach (var u in _component.Unknowns)
+            {
+                _search._values[u] = _bestValues[u];
+            }
+
+            return _best;
+        }
+
+        private void Look()
         {
             if (_component.Bounds.Any(b => b.Form.B < 0 && b.Form.A.All(a => a == 0)))
             {
-                return null;
+                return;
             }
 
             // Off a groove as seldom as can be: none first, then one, and so on, inside or outside the loss of size.
@@ -143,18 +185,6 @@ internal sealed partial class Search
                     WithSizes(outer > 0 || most == 0 ? off : most);
                 }
             }
-
-            if (_best is null)
-            {
-                return null;
-            }
-
-            foreach (var u in _component.Unknowns)
-            {
-                _search._values[u] = _bestValues[u];
-            }
-
-            return _best;
         }
 
         /// <summary>The finished sizes are given: tries with ever more scores off a groove.</summary>
@@ -318,7 +348,7 @@ internal sealed partial class Search
             for (var tried = 0; below >= low || above <= high; tried++)
             {
                 _search.Spend();
-                if (tried == Patience && _best is null && !Feasibility.MayHold(_component.Bounds, _search._low, _search._high))
+                if (tried == Patience && _best is null && !_search.MayHold(_component.Bounds))
                 {
                     return;
                 }
@@ -339,7 +369,7 @@ internal sealed partial class Search
                 _search._high.CopyTo(_highs[i + 1], 0);
                 (_search._low[index], _search._high[index]) = (value, value);
                 var patient = tried < Patience || _best is not null;
-                if (_search.Narrow(_component.Bounds) && (patient || Feasibility.MayHold(_component.Bounds, _search._low, _search._high)))
+                if (_search.Narrow(_component.Bounds) && (patient || _search.MayHold(_component.Bounds)))
                 {
                     Value(i + 1, lattice, chosen, here);
                 }
@@ -351,6 +381,7 @@ internal sealed partial class Search
 
         private void Found(long distance)
         {
+            _search.Spend(EffortOfPlan);
             var cost = _given + _search.CostOf(_component) with { Distance = distance };
             if (cost.OffGroove > 0 && _search.MustBeOnStops)
             {
@@ -380,6 +411,19 @@ internal sealed partial class Search
             return false;
         }
     }
+}
+
+/// <summary>What a search found.</summary>
+/// <param name="Gap">Null where it is proven the least.</param>
+/// <param name="Effort">What it cost to find.</param>
+internal sealed record Solution(long[] Values, Cost Cost, Gap? Gap, long Effort);
+
+/// <summary>How much better than the best found there may be something that was not come to, at the most.</summary>
+/// <param name="Size">Of what is lost of the finished size, in units.</param>
+/// <param name="OffGroove">Of the scores off a groove.</param>
+public sealed record Gap(long Size, long OffGroove)
+{
+    internal static Gap? Of(Gap? one, Gap? other) => one is null ? other : other is null ? one : new Gap(one.Size + other.Size, one.OffGroove + other.OffGroove);
 }
 
 /// <summary>The search used up the effort it was given without finding out whether there is a solution.</summary>

@@ -21,7 +21,7 @@ public static class Sizer
     public static Figures Size(Design design, Target target, CancellationToken cancel = default) =>
         TrySize(design, target, cancel) ?? throw new NoFiguresException(ConflictsOf(design, target, cancel));
 
-    /// <summary>Of a case that has no figures: a smallest set of requirements that cannot hold together.</summary>
+    /// <summary>Of a case that has no figures: a smallest set of requirements that cannot hold together, or that it was given up.</summary>
     public static IReadOnlyList<Conflict> ConflictsOf(Design design, Target target, CancellationToken cancel = default) => Conflicts.Explain(PoserFor(design, target, carried: false, cancel), design.ToolsFor(target));
 
     /// <summary>Looks only whether every figure set by hand names a parameter and lies within its limits.</summary>
@@ -33,12 +33,28 @@ public static class Sizer
     public static Figures? TrySize(Design design, Target target, CancellationToken cancel = default)
     {
         // What was pinned at home stays hard where it can be set here; otherwise it is only wished for.
+        var (left, givenUp) = (Search.Budget, false);
+        Figures? Found(Poser poser, Means means)
+        {
+            // Of what is left one half each time, so that what comes after a search that was given up still has its share.
+            var given = left / 2;
+            try
+            {
+                return Solved(design, target, poser, means, given) is { } sized ? givenUp ? sized with { Gap = Gap.Of(sized.Gap, new Gap(0, 0)) } : sized : null;
+            }
+            catch (UndecidedException)
+            {
+                (left, givenUp) = (left - given, true);
+                return null;
+            }
+        }
+
         foreach (var carried in new[] { true, false })
         {
             var poser = PoserFor(design, target, carried, cancel);
             foreach (var means in new[] { Means.Usual, Means.Smaller })
             {
-                if (Solved(design, target, poser, means) is { } sized)
+                if (Found(poser, means) is { } sized)
                 {
                     return design.Prefer.WholeSheet ? WholeSheet.Use(sized, carried, cancel) ?? sized : sized;
                 }
@@ -52,8 +68,26 @@ public static class Sizer
 
         // Where nothing can be set even with every parameter free, figures are rounded. A pin alone is no reason to.
         var last = PoserFor(design, target, carried: false, cancel);
-        var hopeless = last.Pins.Count == 0 || !new[] { Means.Usual, Means.Smaller }.Any(m => Search.Solve(last.Pose(m, last.Pins.Keys.Select(p => $"pin:{p}").ToHashSet()) with { AnyWillDo = true }) is not null);
-        return hopeless && design.ToolsFor(target).RulerMarks.Count > 0 ? Solved(design, target, last, Means.Rounded) : null;
+        var free = last.Pins.Keys.Select(p => $"pin:{p}").ToHashSet();
+        if (design.ToolsFor(target).RulerMarks.Count == 0 || (last.Pins.Count > 0 && !new[] { Means.Usual, Means.Smaller }.All(m => IsHopeless(last.Pose(m, free)))))
+        {
+            return null;
+        }
+
+        return Found(last, Means.Rounded);
+    }
+
+    /// <summary>Proven to have no figures at all.</summary>
+    private static bool IsHopeless(Problem problem)
+    {
+        try
+        {
+            return Search.Solve(problem with { AnyWillDo = true, Effort = Search.Budget / 8 }) is null;
+        }
+        catch (UndecidedException)
+        {
+            return false;
+        }
     }
 
     /// <summary>The settable value of a parameter that is nearest to the one wished for, everything else as it is; null where there is none.</summary>
@@ -63,19 +97,27 @@ public static class Sizer
         foreach (var means in new[] { Means.Usual, Means.Smaller })
         {
             var problem = poser.Pose(means, only: parameter, onlyIdeal: wished.Units);
-            if (Search.Solve(problem) is { } solution)
+            try
             {
-                return new Length(solution.Values[problem.OnlyUnknown!.Value]);
+                if (Search.Solve(problem) is { } solution)
+                {
+                    return new Length(solution.Values[problem.OnlyUnknown!.Value]);
+                }
+            }
+            catch (UndecidedException)
+            {
+                // Where it is not soon known, there is no value to offer.
+                return null;
             }
         }
 
         return null;
     }
 
-    internal static Figures? Solved(Design design, Target target, Poser poser, Means means)
+    internal static Figures? Solved(Design design, Target target, Poser poser, Means means, long effort = Search.Budget / 8)
     {
-        var problem = poser.Pose(means);
-        return Search.Solve(problem) is { } solution ? Assemble(design, target, poser, problem, solution.Values, solution.Cost, means) : null;
+        var problem = poser.Pose(means) with { Effort = effort };
+        return Search.Solve(problem) is { } solution ? Assemble(design, target, poser, problem, solution, means) : null;
     }
 
     /// <summary>The values of one parameter that can be set, the other pins kept.</summary>
@@ -164,14 +206,14 @@ public static class Sizer
         construction.Parameters.FirstOrDefault(p => p.Id == name)
         ?? throw new InputProblemException("parameter.unknown", name, $"{construction.Id} has no parameter “{name}”", construction.WhatCanBeSet);
 
-    private static Figures Assemble(Design design, Target target, Poser poser, Problem problem, long[] solution, Cost cost, Means means)
+    private static Figures Assemble(Design design, Target target, Poser poser, Problem problem, Solution solution, Means means)
     {
         var construction = design.Construction;
         var tools = problem.Tools;
         var values = construction.Parameters.ToDictionary(p => Symbol.Parameter(p.Id), p => new Rational(poser.Ideals[p.Id].Nearest()));
-        for (var i = 0; i < solution.Length; i++)
+        for (var i = 0; i < solution.Values.Length; i++)
         {
-            values[problem.Unknowns[i].Symbol] = solution[i];
+            values[problem.Unknowns[i].Symbol] = solution.Values[i];
         }
 
         var explainer = new Explainer(construction, target, tools, poser, values);
@@ -183,7 +225,9 @@ public static class Sizer
             Target = target,
             Tools = tools,
             Means = means,
-            Cost = cost,
+            Cost = solution.Cost,
+            Gap = solution.Gap,
+            Effort = solution.Effort,
             Width = new Length(values[Symbol.Width].Nearest()),
             Height = new Length(values[Symbol.Height].Nearest()),
             Parameters = [.. construction.Parameters.Select(p => new SizedParameter(p, new Length(values[Symbol.Parameter(p.Id)].Nearest()), new Length(poser.Ideals[p.Id].Nearest()), poser.Pins.ContainsKey(p.Id)))],

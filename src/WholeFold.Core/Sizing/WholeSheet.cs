@@ -28,9 +28,16 @@ internal static class WholeSheet
 
                 var wish = new Wish((parameter.Value + left).Units, Words.Of($"what is left of the sheet's {length}, so that it need not be cut to length"));
                 var poser = Sizer.PoserFor(sized.Design, sized.Target, carried, cancel, (parameter.Parameter.Id, wish), (piece.Piece.Id, length));
-                if (Sizer.Solved(sized.Design, sized.Target, poser, sized.Means) is { } whole && whole.Width == sized.Width && whole.Height == sized.Height)
+                try
                 {
-                    return whole;
+                    if (Sizer.Solved(sized.Design, sized.Target, poser, sized.Means) is { } whole && whole.Width == sized.Width && whole.Height == sized.Height)
+                    {
+                        return whole;
+                    }
+                }
+                catch (UndecidedException)
+                {
+                    // Only a nicety: where it is not soon found the figures stay as they are.
                 }
             }
         }

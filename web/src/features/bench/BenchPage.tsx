@@ -35,8 +35,10 @@ export function BenchPage() {
 
   const formats = strip.data ?? [];
   // What was chosen last counts, which the view on the bench may not have caught up with.
+  const state = desk.desk?.design;
   const chosen = [...(desk.desk?.edits ?? [])].reverse().find((e) => e.edit === "convert");
-  const target = chosen?.edit === "convert" && chosen.format ? { format: chosen.format, turn: chosen.turn } : view?.target;
+  const format = (chosen?.edit === "convert" ? chosen.format : state?.target) ?? state?.format;
+  const target = formats.find((f) => f.format === format) ?? view?.target;
   const pick = (format: StripFormat | undefined) => {
     if (format && format.format !== target?.format) {
       commit([convert(format.format, format.turn)]);
@@ -46,7 +48,12 @@ export function BenchPage() {
     const at = formats.findIndex((f) => f.format === target?.format);
     pick(formats[Math.min(formats.length - 1, Math.max(0, at + by))]);
   };
-  const turn = () => target && commit([convert(target.format, !target.turn)]);
+  const turn = () => {
+    const turned = chosen?.edit === "convert" ? chosen.turn : state?.target ? state.targetTurn : state?.turn;
+    if (target) {
+      commit([convert(target.format, !turned)]);
+    }
+  };
   const tools = inventory.data?.kinds.find((k) => k.id === "tools")?.things ?? [];
   const toolsToHand = tools.filter((t) => t.toHand || ["both", "ruler", "machine"].includes(t.id));
   const nextTools = () => {

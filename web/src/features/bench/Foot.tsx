@@ -9,7 +9,8 @@ export function Foot({ view }: { view: BenchView }) {
       <strong aria-live="polite">
         <Sentence parts={view.summary} />
       </strong>
-      <ul>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: where much was found it scrolls, so the keyboard must reach it */}
+      <ul tabIndex={0} aria-label="What was found">
         {view.stuck?.conflicts.map((c) => (
           <li key={sentenceText(c)} className={s.error}>
             <Sentence parts={c} />

@@ -17,6 +17,16 @@ export const idOf = (name: string) =>
     .replace(/^-+|-+$/g, "")
     .slice(0, 40);
 
+/** An id that no other thing of its kind has: keeping one thing must not put another out. */
+export function freeId(name: string, taken: string[]): string {
+  const id = idOf(name) || "unnamed";
+  let free = id;
+  for (let n = 2; taken.includes(free); n++) {
+    free = `${id.slice(0, 36)}-${n}`;
+  }
+  return free;
+}
+
 /** What was typed, as it is written down: what was left empty is left out, a number is one. */
 export function written(fields: Field[], values: Values, id: string): Record<string, unknown> {
   const thing: Record<string, unknown> = { id };
@@ -68,7 +78,17 @@ export function ThingForm({
     <form
       className={s.form}
       onSubmit={form.onSubmit((values) =>
-        keep.mutate(written(kind.fields, values, thing?.id ?? idOf(String(values.name ?? "")))),
+        keep.mutate(
+          written(
+            kind.fields,
+            values,
+            thing?.id ??
+              freeId(
+                String(values.name ?? ""),
+                kind.things.map((t) => t.id),
+              ),
+          ),
+        ),
       )}
     >
       {kind.fields.map((field) => {
