@@ -29,7 +29,10 @@ internal static class Conflicts
         }
     }
 
-    public static IReadOnlyList<Conflict> Explain(Poser poser, ToolSet tools)
+    /// <summary>As it is told: what sounds the same is told once.</summary>
+    public static IReadOnlyList<Conflict> Explain(Poser poser, ToolSet tools) => [.. Smallest(poser, tools).DistinctBy(c => c.Text.In(DisplayUnit.Millimetre))];
+
+    public static IReadOnlyList<Conflict> Smallest(Poser poser, ToolSet tools)
     {
         const Means means = Means.Smaller;
         var all = new List<Conflict>
@@ -61,7 +64,7 @@ internal static class Conflicts
             }
         }
 
-        var kept = all.Where(c => !dropped.Contains(c.Id)).DistinctBy(c => c.Text.In(DisplayUnit.Millimetre)).ToList();
+        var kept = all.Where(c => !dropped.Contains(c.Id)).ToList();
         return kept.Count > 0 ? kept : [new Conflict("format", Words.Of($"the finished size itself has no mark on these tools"))];
     }
 }

@@ -10,19 +10,14 @@ using Xunit;
 
 namespace WholeFold.Core.Tests.Sizing;
 
-/// <summary>What holds for every construction in every format with every tool set.</summary>
-public class Laws
+/// <summary>What holds for every construction in every format, with each of some ways to work; a class each, so that they run side by side.</summary>
+public abstract class Laws(string tools, string caliper, string priority)
 {
-    public static TheoryData<string, string, string> Ways => new()
-    {
-        { "imperial-eighths", "0.34mm", "format" }, { "imperial-eighths", "0.8mm", "board" }, { "imperial-eighths", "0.1mm", "proportions" },
-        { "metric-5mm", "0.34mm", "format" }, { "metric-5mm", "0.8mm", "board" }, { "metric-5mm", "0.1mm", "proportions" },
-        { "both", "0.34mm", "format" }, { "ruler", "0.34mm", "format" }, { "machine", "0.34mm", "format" }, { "machine", "0.8mm", "board" },
-    };
+    /// <summary>One in so many is sized a second time.</summary>
+    private const int Again = 12;
 
-    [Theory]
-    [MemberData(nameof(Ways))]
-    public void Hold_for_every_construction_and_format(string tools, string caliper, string priority)
+    [Fact]
+    public void Hold_for_every_construction_and_format()
     {
         var sizedCount = 0;
         foreach (var spec in Support.Grid(tools, caliper, priority))
@@ -41,7 +36,10 @@ public class Laws
             EveryFigureIsSettableAsItSays(sized, name);
             IdealPlusStepsIsTheResult(sized, name);
             ClosesWithinItsFormat(sized, name);
-            Assert.Equal(SizedJson.Write(sized, read.Unit), SizedJson.Write(Card.Of(read.Design, read.Target), read.Unit));
+            if (sizedCount % Again == 0)
+            {
+                Assert.Equal(SizedJson.Write(sized, read.Unit), SizedJson.Write(Card.Of(read.Design, read.Target), read.Unit));
+            }
         }
 
         Assert.True(sizedCount > 180, $"only {sizedCount} could be sized");
@@ -154,3 +152,23 @@ public class Laws
         Assert.True(sized.Figures.Height <= sized.Target.Height && sized.Figures.Height >= sized.Target.Height - slack, name);
     }
 }
+
+public sealed class LawsOfEighths() : Laws("imperial-eighths", "0.34mm", "format");
+
+public sealed class LawsOfEighthsOnGroovesInHeavyCard() : Laws("imperial-eighths", "0.8mm", "board");
+
+public sealed class LawsOfEighthsInProportionInThinPaper() : Laws("imperial-eighths", "0.1mm", "proportions");
+
+public sealed class LawsOfFiveMillimetres() : Laws("metric-5mm", "0.34mm", "format");
+
+public sealed class LawsOfFiveMillimetresOnGroovesInHeavyCard() : Laws("metric-5mm", "0.8mm", "board");
+
+public sealed class LawsOfFiveMillimetresInProportionInThinPaper() : Laws("metric-5mm", "0.1mm", "proportions");
+
+public sealed class LawsOfBothBoards() : Laws("both", "0.34mm", "format");
+
+public sealed class LawsOfARuler() : Laws("ruler", "0.34mm", "format");
+
+public sealed class LawsOfAMachine() : Laws("machine", "0.34mm", "format");
+
+public sealed class LawsOfAMachineInHeavyCard() : Laws("machine", "0.8mm", "board");

@@ -60,7 +60,7 @@ public class OracleTests
     {
         var stock = Inventory.Shipped.Find<Stock>("card-270")!;
         var poser = new Poser(construction, target, tools, Support.PapersOf(stock), priority, prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
-        var problem = poser.Pose(Means.Usual);
+        var problem = poser.Pose(Means.Usual) with { Effort = long.MaxValue };
         var found = Search.Solve(problem);
         Oracle Judged() => new(construction, target, tools, stock, new CostOrder(priority, prefer.OneStop), prefer.NoSixteenths);
         if (found is not { } solution)

@@ -1,0 +1,83 @@
+using System.Diagnostics;
+using WholeFold.Core.Cards;
+using WholeFold.Core.Input;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+using Xunit;
+
+namespace WholeFold.Core.Tests.Sizing;
+
+/// <summary>No design, whatever its tools and wishes, keeps the search at work for long.</summary>
+public class BudgetTests
+{
+    [Fact]
+    public void What_kept_a_search_busy_for_minutes_ends_with_the_best_found_and_says_so()
+    {
+        foreach (var spec in RandomDesigns.Known)
+        {
+            var watch = Stopwatch.StartNew();
+            var card = Support.Try(spec);
+            Assert.True(watch.ElapsedMilliseconds < 5_000, $"{spec.Named()}: {watch.ElapsedMilliseconds} ms");
+            Assert.True(card is null || card.Figures.Effort <= Search.Budget, spec.Named());
+        }
+
+        var unproven = Support.Size(RandomDesigns.Known[0]);
+        Assert.NotNull(unproven.Figures.Gap);
+        Assert.Contains(unproven.Checks, c => c.Id == "not-proven-best" && c.Text.In(DisplayUnit.Millimetre).Contains("not proven the best", StringComparison.Ordinal));
+        Assert.All(unproven.Pieces, p => Assert.True(unproven.Figures.Tools.OnCutMark(p.Width.Value)));
+    }
+
+    [Fact]
+    public void Of_random_designs_hardly_any_meets_the_budget_and_all_say_the_same_again()
+    {
+        var random = new RandomDesigns(8);
+        var (sized, unproven) = (0, 0);
+        for (var i = 0; i < 900; i++)
+        {
+            var spec = random.Next();
+            try
+            {
+                var read = Support.Reader.Read(spec);
+                if (Sizer.TrySize(read.Design, read.Target) is not { } figures)
+                {
+                    continue;
+                }
+
+                sized++;
+                unproven += figures.Gap is null ? 0 : 1;
+                if (figures.Gap is not null)
+                {
+                    // The budget counts what is looked into and not the time, so it ends at the same place every time.
+                    Assert.Equal(figures.All.Select(f => f.Value), Sizer.TrySize(read.Design, read.Target)!.All.Select(f => f.Value));
+                }
+            }
+            catch (InputProblemException)
+            {
+                // A figure set by hand that this construction cannot have.
+            }
+        }
+
+        Assert.True(sized > 500, $"only {sized} sized");
+        Assert.True(unproven * 100 < sized, $"{unproven} of {sized} not proven");
+    }
+
+    [Fact]
+    public void Where_it_is_not_known_whether_there_are_figures_it_says_that_it_gave_up()
+    {
+        // Of a problem with next to no budget nothing is known; a proven one is told as a conflict.
+        var read = Support.Reader.Read(Support.Spec("tier-scene", "5x7"));
+        var poser = Sizer.PoserFor(read.Design, read.Target, carried: false, TestContext.Current.CancellationToken);
+        Assert.Throws<UndecidedException>(() => Search.Solve(poser.Pose(Means.Usual) with { Effort = 3 }));
+        var stuck = Attempt.Of(Support.Reader.Read(Support.Spec("winged-lock-gatefold", "5x5", "centre=3/4", "pad=5/8")).Design, read.Target with { Format = read.Target.Format });
+        Assert.DoesNotContain(stuck.Conflicts, c => c.Id == "search:given-up");
+    }
+
+    [Fact]
+    public void A_search_that_nobody_waits_for_ends()
+    {
+        var read = Support.Reader.Read(RandomDesigns.Known[0]);
+        using var gone = new CancellationTokenSource();
+        gone.Cancel();
+        Assert.Throws<OperationCanceledException>(() => Sizer.TrySize(read.Design, read.Target, gone.Token));
+    }
+}
