@@ -23,8 +23,8 @@ public sealed class ConstructionReader
     /// <summary>The most pieces that are cut alike.</summary>
     public const int MostAlike = 20;
 
-    // Beyond these a product of three could run over a whole number of 64 bits.
-    private const long GreatestNumerator = 1_000_000_000, GreatestDenominator = 1_000_000;
+    // Beyond these a length times a ratio, over a common denominator, could run over a whole number of 64 bits.
+    private const long GreatestNumerator = 1_000_000_000, GreatestDenominator = 8_000_000;
 
     private const string Example = "a construction as wholefold writes it; its schema is docs/construction.schema.json";
 
