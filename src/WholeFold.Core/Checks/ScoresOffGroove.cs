@@ -10,7 +10,7 @@ internal sealed class ScoresOffGroove : ICheck
 {
     public IEnumerable<Check> Find(ICard card)
     {
-        var off = card.Figures.Pieces.SelectMany(p => p.AllScores).Where(s => s.Figure.Setting.How is SetBy.Between or SetBy.Fold).Select(s => s.Figure).ToList();
+        var off = card.Figures.Pieces.SelectMany(p => p.AllScores).Where(s => s.Figure.Setting is Setting.FromGroove or Setting.FoldedTo).Select(s => s.Figure).ToList();
         if (off.Count > 0 && card.Figures.Tools.HasBoard)
         {
             yield return new Check(

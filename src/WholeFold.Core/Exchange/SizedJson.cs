@@ -85,7 +85,12 @@ public static class SizedJson
     public static SizedJsonDocument Document(Card card, DisplayUnit unit)
     {
         var sized = card.Figures;
-        SettingJson Set(Setting s) => new(Name(s.How), LengthJson.Of(s.At), s.Groove is { } g ? LengthJson.Of(g) : null, s.Offset is { } o ? LengthJson.Of(o) : null, s.In(unit));
+        SettingJson Set(Setting s) => s switch
+        {
+            Setting.FromGroove g => new(Name(s.How), LengthJson.Of(s.At), LengthJson.Of(g.Groove), LengthJson.Of(g.Offset), s.In(unit)),
+            Setting.ByDie d => new(Name(s.How), LengthJson.Of(s.At), LengthJson.Of(d.Score), LengthJson.Of(d.Offset), s.In(unit)),
+            _ => new(Name(s.How), LengthJson.Of(s.At), null, null, s.In(unit)),
+        };
         static IReadOnlyList<LengthJson> Spot(Point point) => [LengthJson.Of(point.X), LengthJson.Of(point.Y)];
         var parameters = new Dictionary<string, object>();
         foreach (var (choice, value) in sized.Construction.Choices)

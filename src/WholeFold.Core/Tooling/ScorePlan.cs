@@ -45,7 +45,7 @@ public sealed record ScorePlan(IReadOnlyList<Setting> Settings, IReadOnlyList<Pa
             var reading = lay is Lay.TurnedRound or Lay.TurnedOver ? width - at : at;
             foreach (var noFine in new[] { false, true })
             {
-                if (Setting.ForScore(tools, reading, width, lay, noFine) is { } way && (!noFine || way.How == SetBy.Fold))
+                if (Setting.ForScore(tools, reading, width, lay, noFine) is { } way && (!noFine || way is Setting.FoldedTo))
                 {
                     yield return way;
                 }

@@ -69,33 +69,187 @@ public enum Lay
 /// <summary>Two ticks that a ruler joins, each by its distance from the piece's left edge and from its foot.</summary>
 public sealed record TickPair(Length FromX, Length FromY, Length ToX, Length ToY);
 
-/// <summary>How one figure is set: where the stop or the stylus goes, how the piece lies, from which groove it is measured.</summary>
+/// <summary>How one figure is set: one of the cases below, each with what it needs and nothing else.</summary>
 /// <param name="At">The position to set: for a turned score the figure read off the board; for a folded one the line that the edge goes to.</param>
-/// <param name="Groove">The groove to measure from, where it is set between grooves.</param>
-/// <param name="Offset">From that groove, negative where short of it.</param>
-/// <param name="FarEdge">For a folded one, that the line is measured from the other edge, which is folded to it.</param>
-/// <param name="OfCut">True for a cut, which is set on the trimmer and not on the board.</param>
-/// <param name="From">Where a cut inside a sheet begins along its line; <paramref name="To"/> where it ends.</param>
-/// <param name="Ticks">Of a slanting score, the two ticks that the ruler joins, each from the piece's left edge and from its foot.</param>
-public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length? Offset = null, Lay Lay = Lay.AsItLies, bool FarEdge = false, bool OfCut = false, Length From = default, Length To = default, TickPair? Ticks = null)
+/// <param name="Lay">How the piece lies meanwhile.</param>
+public abstract record Setting(Length At, Lay Lay = Lay.AsItLies)
 {
+    public abstract SetBy How { get; }
+
+    /// <summary>The setting in few words: <c>groove</c>, <c>turned, 2 3/8</c>, <c>1/16 inside 2 1/2</c>.</summary>
+    public abstract Words Text { get; }
+
+    /// <summary>The same as a colleague says it, after the figure: "between grooves, so just inside 2 1/2".</summary>
+    public Words Spoken => Words.Of($"{Lay switch { Lay.TurnedRound => "turn the piece round, ", Lay.TurnedOver => "turn the piece over, ", Lay.HeadOverHeels => "turn the piece over head over heels, ", _ => "" }}{Where}");
+
+    /// <summary>Where stop, stylus or knife go, as it is said aloud.</summary>
+    protected abstract Words Where { get; }
+
+    /// <summary>How the piece lies, before what is set.</summary>
+    protected string Lies => Lay switch { Lay.TurnedRound => "turned, ", Lay.TurnedOver => "turned over, ", Lay.HeadOverHeels => "head over heels, ", _ => "" };
+
+    public string In(DisplayUnit unit) => Text.In(unit);
+
+    /// <summary>Scored on a groove of the board.</summary>
+    public sealed record OnGroove(Length At, Lay Lay) : Setting(At, Lay)
+    {
+        public override SetBy How => Lay switch { Lay.AsItLies => SetBy.Direct, Lay.TurnedRound => SetBy.Turned, _ => SetBy.Mirrored };
+
+        public override Words Text => Lay == Lay.AsItLies ? Words.Of($"groove") : Words.Of($"{Lies}{At}");
+
+        protected override Words Where => Lay == Lay.AsItLies ? Words.Of($"on a groove") : Words.Of($"{At} is on a groove");
+    }
+
+    /// <summary>Cut on the trimmer's mark.</summary>
+    public sealed record OnTrimmer(Length At) : Setting(At)
+    {
+        public override SetBy How => SetBy.Direct;
+
+        public override Words Text => Words.Of($"trimmer");
+
+        protected override Words Where => Words.Of($"on the trimmer's mark");
+    }
+
+    /// <summary>Between grooves, measured from the nearest.</summary>
+    public sealed record FromGroove(Length At, Length Groove, Lay Lay) : Setting(At, Lay)
+    {
+        /// <summary>Negative where short of the groove.</summary>
+        public Length Offset => At - Groove;
+
+        public override SetBy How => SetBy.Between;
+
+        public override Words Text => Words.Of($"{Lies}{Offset.Abs()} {Side} {Groove}");
+
+        // "Just" is a sixteenth or a millimetre at the most; more is said as a figure.
+        protected override Words Where => Words.Of($"between grooves, so {(Offset.Abs() <= Length.In(1, 16) ? Words.Of($"just") : Words.Of($"{Offset.Abs()}"))} {Side} {Groove}");
+
+        private string Side => Offset.Units < 0 ? "inside" : "past";
+    }
+
+    /// <summary>With the trimmer's scoring blade.</summary>
+    public sealed record ByBlade(Length At, Lay Lay) : Setting(At, Lay)
+    {
+        public override SetBy How => SetBy.Trimmer;
+
+        public override Words Text => Words.Of($"{Lies}scoring blade, {At}");
+
+        protected override Words Where => Words.Of($"with the trimmer's scoring blade at {At}");
+    }
+
+    /// <summary>An edge folded to a light line.</summary>
+    /// <param name="FarEdge">Whether the line is measured from the other edge, which is folded to it.</param>
+    public sealed record FoldedTo(Length At, bool FarEdge, Lay Lay) : Setting(At, Lay)
+    {
+        public override SetBy How => SetBy.Fold;
+
+        public override Words Text => Words.Of($"{Lies}fold {Edge} edge to a line {At} from it");
+
+        protected override Words Where => Words.Of($"fold {Edge} edge to a light line {At} from it, which needs no smaller mark");
+
+        private string Edge => FarEdge ? "the far" : "the near";
+    }
+
+    /// <summary>With ruler and stylus, where there is no board.</summary>
+    public sealed record ByRuler(Length At, Lay Lay) : Setting(At, Lay)
+    {
+        public override SetBy How => SetBy.Ruler;
+
+        public override Words Text => Lay == Lay.AsItLies ? Words.Of($"by ruler") : Words.Of($"{Lies}{At} by ruler");
+
+        protected override Words Where => Lay == Lay.AsItLies ? Words.Of($"by ruler and stylus") : Words.Of($"{At} by ruler and stylus");
+    }
+
+    /// <summary>With a ruler laid from tick to tick, for what slants.</summary>
+    public sealed record TickToTick(Length At, TickPair Ticks) : Setting(At)
+    {
+        public override SetBy How => SetBy.Ticks;
+
+        public override Words Text => Words.Of($"ticks at {Ticks.FromX} by {Ticks.FromY} and {Ticks.ToX} by {Ticks.ToY}");
+
+        protected override Words Where => Words.Of($"a tick {Ticks.FromX} from the left and {Ticks.FromY} from the foot, another {Ticks.ToX} and {Ticks.ToY}, and the ruler from tick to tick");
+    }
+
+    /// <summary>A line inside a sheet or in from its edge, cut from one figure to another.</summary>
+    /// <param name="With">What with: start and stop, in a groove, or scissors.</param>
+    public sealed record Stretch(Length At, SetBy With, Length From, Length To) : Setting(At)
+    {
+        public override SetBy How => With;
+
+        public override Words Text => With switch
+        {
+            SetBy.Scissors => Words.Of($"scissors, {From} to {To}"),
+            SetBy.InGroove => Words.Of($"in the groove, {From} to {To}"),
+            _ => Words.Of($"from {From} to {To}"),
+        };
+
+        protected override Words Where => With switch
+        {
+            SetBy.Scissors => Words.Of($"with scissors along a pencil line from {From} to {To}"),
+            SetBy.InGroove => Words.Of($"with a knife in the groove, from {From} and from {To} inwards"),
+            _ => Words.Of($"start at {From} and stop at {To}, the corners finished with a knife"),
+        };
+    }
+
+    /// <summary>With a die whose edge is laid against a score of the piece.</summary>
+    public sealed record ByDie(Length At, Length Score) : Setting(At)
+    {
+        /// <summary>Of the die's edge from the score, negative where short of it.</summary>
+        public Length Offset => At - Score;
+
+        public override SetBy How => SetBy.Die;
+
+        public override Words Text => Words.Of($"die, its edge {(Offset == Length.Zero ? Words.Of($"on") : Words.Of($"{Offset.Abs()} {(Offset.Units < 0 ? "before" : "past")}"))} the score at {Score}");
+
+        protected override Words Where => Text;
+    }
+
+    /// <summary>With knife and metal rule, where the trimmer does not reach.</summary>
+    public sealed record ByKnife(Length At) : Setting(At)
+    {
+        public override SetBy How => SetBy.Knife;
+
+        public override Words Text => Words.Of($"knife and metal rule");
+
+        protected override Words Where => Words.Of($"longer than the trimmer cuts, so with knife and metal rule");
+    }
+
+    /// <summary>The sheet's own side, which is not cut at all.</summary>
+    public sealed record WholeSide(Length At) : Setting(At)
+    {
+        public override SetBy How => SetBy.Sheet;
+
+        public override Words Text => Words.Of($"the whole sheet");
+
+        protected override Words Where => Words.Of($"the sheet's own side, which need not be cut");
+    }
+
+    /// <summary>By a machine, to the unit.</summary>
+    public sealed record ByMachine(Length At, Lay Lay = Lay.AsItLies) : Setting(At, Lay)
+    {
+        public override SetBy How => SetBy.Machine;
+
+        public override Words Text => Words.Of($"by machine");
+
+        protected override Words Where => Words.Of($"by machine");
+    }
+
     /// <summary>The setting of a score that slants from one point of the piece to another.</summary>
     public static Setting ForSlant(ToolSet tools, Length fromX, Length fromY, Length toX, Length toY) =>
-        tools.Exact ? new Setting(SetBy.Machine, fromX) : new Setting(SetBy.Ticks, fromX, Ticks: new TickPair(fromX, fromY, toX, toY));
+        tools.Exact ? new ByMachine(fromX) : new TickToTick(fromX, new TickPair(fromX, fromY, toX, toY));
 
     /// <summary>The setting of a line that is cut inside a sheet.</summary>
     /// <param name="from">Where the knife begins, along the line.</param>
     /// <param name="alongTheBoard">Whether the line runs as the grooves do, so that one of them can guide the knife.</param>
-    public static Setting ForInnerCut(ToolSet tools, Length at, Length from, Length to, bool alongTheBoard) => new(
-        tools.Exact ? SetBy.Machine : alongTheBoard && tools.OnGroove(at) ? SetBy.InGroove : SetBy.StartStop, at, OfCut: true, From: from, To: to);
+    public static Setting ForInnerCut(ToolSet tools, Length at, Length from, Length to, bool alongTheBoard) =>
+        tools.Exact ? new ByMachine(at) : new Stretch(at, alongTheBoard && tools.OnGroove(at) ? SetBy.InGroove : SetBy.StartStop, from, to);
 
     /// <summary>The setting of one line of a notch, which begins at the piece's own edge.</summary>
-    public static Setting ForNotch(ToolSet tools, Length at, Length from, Length to) => new(tools.Exact ? SetBy.Machine : SetBy.Scissors, at, OfCut: true, From: from, To: to);
+    public static Setting ForNotch(ToolSet tools, Length at, Length from, Length to) => tools.Exact ? new ByMachine(at) : new Stretch(at, SetBy.Scissors, from, to);
 
     /// <summary>The setting of a cut.</summary>
     /// <param name="line">How long the line is that is cut.</param>
     public static Setting ForCut(ToolSet tools, Length at, Length line) =>
-        new(tools.Exact ? SetBy.Machine : line > tools.LongestCut ? SetBy.Knife : SetBy.Direct, at, OfCut: true);
+        tools.Exact ? new ByMachine(at) : line > tools.LongestCut ? new ByKnife(at) : new OnTrimmer(at);
 
     /// <summary>How else a line inside a sheet can be cut: beside a groove as well as in it, and by a die against the nearest score.</summary>
     /// <param name="scores">The scores that run as the line does; none where it runs across them.</param>
@@ -103,15 +257,14 @@ public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length
     {
         ArgumentNullException.ThrowIfNull(tools);
         ArgumentNullException.ThrowIfNull(chosen);
-        if (chosen.How == SetBy.InGroove)
+        if (chosen is Stretch { With: SetBy.InGroove } inGroove)
         {
-            yield return chosen with { How = SetBy.StartStop };
+            yield return inGroove with { With = SetBy.StartStop };
         }
 
         if (!tools.Exact && scores.Count > 0)
         {
-            var score = scores.MinBy(s => (s - chosen.At).Abs());
-            yield return chosen with { How = SetBy.Die, Groove = score, Offset = chosen.At - score };
+            yield return new ByDie(chosen.At, scores.MinBy(s => (s - chosen.At).Abs()));
         }
     }
 
@@ -122,17 +275,17 @@ public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length
     {
         if (tools.Exact)
         {
-            return new Setting(SetBy.Machine, reading, Lay: lay);
+            return new ByMachine(reading, lay);
         }
 
         if (tools.OnGroove(reading))
         {
-            return new Setting(lay switch { Lay.AsItLies => SetBy.Direct, Lay.TurnedRound => SetBy.Turned, _ => SetBy.Mirrored }, reading, Lay: lay);
+            return new OnGroove(reading, lay);
         }
 
         if (tools.OnStop(reading))
         {
-            return new Setting(SetBy.Trimmer, reading, Lay: lay);
+            return new ByBlade(reading, lay);
         }
 
         if (noFine && !tools.IsPlain(reading))
@@ -142,7 +295,7 @@ public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length
                 var line = 2 * (farEdge ? width - reading : reading);
                 if (line <= width && tools.IsPlain(line))
                 {
-                    return new Setting(SetBy.Fold, line, Lay: lay, FarEdge: farEdge);
+                    return new FoldedTo(line, farEdge, lay);
                 }
             }
         }
@@ -152,65 +305,6 @@ public sealed record Setting(SetBy How, Length At, Length? Groove = null, Length
             return null;
         }
 
-        return tools.NearestGroove(reading) is { } groove
-            ? new Setting(SetBy.Between, reading, groove, reading - groove, lay)
-            : new Setting(SetBy.Ruler, reading, Lay: lay);
+        return tools.NearestGroove(reading) is { } groove ? new FromGroove(reading, groove, lay) : new ByRuler(reading, lay);
     }
-
-    /// <summary>The setting in few words: <c>groove</c>, <c>turned, 2 3/8</c>, <c>1/16 inside 2 1/2</c>.</summary>
-    public string In(DisplayUnit unit) => Text.In(unit);
-
-    public Words Text
-    {
-        get
-        {
-            var lies = Lay switch { Lay.TurnedRound => "turned, ", Lay.TurnedOver => "turned over, ", Lay.HeadOverHeels => "head over heels, ", _ => "" };
-            return How switch
-            {
-                SetBy.Machine => Words.Of($"by machine"),
-                SetBy.Sheet => Words.Of($"the whole sheet"),
-                SetBy.Die => Words.Of($"die, its edge {(Offset!.Value == Length.Zero ? Words.Of($"on") : Words.Of($"{Offset.Value.Abs()} {(Offset.Value.Units < 0 ? "before" : "past")}"))} the score at {Groove!.Value}"),
-                SetBy.Knife => Words.Of($"knife and metal rule"),
-                SetBy.StartStop => Words.Of($"from {From} to {To}"),
-                SetBy.Scissors => Words.Of($"scissors, {From} to {To}"),
-                SetBy.InGroove => Words.Of($"in the groove, {From} to {To}"),
-                SetBy.Direct => OfCut ? Words.Of($"trimmer") : Words.Of($"groove"),
-                SetBy.Turned or SetBy.Mirrored => Words.Of($"{lies}{At}"),
-                SetBy.Trimmer => Words.Of($"{lies}scoring blade, {At}"),
-                SetBy.Ticks => Words.Of($"ticks at {Ticks!.FromX} by {Ticks.FromY} and {Ticks.ToX} by {Ticks.ToY}"),
-                SetBy.Fold => Words.Of($"{lies}fold {(FarEdge ? "the far" : "the near")} edge to a line {At} from it"),
-                SetBy.Between => Words.Of($"{lies}{Offset!.Value.Abs()} {(Offset.Value.Units < 0 ? "inside" : "past")} {Groove!.Value}"),
-                _ => lies.Length == 0 ? Words.Of($"by ruler") : Words.Of($"{lies}{At} by ruler"),
-            };
-        }
-    }
-
-    /// <summary>The same as a colleague says it, after the figure: "between grooves, so just inside 2 1/2".</summary>
-    public Words Spoken
-    {
-        get
-        {
-            var lies = Lay switch { Lay.TurnedRound => "turn the piece round, ", Lay.TurnedOver => "turn the piece over, ", Lay.HeadOverHeels => "turn the piece over head over heels, ", _ => "" };
-            var where = How switch
-            {
-                SetBy.Direct => OfCut ? Words.Of($"on the trimmer's mark") : Words.Of($"on a groove"),
-                SetBy.Turned or SetBy.Mirrored => Words.Of($"{At} is on a groove"),
-                SetBy.Between => Words.Of($"between grooves, so {(Near(Offset!.Value) ? Words.Of($"just") : Words.Of($"{Offset.Value.Abs()}"))} {(Offset.Value.Units < 0 ? "inside" : "past")} {Groove!.Value}"),
-                SetBy.Trimmer => Words.Of($"with the trimmer's scoring blade at {At}"),
-                SetBy.Ticks => Words.Of($"a tick {Ticks!.FromX} from the left and {Ticks.FromY} from the foot, another {Ticks.ToX} and {Ticks.ToY}, and the ruler from tick to tick"),
-                SetBy.Fold => Words.Of($"fold {(FarEdge ? "the far" : "the near")} edge to a light line {At} from it, which needs no smaller mark"),
-                SetBy.Sheet => Words.Of($"the sheet's own side, which need not be cut"),
-                SetBy.StartStop => Words.Of($"start at {From} and stop at {To}, the corners finished with a knife"),
-                SetBy.Scissors => Words.Of($"with scissors along a pencil line from {From} to {To}"),
-                SetBy.InGroove => Words.Of($"with a knife in the groove, from {From} and from {To} inwards"),
-                SetBy.Knife => Words.Of($"longer than the trimmer cuts, so with knife and metal rule"),
-                SetBy.Machine => Words.Of($"by machine"),
-                _ => Words.Of($"{(lies.Length == 0 ? "" : $"{At} ")}by ruler and stylus"),
-            };
-            return Words.Of($"{lies}{where}");
-        }
-    }
-
-    /// <summary>"Just" is a sixteenth or a millimetre at the most; more is said as a figure.</summary>
-    private static bool Near(Length offset) => offset.Abs() <= Length.In(1, 16);
 }

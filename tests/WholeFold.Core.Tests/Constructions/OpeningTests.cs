@@ -49,13 +49,13 @@ public class OpeningTests
                     {
                         lines++;
                         Assert.True(sized.Figures.Tools.Exact || edge.Value.IsOn(sized.Figures.Tools.OwnCutMark), $"{spec.Named()}: {edge.Id} at {edge.Value}");
-                        Assert.True(edge.Setting.How switch
+                        Assert.True(edge.Setting switch
                         {
-                            SetBy.Machine => sized.Figures.Tools.Exact,
-                            SetBy.InGroove => sized.Figures.Tools.OnGroove(edge.Value) && edge.Setting.From < edge.Setting.To,
-                            SetBy.StartStop => edge.Setting.From <= edge.Setting.To,
-                            SetBy.Direct => kind == CutKind.Divide,
-                            SetBy.Scissors => kind == CutKind.Notch && edge.Setting.From < edge.Setting.To,
+                            Setting.ByMachine => sized.Figures.Tools.Exact,
+                            Setting.Stretch { With: SetBy.InGroove } cut => sized.Figures.Tools.OnGroove(edge.Value) && cut.From < cut.To,
+                            Setting.Stretch { With: SetBy.StartStop } cut => cut.From <= cut.To,
+                            Setting.OnTrimmer => kind == CutKind.Divide,
+                            Setting.Stretch { With: SetBy.Scissors } cut => kind == CutKind.Notch && cut.From < cut.To,
                             _ => false,
                         });
                     }

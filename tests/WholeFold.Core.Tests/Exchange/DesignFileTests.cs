@@ -20,7 +20,7 @@ public class DesignFileTests
     {
         var design = DesignFile.Read(File(version), "design");
         Assert.Equal(DesignSpec.Newest, design.WholeFold);
-        Assert.Equal(("1 in", "window-board", "moss"), (Assert.Single(design.Adjustments).Value["depth"].Value, design.Tools, design.Stock));
+        Assert.Equal(("28 mm", "window-board", "moss"), (Assert.Single(design.Adjustments).Value["depth"].Value, design.Tools, design.Stock));
         Assert.Equal(DesignFile.State(design), DesignFile.State(DesignFile.Read(DesignFile.Write(design), "design")));
         Assert.Equal(2, Support.Size(design).Pieces.Count(p => p.Piece.Id != "base"));
 

@@ -80,12 +80,12 @@ public abstract class Laws(string tools, string caliper, string priority)
                     { How: SetBy.Direct, At: var at, Lay: var lay } => at == read && lay == Lay.AsItLies && OnBoard(at),
                     { How: SetBy.Turned, At: var at, Lay: var lay } => at == read && lay == Lay.TurnedRound && OnBoard(at),
                     { How: SetBy.Mirrored, At: var at, Lay: var lay } => at == read && lay is Lay.TurnedOver or Lay.HeadOverHeels && OnBoard(at),
-                    { How: SetBy.Between, At: var at, Groove: var groove, Offset: var offset } => at == read && tools.RulerMarks.Any(score.Value.IsOn) && groove + offset == at && OnBoard(groove!.Value),
+                    Setting.FromGroove { At: var at, Groove: var groove, Offset: var offset } => at == read && tools.RulerMarks.Any(score.Value.IsOn) && groove + offset == at && OnBoard(groove),
                     { How: SetBy.Trimmer, At: var at } => at == read && tools.TrimmerScores && tools.OnCutMark(at),
-                    { How: SetBy.Fold, At: var line, FarEdge: var far } => line == 2 * (far ? length - read : read) && line <= length && tools.IsPlain(line),
+                    Setting.FoldedTo { At: var line, FarEdge: var far } => line == 2 * (far ? length - read : read) && line <= length && tools.IsPlain(line),
                     { How: SetBy.Ruler, At: var at } => at == read && tools.RulerMarks.Any(score.Value.IsOn) && !tools.HasBoard,
                     { How: SetBy.Machine, At: var at } => at == read && tools.Exact,
-                    { How: SetBy.Ticks, Ticks: { } ticks } => sized.Figures.Means == Means.Rounded || new[] { ticks.FromX, ticks.FromY, ticks.ToX, ticks.ToY }.All(at => at == Length.Zero || at.IsOn(tools.OwnCutMark)),
+                    Setting.TickToTick { Ticks: var ticks } => sized.Figures.Means == Means.Rounded || new[] { ticks.FromX, ticks.FromY, ticks.ToX, ticks.ToY }.All(at => at == Length.Zero || at.IsOn(tools.OwnCutMark)),
                     _ => false,
                 };
                 Assert.True(holds, $"{name}: {score.Id} at {score.Value} cannot be set as it says: {score.Setting}");

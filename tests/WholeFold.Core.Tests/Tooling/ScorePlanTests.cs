@@ -98,14 +98,14 @@ public class ScorePlanTests
                 {
                     hows.Add(way.How);
                     var read = way.Lay is Lay.TurnedRound or Lay.TurnedOver ? width - at : at;
-                    var reached = way.How switch
+                    var reached = way switch
                     {
-                        SetBy.Between => way.Groove!.Value + way.Offset!.Value,
-                        SetBy.Fold => new Length((way.FarEdge ? (2 * width.Units) - way.At.Units : way.At.Units) / 2),
+                        Setting.FromGroove between => between.Groove + between.Offset,
+                        Setting.FoldedTo fold => new Length((fold.FarEdge ? (2 * width.Units) - way.At.Units : way.At.Units) / 2),
                         _ => way.At,
                     };
                     Assert.Equal(read, reached);
-                    Assert.True(way.How != SetBy.Between || tools.OnGroove(way.Groove!.Value), $"{way.Groove} is no groove");
+                    Assert.True(way is not Setting.FromGroove from || tools.OnGroove(from.Groove), $"{way} is from no groove");
                 }
             }
         }

@@ -24,7 +24,7 @@ public sealed class ConstructionReader
     public const int MostAlike = 20;
 
     // Beyond these a length times a ratio, over a common denominator, could run over a whole number of 64 bits.
-    private const long GreatestNumerator = 1_000_000_000, GreatestDenominator = 8_000_000;
+    private const long GreatestNumerator = 1_000_000_000, GreatestDenominator = 100_000_000;
 
     private const string Example = "a construction as wholefold writes it; its schema is docs/construction.schema.json";
 
@@ -270,6 +270,12 @@ public sealed class ConstructionReader
             }
 
             terms[Symbol.Parse(name)] = Number(ratio, $"{at}.of.{name}");
+        }
+
+        var common = terms.Values.Aggregate(BigInteger.One, (d, r) => d / BigInteger.GreatestCommonDivisor(d, r.Denominator) * r.Denominator);
+        if (common > GreatestNumerator)
+        {
+            throw At(at, $"its fractions have no common denominator up to {GreatestNumerator}");
         }
 
         return Affine.Sum(terms, sum.In is null ? Rational.Zero : Number(sum.In, $"{at}.in") * Length.PerInch, sum.Mm is null ? Rational.Zero : Number(sum.Mm, $"{at}.mm") * Length.PerMillimetre);
