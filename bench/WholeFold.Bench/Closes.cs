@@ -36,7 +36,7 @@ internal static class Closes
             sized++;
             var found = card.Figures;
             slowest.Add(((clock.Elapsed - began).TotalMilliseconds, Named(spec)));
-            var mark = found.Means == Means.Rounded ? found.Tools.CutMarks.Max() : Length.Zero;
+            var mark = found.Relaxation == Relaxation.RoundedFigures ? found.Tools.CutMarks.Max() : Length.Zero;
             var over = !found.Construction.MayGrow && (card.Closed.Width > found.Target.Width + mark || card.Closed.Height > found.Target.Height + mark);
             if (over || card.Closed.Misses.Any(m => m.WrongFace || m.By > mark) || card.States.Any(s => s.Pose.Misses.Any(m => m.By > mark)))
             {

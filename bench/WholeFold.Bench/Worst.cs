@@ -26,7 +26,7 @@ internal static class Worst
                 var read = reader.Read(spec);
                 watch.Restart();
                 var figures = Sizer.TrySize(read.Design, read.Target);
-                var told = figures is null ? "none" : figures.Gap is { } gap ? $"{figures.Means}, not proven: {gap}" : figures.Means.ToString();
+                var told = figures is null ? "none" : figures.Gap is { } gap ? $"{figures.Relaxation}, not proven: {gap}" : figures.Relaxation.ToString();
                 times.Add((watch.Elapsed.TotalMilliseconds, figures?.Effort ?? -1, told, spec));
             }
             catch (InputProblemException)

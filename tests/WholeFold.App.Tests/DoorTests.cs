@@ -130,13 +130,13 @@ public sealed class DoorTests(DoorTests.OneStudio one) : IClassFixture<DoorTests
     [Fact]
     public async Task An_answer_that_nobody_waits_for_is_given_up()
     {
-        var body = """{"design": {"construction": "pillar-tiers", "format": "5x7", "name": "x"}}""";
+        var body = """{"design": {"construction": "inside-tunnel", "format": "3x8in", "name": "x", "tools": "machine", "set": {"layers": "2", "depth": "1/4"}}}""";
         using var impatient = new CancellationTokenSource(TimeSpan.FromMilliseconds(30));
-        using var request = new HttpRequestMessage(HttpMethod.Post, "/api/bench/curves") { Content = new StringContent(body, System.Text.Encoding.UTF8, "application/json") };
+        using var request = new HttpRequestMessage(HttpMethod.Post, "/api/wall") { Content = new StringContent(body, System.Text.Encoding.UTF8, "application/json") };
         await Assert.ThrowsAnyAsync<OperationCanceledException>(() => _client.SendAsync(request, impatient.Token));
 
         // And is not kept half done: asked for again it is whole.
-        var again = await _client.Send(HttpMethod.Post, "/api/bench/curves", body);
+        var again = await _client.Send(HttpMethod.Post, "/api/wall", body);
         Assert.Equal(HttpStatusCode.OK, again.StatusCode);
     }
 

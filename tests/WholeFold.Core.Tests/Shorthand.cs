@@ -12,7 +12,7 @@ internal static class Shorthand
 {
     extension(Card card)
     {
-        public Means Means => card.Figures.Means;
+        public Relaxation Relaxation => card.Figures.Relaxation;
 
         public Cost Cost => card.Figures.Cost;
 

@@ -115,7 +115,7 @@ internal static class PlainText
     /// <summary>"rather scant: full, the doors would touch".</summary>
     private static string Safe(SafeSide safe, DisplayUnit unit)
     {
-        var side = safe.Side switch { Side.Scant => "rather scant: ", Side.Full => "rather full: ", Side.Exact => "exact: ", _ => "" };
+        var side = safe.Direction switch { SafeDirection.Scant => "rather scant: ", SafeDirection.Full => "rather full: ", SafeDirection.Exact => "exact: ", _ => "" };
         return $"{side}{safe.Why.In(unit)}{(safe.Twins.Count > 0 ? $" (together with {string.Join(", ", safe.Twins)})" : "")}";
     }
 }

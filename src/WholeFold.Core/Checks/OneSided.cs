@@ -11,7 +11,7 @@ internal sealed class OneSided : ICheck
 {
     public IEnumerable<Check> Find(ICard card)
     {
-        foreach (var piece in card.Figures.Pieces.Where(p => card.Figures.Design.StockOf(p.Piece.Id).Sides == Sides.One))
+        foreach (var piece in card.Figures.Pieces.Where(p => card.Figures.Design.StockOf(p.Piece.Id).Sides == PrintedSides.One))
         {
             // The coloured side is the card's outside, which lies down on the board; what is up stays white.
             var bare = piece.Plates.Where(plate => !Covered(card, piece, plate.Id)).Select(p => p.Name).ToList();
@@ -25,5 +25,5 @@ internal sealed class OneSided : ICheck
 
     private static bool Covered(ICard card, SizedPiece piece, string panel) =>
         card.Layers.Any(l => l.Role.Piece == piece.Piece.Id && l.Panels.Contains(panel) && (l.Role.BothFaces || l.Role.Face == Face.Up))
-        || card.Figures.Construction.Bonds.Where(b => !b.Loose).SelectMany(b => b.Sides).Any(s => s.Piece.Piece == piece.Piece.Id && s.Plate.Plate == panel && s.On.Face == Face.Up);
+        || card.Figures.Construction.Bonds.Where(b => !b.IsLoose).SelectMany(b => b.Sides).Any(s => s.Piece.Piece == piece.Piece.Id && s.Plate.Plate == panel && s.On.Face == Face.Up);
 }

@@ -8,7 +8,7 @@ internal sealed class RoundedFigures : ICheck
 {
     public IEnumerable<Check> Find(ICard card)
     {
-        if (card.Figures.Means == Means.Rounded)
+        if (card.Figures.Relaxation == Relaxation.RoundedFigures)
         {
             yield return new Check("figures-rounded", Severity.Caution, Words.Of($"These panels have no mark in common on your tools. Each score is on the mark nearest to it, so equal panels may differ by one."), new Dictionary<string, Length>()) { AtAGlance = new Verdict(VerdictKind.Eased, Words.Of($"rounded, panels uneven")) };
         }

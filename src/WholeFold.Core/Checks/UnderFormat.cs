@@ -14,7 +14,7 @@ internal sealed class UnderFormat : ICheck
         {
             yield return new Check(
                 "under-format",
-                card.Figures.Means == Means.Smaller ? Severity.Caution : Severity.Note,
+                card.Figures.Relaxation == Relaxation.SmallerCard ? Severity.Caution : Severity.Note,
                 Words.Of($"Finished at {card.Figures.Width} × {card.Figures.Height}, under the format's {card.Figures.Target.Width} × {card.Figures.Target.Height}."),
                 new Dictionary<string, Length> { ["width"] = width, ["height"] = height })
             {

@@ -161,9 +161,9 @@ public sealed record BondSide(FaceRef On, Region Region)
 /// </summary>
 /// <param name="Raised">How thick the foam between them is, where one is raised over the other; otherwise it is taped.</param>
 /// <param name="Play">How far the two may be apart because one is cut a hair less to go inside another; otherwise they meet exactly.</param>
-/// <param name="Loose">Not glued: where a piece that slides or hangs lies when the card is closed.</param>
+/// <param name="IsLoose">Not glued: where a piece that slides or hangs lies when the card is closed.</param>
 /// <param name="TakenOff">Of a loose one, that it is taken away before the card is opened.</param>
-public sealed record Bond(string Id, BondSide A, BondSide B, string LinedUp, Pair? Raised = null, bool Loose = false, Affine? Play = null, bool TakenOff = false)
+public sealed record Bond(string Id, BondSide A, BondSide B, string LinedUp, Pair? Raised = null, bool IsLoose = false, Affine? Play = null, bool TakenOff = false)
 {
     public IEnumerable<BondSide> Sides => [A, B];
 }
@@ -219,7 +219,7 @@ public sealed record Construction
     public IReadOnlyList<string> Watch { get; init; } = [];
 
     /// <summary>What leans on what when it is shown, so that its angles follow from its sizes.</summary>
-    public IReadOnlyList<Rest> Rests { get; init; } = [];
+    public IReadOnlyList<Contact> Contacts { get; init; } = [];
 
     /// <summary>What one looks at; null where it is the largest plate of the first piece, standing on its foot.</summary>
     public LookedAt? LookedAt { get; init; }

@@ -15,7 +15,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     private readonly Dictionary<Symbol, Allowance> _allowances = [];
     private readonly List<Tradeoff> _tradeoffs = [];
     private readonly List<CardState> _states = [];
-    private readonly List<Rest> _rests = [];
+    private readonly List<Contact> _contacts = [];
     private readonly List<AssemblyStep> _steps = [];
     private readonly List<Trouble> _troubles = [];
     private readonly List<string> _watch = [];
@@ -89,9 +89,9 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     }
 
     /// <summary>Shown, a point of one plate rests against a point of another.</summary>
-    public ConstructionBuilder Rests((PlateRef Plate, Spot At) a, (PlateRef Plate, Spot At) b, string how)
+    public ConstructionBuilder Contacts((PlateRef Plate, Spot At) a, (PlateRef Plate, Spot At) b, string how)
     {
-        _rests.Add(new Rest(a.Plate, a.At, b.Plate, b.At, how));
+        _contacts.Add(new Contact(a.Plate, a.At, b.Plate, b.At, how));
         return this;
     }
 
@@ -135,13 +135,13 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     /// <summary>Where a piece that nothing is glued to lies in the closed card: one that is slid on, or hangs on a thread.</summary>
     public ConstructionBuilder Lies(string id, BondSide a, BondSide b, string how, bool takenOff = false)
     {
-        _bonds.Add(new Bond(id, a, b, how, Loose: true, TakenOff: takenOff));
+        _bonds.Add(new Bond(id, a, b, how, IsLoose: true, TakenOff: takenOff));
         return this;
     }
 
     /// <summary>A bond that was made elsewhere.</summary>
     /// <exception cref="InvalidOperationException">There is no such bond.</exception>
-    public BondHandle Bonded(string id) => _bonds.Any(b => b.Id == id && !b.Loose) ? new BondHandle(id) : throw new InvalidOperationException($"there is no bond {id}.");
+    public BondHandle Bonded(string id) => _bonds.Any(b => b.Id == id && !b.IsLoose) ? new BondHandle(id) : throw new InvalidOperationException($"there is no bond {id}.");
 
     public ConstructionBuilder Layer(string id, string name, PieceHandle piece, string[] panels, Face face, int levels = 1, bool bothFaces = false, Rectangle? free = null, Affine? reveal = null, Rectangle[]? frees = null)
     {
@@ -229,7 +229,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         Steps = _steps,
         Troubles = _troubles,
         Watch = _watch,
-        Rests = _rests,
+        Contacts = _contacts,
         LookedAt = _lookedAt,
         RoundOneAsThickAs = _roundOneAsThickAs,
         Slanting = _slanting,

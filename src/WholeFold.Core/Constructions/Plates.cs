@@ -31,7 +31,7 @@ public sealed record Ring(string One, string Other, int By);
 
 /// <summary>Where a point of one plate rests against a point of another once the card is shown, and not before.</summary>
 /// <param name="How">What one sees there.</param>
-public sealed record Rest(PlateRef A, Spot AtA, PlateRef B, Spot AtB, string How);
+public sealed record Contact(PlateRef A, Spot AtA, PlateRef B, Spot AtB, string How);
 
 /// <summary>From where a card is looked at once it is shown: the plate that stands upright before one, and which way is up on it.</summary>
 public sealed record LookedAt(PlateRef Plate, Axis Up);

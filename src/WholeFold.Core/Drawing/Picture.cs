@@ -62,11 +62,11 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
         var assembly = Assembly.Of(construction, sized.Pieces, sized.Evaluator, (piece, crease) => frame.Angles[new CreaseRef(piece.Piece.Id, crease)], Lift.Units);
         var first = sized.Pieces[0];
         var view = construction.LookedAt ?? new LookedAt(new PlateRef(first.Piece.Copies[0], first.Plates.MaxBy(p => p.Box.Width.Units * p.Box.Height.Units)!.Id), Axis.Y);
-        var toTable = Eye(view.Up, construction.Slanting).Of(assembly.Frames[view.Plate].Inverse);
+        var toTable = Eye(view.Up, construction.Slanting).Compose(assembly.Frames[view.Plate].Inverse);
         var gone = construction.Bonds.Where(b => b.TakenOff && frame.Share > 0).Select(b => b.B.Piece).ToHashSet();
 
         // With what is taken off goes what is bonded to it.
-        while (construction.Bonds.FirstOrDefault(b => !b.Loose && gone.Contains(b.A.Piece) != gone.Contains(b.B.Piece)) is { } bond)
+        while (construction.Bonds.FirstOrDefault(b => !b.IsLoose && gone.Contains(b.A.Piece) != gone.Contains(b.B.Piece)) is { } bond)
         {
             gone.UnionWith([bond.A.Piece, bond.B.Piece]);
         }
@@ -74,14 +74,14 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
         var seen = new List<Seen>();
         foreach (var (id, piece) in sized.Pieces.SelectMany(p => p.Piece.Copies.Select(id => (id, p))).Where(p => !gone.Contains(p.id)))
         {
-            seen.AddRange(piece.Plates.Select(plate => See(bodies, piece, plate, id, toTable.Of(assembly.Frames[new PlateRef(id, plate.Id)]))));
+            seen.AddRange(piece.Plates.Select(plate => See(bodies, piece, plate, id, toTable.Compose(assembly.Frames[new PlateRef(id, plate.Id)]))));
         }
 
         return new Picture([.. BackToFront(seen).SelectMany(s => s.Shapes)]);
     }
 
     /// <summary>A plate with the layers on the face that is seen.</summary>
-    private static Seen See(IReadOnlyList<Body> bodies, SizedPiece piece, SizedPlate plate, PieceRef id, Frame at)
+    private static Seen See(IReadOnlyList<Body> bodies, SizedPiece piece, SizedPlate plate, PieceRef id, RigidTransform at)
     {
         var inside = at.Ez.Z >= 0;
         var light = Math.Round(Math.Abs(at.Ez.Dot(Lamp)) / Lamp.Length, 2);
@@ -129,13 +129,13 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
     }
 
     /// <summary>Turned and tilted as one looks at it: across, up, and towards the eye.</summary>
-    private static Frame Eye(Axis up, bool slanting)
+    private static RigidTransform Eye(Axis up, bool slanting)
     {
         var across = new Vec(Math.Cos(Aside), Math.Sin(Aside) * Math.Sin(Above), -Math.Sin(Aside) * Math.Cos(Above));
         var high = new Vec(0, Math.Cos(Above), Math.Sin(Above));
         var towards = new Vec(Math.Sin(Aside), -Math.Cos(Aside) * Math.Sin(Above), Math.Cos(Aside) * Math.Cos(Above));
-        var eye = new Frame(across, high, towards, default);
+        var eye = new RigidTransform(across, high, towards, default);
         var turn = slanting ? 45 : up == Axis.X ? 90 : 0;
-        return turn == 0 ? eye : eye.Of(Frame.Turned(default, new Vec(0, 0, 1), turn));
+        return turn == 0 ? eye : eye.Compose(RigidTransform.Turned(default, new Vec(0, 0, 1), turn));
     }
 }

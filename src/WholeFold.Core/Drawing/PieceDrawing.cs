@@ -129,7 +129,7 @@ public sealed record PieceDrawing(
     private static IEnumerable<DrawnGlue> GlueOn(Figures figures, SizedPiece piece)
     {
         var first = piece.Piece.Copies[0];
-        foreach (var bond in figures.Construction.Bonds.Where(b => !b.Loose))
+        foreach (var bond in figures.Construction.Bonds.Where(b => !b.IsLoose))
         {
             foreach (var (side, letter) in bond.Sides.Zip("ab").Where(s => s.First.Piece == first))
             {

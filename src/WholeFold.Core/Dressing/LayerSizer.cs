@@ -38,8 +38,8 @@ internal static class LayerSizer
                         [.. size.Select(p => p.Key)],
                         level,
                         level < levels ? design.MatStock : design.LayerStock,
-                        Side(new FigureRef.Layer(id, IsWidth: true), "wide", size.Key.Width, reveal, level, tools, design.Prefer.NoSixteenths),
-                        Side(new FigureRef.Layer(id, IsWidth: false), "high", size.Key.Height, reveal, level, tools, design.Prefer.NoSixteenths),
+                        Side(new FigureRef.Layer(id, IsWidth: true), "wide", size.Key.Width, reveal, level, tools, design.Prefer.AvoidFineMarks),
+                        Side(new FigureRef.Layer(id, IsWidth: false), "high", size.Key.Height, reveal, level, tools, design.Prefer.AvoidFineMarks),
                         size.Count() * piece.Piece.Quantity * (role.BothFaces ? 2 : 1),
                         size.ToDictionary(p => p.Key, p => p.Value)));
                 }

@@ -35,5 +35,5 @@ public sealed record SizedLayer(string Id, LayerRole Role, IReadOnlyList<string>
     }
 
     /// <summary>A layer may always be scant.</summary>
-    public SafeSide Safe => new(Side.Scant, Words.Of($"scant only shows more of the border"), Quantity > 1 ? [$"all {Quantity}"] : []);
+    public SafeSide Safe => new(SafeDirection.Scant, Words.Of($"scant only shows more of the border"), Quantity > 1 ? [$"all {Quantity}"] : []);
 }

@@ -144,7 +144,7 @@ public static class SizedJson
             [.. card.Checks.Select(c => new CheckJson(c.Id, c.Severity.ToString().ToLowerInvariant(), c.Text.In(unit), c.Figures.ToDictionary(f => f.Key, f => LengthJson.Of(f.Value))))],
             card.All.ToDictionary(f => f.Id.ToString(), f => (IReadOnlyList<ReasonJson>)[.. f.Reasons.Select(r => new ReasonJson(r.Why.In(unit), LengthJson.Of(r.From), LengthJson.Of(r.To)))]),
             card.All.ToDictionary(f => f.Id.ToString(), f => f.Said.In(unit)),
-            card.SafeSides.ToDictionary(s => s.Key.ToString(), s => new SafeJson(Name(s.Value.Side), s.Value.Why.In(unit), s.Value.Twins)));
+            card.SafeSides.ToDictionary(s => s.Key.ToString(), s => new SafeJson(Name(s.Value.Direction), s.Value.Why.In(unit), s.Value.Twins)));
     }
 
     /// <summary>A name as it is written in JSON: <c>headOverHeels</c>.</summary>

@@ -18,7 +18,7 @@ internal sealed record Joint(Bond? Bond, IReadOnlyList<Vec> One, IReadOnlyList<V
 /// beyond that is a joint, and says whether the angles go together.
 /// </summary>
 /// <param name="Frames">Where each plate of each piece lies.</param>
-internal sealed record Assembly(IReadOnlyDictionary<PlateRef, Frame> Frames, IReadOnlyList<Joint> Joints)
+internal sealed record Assembly(IReadOnlyDictionary<PlateRef, RigidTransform> Frames, IReadOnlyList<Joint> Joints)
 {
     /// <param name="value">Evaluates a bond's region at the sized figures.</param>
     /// <param name="angle">The fold angle of a crease, by piece and place; valley positive.</param>
@@ -26,7 +26,7 @@ internal sealed record Assembly(IReadOnlyDictionary<PlateRef, Frame> Frames, IRe
     public static Assembly Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, Func<SizedPiece, int, double> angle, double lift = 0)
     {
         // Each part of a piece (there are several where it is cut in two) within itself, its first plate lying still.
-        var within = new Dictionary<PlateRef, (PlateRef Part, Frame Frame)>();
+        var within = new Dictionary<PlateRef, (PlateRef Part, RigidTransform RigidTransform)>();
         var flat = new Dictionary<PlateRef, SizedPlate>();
         var copies = pieces.SelectMany(p => p.Piece.Copies.Select(id => (Id: id, Piece: p))).ToList();
         foreach (var (id, piece) in copies)
@@ -36,12 +36,12 @@ internal sealed record Assembly(IReadOnlyDictionary<PlateRef, Frame> Frames, IRe
                 var key = new PlateRef(id, plate.Id);
                 flat[key] = plate;
                 within[key] = plate.HangsOn is { } on && within[new PlateRef(id, on)] is var (part, frame)
-                    ? (part, frame.Of(Folded(piece, plate, plate.By, angle(piece, plate.By))))
-                    : (key, Frame.Still);
+                    ? (part, frame.Compose(Folded(piece, plate, plate.By, angle(piece, plate.By))))
+                    : (key, RigidTransform.Still);
             }
         }
 
-        var parts = new Dictionary<PlateRef, Frame> { [within.First().Value.Part] = Frame.Still };
+        var parts = new Dictionary<PlateRef, RigidTransform> { [within.First().Value.Part] = RigidTransform.Still };
         var joints = new List<Joint>();
         var left = construction.Bonds.ToList();
         while (left.Count > 0)
@@ -58,15 +58,15 @@ internal sealed record Assembly(IReadOnlyDictionary<PlateRef, Frame> Frames, IRe
             var (onA, onB) = (Exact(bond.A.Region.Anchors, value), Exact(bond.B.Region.Anchors, value));
             if (!parts.TryGetValue(a.Part, out var partA))
             {
-                parts[a.Part] = partA = parts[b.Part].Of(b.Frame).Of(Lifted(Frame.Laid(onA, onB), bond.B.On.Face, lift)).Of(a.Frame.Inverse);
+                parts[a.Part] = partA = parts[b.Part].Compose(b.RigidTransform).Compose(Lifted(RigidTransform.Laid(onA, onB), bond.B.On.Face, lift)).Compose(a.RigidTransform.Inverse);
             }
 
             if (!parts.TryGetValue(b.Part, out var partB))
             {
-                parts[b.Part] = partB = partA.Of(a.Frame).Of(Lifted(Frame.Laid(onB, onA), bond.A.On.Face, lift)).Of(b.Frame.Inverse);
+                parts[b.Part] = partB = partA.Compose(a.RigidTransform).Compose(Lifted(RigidTransform.Laid(onB, onA), bond.A.On.Face, lift)).Compose(b.RigidTransform.Inverse);
             }
 
-            var (frameA, frameB) = (partA.Of(a.Frame), partB.Of(b.Frame));
+            var (frameA, frameB) = (partA.Compose(a.RigidTransform), partB.Compose(b.RigidTransform));
 
             // Glued face to face: what one calls up, the other calls down, unless each shows the other its like.
             var facing = frameA.Ez.Dot(frameB.Ez) * (bond.A.On.Face == bond.B.On.Face ? -1 : 1);
@@ -81,13 +81,13 @@ internal sealed record Assembly(IReadOnlyDictionary<PlateRef, Frame> Frames, IRe
             }
         }
 
-        var frames = within.ToDictionary(p => p.Key, p => parts[p.Value.Part].Of(p.Value.Frame));
+        var frames = within.ToDictionary(p => p.Key, p => parts[p.Value.Part].Compose(p.Value.RigidTransform));
         foreach (var (id, piece) in copies)
         {
             foreach (var ring in piece.Piece.Rings)
             {
                 // Across the crease the other plate, folded by its angle, must be where it already is.
-                var onward = frames[new PlateRef(id, ring.One)].Of(Folded(piece, flat[new PlateRef(id, ring.Other)], ring.By, angle(piece, ring.By)));
+                var onward = frames[new PlateRef(id, ring.One)].Compose(Folded(piece, flat[new PlateRef(id, ring.Other)], ring.By, angle(piece, ring.By)));
                 var corners = flat[new PlateRef(id, ring.Other)].Corners.Select(c => new Vec(c.X.Units, c.Y.Units, 0)).ToList();
                 joints.Add(new Joint(null, [.. corners.Select(onward.Apply)], [.. corners.Select(frames[new PlateRef(id, ring.Other)].Apply)], false));
             }
@@ -97,11 +97,11 @@ internal sealed record Assembly(IReadOnlyDictionary<PlateRef, Frame> Frames, IRe
     }
 
     /// <summary>The turn about a crease that brings a plate from the flat sheet up to its fold angle.</summary>
-    private static Frame Folded(SizedPiece piece, SizedPlate plate, int crease, double degrees)
+    private static RigidTransform Folded(SizedPiece piece, SizedPlate plate, int crease, double degrees)
     {
         if (degrees == 0)
         {
-            return Frame.Still;
+            return RigidTransform.Still;
         }
 
         var score = piece.Score(crease);
@@ -110,10 +110,10 @@ internal sealed record Assembly(IReadOnlyDictionary<PlateRef, Frame> Frames, IRe
 
         // A valley lifts the plate, so it is turned about the crease with the plate on its left hand.
         var middle = plate.Corners.Aggregate(default(Vec), (sum, c) => sum + new Vec(c.X.Units, c.Y.Units, 0)) * (1d / plate.Corners.Count);
-        return Frame.Turned(at, along.Cross(middle - at).Z < 0 ? along * -1 : along, degrees);
+        return RigidTransform.Turned(at, along.Cross(middle - at).Z < 0 ? along * -1 : along, degrees);
     }
 
-    private static Frame Lifted(Frame frame, Face face, double lift) => frame with { Move = frame.Move + new Vec(0, 0, face == Face.Up ? lift : -lift) };
+    private static RigidTransform Lifted(RigidTransform frame, Face face, double lift) => frame with { Move = frame.Move + new Vec(0, 0, face == Face.Up ? lift : -lift) };
 
     /// <summary>Not rounded: a quarter of a square need not be a whole unit for two regions to meet.</summary>
     private static List<Vec> Exact(IReadOnlyList<Spot> spots, Func<Affine, Rational> value)

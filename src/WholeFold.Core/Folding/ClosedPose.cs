@@ -31,7 +31,7 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
 
     public Length Height => Footprint.Height;
 
-    internal IReadOnlyDictionary<PlateRef, Frame> Frames { get; init; } = new Dictionary<PlateRef, Frame>();
+    internal IReadOnlyDictionary<PlateRef, RigidTransform> Frames { get; init; } = new Dictionary<PlateRef, RigidTransform>();
 
     /// <summary>Whether the card's sides slant on its sheet, so that everything is turned by 45° to be looked at.</summary>
     internal bool Slanting { get; init; }
@@ -52,7 +52,7 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
         foreach (var joint in assembly.Joints)
         {
             var play = joint.Bond?.Play is { } p ? value(p).Ceiling() : 0;
-            if (joint.Bond is not { Loose: true } && (joint.Apart > play + Nothing || joint.WrongFace))
+            if (joint.Bond is not { IsLoose: true } && (joint.Apart > play + Nothing || joint.WrongFace))
             {
                 misses.Add(new BondMiss(joint.Bond?.Id, new Length((long)Math.Ceiling(joint.Apart - Nothing)), joint.WrongFace));
             }
@@ -85,7 +85,7 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
         return [.. points.Select(p => Seen(frame, p, Slanting))];
     }
 
-    private static Point Seen(Frame frame, Point flat, bool slanting)
+    private static Point Seen(RigidTransform frame, Point flat, bool slanting)
     {
         var at = frame.Apply(flat.X.Units, flat.Y.Units);
         var (x, y) = slanting ? ((at.X - at.Y) / Math.Sqrt(2), (at.X + at.Y) / Math.Sqrt(2)) : (at.X, at.Y);

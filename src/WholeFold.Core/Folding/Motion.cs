@@ -90,7 +90,7 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
             ShownAngles = creases.ToDictionary(c => c.Key, c => (double)c.Crease.Shown);
 
             // Figures that were rounded one by one are a mark off.
-            _allowed = (Shut + (sized.Means == Means.Rounded ? 2 * sized.Tools.CutMarks.Max() : Length.Zero)).Units;
+            _allowed = (Shut + (sized.Relaxation == Relaxation.RoundedFigures ? 2 * sized.Tools.CutMarks.Max() : Length.Zero)).Units;
         }
 
         public Dictionary<CreaseRef, double> ClosedAngles { get; }
@@ -159,9 +159,9 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
         private Vector<double> Off(Dictionary<CreaseRef, double> angles, bool resting)
         {
             var assembly = Assembly.Of(_sized.Construction, _sized.Pieces, _sized.Evaluator, (piece, crease) => angles[new CreaseRef(piece.Piece.Id, crease)]);
-            var off = assembly.Joints.Where(j => j.Bond is not { Loose: true })
+            var off = assembly.Joints.Where(j => j.Bond is not { IsLoose: true })
                 .SelectMany(j => j.One.Zip(j.Other, (a, b) => Beyond(a - b, j.Bond?.Play)))
-                .Concat(resting ? _sized.Construction.Rests.Select(r => On(assembly, r.A, r.AtA) - On(assembly, r.B, r.AtB)) : [])
+                .Concat(resting ? _sized.Construction.Contacts.Select(r => On(assembly, r.A, r.AtA) - On(assembly, r.B, r.AtB)) : [])
                 .SelectMany(v => new[] { v.X, v.Y, v.Z })
                 .ToArray();
             return Vector<double>.Build.Dense(off.Length == 0 ? [0] : off);
@@ -176,8 +176,8 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
             }
 
             var free = _sized.ValueOf(play).Units;
-            double Rest(double part) => part - Math.Clamp(part, -free, free);
-            return new Vec(Rest(off.X), Rest(off.Y), Rest(off.Z));
+            double Contact(double part) => part - Math.Clamp(part, -free, free);
+            return new Vec(Contact(off.X), Contact(off.Y), Contact(off.Z));
         }
 
         private Vec On(Assembly assembly, PlateRef plate, Spot at) => assembly.Frames[plate].Apply(_sized.ValueOf(at.X).Units, _sized.ValueOf(at.Y).Units);

@@ -8,7 +8,7 @@ using WholeFold.Core.Sizing;
 namespace WholeFold.Core.Folding;
 
 /// <summary>Which way a figure may miss.</summary>
-public enum Side
+public enum SafeDirection
 {
     /// <summary>A hair less does no harm, a hair more does.</summary>
     Scant,
@@ -24,7 +24,7 @@ public enum Side
 }
 
 /// <summary>The safe side of one figure, with the reason, and what must be cut or scored together with it.</summary>
-public sealed record SafeSide(Side Side, Words Why, IReadOnlyList<string> Twins);
+public sealed record SafeSide(SafeDirection Direction, Words Why, IReadOnlyList<string> Twins);
 
 /// <summary>
 /// Works out the safe side of every figure by folding the card again with that figure a mark short and a mark over: what
@@ -80,15 +80,15 @@ public static class SafeSides
         var upright = edge == opening.Left || edge == opening.Right;
         if ((upright ? opening.Box.Width : opening.Box.Height) == Length.Zero)
         {
-            return new SafeSide(Side.Exact, Words.Of($"either way it runs beside its line"), twins);
+            return new SafeSide(SafeDirection.Exact, Words.Of($"either way it runs beside its line"), twins);
         }
 
         if (opening.Opening.Kind == CutKind.Flap)
         {
-            return new SafeSide(Side.Exact, Words.Of($"either way what swings meets what stands"), twins);
+            return new SafeSide(SafeDirection.Exact, Words.Of($"either way what swings meets what stands"), twins);
         }
 
-        return new SafeSide(edge == opening.Left || edge == opening.Foot ? Side.Full : Side.Scant, Words.Of($"it can be cut larger, never smaller again"), twins);
+        return new SafeSide(edge == opening.Left || edge == opening.Foot ? SafeDirection.Full : SafeDirection.Scant, Words.Of($"it can be cut larger, never smaller again"), twins);
     }
 
     /// <summary>A machine has no marks; a slip of the sheet in it is about this.</summary>
@@ -100,10 +100,10 @@ public static class SafeSides
         var more = Harm(sized, closed, piece, moved(mark));
         return (less, more) switch
         {
-            (null, { } why) => new SafeSide(Side.Scant, Words.Of($"full, {why}"), twins),
-            ({ } why, null) => new SafeSide(Side.Full, Words.Of($"scant, {why}"), twins),
-            ({ } why, { } other) => new SafeSide(Side.Exact, why.In(DisplayUnit.Millimetre) == other.In(DisplayUnit.Millimetre) ? Words.Of($"either way {why}") : Words.Of($"scant, {why}; full, {other}"), twins),
-            _ => new SafeSide(Side.Either, Words.Of($"nothing meets it"), twins),
+            (null, { } why) => new SafeSide(SafeDirection.Scant, Words.Of($"full, {why}"), twins),
+            ({ } why, null) => new SafeSide(SafeDirection.Full, Words.Of($"scant, {why}"), twins),
+            ({ } why, { } other) => new SafeSide(SafeDirection.Exact, why.In(DisplayUnit.Millimetre) == other.In(DisplayUnit.Millimetre) ? Words.Of($"either way {why}") : Words.Of($"scant, {why}; full, {other}"), twins),
+            _ => new SafeSide(SafeDirection.Either, Words.Of($"nothing meets it"), twins),
         };
     }
 
@@ -138,7 +138,7 @@ public static class SafeSides
         }
 
         // A tab that ends before its glue does no longer holds.
-        foreach (var bond in sized.Construction.Bonds.Where(b => !b.Loose))
+        foreach (var bond in sized.Construction.Bonds.Where(b => !b.IsLoose))
         {
             foreach (var side in bond.Sides)
             {

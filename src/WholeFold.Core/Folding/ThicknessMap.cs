@@ -61,7 +61,7 @@ public sealed record ThicknessMap(IReadOnlyList<Spread> Spreads, Length Greatest
             }
         }
 
-        foreach (var bond in figures.Construction.Bonds.Where(b => !b.Loose))
+        foreach (var bond in figures.Construction.Bonds.Where(b => !b.IsLoose))
         {
             yield return (pose.Place(bond.A.Plate, bond.A.Region.Corners.Select(figures.ValueOf)), bond.Raised?.Metric ?? figures.Design.Inventory.BondTape.Thickness);
         }

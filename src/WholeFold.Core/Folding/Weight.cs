@@ -17,7 +17,7 @@ public static class Weight
         var tape = sized.Design.Inventory.BondTape;
         var paper = sized.Pieces.Sum(p => Area(p) * p.Piece.Quantity * sized.Design.StockOf(p.Piece.Id).Weighs);
         var layers = bodies.Sum(b => Area(b.Outline) * b.Weighs * sized.Pieces.First(p => p.Piece.Id == b.Piece).Piece.Quantity);
-        var bonds = sized.Construction.Bonds.Where(b => !b.Loose).Sum(b => Area([.. b.A.Region.Corners.Select(sized.ValueOf)]) * (b.Raised is { } foam ? Foam(foam.Metric) : Grammage(tape)));
+        var bonds = sized.Construction.Bonds.Where(b => !b.IsLoose).Sum(b => Area([.. b.A.Region.Corners.Select(sized.ValueOf)]) * (b.Raised is { } foam ? Foam(foam.Metric) : Grammage(tape)));
         return paper + layers + bonds;
     }
 

@@ -27,7 +27,7 @@ public enum Grain
 }
 
 /// <summary>How the two sides of a sheet look.</summary>
-public enum Sides
+public enum PrintedSides
 {
     Alike,
 
@@ -45,7 +45,7 @@ public sealed record Stock(string Id, string Name, StockKind Kind, Length Calipe
     /// <summary>The calipers accepted, 0.05 to 1 mm: a sheet of tissue to two plies of the heaviest card.</summary>
     public static readonly Length Thinnest = Length.Mm(0.05m), Thickest = Length.Mm(1m);
 
-    public Sides Sides { get; init; }
+    public PrintedSides Sides { get; init; }
 
     /// <summary>Whether its pattern has a way up, so that it cannot be turned to save paper.</summary>
     public bool Directional { get; init; }

@@ -30,26 +30,26 @@ internal static class Conflicts
     }
 
     /// <summary>As it is told: what sounds the same is told once.</summary>
-    public static IReadOnlyList<Conflict> Explain(Poser poser, ToolSet tools) => [.. Smallest(poser, tools).DistinctBy(c => c.Text.In(DisplayUnit.Millimetre))];
+    public static IReadOnlyList<Conflict> Explain(ProblemBuilder builder, ToolSet tools) => [.. Smallest(builder, tools).DistinctBy(c => c.Text.In(DisplayUnit.Millimetre))];
 
-    public static IReadOnlyList<Conflict> Smallest(Poser poser, ToolSet tools)
+    public static IReadOnlyList<Conflict> Smallest(ProblemBuilder builder, ToolSet tools)
     {
-        const Means means = Means.Smaller;
+        const Relaxation relaxation = Relaxation.SmallerCard;
         var all = new List<Conflict>
         {
             new("marks:cuts", Words.Of($"every cut on a mark of the trimmer")),
             new("marks:scores", tools.RulerMarks.Count > 0 ? Words.Of($"every score on a mark of the ruler") : Words.Of($"every score on a groove of the board, as it lies or turned round")),
         };
 
-        foreach (var requirement in poser.Requirements())
+        foreach (var requirement in builder.Requirements())
         {
-            var limit = new Length(-requirement.AtLeastZero.Evaluate(tools.System, s => s.Kind == SymbolKind.Allowance ? poser.Known(s) : Rational.Zero).Nearest());
+            var limit = new Length(-requirement.AtLeastZero.Evaluate(tools.System, s => s.Kind == SymbolKind.Allowance ? builder.Known(s) : Rational.Zero).Nearest());
             all.Add(new Conflict(requirement.Id, limit > Length.Zero ? Words.Of($"{requirement.Because} (at least {limit:u})") : Words.Of($"{requirement.Because}")));
         }
 
-        all.AddRange(poser.Pins.Select(p => new Conflict($"pin:{p.Key}", Words.Of($"{p.Key} set to {p.Value:u}"))));
+        all.AddRange(builder.Pins.Select(p => new Conflict($"pin:{p.Key}", Words.Of($"{p.Key} set to {p.Value:u}"))));
 
-        if (!Impossible(poser.Pose(means)))
+        if (!Impossible(builder.Build(relaxation)))
         {
             return [new Conflict(GivenUp, Words.Of($"the search was given up before it was known whether there are figures: set a figure less by hand, or take other tools"))];
         }
@@ -58,7 +58,7 @@ internal static class Conflicts
         foreach (var conflict in all)
         {
             dropped.Add(conflict.Id);
-            if (!Impossible(poser.Pose(means, dropped)))
+            if (!Impossible(builder.Build(relaxation, dropped)))
             {
                 dropped.Remove(conflict.Id);
             }

@@ -26,7 +26,7 @@ public sealed record Curve(Tradeoff Tradeoff, IReadOnlyList<CurvePoint> Points)
     private static Curve Of(Figures sized, Tradeoff tradeoff, CancellationToken cancel)
     {
         var current = sized.Parameters.First(p => p.Parameter.Id == tradeoff.Parameter).Value;
-        var range = Sizer.RangeOf(sized.Design, sized.Target, tradeoff.Parameter, sized.Means, cancel);
+        var range = Sizer.RangeOf(sized.Design, sized.Target, tradeoff.Parameter, sized.Relaxation, cancel);
         var points = new List<CurvePoint>();
         foreach (var stop in Spread(range?.Stops ?? [], current))
         {

@@ -8,12 +8,12 @@ using WholeFold.Core.Tooling;
 namespace WholeFold.Core.Sizing;
 
 /// <summary>Says how each figure came about: the rule with its values, what each move to a mark did, how it is set.</summary>
-internal sealed class Explainer(Construction construction, Target target, ToolSet tools, Poser poser, IReadOnlyDictionary<Symbol, Rational> values)
+internal sealed class Explainer(Construction construction, Target target, ToolSet tools, ProblemBuilder builder, IReadOnlyDictionary<Symbol, Rational> values)
 {
     private readonly Dictionary<Symbol, Parameter> _parameters = construction.Parameters.ToDictionary(p => Symbol.Parameter(p.Id));
 
     /// <summary>The exact value of an expression at what the search settled on.</summary>
-    public Rational Value(Affine expression) => expression.Evaluate(tools.System, symbol => symbol.Kind == SymbolKind.Allowance ? poser.Known(symbol) : values[symbol]);
+    public Rational Value(Affine expression) => expression.Evaluate(tools.System, symbol => symbol.Kind == SymbolKind.Allowance ? builder.Known(symbol) : values[symbol]);
 
     /// <summary>How a figure came about, for when somebody asks.</summary>
     public Explanation For(Affine expression, string rule, Length result, Setting setting) =>
@@ -21,12 +21,12 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
 
     private IReadOnlyList<Reason> Explain(Affine expression, string rule, Length result, Setting? setting)
     {
-        var exact = poser.At(expression);
+        var exact = builder.At(expression);
         var at = new Length(exact.Nearest());
         var reasons = new List<Reason> { new(Words.Of($"{Capital(rule)}: {Formula(expression, at)}."), at, at) };
-        foreach (var name in expression.Terms.Keys.Where(s => poser.Origins.ContainsKey(s.Id) && !poser.Ideals[s.Id].IsZero))
+        foreach (var name in expression.Terms.Keys.Where(s => builder.Origins.ContainsKey(s.Id) && !builder.Ideals[s.Id].IsZero))
         {
-            reasons.Add(new Reason(Words.Of($"{poser.Origins[name.Id]}."), at, at));
+            reasons.Add(new Reason(Words.Of($"{builder.Origins[name.Id]}."), at, at));
         }
 
         void Step(Words why, Rational change)
@@ -55,7 +55,7 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
         {
             if (_parameters.TryGetValue(name, out var parameter))
             {
-                var ideal = poser.Ideals[name.Id];
+                var ideal = builder.Ideals[name.Id];
                 var moved = values[name] - ideal;
                 Step(Words.Of($"{Capital(parameter.Name)} goes from {new Length(ideal.Nearest())} to {new Length(values[name].Nearest())}, {MovedBecause()}."), ratio * moved);
             }
@@ -86,7 +86,7 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
     private Words Say(Affine expression, Length result, Setting setting)
     {
         var said = Words.Of($"{result}");
-        Length Settled(Symbol symbol) => new((symbol.Kind == SymbolKind.Allowance ? poser.Known(symbol) : values[symbol]).Nearest());
+        Length Settled(Symbol symbol) => new((symbol.Kind == SymbolKind.Allowance ? builder.Known(symbol) : values[symbol]).Nearest());
         var terms = expression.Terms.Where(t => Settled(t.Key) != Length.Zero).ToList();
         if (terms.Count == 1 && terms[0].Value == Rational.One && expression.ConstantIn(tools.System).IsZero)
         {
@@ -122,8 +122,8 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
         }
 
         var so = parameter.So is { } text ? $" so that {text}" : "";
-        var ideal = poser.Ideals[name.Id];
-        return poser.Pins.ContainsKey(name.Id) ? Words.Of($"{so} (as you set it)")
+        var ideal = builder.Ideals[name.Id];
+        return builder.Pins.ContainsKey(name.Id) ? Words.Of($"{so} (as you set it)")
             : values[name] == ideal ? Words.Of($"{so}")
             : Words.Of($"{so} ({new Length(ideal.Nearest())} by its rule, {MovedBecause()})");
     }
@@ -149,8 +149,8 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
             symbol => symbol.Kind switch
             {
                 SymbolKind.Size => symbol == Symbol.Width ? target.Width : target.Height,
-                SymbolKind.Allowance => new Length(poser.Known(symbol).Nearest()),
-                _ => new Length(poser.Ideals[symbol.Id].Nearest()),
+                SymbolKind.Allowance => new Length(builder.Known(symbol).Nearest()),
+                _ => new Length(builder.Ideals[symbol.Id].Nearest()),
             },
             _ => Words.Of($""));
     }

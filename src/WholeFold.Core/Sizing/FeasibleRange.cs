@@ -15,9 +15,9 @@ public sealed record FeasibleRange(Length Min, Length Max, Length Step, IReadOnl
     /// <summary>What one of many stops may cost to find, before the next one is tried: about ten milliseconds.</summary>
     private const long StopEffort = 2_000;
 
-    internal static FeasibleRange? Of(Poser poser, ToolSet tools, string parameter, Means means)
+    internal static FeasibleRange? Of(ProblemBuilder builder, ToolSet tools, string parameter, Relaxation relaxation)
     {
-        var problem = poser.Pose(means, only: parameter, onlyIdeal: Rational.Zero);
+        var problem = builder.Build(relaxation, only: parameter, onlyIdeal: Rational.Zero);
         var only = problem.OnlyUnknown!.Value;
 
         // The settable value nearest to an ideal, at least as great as a low end.

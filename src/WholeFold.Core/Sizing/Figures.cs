@@ -38,16 +38,16 @@ public sealed record Measured(FigureRef Id, Length Value, Setting Setting, Expla
 public sealed record SizedParameter(Parameter Parameter, Length Value, Length Ideal, bool Pinned);
 
 /// <summary>How hard it was to find settable figures.</summary>
-public enum Means
+public enum Relaxation
 {
     /// <summary>On the marks, at the format or at most 1/16 in (1.5 mm) below it.</summary>
-    Usual,
+    None,
 
     /// <summary>On the marks, but up to ⅛ in (3 mm) below the format.</summary>
-    Smaller,
+    SmallerCard,
 
     /// <summary>No common mark: each figure rounded to its nearest.</summary>
-    Rounded,
+    RoundedFigures,
 }
 
 /// <summary>A design's figures for one format: what is cut and scored, and nothing that follows from it.</summary>
@@ -61,7 +61,7 @@ public sealed record Figures
 
     public required ToolSet Tools { get; init; }
 
-    public required Means Means { get; init; }
+    public required Relaxation Relaxation { get; init; }
 
     public required Cost Cost { get; init; }
 

@@ -7,9 +7,9 @@ using WholeFold.Core.Tooling;
 namespace WholeFold.Core.Sizing;
 
 /// <summary>Gives the figures of one piece at what the search settled on: its cuts, scores, plates and openings, each with how it is set and why.</summary>
-internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences prefer, Means means)
+internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences prefer, Relaxation relaxation)
 {
-    private bool Rounds => means == Means.Rounded;
+    private bool Rounds => relaxation == Relaxation.RoundedFigures;
 
     /// <param name="whole">Whether it is as long as its sheet, so that it need not be cut to length.</param>
     public SizedPiece Size(Piece piece, bool whole)
@@ -22,10 +22,10 @@ internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences
 
         // The chain's scores, and those across it, are two settings of the board.
         var positions = piece.Creases.Select((_, i) => Placed(piece.Position(i), cutAlong)).ToList();
-        var plan = ScorePlan.Of(tools, prefer, cutAlong, [.. positions.Select((at, i) => new ScoreAt(at, Poser.ScoredFromBehind(piece.Creases[i], prefer)))]);
+        var plan = ScorePlan.Of(tools, prefer, cutAlong, [.. positions.Select((at, i) => new ScoreAt(at, ProblemBuilder.ScoredFromBehind(piece.Creases[i], prefer)))]);
         var crossing = piece.Lines.Where(piece.RunsAcross).ToList();
         var crossed = crossing.Select(l => Placed(PositionOf(piece, l), cutAcross)).ToList();
-        var acrossPlan = ScorePlan.Of(tools, prefer, cutAcross, [.. crossed.Select((at, i) => new ScoreAt(at, Poser.ScoredFromBehind(crossing[i].Crease, prefer)))]);
+        var acrossPlan = ScorePlan.Of(tools, prefer, cutAcross, [.. crossed.Select((at, i) => new ScoreAt(at, ProblemBuilder.ScoredFromBehind(crossing[i].Crease, prefer)))]);
 
         Measured Figure(int index, Affine expression, string rule, Length value, Setting setting) =>
             new(new FigureRef.Score(new CreaseRef(piece.Id, index)), value, setting, explainer.For(expression, rule, value, setting));

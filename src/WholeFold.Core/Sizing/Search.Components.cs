@@ -45,7 +45,7 @@ internal sealed partial class Search
             Join(bound.Form);
         }
 
-        foreach (var cut in _problem.Cuts.Where(_ => _problem is { OnMarks: true, CutsOnMarks: true } || CountsSixteenths))
+        foreach (var cut in _problem.Cuts.Where(_ => _problem is { OnMarks: true, CutsOnMarks: true } || CountsFineMarks))
         {
             Join(cut.At);
         }
@@ -142,7 +142,7 @@ internal sealed partial class Search
         {
             IEnumerable<Length> own = cut.Inner ? [tools.OwnCutMark] : tools.CutMarks;
             var marks = _problem.CutsOnMarks ? own.Select(m => new Option(cut.At, 0, m.Units, default)).ToList() : [new Option(null, 0, 1, default)];
-            if (CountsSixteenths && !byDistance)
+            if (CountsFineMarks && !byDistance)
             {
                 var plain = tools.PlainMarks.Where(m => !cut.Inner || m.IsOn(tools.OwnCutMark)).Select(m => new Option(cut.At, 0, m.Units, default));
                 Add($"{(cut.Inner ? "line" : "cut")} {Text(cut.At)}", [.. plain, .. marks.Select(m => m with { Cost = new Cost(0, 0, 1, 0, 0, 0) })]);

@@ -10,7 +10,7 @@ internal sealed partial class Search
     private Cost Off(ScoreForm score)
     {
         var tools = _problem.Tools;
-        if (tools.Stops.Count == 0 && !CountsSixteenths)
+        if (tools.Stops.Count == 0 && !CountsFineMarks)
         {
             return default;
         }
@@ -22,17 +22,17 @@ internal sealed partial class Search
         }
 
         // An edge folded to a line needs the line's figure only.
-        var fine = CountsSixteenths && !tools.IsPlain(at) && !FoldsToLine(at, width) && !FoldsToLine(width - at, width);
+        var fine = CountsFineMarks && !tools.IsPlain(at) && !FoldsToLine(at, width) && !FoldsToLine(width - at, width);
         return new Cost(0, tools.Stops.Count > 0 ? 1 : 0, fine ? 1 : 0, 0, 0, 0);
     }
 
-    private bool CountsSixteenths => _problem is { Prefer.NoSixteenths: true, Tools.Exact: false };
+    private bool CountsFineMarks => _problem is { Prefer.AvoidFineMarks: true, Tools.Exact: false };
 
     private bool FoldsToLine(Length at, Length width) => 2 * at <= width && _problem.Tools.IsPlain(2 * at);
 
     /// <summary>A cut finer than eighths, where a person would rather have none.</summary>
     private Cost Fine(CutForm cut) =>
-        CountsSixteenths && !_problem.Tools.IsPlain(new Length(cut.At.Value(_values))) ? new Cost(0, 0, 1, 0, 0, 0) : default;
+        CountsFineMarks && !_problem.Tools.IsPlain(new Length(cut.At.Value(_values))) ? new Cost(0, 0, 1, 0, 0, 0) : default;
 
     private (Length At, Length Width) Placed(ScoreForm score)
     {

@@ -13,7 +13,7 @@ namespace WholeFold.Core.Sizing;
 public static class Sizer
 {
     /// <summary>How far the finished card may stay below its format.</summary>
-    internal static Pair Slack(Means means) => means == Means.Smaller ? Pair.Of(1, 8, 3m) : Pair.Of(1, 16, 1.5m);
+    internal static Pair Slack(Relaxation relaxation) => relaxation == Relaxation.SmallerCard ? Pair.Of(1, 8, 3m) : Pair.Of(1, 16, 1.5m);
 
     /// <summary>All figures of the design in the target format.</summary>
     /// <exception cref="InputProblemException">A pin is outside its parameter's limits, or names none.</exception>
@@ -22,11 +22,11 @@ public static class Sizer
         TrySize(design, target, cancel) ?? throw new NoFiguresException(ConflictsOf(design, target, cancel));
 
     /// <summary>Of a case that has no figures: a smallest set of requirements that cannot hold together, or that it was given up.</summary>
-    public static IReadOnlyList<Conflict> ConflictsOf(Design design, Target target, CancellationToken cancel = default) => Conflicts.Explain(PoserFor(design, target, carried: false, cancel), design.ToolsFor(target));
+    public static IReadOnlyList<Conflict> ConflictsOf(Design design, Target target, CancellationToken cancel = default) => Conflicts.Explain(BuilderFor(design, target, carried: false, cancel), design.ToolsFor(target));
 
     /// <summary>Looks only whether every figure set by hand names a parameter and lies within its limits.</summary>
     /// <exception cref="InputProblemException">One does not.</exception>
-    public static void Examine(Design design, Target target) => PoserFor(design, target, carried: true, CancellationToken.None);
+    public static void Examine(Design design, Target target) => BuilderFor(design, target, carried: true, CancellationToken.None);
 
     /// <summary>The same, but null where there are no figures: for places that try many things.</summary>
     /// <exception cref="InputProblemException">A pin is outside its parameter's limits, or names none.</exception>
@@ -34,13 +34,13 @@ public static class Sizer
     {
         // What was pinned at home stays hard where it can be set here; otherwise it is only wished for.
         var (left, givenUp) = (Search.Budget, false);
-        Figures? Found(Poser poser, Means means)
+        Figures? Found(ProblemBuilder builder, Relaxation relaxation)
         {
             // Of what is left one half each time, so that what comes after a search that was given up still has its share.
             var given = left / 2;
             try
             {
-                return Solved(design, target, poser, means, given) is { } sized ? givenUp ? sized with { Gap = Gap.Of(sized.Gap, new Gap(0, 0)) } : sized : null;
+                return Solved(design, target, builder, relaxation, given) is { } sized ? givenUp ? sized with { Gap = Gap.Of(sized.Gap, new Gap(0, 0)) } : sized : null;
             }
             catch (UndecidedException)
             {
@@ -51,30 +51,30 @@ public static class Sizer
 
         foreach (var carried in new[] { true, false })
         {
-            var poser = PoserFor(design, target, carried, cancel);
-            foreach (var means in new[] { Means.Usual, Means.Smaller })
+            var builder = BuilderFor(design, target, carried, cancel);
+            foreach (var relaxation in new[] { Relaxation.None, Relaxation.SmallerCard })
             {
-                if (Found(poser, means) is { } sized)
+                if (Found(builder, relaxation) is { } sized)
                 {
                     return design.Prefer.WholeSheet ? WholeSheet.Use(sized, carried, cancel) ?? sized : sized;
                 }
             }
 
-            if (poser.Carried.Count == 0)
+            if (builder.Carried.Count == 0)
             {
                 break;
             }
         }
 
         // Where nothing can be set even with every parameter free, figures are rounded. A pin alone is no reason to.
-        var last = PoserFor(design, target, carried: false, cancel);
+        var last = BuilderFor(design, target, carried: false, cancel);
         var free = last.Pins.Keys.Select(p => $"pin:{p}").ToHashSet();
-        if (design.ToolsFor(target).RulerMarks.Count == 0 || (last.Pins.Count > 0 && !new[] { Means.Usual, Means.Smaller }.All(m => IsHopeless(last.Pose(m, free)))))
+        if (design.ToolsFor(target).RulerMarks.Count == 0 || (last.Pins.Count > 0 && !new[] { Relaxation.None, Relaxation.SmallerCard }.All(m => IsHopeless(last.Build(m, free)))))
         {
             return null;
         }
 
-        return Found(last, Means.Rounded);
+        return Found(last, Relaxation.RoundedFigures);
     }
 
     /// <summary>Proven to have no figures at all.</summary>
@@ -93,10 +93,10 @@ public static class Sizer
     /// <summary>The settable value of a parameter that is nearest to the one wished for, everything else as it is; null where there is none.</summary>
     public static Length? Nearest(Design design, Target target, string parameter, Length wished, CancellationToken cancel = default)
     {
-        var poser = PoserFor(design, target, carried: false, cancel);
-        foreach (var means in new[] { Means.Usual, Means.Smaller })
+        var builder = BuilderFor(design, target, carried: false, cancel);
+        foreach (var relaxation in new[] { Relaxation.None, Relaxation.SmallerCard })
         {
-            var problem = poser.Pose(means, only: parameter, onlyIdeal: wished.Units);
+            var problem = builder.Build(relaxation, only: parameter, onlyIdeal: wished.Units);
             try
             {
                 if (Search.Solve(problem) is { } solution)
@@ -114,18 +114,18 @@ public static class Sizer
         return null;
     }
 
-    internal static Figures? Solved(Design design, Target target, Poser poser, Means means, long effort = Search.Budget / 8)
+    internal static Figures? Solved(Design design, Target target, ProblemBuilder builder, Relaxation relaxation, long effort = Search.Budget / 8)
     {
-        var problem = poser.Pose(means) with { Effort = effort };
-        return Search.Solve(problem) is { } solution ? Assemble(design, target, poser, problem, solution, means) : null;
+        var problem = builder.Build(relaxation) with { Effort = effort };
+        return Search.Solve(problem) is { } solution ? Assemble(design, target, builder, problem, solution, relaxation) : null;
     }
 
     /// <summary>The values of one parameter that can be set, the other pins kept.</summary>
-    public static FeasibleRange? RangeOf(Design design, Target target, string parameter, Means means, CancellationToken cancel = default) =>
-        FeasibleRange.Of(PoserFor(design, target, carried: false, cancel), design.ToolsFor(target), parameter, means);
+    public static FeasibleRange? RangeOf(Design design, Target target, string parameter, Relaxation relaxation, CancellationToken cancel = default) =>
+        FeasibleRange.Of(BuilderFor(design, target, carried: false, cancel), design.ToolsFor(target), parameter, relaxation);
 
     /// <param name="carried">Whether a fixed parameter set at home is hard in another format, or only wished for.</param>
-    internal static Poser PoserFor(Design design, Target target, bool carried, CancellationToken cancel, (string Parameter, Wish Wish)? wish = null, (string Piece, Length Length)? led = null)
+    internal static ProblemBuilder BuilderFor(Design design, Target target, bool carried, CancellationToken cancel, (string Parameter, Wish Wish)? wish = null, (string Piece, Length Length)? led = null)
     {
         var construction = design.Construction;
         var tools = design.ToolsFor(target);
@@ -133,7 +133,7 @@ public static class Sizer
         var wishes = new Dictionary<string, Wish>();
         var fromHome = new HashSet<string>();
         var atHome = target.Key == design.Home.Key;
-        Poser? bare = null, bareHome = null;
+        ProblemBuilder? bare = null, bareHome = null;
         foreach (var (name, value) in design.Pins)
         {
             var parameter = ParameterOf(construction, name);
@@ -155,8 +155,8 @@ public static class Sizer
             }
 
             // A proportional parameter keeps its relation to the ideal, so what was set by hand is a wish here, not a pin.
-            bare ??= new Poser(construction, target, tools, design.Papers, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
-            bareHome ??= new Poser(construction, design.Home, tools, design.Papers, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
+            bare ??= new ProblemBuilder(construction, target, tools, design.Papers, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
+            bareHome ??= new ProblemBuilder(construction, design.Home, tools, design.Papers, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
             var here = bare.At(parameter.Ideal);
             var home = bareHome.At(parameter.Ideal);
             wishes[name] = Wish.FromHome(home.IsZero ? value.Units : new Rational((here / home * value.Units).Nearest()), scaled: !home.IsZero);
@@ -175,25 +175,25 @@ public static class Sizer
             wishes[wished] = rest;
         }
 
-        var poser = new Poser(construction, target, tools, design.Papers, design.Priority, design.Prefer, pins, wishes) { Carried = fromHome, Led = led, Cancel = cancel };
+        var builder = new ProblemBuilder(construction, target, tools, design.Papers, design.Priority, design.Prefer, pins, wishes) { Carried = fromHome, Led = led, Cancel = cancel };
         foreach (var (name, value) in pins)
         {
             var parameter = ParameterOf(construction, name);
             // A limit that hangs on another parameter is a conflict between the two, not a mistake in one.
-            var (min, max) = poser.LimitsOf(parameter);
+            var (min, max) = builder.LimitsOf(parameter);
             if ((value < min || value > max) && !(value == Length.Zero && parameter.ZeroByHand is not null) && !fromHome.Contains(name))
             {
-                throw OutsideLimits(poser, tools, parameter, value, min, max);
+                throw OutsideLimits(builder, tools, parameter, value, min, max);
             }
         }
 
-        return poser;
+        return builder;
     }
 
-    private static InputProblemException OutsideLimits(Poser poser, ToolSet tools, Parameter parameter, Length value, Length min, Length max)
+    private static InputProblemException OutsideLimits(ProblemBuilder builder, ToolSet tools, Parameter parameter, Length value, Length min, Length max)
     {
         var unit = tools.System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre;
-        var because = value < min ? parameter.Min.Where(l => l.OnFormatOnly).MaxBy(l => poser.At(l.Value))! : parameter.Max.Where(l => l.OnFormatOnly).MinBy(l => poser.At(l.Value))!;
+        var because = value < min ? parameter.Min.Where(l => l.OnFormatOnly).MaxBy(l => builder.At(l.Value))! : parameter.Max.Where(l => l.OnFormatOnly).MinBy(l => builder.At(l.Value))!;
 
         // The range is told in marks that lie inside it, so that what is read here is also accepted.
         var mark = Pair.Of(1, 32, 0.5m).In(tools.System);
@@ -206,34 +206,34 @@ public static class Sizer
         construction.Parameters.FirstOrDefault(p => p.Id == name)
         ?? throw new InputProblemException("parameter.unknown", name, $"{construction.Id} has no parameter “{name}”", construction.WhatCanBeSet);
 
-    private static Figures Assemble(Design design, Target target, Poser poser, Problem problem, Solution solution, Means means)
+    private static Figures Assemble(Design design, Target target, ProblemBuilder builder, Problem problem, Solution solution, Relaxation relaxation)
     {
         var construction = design.Construction;
         var tools = problem.Tools;
-        var values = construction.Parameters.ToDictionary(p => Symbol.Parameter(p.Id), p => new Rational(poser.Ideals[p.Id].Nearest()));
+        var values = construction.Parameters.ToDictionary(p => Symbol.Parameter(p.Id), p => new Rational(builder.Ideals[p.Id].Nearest()));
         for (var i = 0; i < solution.Values.Length; i++)
         {
             values[problem.Unknowns[i].Symbol] = solution.Values[i];
         }
 
-        var explainer = new Explainer(construction, target, tools, poser, values);
-        var sizer = new PieceSizer(explainer, tools, design.Prefer, means);
+        var explainer = new Explainer(construction, target, tools, builder, values);
+        var sizer = new PieceSizer(explainer, tools, design.Prefer, relaxation);
         return new Figures
         {
             Design = design,
             Construction = construction,
             Target = target,
             Tools = tools,
-            Means = means,
+            Relaxation = relaxation,
             Cost = solution.Cost,
             Gap = solution.Gap,
             Effort = solution.Effort,
             Width = new Length(values[Symbol.Width].Nearest()),
             Height = new Length(values[Symbol.Height].Nearest()),
-            Parameters = [.. construction.Parameters.Select(p => new SizedParameter(p, new Length(values[Symbol.Parameter(p.Id)].Nearest()), new Length(poser.Ideals[p.Id].Nearest()), poser.Pins.ContainsKey(p.Id)))],
-            Pieces = [.. construction.Pieces.Select(p => sizer.Size(p, whole: poser.Led is var (led, _) && led == p.Id))],
+            Parameters = [.. construction.Parameters.Select(p => new SizedParameter(p, new Length(values[Symbol.Parameter(p.Id)].Nearest()), new Length(builder.Ideals[p.Id].Nearest()), builder.Pins.ContainsKey(p.Id)))],
+            Pieces = [.. construction.Pieces.Select(p => sizer.Size(p, whole: builder.Led is var (led, _) && led == p.Id))],
             Evaluator = explainer.Value,
-            ExactIdeal = symbol => symbol.Kind == SymbolKind.Allowance ? poser.Known(symbol) : poser.Ideals[symbol.Id],
+            ExactIdeal = symbol => symbol.Kind == SymbolKind.Allowance ? builder.Known(symbol) : builder.Ideals[symbol.Id],
         };
     }
 }

@@ -27,10 +27,10 @@ internal static class WholeSheet
                 }
 
                 var wish = new Wish((parameter.Value + left).Units, Words.Of($"what is left of the sheet's {length}, so that it need not be cut to length"));
-                var poser = Sizer.PoserFor(sized.Design, sized.Target, carried, cancel, (parameter.Parameter.Id, wish), (piece.Piece.Id, length));
+                var builder = Sizer.BuilderFor(sized.Design, sized.Target, carried, cancel, (parameter.Parameter.Id, wish), (piece.Piece.Id, length));
                 try
                 {
-                    if (Sizer.Solved(sized.Design, sized.Target, poser, sized.Means) is { } whole && whole.Width == sized.Width && whole.Height == sized.Height)
+                    if (Sizer.Solved(sized.Design, sized.Target, builder, sized.Relaxation) is { } whole && whole.Width == sized.Width && whole.Height == sized.Height)
                     {
                         return whole;
                     }

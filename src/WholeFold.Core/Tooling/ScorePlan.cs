@@ -26,7 +26,7 @@ public sealed record ScorePlan(IReadOnlyList<Setting> Settings, IReadOnlyList<Pa
         var far = new bool[scores.Count];
         Choose(tools, prefer, width, [.. scores], far);
         var lays = scores.Select((s, i) => LayOf(s.FromBehind, far[i])).ToArray();
-        var settings = scores.Select((s, i) => Setting.ForScore(tools, Reading(s, far[i], width), width, lays[i], prefer.NoSixteenths)
+        var settings = scores.Select((s, i) => Setting.ForScore(tools, Reading(s, far[i], width), width, lays[i], prefer.AvoidFineMarks)
             ?? throw new InvalidOperationException($"A score at {s.At} is on no mark of {tools.Name}.")).ToList();
         var passes = Enum.GetValues<Lay>()
             .Select(lay => new Pass(lay, [.. Enumerable.Range(0, scores.Count).Where(i => lays[i] == lay).OrderBy(i => settings[i].At)]))

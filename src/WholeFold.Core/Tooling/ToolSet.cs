@@ -5,7 +5,7 @@ namespace WholeFold.Core.Tooling;
 /// <summary>One comb of grooves on a score board.</summary>
 /// <param name="Step">Distance from groove to groove.</param>
 /// <param name="First">Distance of the first groove from the stop.</param>
-public readonly record struct Comb(Length Step, Length First)
+public readonly record struct GrooveRow(Length Step, Length First)
 {
     /// <summary>The grooves are at <see cref="First"/>, and on from there; the stop itself is no groove.</summary>
     public bool HasGrooveAt(Length at, Length end) => at >= First && at <= end && (at - First).IsOn(Step);
@@ -22,7 +22,7 @@ public sealed record ToolSet
     public required UnitSystem System { get; init; }
 
     /// <summary>The combs of the score board; none where there is no board.</summary>
-    public IReadOnlyList<Comb> Combs { get; init; } = [];
+    public IReadOnlyList<GrooveRow> GrooveRows { get; init; } = [];
 
     /// <summary>How far the board reaches. A position beyond is reached by turning the piece round.</summary>
     public Length BoardEnd { get; init; }
@@ -43,10 +43,10 @@ public sealed record ToolSet
     public bool Exact { get; init; }
 
     /// <summary>Whether there are grooves at all.</summary>
-    public bool HasBoard => Combs.Count > 0;
+    public bool HasBoard => GrooveRows.Count > 0;
 
     /// <summary>Where a score can be set without measuring: the board's grooves and a scoring trimmer's marks.</summary>
-    public IReadOnlyList<Comb> Stops => TrimmerScores ? [.. Combs, .. CutMarks.Select(m => new Comb(m, m))] : Combs;
+    public IReadOnlyList<GrooveRow> Stops => TrimmerScores ? [.. GrooveRows, .. CutMarks.Select(m => new GrooveRow(m, m))] : GrooveRows;
 
     /// <summary>Figures that a person need not count small marks for: eighths of an inch, whole millimetres.</summary>
     public IReadOnlyList<Length> PlainMarks => CutMarks.Count > 1 ? [Plain.Imperial, Plain.Metric] : [Plain.In(System)];
@@ -59,7 +59,7 @@ public sealed record ToolSet
     /// <summary>The finest mark of the set's own system, for what is marked out and not set on a stop.</summary>
     public Length OwnCutMark => CutMarks.FirstOrDefault(Pair.Of(1, 1, 10m).In(System).IsOn, CutMarks[0]);
 
-    public bool OnGroove(Length at) => Combs.Any(c => c.HasGrooveAt(at, BoardEnd));
+    public bool OnGroove(Length at) => GrooveRows.Any(c => c.HasGrooveAt(at, BoardEnd));
 
     /// <summary>On a groove, or on a mark of a trimmer that scores.</summary>
     public bool OnStop(Length at) => OnGroove(at) || (TrimmerScores && at > Length.Zero && OnCutMark(at) && !(at > LongestCut));
@@ -85,8 +85,8 @@ public sealed record ToolSet
         Length? best = null;
 
         // Where both systems are on the board, measure from the groove whose own ruler has the distance.
-        var own = Combs.Where(c => RulerMarks.Any(m => c.Step.IsOn(m) && (at - c.First).IsOn(m))).ToList();
-        foreach (var comb in own.Count > 0 ? own : Combs)
+        var own = GrooveRows.Where(c => RulerMarks.Any(m => c.Step.IsOn(m) && (at - c.First).IsOn(m))).ToList();
+        foreach (var comb in own.Count > 0 ? own : GrooveRows)
         {
             var last = comb.First + (BoardEnd - comb.First).Down(comb.Step);
             var below = comb.First + (at - comb.First).Down(comb.Step);

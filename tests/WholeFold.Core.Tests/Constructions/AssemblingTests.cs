@@ -21,7 +21,7 @@ public class AssemblingTests
         {
             var construction = family.For(choices);
             var made = construction.Steps.SelectMany(s => s.Bonds).ToList();
-            Assert.Equal(construction.Bonds.Where(b => !b.Loose).Select(b => b.Id).Order(), made.Order());
+            Assert.Equal(construction.Bonds.Where(b => !b.IsLoose).Select(b => b.Id).Order(), made.Order());
             Assert.True(construction.Steps.Count >= 2, family.Id);
             Assert.All(construction.Steps, s => Assert.Equal(s.Bonds.Count > 0, s is { Pressed: not null, RightWhen.Length: > 10 }));
             Assert.All(construction.Steps, s => Assert.EndsWith(".", s.Text, StringComparison.Ordinal));
@@ -64,7 +64,7 @@ public class AssemblingTests
         {
             var construction = family.For(choices);
             var held = new HashSet<PieceRef> { construction.Pieces[0].Copies[0] };
-            while (construction.Bonds.FirstOrDefault(b => !b.Loose && held.Contains(b.A.Piece) != held.Contains(b.B.Piece)) is { } bond)
+            while (construction.Bonds.FirstOrDefault(b => !b.IsLoose && held.Contains(b.A.Piece) != held.Contains(b.B.Piece)) is { } bond)
             {
                 held.UnionWith([bond.A.Piece, bond.B.Piece]);
             }

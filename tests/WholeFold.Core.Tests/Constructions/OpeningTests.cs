@@ -25,7 +25,7 @@ public class OpeningTests
         var lines = 0;
         foreach (var spec in Grid(tools, "0.5mm"))
         {
-            if (Try(spec) is not { Means: Means.Usual } sized)
+            if (Try(spec) is not { Relaxation: Relaxation.None } sized)
             {
                 continue;
             }
@@ -135,10 +135,10 @@ public class OpeningTests
     public void What_lies_loose_has_its_place_and_no_glue()
     {
         var sized = Size(Spec("sleeve-gatefold", "5x7"));
-        Assert.Contains(sized.Construction.Bonds, b => b.Loose);
+        Assert.Contains(sized.Construction.Bonds, b => b.IsLoose);
         var tile = sized.Closed.Panels.Single(p => p.Piece == "tile").Box;
         Assert.Equal(tile.Left - sized.Closed.Footprint.Left, sized.Closed.Footprint.Right - tile.Right);
-        var elsewhere = sized.Construction with { Bonds = [.. sized.Construction.Bonds.Select(b => b.Loose ? b with { A = b.A with { On = b.A.On with { Face = Face.Up } } } : b)] };
+        var elsewhere = sized.Construction with { Bonds = [.. sized.Construction.Bonds.Select(b => b.IsLoose ? b with { A = b.A with { On = b.A.On with { Face = Face.Up } } } : b)] };
         Assert.Empty(Core.Folding.ClosedPose.Of(elsewhere, sized.Pieces, e => sized.Figures.ValueOf(e).Units).Misses);
     }
 

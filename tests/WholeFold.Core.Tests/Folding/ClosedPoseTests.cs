@@ -86,13 +86,13 @@ public class ClosedPoseTests
             var (family, choices) = variants[random.Next(variants.Count)];
             var spec = new DesignSpec { Construction = family.Id, Format = formats[random.Next(formats.Count)].Id, Turn = random.Next(2) == 0, Tools = tools[random.Next(tools.Length)], Caliper = $"0.{random.Next(1, 9)}mm", Set = Support.Written(choices) };
             var read = Support.Reader.Read(spec);
-            if (Attempt.Of(read.Design, read.Target).Card is not { Means: Means.Usual, Parameters.Count: > 0 } free)
+            if (Attempt.Of(read.Design, read.Target).Card is not { Relaxation: Relaxation.None, Parameters.Count: > 0 } free)
             {
                 continue;
             }
 
             var parameter = free.Figures.Parameters[random.Next(free.Figures.Parameters.Count)].Parameter;
-            var range = Sizer.RangeOf(read.Design, read.Target, parameter.Id, Means.Usual)!;
+            var range = Sizer.RangeOf(read.Design, read.Target, parameter.Id, Relaxation.None)!;
             var value = range.Stops.Count > 0 ? range.Stops[random.Next(range.Stops.Count)] : random.Next(2) == 0 ? range.Min : range.Max;
             var sized = Card.Of(read.Design with { Pins = new Dictionary<string, Length> { [parameter.Id] = value } }, read.Target);
             closed++;

@@ -38,12 +38,12 @@ public class MotionTests
                 }
 
                 Assert.Equal(!motion.Moves ? 2 : sized.Construction.States.Count == 0 ? 7 : 25, motion.Frames.Count);
-                var mark = sized.Figures.Means == Means.Rounded ? 2 * sized.Figures.Tools.CutMarks.Max() : Length.Zero;
+                var mark = sized.Figures.Relaxation == Relaxation.RoundedFigures ? 2 * sized.Figures.Tools.CutMarks.Max() : Length.Zero;
                 foreach (var frame in motion.Frames)
                 {
                     frames++;
                     var assembly = Assembly.Of(sized.Construction, sized.Pieces, sized.Figures.Evaluator, (p, c) => frame.Angles[new CreaseRef(p.Piece.Id, c)]);
-                    Assert.All(assembly.Joints.Where(j => j.Bond is not { Loose: true }), j => Assert.True(j.Apart <= (Length.Mm(0.05m) + (j.Bond?.Play is { } play ? sized.Figures.ValueOf(play) : Length.Zero) + mark).Units, $"{family.Id} at {frame.Share}: {j.Bond?.Id} is {j.Apart / 320} mm apart"));
+                    Assert.All(assembly.Joints.Where(j => j.Bond is not { IsLoose: true }), j => Assert.True(j.Apart <= (Length.Mm(0.05m) + (j.Bond?.Play is { } play ? sized.Figures.ValueOf(play) : Length.Zero) + mark).Units, $"{family.Id} at {frame.Share}: {j.Bond?.Id} is {j.Apart / 320} mm apart"));
                     foreach (var (id, piece) in sized.Pieces.SelectMany(p => p.Piece.Copies.Select(c => (c, p))))
                     {
                         foreach (var plate in piece.Plates)
@@ -133,7 +133,7 @@ public class MotionTests
         var shown = Motion.Of(sized.Figures).Shown;
         var assembly = Assembly.Of(sized.Construction, sized.Pieces, sized.Figures.Evaluator, (p, c) => shown.Angles[new CreaseRef(p.Piece.Id, c)]);
         var back = assembly.Frames[new PlateRef(new PieceRef("base"), "top1")].Inverse;
-        var floor = back.Of(assembly.Frames[new PlateRef(new PieceRef("base"), "floor1")]);
+        var floor = back.Compose(assembly.Frames[new PlateRef(new PieceRef("base"), "floor1")]);
         var plate = sized.Piece("base").Plate("floor1");
         Assert.All(plate.Corners, c => Assert.Equal(In("1").Units, Math.Abs(floor.Apply(c.X.Units, c.Y.Units).Z), 3));
     }

@@ -13,18 +13,18 @@ namespace WholeFold.Core.Tests.Folding;
 public class SafeSideTests
 {
     [Theory]
-    [InlineData("plain-fold", "base.height", Side.Scant)]
-    [InlineData("gatefold", "base.scores[0]", Side.Full)]
-    [InlineData("gatefold", "base.scores[1]", Side.Scant)]
-    [InlineData("front-step", "base.height", Side.Full)]
-    [InlineData("front-step", "base.scores[0]", Side.Exact)]
-    [InlineData("gatefold", "layers.door.width", Side.Scant)]
-    public void By_hand(string construction, string figure, Side side) => Assert.Equal(side, Size(Spec(construction, "a2-us")).SafeSides.ByName()[figure].Side);
+    [InlineData("plain-fold", "base.height", SafeDirection.Scant)]
+    [InlineData("gatefold", "base.scores[0]", SafeDirection.Full)]
+    [InlineData("gatefold", "base.scores[1]", SafeDirection.Scant)]
+    [InlineData("front-step", "base.height", SafeDirection.Full)]
+    [InlineData("front-step", "base.scores[0]", SafeDirection.Exact)]
+    [InlineData("gatefold", "layers.door.width", SafeDirection.Scant)]
+    public void By_hand(string construction, string figure, SafeDirection side) => Assert.Equal(side, Size(Spec(construction, "a2-us")).SafeSides.ByName()[figure].Direction);
 
     [Fact]
     public void Every_figure_has_one_with_a_reason()
     {
-        var seen = new HashSet<Side>();
+        var seen = new HashSet<SafeDirection>();
         foreach (var (family, choices) in Variants())
         {
             var read = Support.Reader.Read(new DesignSpec { Construction = family.Id, Format = "5x7", Set = Support.Written(choices) });
@@ -36,22 +36,22 @@ public class SafeSideTests
             var safe = sized.SafeSides;
             Assert.Equal(sized.All.Select(f => f.Id.ToString()).Order(), safe.Keys.Select(f => f.ToString()).Order());
             Assert.All(safe.Values, s => Assert.NotEmpty(s.Why.In(Core.Measure.DisplayUnit.Inch)));
-            seen.UnionWith(safe.Values.Select(s => s.Side));
+            seen.UnionWith(safe.Values.Select(s => s.Direction));
         }
 
         Assert.Equal(4, seen.Count);
     }
 
     [Theory]
-    [InlineData("front.window.left", Side.Full)]
-    [InlineData("front.window.head", Side.Scant)]
-    public void A_window_can_be_cut_larger_and_never_smaller(string line, Side side) => Assert.Equal(side, Size(Spec("shadow-box", "5x7")).SafeSides.ByName()[line].Side);
+    [InlineData("front.window.left", SafeDirection.Full)]
+    [InlineData("front.window.head", SafeDirection.Scant)]
+    public void A_window_can_be_cut_larger_and_never_smaller(string line, SafeDirection side) => Assert.Equal(side, Size(Spec("shadow-box", "5x7")).SafeSides.ByName()[line].Direction);
 
     [Fact]
     public void A_slit_needs_its_own_line_and_may_be_longer()
     {
         var safe = Size(Spec("slider-stand", "5x7")).SafeSides.ByName();
-        Assert.Equal((Side.Exact, Side.Full, Side.Scant), (safe["base.slit.left"].Side, safe["base.slit.foot"].Side, safe["base.slit.head"].Side));
+        Assert.Equal((SafeDirection.Exact, SafeDirection.Full, SafeDirection.Scant), (safe["base.slit.left"].Direction, safe["base.slit.foot"].Direction, safe["base.slit.head"].Direction));
     }
 
     [Fact]

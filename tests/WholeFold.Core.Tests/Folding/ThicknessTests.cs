@@ -29,7 +29,7 @@ public class ThicknessTests
             double Square(Length a, Length b) => (double)a.Units * b.Units;
             var expected = sized.Pieces.Sum(p => Weight.Area(p) * 1e6 * 320 * 320 * p.Piece.Quantity * sized.Design.StockOf(p.Piece.Id).Caliper.Units)
                 + sized.Layers.Sum(l => Square(l.Width.Value, l.Height.Value) * l.Quantity * (l.Stock.Caliper + sized.Design.Adhesive.Thickness).Units)
-                + sized.Construction.Bonds.Where(b => !b.Loose).Sum(b => Outline(sized, b.A.Region) * (b.Raised?.Metric ?? Inventory.Shipped.BondTape.Thickness).Units);
+                + sized.Construction.Bonds.Where(b => !b.IsLoose).Sum(b => Outline(sized, b.A.Region) * (b.Raised?.Metric ?? Inventory.Shipped.BondTape.Thickness).Units);
             Assert.True(Math.Abs(sized.Thickness.Volume - expected) <= expected * 2e-4, $"{spec.Named()}: {sized.Thickness.Volume} and not {expected}");
             Assert.Equal(sized.Thickness.Greatest, sized.Thickness.GreatestFlat);
             Assert.True(sized.Thickness.Mean <= sized.Thickness.Greatest && sized.Thickness.Mean > Length.Zero);

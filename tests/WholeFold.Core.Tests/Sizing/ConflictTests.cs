@@ -65,19 +65,19 @@ public class ConflictTests
             var construction = RandomChains.Make(random);
             var (target, tools) = RandomChains.Case(random, ruler: false);
             var pins = construction.Parameters.Where(_ => random.Next(2) == 0).ToDictionary(p => p.Id, _ => new Length(random.Next(1, 80) * 508L));
-            var poser = new Poser(construction, target, tools, Support.PapersOf(Inventory.Shipped.Stocks[2]), Priority.Format, Preferences.None, pins, new Dictionary<string, Wish>());
-            if (new[] { Means.Usual, Means.Smaller }.Any(m => Search.Solve(poser.Pose(m)) is not null))
+            var builder = new ProblemBuilder(construction, target, tools, Support.PapersOf(Inventory.Shipped.Stocks[2]), Priority.Format, Preferences.None, pins, new Dictionary<string, Wish>());
+            if (new[] { Relaxation.None, Relaxation.SmallerCard }.Any(m => Search.Solve(builder.Build(m)) is not null))
             {
                 continue;
             }
 
             explained++;
-            var conflicts = Conflicts.Smallest(poser, tools);
-            var everything = poser.Requirements().Select(r => r.Id).Concat(pins.Keys.Select(p => $"pin:{p}")).Concat(["marks:cuts", "marks:scores"]).ToHashSet();
+            var conflicts = Conflicts.Smallest(builder, tools);
+            var everything = builder.Requirements().Select(r => r.Id).Concat(pins.Keys.Select(p => $"pin:{p}")).Concat(["marks:cuts", "marks:scores"]).ToHashSet();
             var named = conflicts.Select(c => c.Id).ToHashSet();
             if (named.SetEquals(["format"]))
             {
-                Assert.False(Decide(poser, everything));
+                Assert.False(Decide(builder, everything));
                 continue;
             }
 
@@ -89,25 +89,25 @@ public class ConflictTests
 
             // Alone, without anything else that is required, they cannot hold; without any one of them, they can.
             var others = everything.Except(named).ToHashSet();
-            if (Decide(poser, others) is not { } together || named.Select(n => Decide(poser, others.Append(n).ToHashSet())).Any(d => d is null))
+            if (Decide(builder, others) is not { } together || named.Select(n => Decide(builder, others.Append(n).ToHashSet())).Any(d => d is null))
             {
                 undecided++;
                 continue;
             }
 
             Assert.False(together);
-            Assert.All(named, one => Assert.True(Decide(poser, others.Append(one).ToHashSet()), $"dropping {one} frees nothing"));
+            Assert.All(named, one => Assert.True(Decide(builder, others.Append(one).ToHashSet()), $"dropping {one} frees nothing"));
         }
 
         Assert.True(undecided < 14, $"{undecided} of 40 could not be decided");
     }
 
     /// <summary>Whether the problem can be solved without some groups; null where that would take too long to find out.</summary>
-    private static bool? Decide(Poser poser, HashSet<string> without)
+    private static bool? Decide(ProblemBuilder builder, HashSet<string> without)
     {
         try
         {
-            return Search.Solve(poser.Pose(Means.Smaller, without) with { Effort = 40_000 }) is not null;
+            return Search.Solve(builder.Build(Relaxation.SmallerCard, without) with { Effort = 40_000 }) is not null;
         }
         catch (UndecidedException)
         {
@@ -126,7 +126,7 @@ public class ConflictTests
             [.. Enumerable.Range(1, 4).Select(i => Valley(90, "a fifth", closed: i % 2 == 0 ? -180 : 180))]));
         var design = new Design { Family = family, Home = new Target(Inventory.Shipped.Find<Format>("a2-us")!, false), Stock = Inventory.Shipped.Stocks[2], LayerStock = Inventory.Shipped.Stocks[0], MatStock = Inventory.Shipped.Stocks[0], Inventory = Inventory.Shipped, Adhesive = Inventory.Shipped.Adhesives[0] };
         var sized = Card.Of(design, design.Home);
-        Assert.Equal(Means.Rounded, sized.Figures.Means);
+        Assert.Equal(Relaxation.RoundedFigures, sized.Figures.Relaxation);
         Assert.Equal(0, sized.Figures.Cost.Shortfall);
         Assert.Contains(sized.Checks, c => c.Id == "figures-rounded");
 

@@ -51,7 +51,7 @@ public abstract class Laws(string tools, string caliper, string priority)
         {
             Assert.Equal(piece.Along.Value, piece.Panels.Aggregate(Length.Zero, (sum, p) => sum + p.Extent));
             Assert.All(piece.Panels, p => Assert.True(p.Extent > Length.Zero, $"{name}: {p.Panel.Id} is {p.Extent}"));
-            if (sized.Figures.Means != Means.Rounded)
+            if (sized.Figures.Relaxation != Relaxation.RoundedFigures)
             {
                 // Panels that are equal by their rule are equal as cut.
                 Assert.All(piece.Panels, p => Assert.Equal(sized.Figures.ValueOf(p.Panel.Extent), p.Extent));
@@ -74,7 +74,7 @@ public abstract class Laws(string tools, string caliper, string priority)
             foreach (var (score, length) in piece.AllScores.Select(s => (s.Figure, s.Axis == piece.Piece.Axis ? piece.Along.Value : piece.Across.Value)))
             {
                 var read = score.Setting.Lay is Lay.TurnedRound or Lay.TurnedOver ? length - score.Value : score.Value;
-                bool OnBoard(Length at) => tools.Combs.Any(c => at >= c.First && at <= tools.BoardEnd && (at - c.First).IsOn(c.Step));
+                bool OnBoard(Length at) => tools.GrooveRows.Any(c => at >= c.First && at <= tools.BoardEnd && (at - c.First).IsOn(c.Step));
                 var holds = score.Setting switch
                 {
                     { How: SetBy.Direct, At: var at, Lay: var lay } => at == read && lay == Lay.AsItLies && OnBoard(at),
@@ -85,7 +85,7 @@ public abstract class Laws(string tools, string caliper, string priority)
                     Setting.FoldedTo { At: var line, FarEdge: var far } => line == 2 * (far ? length - read : read) && line <= length && tools.IsPlain(line),
                     { How: SetBy.Ruler, At: var at } => at == read && tools.RulerMarks.Any(score.Value.IsOn) && !tools.HasBoard,
                     { How: SetBy.Machine, At: var at } => at == read && tools.Exact,
-                    Setting.TickToTick { Ticks: var ticks } => sized.Figures.Means == Means.Rounded || new[] { ticks.FromX, ticks.FromY, ticks.ToX, ticks.ToY }.All(at => at == Length.Zero || at.IsOn(tools.OwnCutMark)),
+                    Setting.TickToTick { Ticks: var ticks } => sized.Figures.Relaxation == Relaxation.RoundedFigures || new[] { ticks.FromX, ticks.FromY, ticks.ToX, ticks.ToY }.All(at => at == Length.Zero || at.IsOn(tools.OwnCutMark)),
                     _ => false,
                 };
                 Assert.True(holds, $"{name}: {score.Id} at {score.Value} cannot be set as it says: {score.Setting}");
@@ -140,14 +140,14 @@ public abstract class Laws(string tools, string caliper, string priority)
 
     private static void ClosesWithinItsFormat(Card sized, string name)
     {
-        var mark = sized.Figures.Means == Means.Rounded ? sized.Figures.Tools.CutMarks.Max() : Length.Zero;
+        var mark = sized.Figures.Relaxation == Relaxation.RoundedFigures ? sized.Figures.Tools.CutMarks.Max() : Length.Zero;
         Assert.All(sized.Closed.Misses, m => Assert.True(!m.WrongFace && m.By <= mark, $"{name}: {m}"));
         if (!sized.Construction.MayGrow)
         {
             Assert.True(sized.Closed.Width <= sized.Target.Width + mark && sized.Closed.Height <= sized.Target.Height, $"{name}: closed {sized.Closed.Width} × {sized.Closed.Height}");
         }
 
-        var slack = (sized.Figures.Means == Means.Smaller ? Pair.Of(1, 8, 3m) : Pair.Of(1, 16, 1.5m)).In(sized.Figures.Tools.System);
+        var slack = (sized.Figures.Relaxation == Relaxation.SmallerCard ? Pair.Of(1, 8, 3m) : Pair.Of(1, 16, 1.5m)).In(sized.Figures.Tools.System);
         Assert.True(sized.Figures.Width <= sized.Target.Width && sized.Figures.Width >= sized.Target.Width - slack, name);
         Assert.True(sized.Figures.Height <= sized.Target.Height && sized.Figures.Height >= sized.Target.Height - slack, name);
     }

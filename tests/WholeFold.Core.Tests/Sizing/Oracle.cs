@@ -225,7 +225,7 @@ internal sealed partial class Oracle
     private void BoardCosts(List<Affine> positions, LinearExpr width, List<LinearExpr> off, List<LinearExpr> turns, List<LinearExpr> settings)
     {
         var mark = _tools.RulerMarks[0].Units;
-        var step = _tools.Combs[0].Step.Units;
+        var step = _tools.GrooveRows[0].Step.Units;
         var turned = new List<BoolVar>();
         var places = new List<LinearExpr>();
         foreach (var position in positions)

@@ -59,10 +59,10 @@ public class OracleTests
     private static bool Judge(Construction construction, Target target, ToolSet tools, Priority priority, Preferences prefer, string name)
     {
         var stock = Inventory.Shipped.Find<Stock>("card-270")!;
-        var poser = new Poser(construction, target, tools, Support.PapersOf(stock), priority, prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
-        var problem = poser.Pose(Means.Usual) with { Effort = long.MaxValue };
+        var builder = new ProblemBuilder(construction, target, tools, Support.PapersOf(stock), priority, prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
+        var problem = builder.Build(Relaxation.None) with { Effort = long.MaxValue };
         var found = Search.Solve(problem);
-        Oracle Judged() => new(construction, target, tools, stock, new CostOrder(priority, prefer.OneStop), prefer.NoSixteenths);
+        Oracle Judged() => new(construction, target, tools, stock, new CostOrder(priority, prefer.OneStop), prefer.AvoidFineMarks);
         if (found is not { } solution)
         {
             Assert.False(Judged().HasBetterThan(null), $"{name}: the judge found a solution where the search found none");
@@ -79,5 +79,5 @@ public class OracleTests
     }
 
     /// <summary>What is liked, in turn: nothing, no sixteenths, one stop, both.</summary>
-    private static Preferences Liking(int i) => new(NoSixteenths: i % 8 is 3 or 5, OneStop: i % 8 is 2 or 5);
+    private static Preferences Liking(int i) => new(AvoidFineMarks: i % 8 is 3 or 5, OneStop: i % 8 is 2 or 5);
 }

@@ -22,20 +22,20 @@ public class RangeTests
         {
             var read = Support.Reader.Read(spec);
             var attempt = Attempt.Of(read.Design, read.Target);
-            if (attempt.Card is not { Means: Means.Usual } sized)
+            if (attempt.Card is not { Relaxation: Relaxation.None } sized)
             {
                 continue;
             }
 
             foreach (var parameter in sized.Figures.Parameters.Select(p => p.Parameter))
             {
-                var range = Sizer.RangeOf(read.Design, read.Target, parameter.Id, sized.Figures.Means)!;
+                var range = Sizer.RangeOf(read.Design, read.Target, parameter.Id, sized.Figures.Relaxation)!;
                 ranges++;
                 Card With(Length value) => Card.Of(read.Design with { Pins = new Dictionary<string, Length> { [parameter.Id] = value } }, read.Target);
                 foreach (var stop in range.Stops.Where((_, i) => i % 5 == 0).Append(range.Min).Append(range.Max))
                 {
                     var at = With(stop);
-                    Assert.Equal(Means.Usual, at.Means);
+                    Assert.Equal(Relaxation.None, at.Relaxation);
                     Assert.Equal(stop, at.Parameters.Single(p => p.Parameter.Id == parameter.Id).Value);
                 }
 
@@ -59,12 +59,12 @@ public class RangeTests
     public void The_stops_are_all_the_values_that_can_be_set_and_no_others()
     {
         var read = Support.Reader.Read(Support.Spec("winged-lock-gatefold", "5x7"));
-        var range = Sizer.RangeOf(read.Design, read.Target, "centre", Means.Usual)!;
+        var range = Sizer.RangeOf(read.Design, read.Target, "centre", Relaxation.None)!;
         var byTrial = Enumerable.Range(0, 400).Select(n => Length.In(n, 64)).Where(v =>
         {
             try
             {
-                return Card.Of(read.Design with { Pins = new Dictionary<string, Length> { ["centre"] = v } }, read.Target).Means == Means.Usual;
+                return Card.Of(read.Design with { Pins = new Dictionary<string, Length> { ["centre"] = v } }, read.Target).Relaxation == Relaxation.None;
             }
             catch (Exception e) when (e is InputProblemException or NoFiguresException)
             {

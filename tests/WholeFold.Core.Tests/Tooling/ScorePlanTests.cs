@@ -61,7 +61,7 @@ public class ScorePlanTests
     [Fact]
     public void Where_sixteenths_are_not_liked_an_edge_is_folded_to_a_plain_line()
     {
-        var plan = Plan(new Preferences(NoSixteenths: true), "8 7/32", "3 1/16");
+        var plan = Plan(new Preferences(AvoidFineMarks: true), "8 7/32", "3 1/16");
         Assert.Equal((SetBy.Fold, In("6 1/8"), "fold the near edge to a line 6 1/8 from it"), (plan.Settings[0].How, plan.Settings[0].At, plan.Settings[0].In(DisplayUnit.Inch)));
         Assert.Equal(SetBy.Between, Plan(Preferences.None, "8 7/32", "3 1/16").Settings[0].How);
     }
@@ -119,7 +119,7 @@ public class ScorePlanTests
         var (fewer, one, behind) = (0, 0, 0);
         foreach (var spec in Grid("imperial-eighths").Where((_, i) => i % 5 == 0))
         {
-            if (Try(spec) is not { Means: Means.Usual } usual || Try(spec with { Prefer = ["no-sixteenths"] }) is not { } plain || Try(spec with { Prefer = ["one-stop"] }) is not { } stop || Try(spec with { Prefer = ["mountains-from-behind"] }) is not { } turned)
+            if (Try(spec) is not { Relaxation: Relaxation.None } usual || Try(spec with { Prefer = ["no-sixteenths"] }) is not { } plain || Try(spec with { Prefer = ["one-stop"] }) is not { } stop || Try(spec with { Prefer = ["mountains-from-behind"] }) is not { } turned)
             {
                 continue;
             }
@@ -148,7 +148,7 @@ public class ScorePlanTests
         Assert.Equal(In("1/2"), Size(spec with { Prefer = ["whole-sheet"], Set = new Dictionary<string, WrittenFigure> { ["tab"] = "1/2" } }).Parameters.Single(p => p.Parameter.Id == "tab").Value);
     }
 
-    private static long Fine(Card sized) => sized.Figures.Cost.Sixteenths > 0 || sized.Design.Prefer.NoSixteenths
+    private static long Fine(Card sized) => sized.Figures.Cost.Sixteenths > 0 || sized.Design.Prefer.AvoidFineMarks
         ? sized.Figures.Cost.Sixteenths
-        : sized.Pieces.Sum(p => Poser.MarkedOut(p.Piece).Append(p.Piece.Along).Append(p.Piece.Across).Count(at => !sized.Figures.Tools.IsPlain(sized.Figures.ValueOf(at))) + p.AllScores.Count(s => s.Figure.Setting.How is SetBy.Between && !sized.Figures.Tools.IsPlain(s.Figure.Value)));
+        : sized.Pieces.Sum(p => ProblemBuilder.MarkedOut(p.Piece).Append(p.Piece.Along).Append(p.Piece.Across).Count(at => !sized.Figures.Tools.IsPlain(sized.Figures.ValueOf(at))) + p.AllScores.Count(s => s.Figure.Setting.How is SetBy.Between && !sized.Figures.Tools.IsPlain(s.Figure.Value)));
 }

@@ -809,7 +809,7 @@ export interface components {
         };
         ListRequest: {
             text: string;
-            units: string;
+            units?: string;
         };
         NewDesign: {
             state: components["schemas"]["DesignSpec"];

@@ -112,7 +112,7 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
     /// <summary>What each parameter can be set to. Each is a search of its own, so they are made side by side.</summary>
     public IReadOnlyList<RangeView> Ranges() => studio.Attempt(desk, cancel).Card is not { } card ? [] :
         [.. card.Figures.Parameters.AsParallel().AsOrdered().WithCancellation(cancel)
-            .Select(p => (p.Parameter.Id, Range: Sizer.RangeOf(_design, _target, p.Parameter.Id, card.Figures.Means, cancel)))
+            .Select(p => (p.Parameter.Id, Range: Sizer.RangeOf(_design, _target, p.Parameter.Id, card.Figures.Relaxation, cancel)))
             .Where(p => p.Range is not null)
             .Select(p => new RangeView(p.Id, _tell.Figure(p.Range!.Min), _tell.Figure(p.Range.Max), [.. p.Range.Stops.Select(_tell.Figure)]))];
 
@@ -133,9 +133,9 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
     public IReadOnlyList<SafeView> Safe() => studio.Attempt(desk, cancel).Card is not { } card ? [] : [.. card.SafeSides.Select(s =>
     {
         // "rather scant: full, the doors would touch; set its twin at the other end with it".
-        var side = s.Value.Side switch { Core.Folding.Side.Scant => "Rather scant: ", Core.Folding.Side.Full => "Rather full: ", Core.Folding.Side.Exact => "Exact: ", _ => "Either way: " };
+        var side = s.Value.Direction switch { SafeDirection.Scant => "Rather scant: ", SafeDirection.Full => "Rather full: ", SafeDirection.Exact => "Exact: ", _ => "Either way: " };
         var twins = s.Value.Twins.Count > 0 ? $"; set {string.Join(", ", s.Value.Twins)} with it" : "";
-        return new SafeView(s.Key.ToString(), SizedJson.Name(s.Value.Side), _tell.Say($"{side}{s.Value.Why}{twins}"));
+        return new SafeView(s.Key.ToString(), SizedJson.Name(s.Value.Direction), _tell.Say($"{side}{s.Value.Why}{twins}"));
     })];
 
     /// <exception cref="Core.Input.InputProblemException">There is no such figure.</exception>

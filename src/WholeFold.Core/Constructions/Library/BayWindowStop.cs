@@ -21,7 +21,7 @@ internal static class BayWindowStop
         ]);
         var stopPiece = c.Piece("stop", "Stop", Axis.X, H, "the stop's width", "the card's height", [Panel("stop", "stop", stop)], []);
         var stopBond = c.Bond("stop", basePiece["back"].Up(new Rectangle((2 * W) - stop + lip, Zero, 2 * W, H)), stopPiece["stop"].Down(new Rectangle(lip, Zero, stop, H)), "edges level at the fore-edge; the foam stays back from the inner edge by the lip", raised: Pair.Of(1, 25, 1m));
-        c.Rests(basePiece["left"].At(At(Zero, Zero)), basePiece["back"].At(At((2 * W) - stop + lip, Zero)), "the front's edge lies under the stop, against its foam");
+        c.Contacts(basePiece["left"].At(At(Zero, Zero)), basePiece["back"].At(At((2 * W) - stop + lip, Zero)), "the front's edge lies under the stop, against its foam");
         c.Trade("stop", "bay depth", stop - lip, "inside", W - stop);
         c.Layer("sides", "bay sides", basePiece, ["left", "right"], Face.Down);
         c.Layer("stop", "stop", stopPiece, ["stop"], Face.Up);

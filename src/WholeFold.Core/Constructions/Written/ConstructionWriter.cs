@@ -46,7 +46,7 @@ public static class ConstructionWriter
         Requirements = [.. c.Requirements.Select(r => new WrittenRequirement(r.Id, Write(r.AtLeastZero), r.Because))],
         Tradeoffs = [.. c.Tradeoffs.Select(t => new WrittenTradeoff(t.Parameter, t.OneName, Write(t.One), t.OtherName, Write(t.Other)))],
         States = [.. c.States.Select(s => new WrittenState(s.Id, s.Name, s.How, [.. s.Angles.Select(a => new WrittenAngle(a.Key.Piece, a.Key.Index, a.Value))]))],
-        Rests = [.. c.Rests.Select(r => new WrittenRest(r.A.Piece.ToString(), r.A.Plate, Write(r.AtA), r.B.Piece.ToString(), r.B.Plate, Write(r.AtB), r.How))],
+        Contacts = [.. c.Contacts.Select(r => new WrittenContact(r.A.Piece.ToString(), r.A.Plate, Write(r.AtA), r.B.Piece.ToString(), r.B.Plate, Write(r.AtB), r.How))],
         LookedAt = c.LookedAt is { } look ? new WrittenLookedAt(look.Plate.Piece.ToString(), look.Plate.Plate, look.Up) : null,
         RoundOneAsThickAs = c.RoundOneAsThickAs,
         Slanting = c.Slanting,
@@ -113,7 +113,7 @@ public static class ConstructionWriter
         new(c.Fold, c.Working, c.Shown, c.Closed, c.Rule, c.Stretches.Count == 0 ? null : [.. c.Stretches.Select(s => new WrittenStretch(Write(s.From), Write(s.To)))]);
 
     private static WrittenBond Write(Bond b) =>
-        new(b.Id, Write(b.A), Write(b.B), b.LinedUp, b.Raised is { } raised ? Inches(raised.Imperial.Units) : null, b.Raised is { } foam ? Mm(foam.Metric) : null, b.Loose, b.Play is null ? null : Write(b.Play), b.TakenOff);
+        new(b.Id, Write(b.A), Write(b.B), b.LinedUp, b.Raised is { } raised ? Inches(raised.Imperial.Units) : null, b.Raised is { } foam ? Mm(foam.Metric) : null, b.IsLoose, b.Play is null ? null : Write(b.Play), b.TakenOff);
 
     private static WrittenSide Write(BondSide side) => new(side.Piece.ToString(), side.Plate.Plate, side.On.Face, side.Region switch
     {

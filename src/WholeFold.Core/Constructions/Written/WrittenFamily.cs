@@ -55,7 +55,7 @@ public sealed record WrittenConstruction
 
     public IReadOnlyList<WrittenState> States { get; init; } = [];
 
-    public IReadOnlyList<WrittenRest> Rests { get; init; } = [];
+    public IReadOnlyList<WrittenContact> Contacts { get; init; } = [];
 
     public WrittenLookedAt? LookedAt { get; init; }
 
@@ -224,6 +224,6 @@ public sealed record WrittenAngle(string Piece, int Crease, int Angle);
 
 public sealed record WrittenState(string Id, string Name, string How, IReadOnlyList<WrittenAngle> Angles);
 
-public sealed record WrittenRest(string PieceA, string PlateA, WrittenSpot AtA, string PieceB, string PlateB, WrittenSpot AtB, string How);
+public sealed record WrittenContact(string PieceA, string PlateA, WrittenSpot AtA, string PieceB, string PlateB, WrittenSpot AtB, string How);
 
 public sealed record WrittenLookedAt(string Piece, string Plate, Axis Up);

@@ -46,7 +46,7 @@ public sealed class StockKindOfThing : Kind<Stock, StockSpec>
         new("kind", "kind", "option", "card", Options: OptionsOf<StockKind>()),
         new("caliper", "caliper", "text", "0.33mm, 13pt, 3.4mm/10 or 250gsm"),
         new("grammage", "g/m²", "number", "250", Optional: true),
-        new("sides", "its two sides", "option", "alike", Options: OptionsOf<Sides>()),
+        new("sides", "its two sides", "option", "alike", Options: OptionsOf<PrintedSides>()),
         new("directional", "its pattern has a way up", "yes", "", Optional: true),
     ];
 
@@ -71,7 +71,7 @@ public sealed class StockKindOfThing : Kind<Stock, StockSpec>
         var thickness = kind == StockKind.Embossed && !caliper.Measured ? Length.Mm(caliper.Caliper.Millimetres * Bulk.Embossing) : caliper.Caliper;
         return new Stock(IdOf(written.Id, place), name, kind, thickness, written.Grammage ?? caliper.Grammage)
         {
-            Sides = OneOf<Sides>(written.Sides, "stock.sides", $"{place}.sides"),
+            Sides = OneOf<PrintedSides>(written.Sides, "stock.sides", $"{place}.sides"),
             Directional = written.Directional,
         };
     }

@@ -89,7 +89,7 @@ public sealed class ToolKind : Kind<ToolKit, ToolSpec>
 
         static string Marks(ToolSet tools, IReadOnlyList<Length> marks) => string.Join(" and ", marks.Select(m => LengthWriter.WithUnit(m, UnitOf(tools, m))));
         var tools = thing.Imperial;
-        var board = tools.HasBoard ? $"grooves {Marks(tools, [.. tools.Combs.Select(c => c.Step)])} to {LengthWriter.WithUnit(tools.BoardEnd, UnitOf(tools, tools.Combs[0].Step))}" : "no board";
+        var board = tools.HasBoard ? $"grooves {Marks(tools, [.. tools.GrooveRows.Select(c => c.Step)])} to {LengthWriter.WithUnit(tools.BoardEnd, UnitOf(tools, tools.GrooveRows[0].Step))}" : "no board";
         var ruler = tools.RulerMarks.Count > 0 ? $", ruler {Marks(tools, tools.RulerMarks)}" : "";
         return $"{board}, trimmer {Marks(tools, tools.CutMarks)}{ruler}{(tools.TrimmerScores ? ", scores on the trimmer" : "")}";
     }
@@ -135,7 +135,7 @@ public sealed class ToolKind : Kind<ToolKit, ToolSpec>
                 Id = "",
                 Name = "",
                 System = system,
-                Combs = [.. grooves.Select((step, i) => new Comb(step, i < first.Count ? first[i] : step))],
+                GrooveRows = [.. grooves.Select((step, i) => new GrooveRow(step, i < first.Count ? first[i] : step))],
                 BoardEnd = grooves.Count == 0 ? Length.Zero : One(written.BoardLength, "boardLength", system),
                 CutMarks = trimmer,
                 LongestCut = written.LongestCut is null ? null : One(written.LongestCut, "longestCut", system),

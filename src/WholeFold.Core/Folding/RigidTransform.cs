@@ -28,22 +28,22 @@ public readonly record struct Vec(double X, double Y, double Z)
 /// Where a flat piece lies in space: three axes and a place. Turned by right angles, or by half turns about a line at 45°, it
 /// has nothing but whole numbers in it, and doubles hold whole numbers of this size exactly: closed poses are exact.
 /// </summary>
-internal readonly record struct Frame(Vec Ex, Vec Ey, Vec Ez, Vec Move)
+internal readonly record struct RigidTransform(Vec Ex, Vec Ey, Vec Ez, Vec Move)
 {
-    public static Frame Still { get; } = new(new Vec(1, 0, 0), new Vec(0, 1, 0), new Vec(0, 0, 1), default);
+    public static RigidTransform Still { get; } = new(new Vec(1, 0, 0), new Vec(0, 1, 0), new Vec(0, 0, 1), default);
 
     public Vec Apply(Vec p) => (Ex * p.X) + (Ey * p.Y) + (Ez * p.Z) + Move;
 
     public Vec Apply(double x, double y) => (Ex * x) + (Ey * y) + Move;
 
     /// <summary>First the inner one, then this.</summary>
-    public Frame Of(Frame inner) => new(Turn(inner.Ex), Turn(inner.Ey), Turn(inner.Ez), Apply(inner.Move));
+    public RigidTransform Compose(RigidTransform inner) => new(Turn(inner.Ex), Turn(inner.Ey), Turn(inner.Ez), Apply(inner.Move));
 
-    public Frame Inverse
+    public RigidTransform Inverse
     {
         get
         {
-            var turned = new Frame(new Vec(Ex.X, Ey.X, Ez.X), new Vec(Ex.Y, Ey.Y, Ez.Y), new Vec(Ex.Z, Ey.Z, Ez.Z), default);
+            var turned = new RigidTransform(new Vec(Ex.X, Ey.X, Ez.X), new Vec(Ex.Y, Ey.Y, Ez.Y), new Vec(Ex.Z, Ey.Z, Ez.Z), default);
             return turned with { Move = turned.Apply(Move) * -1 };
         }
     }
@@ -52,13 +52,13 @@ internal readonly record struct Frame(Vec Ex, Vec Ey, Vec Ez, Vec Move)
 
     /// <summary>A turn about a line through a point.</summary>
     /// <param name="along">The line's direction, of any length; seen against it the turn is counter-clockwise.</param>
-    public static Frame Turned(Vec at, Vec along, double degrees)
+    public static RigidTransform Turned(Vec at, Vec along, double degrees)
     {
         // The square is divided by, not the root, so that a half turn about a line at 45° stays whole.
         var (cos, sin) = degrees switch { 0 => (1d, 0d), 90 => (0d, 1d), -90 => (0d, -1d), 180 or -180 => (-1d, 0d), _ => (Math.Cos(degrees * Math.PI / 180), Math.Sin(degrees * Math.PI / 180)) };
         var (square, length) = (along.Dot(along), along.Length);
         Vec Image(Vec v) => (v * cos) + (along.Cross(v) * (sin / length)) + (along * (along.Dot(v) * (1 - cos)) / square);
-        var turn = new Frame(Image(new Vec(1, 0, 0)), Image(new Vec(0, 1, 0)), Image(new Vec(0, 0, 1)), default);
+        var turn = new RigidTransform(Image(new Vec(1, 0, 0)), Image(new Vec(0, 1, 0)), Image(new Vec(0, 0, 1)), default);
         return turn with { Move = at - turn.Apply(at) };
     }
 
@@ -66,14 +66,14 @@ internal readonly record struct Frame(Vec Ex, Vec Ey, Vec Ez, Vec Move)
     /// The move within the plane that brings points onto others, one for one, turned over or not: of the eight ways to lay a
     /// sheet down square, the first of the best.
     /// </summary>
-    public static Frame Laid(IReadOnlyList<Vec> own, IReadOnlyList<Vec> onto)
+    public static RigidTransform Laid(IReadOnlyList<Vec> own, IReadOnlyList<Vec> onto)
     {
         var (best, least) = (Still, double.MaxValue);
         foreach (var (a, b, swapped) in Ways)
         {
             var turn = swapped
-                ? new Frame(new Vec(0, b, 0), new Vec(a, 0, 0), new Vec(0, 0, -a * b), default)
-                : new Frame(new Vec(a, 0, 0), new Vec(0, b, 0), new Vec(0, 0, a * b), default);
+                ? new RigidTransform(new Vec(0, b, 0), new Vec(a, 0, 0), new Vec(0, 0, -a * b), default)
+                : new RigidTransform(new Vec(a, 0, 0), new Vec(0, b, 0), new Vec(0, 0, a * b), default);
             var move = onto[0] - turn.Apply(own[0]);
             var off = 0d;
             for (var i = 1; i < own.Count; i++)

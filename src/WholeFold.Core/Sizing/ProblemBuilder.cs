@@ -18,7 +18,7 @@ internal readonly record struct Wish(Rational Value, Words Because)
 }
 
 /// <summary>Poses a construction for one target as a <see cref="Problem"/>: resolves ideals, pins, limits and allowances.</summary>
-internal sealed class Poser
+internal sealed class ProblemBuilder
 {
     private static readonly Length Farthest = Length.In(30);
     private static readonly Pair LeastBand = Pair.Of(1, 16, 1.5m);
@@ -34,7 +34,7 @@ internal sealed class Poser
     /// <param name="papers">What its allowances are worked out from.</param>
     /// <param name="pins">Values that are hard.</param>
     /// <param name="wishes">Ideals that replace the construction's own, such as what a person set in another format, scaled to this one.</param>
-    public Poser(Construction construction, Target target, ToolSet tools, Papers papers, Priority priority, Preferences prefer, IReadOnlyDictionary<string, Length> pins, IReadOnlyDictionary<string, Wish> wishes)
+    public ProblemBuilder(Construction construction, Target target, ToolSet tools, Papers papers, Priority priority, Preferences prefer, IReadOnlyDictionary<string, Length> pins, IReadOnlyDictionary<string, Wish> wishes)
     {
         (_construction, _target, _tools, _papers, _priority, _prefer, _wishes) = (construction, target, tools, papers, priority, prefer, wishes);
         Pins = pins;
@@ -80,10 +80,10 @@ internal sealed class Poser
     /// The problem. <paramref name="without"/> names groups of requirements to leave out, which is how an impossible case
     /// is explained; <paramref name="only"/> makes one parameter's distance from <paramref name="onlyIdeal"/> all that counts.
     /// </summary>
-    public Problem Pose(Means means, IReadOnlySet<string>? without = null, string? only = null, Rational? onlyIdeal = null)
+    public Problem Build(Relaxation relaxation, IReadOnlySet<string>? without = null, string? only = null, Rational? onlyIdeal = null)
     {
         bool Without(string group) => without?.Contains(group) == true;
-        var slack = Sizer.Slack(means).In(_tools.System).Units;
+        var slack = Sizer.Slack(relaxation).In(_tools.System).Units;
         var pinned = Pins.Where(p => p.Key != only && !Without($"pin:{p.Key}")).ToDictionary(p => p.Key, p => p.Value);
         var held = _construction.Parameters.Where(p => p.Held && p.Id != only && !Pins.ContainsKey(p.Id) && !_wishes.ContainsKey(p.Id)).ToDictionary(p => p.Id, p => Ideals[p.Id]);
         var known = pinned.ToDictionary(p => Symbol.Parameter(p.Key), p => new Rational(p.Value.Units));
@@ -132,7 +132,7 @@ internal sealed class Poser
                 .Concat(p.Lines.Where(p.RunsAcross).Select(l => new ScoreForm(_construction.Pieces.Count + strip, FormOf(p.Axis == Axis.X ? l.From.Y : l.From.X), FormOf(p.Across), ScoredFromBehind(l.Crease, _prefer)))))],
             Priority = _priority,
             Prefer = _prefer,
-            OnMarks = means != Means.Rounded,
+            OnMarks = relaxation != Relaxation.RoundedFigures,
             ScoresOnMarks = !Without("marks:scores"),
             CutsOnMarks = !Without("marks:cuts"),
             OnlyUnknown = only is null ? null : index[Symbol.Parameter(only)],
