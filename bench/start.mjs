@@ -3,11 +3,10 @@
  *   node bench/start.mjs
  */
 import { spawn } from "node:child_process";
-import { mkdtempSync, readFileSync } from "node:fs";
+import { mkdtempSync, readdirSync, readFileSync, statSync } from "node:fs";
 import { get } from "node:http";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { brotliCompressSync, constants } from "node:zlib";
 
 const root = join(import.meta.dirname, "..");
 const fetchOnce = (url) =>
@@ -35,5 +34,19 @@ console.log(`launcher to first page, new data file: median ${times[3]} ms, ${tim
 
 const app = join(root, ".build/app/wwwroot");
 const page = readFileSync(join(app, "index.html"), "utf8");
-const weigh = (pattern) => [...page.matchAll(pattern)].reduce((sum, m) => sum + brotliCompressSync(readFileSync(join(app, m[1])), { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } }).length, 0);
-console.log(`script of the first load: ${Math.round(weigh(/src="\/(assets\/[^"]+\.js)"/g) / 1000)} kB compressed; styles ${Math.round(weigh(/href="\/(assets\/[^"]+\.css)"/g) / 1000)} kB`);
+// As they are served to a browser.
+const weigh = (files) => Math.round([...files].reduce((sum, f) => sum + statSync(join(app, "assets", `${f}.br`)).size, 0) / 1000);
+// A view's own script, and all that it cannot do without; what is fetched later does not count.
+const withAll = (files, found = new Set()) => {
+  for (const file of files.filter((f) => !found.has(f))) {
+    found.add(file);
+    withAll([...readFileSync(join(app, "assets", file), "utf8").matchAll(/(?:from|import)\s*["'`]\.\/([\w.-]+\.js)["'`]/g)].map((m) => m[1]), found);
+  }
+  return found;
+};
+const first = [...page.matchAll(/(?:src|href)="\/assets\/([^"]+\.js)"/g)].map((m) => m[1]);
+const all = readdirSync(join(app, "assets"));
+for (const [name, chunk] of [["bench", "BenchPage"], ["drawer", "DrawerPage"], ["shelf", "ShelfPage"]]) {
+  console.log(`script of the first view, where that is the ${name}: ${weigh(withAll([...first, all.find((f) => f.startsWith(`${chunk}-`) && f.endsWith(".js"))]))} kB compressed`);
+}
+console.log(`styles ${weigh([...page.matchAll(/href="\/assets\/([^"]+\.css)"/g)].map((m) => m[1]))} kB`);

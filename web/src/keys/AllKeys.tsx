@@ -1,7 +1,9 @@
 import { useComputedColorScheme, useMantineColorScheme } from "@mantine/core";
-import { createContext, type ReactNode, useContext, useMemo, useState } from "react";
-import { Help } from "../features/help/Help";
+import { createContext, lazy, type ReactNode, Suspense, useContext, useMemo, useState } from "react";
 import { useKeys } from "./useKeys";
+
+// Fetched when it is first asked for, so that no view waits for it.
+const Help = lazy(async () => ({ default: (await import("../features/help/Help")).Help }));
 
 const HelpContext = createContext<() => void>(() => {});
 
@@ -17,14 +19,18 @@ export function useThemeSwitch() {
 
 /** The keys that work in every view. */
 export function AllKeys({ children }: { children: ReactNode }) {
-  const [help, setHelp] = useState(false);
+  const [help, setHelp] = useState<boolean | null>(null);
   const { turn } = useThemeSwitch();
   const open = useMemo(() => () => setHelp(true), []);
   useKeys({ theme: turn, help: open });
   return (
     <HelpContext.Provider value={open}>
       {children}
-      <Help opened={help} onClose={() => setHelp(false)} />
+      {help === null ? null : (
+        <Suspense fallback={null}>
+          <Help opened={help} onClose={() => setHelp(false)} />
+        </Suspense>
+      )}
     </HelpContext.Provider>
   );
 }

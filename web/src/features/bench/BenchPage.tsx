@@ -1,7 +1,7 @@
-import { Button, Group, Loader, Modal, Text } from "@mantine/core";
+import { Button, Loader } from "@mantine/core";
 import { useDocumentTitle } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
-import { useCallback, useState } from "react";
+import { lazy, Suspense, useCallback, useState } from "react";
 import { useParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
@@ -21,6 +21,8 @@ import { Head } from "./Head";
 import { Ledger } from "./Ledger";
 import { Strip } from "./Strip";
 import { Stuck } from "./Stuck";
+
+const Clash = lazy(async () => ({ default: (await import("./Clash")).Clash }));
 
 type StripFormat = Schemas["StripFormat"];
 
@@ -164,18 +166,11 @@ export function BenchPage() {
           {desk.problem ? <Trouble problem={desk.problem} onClose={desk.clearProblem} /> : <Loader aria-label="Working it out" />}
         </div>
       )}
-      <Modal opened={desk.clash !== null} onClose={desk.takeTheirs} title="Changed in another window" centered>
-        <Text>
-          Your last change came after another one to the same design
-          {desk.clash?.theirs.undo ? `, “${desk.clash.theirs.undo}”` : ""}. Neither is lost: yours can be done again on top of it.
-        </Text>
-        <Group mt="md" justify="flex-end">
-          <Button variant="default" onClick={desk.takeTheirs}>
-            Take the other
-          </Button>
-          <Button onClick={desk.keepMine}>Put mine on top</Button>
-        </Group>
-      </Modal>
+      {desk.clash ? (
+        <Suspense fallback={null}>
+          <Clash theirs={desk.clash.theirs} onTake={desk.takeTheirs} onKeep={desk.keepMine} />
+        </Suspense>
+      ) : null}
       <span className="unseen" aria-live="polite">
         {view ? sentenceText(view.target.size) : ""}
       </span>
