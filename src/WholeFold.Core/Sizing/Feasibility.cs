@@ -61,7 +61,7 @@ internal static class Feasibility
         Pivot(table, worst, n, basic, free);
         for (var pivots = 0; pivots < MostPivots; pivots++)
         {
-            // The lowest of those that help, so that it cannot go round in circles.
+            // Bland's rule: the lowest of those that help, so that it cannot go round in circles.
             var column = -1;
             for (var j = 0; j <= n; j++)
             {

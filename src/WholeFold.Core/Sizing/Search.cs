@@ -162,7 +162,7 @@ internal sealed partial class Search
                 return;
             }
 
-            // Off a groove as seldom as can be: none first, then one, and so on, inside or outside the loss of size.
+            // Iterative deepening over the scores off a groove: none first, then one, and so on, inside or outside the loss of size.
             var most = _problem.Order.Priority == Priority.Proportions ? 0 : _choices.Sum(c => c.Options.Max(o => o.Cost.OffGroove));
             var outer = _problem.Order.Priority == Priority.Board ? most : 0;
             for (var off = _problem.AnyWillDo ? outer : 0; off <= outer; off++)

@@ -7,22 +7,34 @@ namespace WholeFold.Core.Constructions.Library;
 /// <summary>A front in three that bows out as a bay, held by a hook along its edge.</summary>
 internal static class BayWindowHook
 {
-    public static ConstructionFamily Family { get; } = new("bay-window-hook", "Bay window, hooked", "the front bows out and hooks itself behind an element", [new Choice("angle", "angle", "how far the bay bows out, in degrees; it changes no figure", ["30", "45", "60"], "45")], c =>
+    public static ConstructionFamily Family { get; } = new("bay-window-hook", "Bay window, hooked",
+        "the front bows out and hooks itself behind an element",
+        [new Choice("angle", "angle", "how far the bay bows out, in degrees; it changes no figure", ["30", "45", "60"], "45")], c =>
     {
         var angle = c.Count("angle");
         var smallest = Pair.Of(3, 16, 5m);
-        var hook = c.Length("hook", "hook", "width of the hook along the fore-edge", Pair.Of(1, 4, 6m), "¼ in, or 6 mm: enough to catch", [(smallest, "a narrower hook slips off")], [(Pair.Of(3, 8, 10m), "a wider one shows")], OnConversion.Fixed, least: "hidden", most: "surer catch", so: "it catches under what overhangs");
-        var glue = c.Length("glue", "glue strip", "width of the strip that is glued beside the spine", Pair.Of(1, 4, 6m), "¼ in, or 6 mm: what a strip of tape needs", [(smallest, "a narrower strip springs open")], [(Pair.Of(1, 2, 12m), "a wider one takes from the bay")], OnConversion.Fixed, least: "wider bay", most: "surer bond", so: "the bay holds");
-        var b = c.Length("centre", "centre", "width of the bay's middle", 0.36m * W, "0.36 of the card's width", [(W / 4, "a narrower middle makes a point and no bay")], [(W / 2, "a wider one hardly bows")], least: "deeper bay", most: "wider middle");
+        var hook = c.Length("hook", "hook", "width of the hook along the fore-edge", Pair.Of(1, 4, 6m), "¼ in, or 6 mm: enough to catch",
+            [(smallest, "a narrower hook slips off")], [(Pair.Of(3, 8, 10m), "a wider one shows")], OnConversion.Fixed, least: "hidden",
+            most: "surer catch", so: "it catches under what overhangs");
+        var glue = c.Length("glue", "glue strip", "width of the strip that is glued beside the spine", Pair.Of(1, 4, 6m),
+            "¼ in, or 6 mm: what a strip of tape needs", [(smallest, "a narrower strip springs open")],
+            [(Pair.Of(1, 2, 12m), "a wider one takes from the bay")], OnConversion.Fixed, least: "wider bay", most: "surer bond",
+            so: "the bay holds");
+        var b = c.Length("centre", "centre", "width of the bay's middle", 0.36m * W, "0.36 of the card's width",
+            [(W / 4, "a narrower middle makes a point and no bay")], [(W / 2, "a wider one hardly bows")], least: "deeper bay",
+            most: "wider middle");
         var a = (W - b - hook - glue) / 2;
-        var basePiece = c.Piece("base", "Base", Axis.X, H, "twice the card's width", "the card's height", [Panel("hook", "hook", hook, smallest), Panel("left", "bay left", a), Panel("middle", "bay middle", b), Panel("right", "bay right", a), Panel("glue", "glue strip", glue, smallest), Panel("back", "back", W)], [
+        var basePiece = c.Piece("base", "Base", Axis.X, H, "twice the card's width", "the card's height",
+            [Panel("hook", "hook", hook, smallest), Panel("left", "bay left", a), Panel("middle", "bay middle", b),
+            Panel("right", "bay right", a), Panel("glue", "glue strip", glue, smallest), Panel("back", "back", W)], [
             Mountain(-angle, "the hook", closed: 0),
             Valley(angle, "the hook and the bay's left", closed: 0),
             Valley(angle, "then its middle", closed: 0),
             Mountain(-angle, "then its right", closed: 0),
             Valley(180, "the card's width: the spine, which is glued and never moves again", working: false),
         ]);
-        var glueBond = c.Bond("glue", basePiece["glue"].Up(new Rectangle(W - glue, Zero, W, H)), basePiece["back"].Up(new Rectangle(W + glue, Zero, W, H)), "fold the spine hard and press the strip down beside it");
+        var glueBond = c.Bond("glue", basePiece["glue"].Up(new Rectangle(W - glue, Zero, W, H)),
+            basePiece["back"].Up(new Rectangle(W + glue, Zero, W, H)), "fold the spine hard and press the strip down beside it");
         c.Trade("centre", "middle", b, "bay depth", a);
         c.Layer("sides", "bay sides", basePiece, ["left", "right"], Face.Down);
         c.Layer("middle", "bay middle", basePiece, ["middle"], Face.Down);
@@ -30,9 +42,11 @@ internal static class BayWindowHook
 
         c.Does(Effect.Opens);
         c.Step("Fold the bay's creases and burnish both ways.");
-        c.Press("Bond the glue strip on the back beside the spine.", Pressed.Closed, "the fold lies along the spine, head and foot level", glueBond);
+        c.Press("Bond the glue strip on the back beside the spine.", Pressed.Closed, "the fold lies along the spine, head and foot level",
+            glueBond);
         c.Step("Bow the bay out and catch the hook under an element that overhangs.");
-        c.Trouble("the hook slips out", "the element's free half is too short", "let it reach the hook's width and a sixteenth towards the spine");
+        c.Trouble("the hook slips out", "the element's free half is too short",
+            "let it reach the hook's width and a sixteenth towards the spine");
         c.Watch("Elements may cross the two creases of the bay's middle, bonded on one side; never those beside the hook and the glue strip.");
     });
 }

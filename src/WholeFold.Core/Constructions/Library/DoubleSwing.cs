@@ -14,13 +14,21 @@ internal static class DoubleSwing
         "opens as a zigzag frame with panels that swing through it",
         [
             new Choice("swings", "swings", "how many panels swing", ["1", "2"], "2"),
-            new Choice("folding", "folding", "which way the strips zigzag: each panel before the last, the middle one standing before the others, or behind them", ["steps", "forward", "back"], "steps"),
+            new Choice("folding", "folding",
+                "which way the strips zigzag: each panel before the last, the middle one standing before the others, or behind them",
+                ["steps", "forward", "back"], "steps"),
         ],
         c =>
         {
             var two = c.Chosen("swings") == "2";
-            var u = c.Length("strip", "strip", "width of the strips that carry the swings, and of the outer posts", W / (two ? 5 : 3), two ? "a fifth of the card's width, as all posts are" : "a third of the card's width, as both posts are", [(Construction.SmallestPanel, "a narrower strip tears")], [two ? ((W - Construction.SmallestPanel) / 4, "wider ones leave no post between the swings") : (W / 3, "a wider swing stands out of the card")], least: "narrower swings", most: "wider swings");
-            var rail = c.Length("rail", "rail", "height of the rails above and below what swings", H / 6, "a sixth of the card's height", [(Pair.Of(1, 2, 12m), "a lower rail bends when it swings")], [(H / 4, "higher rails leave little to swing")], least: "more swings", most: "stiffer frame", so: "the frame stands");
+            var u = c.Length("strip", "strip", "width of the strips that carry the swings, and of the outer posts", W / (two ? 5 : 3), two
+                ? "a fifth of the card's width, as all posts are" : "a third of the card's width, as both posts are",
+                [(Construction.SmallestPanel, "a narrower strip tears")],
+                [two ? ((W - Construction.SmallestPanel) / 4, "wider ones leave no post between the swings")
+                : (W / 3, "a wider swing stands out of the card")], least: "narrower swings", most: "wider swings");
+            var rail = c.Length("rail", "rail", "height of the rails above and below what swings", H / 6, "a sixth of the card's height",
+                [(Pair.Of(1, 2, 12m), "a lower rail bends when it swings")], [(H / 4, "higher rails leave little to swing")],
+                least: "more swings", most: "stiffer frame", so: "the frame stands");
 
             // By which way each strip zigzags: with one strip a card can only step forward or back.
             int[] signs = (c.Chosen("folding"), two) switch
@@ -31,15 +39,19 @@ internal static class DoubleSwing
                 (_, true) => [1, -1, 1, -1],
                 _ => [1, -1],
             };
-            string[] rules = two ? ["two strips", "three strips", "the card's width and a strip", "the card's width and two strips"] : ["two strips", "three strips"];
+            string[] rules = two ? ["two strips", "three strips", "the card's width and a strip", "the card's width and two strips"]
+                : ["two strips", "three strips"];
             var onRails = new[] { new Stretch(Zero, rail), new Stretch(H - rail, H) };
             var creases = signs.Select((sign, i) =>
             {
                 var rule = $"{rules[i]}, on the rails only";
                 return (sign > 0 ? Valley(90, rule) : Mountain(-90, rule)) with { Stretches = onRails };
             }).ToArray();
-            Panel[] panels = [Panel("left", "left frame", 2 * u), Panel("strip1", "strip", u), .. two ? [Panel("middle", "middle frame", W - (2 * u)), Panel("strip2", "second strip", u)] : Array.Empty<Panel>(), Panel("right", "right frame", two ? 2 * u : W - u)];
-            var basePiece = c.Piece("base", "Base", Axis.X, H, two ? "the card's width and four strips" : "the card's width and two strips", "the card's height", panels, creases);
+            Panel[] panels = [Panel("left", "left frame", 2 * u), Panel("strip1", "strip", u), .. two
+                ? [Panel("middle", "middle frame", W - (2 * u)), Panel("strip2", "second strip", u)] : Array.Empty<Panel>(),
+                Panel("right", "right frame", two ? 2 * u : W - u)];
+            var basePiece = c.Piece("base", "Base", Axis.X, H, two ? "the card's width and four strips" : "the card's width and two strips",
+                "the card's height", panels, creases);
 
             // Each swing is cut free on both sides of its strip, and stays on it in the middle.
             var (low, high) = (rail, H - rail);
@@ -48,13 +60,18 @@ internal static class DoubleSwing
             for (var i = 0; i < starts.Length; i++)
             {
                 var (from, name) = (starts[i], two ? i == 0 ? "first swing" : "second swing" : "swing");
-                basePiece.Opening($"swing{i + 1}-left", $"{name}, left of its strip", $"strip{i + 1}", new Rectangle(from, low, from + u, high), "along both rails and down its edge", CutKind.Flap, staysOn: Edge.Right);
-                basePiece.Opening($"swing{i + 1}-right", $"{name}, right of its strip", $"strip{i + 1}", new Rectangle(from + (2 * u), low, from + (3 * u), high), "along both rails and down its edge", CutKind.Flap, staysOn: Edge.Left);
+                basePiece.Opening($"swing{i + 1}-left", $"{name}, left of its strip", $"strip{i + 1}",
+                    new Rectangle(from, low, from + u, high), "along both rails and down its edge", CutKind.Flap, staysOn: Edge.Right);
+                basePiece.Opening($"swing{i + 1}-right", $"{name}, right of its strip", $"strip{i + 1}",
+                    new Rectangle(from + (2 * u), low, from + (3 * u), high), "along both rails and down its edge", CutKind.Flap,
+                    staysOn: Edge.Left);
             }
 
             // A frame keeps what the swings beside it leave; a strip carries its swing.
-            Plate Frame(string id, string name, Affine left, Affine innerLeft, Affine innerRight, Affine right, string? on, int by) => new(id, name,
-                [At(left, Zero), At(right, Zero), At(right, low), At(innerRight, low), At(innerRight, high), At(right, high), At(right, H), At(left, H), At(left, high), At(innerLeft, high), At(innerLeft, low), At(left, low)], on, by);
+            Plate Frame(string id, string name, Affine left, Affine innerLeft, Affine innerRight, Affine right, string? on, int by) =>
+                new(id, name,
+                [At(left, Zero), At(right, Zero), At(right, low), At(innerRight, low), At(innerRight, high), At(right, high), At(right, H),
+                    At(left, H), At(left, high), At(innerLeft, high), At(innerLeft, low), At(left, low)], on, by);
             var plates = two
                 ? new[]
                 {
@@ -75,7 +92,9 @@ internal static class DoubleSwing
             Rectangle Swing(int i) => new(starts[i], low, starts[i] + (3 * u), high);
             c.Layer("swing", "swings", basePiece, swings, Face.Up, bothFaces: true, frees: [.. swings.Select((_, i) => Swing(i))]);
             string[] posts = two ? ["left", "middle", "right"] : ["left", "right"];
-            c.Layer("post", "posts", basePiece, posts, Face.Up, bothFaces: true, frees: [.. posts.Select((_, i) => new Rectangle(i == 0 ? Zero : starts[i - 1] + (3 * u), low, i < starts.Length ? starts[i] : end, high))]);
+            c.Layer("post", "posts", basePiece, posts, Face.Up, bothFaces: true,
+                frees: [.. posts.Select((_, i) => new Rectangle(i == 0 ? Zero : starts[i - 1] + (3 * u), low, i < starts.Length ? starts[i]
+                : end, high))]);
             c.Trade("rail", "rails", rail, "height of what swings", H - (2 * rail));
 
             c.Does(Effect.Turns);

@@ -4,7 +4,8 @@ using static WholeFold.Core.Constructions.ConstructionBuilder;
 
 namespace WholeFold.Core.Constructions.Library;
 
-/// <summary>A front with a window before a back, joined by walls; middles stand between them. Closed, the front slides sideways by the depth.</summary>
+/// <summary>A front with a window before a back, joined by walls; middles stand between them. Closed, the front slides sideways by the
+/// depth.</summary>
 internal static class ShadowBox
 {
     public static ConstructionFamily Family { get; } = new(
@@ -16,25 +17,49 @@ internal static class ShadowBox
         {
             var n = c.Count("middles");
             var least = n switch { 0 => Pair.Of(1, 2, 12m), 1 => Pair.Of(3, 4, 18m), _ => Pair.Of(1, 1, 24m) };
-            var depth = c.Length("depth", "depth", "how deep the box is, which is also how far it slides to close", least, n == 0 ? "½ in, or 12 mm" : $"½ in, or 12 mm, and ¼ in, or 6 mm, for each middle", [(least, n == 0 ? "a shallower box shows no depth" : "each middle needs ¼ in, or 6 mm")], [(W / 4, "a deeper one leaves no window")], OnConversion.Fixed, least: "wider window", most: "deeper box");
-            var tab = c.Length("backTab", "back tab", "width of the tabs that join the back to the walls", n == 0 ? depth / 2 : Construction.SmallestTab, n == 0 ? "half the depth" : "¼ in, or 6 mm: what a tab needs", [(Construction.SmallestTab, "a narrower tab does not hold")], [(depth / 2, "a wider one shows in the box")], OnConversion.Fixed, least: "hidden", most: "surer bond");
-            var margin = c.Length("windowMargin", "window margin", "width of the frame round the window", Pair.Of(1, 2, 12m), "½ in, or 12 mm", [(Pair.Of(1, 4, 6m), "a narrower frame buckles")], [(W / 4, "a wider one leaves no window")], OnConversion.Fixed, least: "wider window", most: "stronger frame");
-            var foot = c.Length("footMargin", "foot of the frame", "height of the frame below the window, where a sentiment goes", margin, "as the rest of the frame", [(margin, "the foot is no narrower than the rest")], [(H / 2, "a higher one leaves no window")], OnConversion.Fixed, least: "wider window", most: "room for a sentiment");
+            var depth = c.Length("depth", "depth", "how deep the box is, which is also how far it slides to close", least, n == 0
+                ? "½ in, or 12 mm" : $"½ in, or 12 mm, and ¼ in, or 6 mm, for each middle",
+                [(least, n == 0 ? "a shallower box shows no depth" : "each middle needs ¼ in, or 6 mm")],
+                [(W / 4, "a deeper one leaves no window")], OnConversion.Fixed, least: "wider window", most: "deeper box");
+            var tab = c.Length("backTab", "back tab", "width of the tabs that join the back to the walls", n == 0 ? depth / 2
+                : Construction.SmallestTab, n == 0 ? "half the depth" : "¼ in, or 6 mm: what a tab needs",
+                [(Construction.SmallestTab, "a narrower tab does not hold")], [(depth / 2, "a wider one shows in the box")],
+                OnConversion.Fixed, least: "hidden", most: "surer bond");
+            var margin = c.Length("windowMargin", "window margin", "width of the frame round the window", Pair.Of(1, 2, 12m),
+                "½ in, or 12 mm", [(Pair.Of(1, 4, 6m), "a narrower frame buckles")], [(W / 4, "a wider one leaves no window")],
+                OnConversion.Fixed, least: "wider window", most: "stronger frame");
+            var foot = c.Length("footMargin", "foot of the frame", "height of the frame below the window, where a sentiment goes", margin,
+                "as the rest of the frame", [(margin, "the foot is no narrower than the rest")], [(H / 2, "a higher one leaves no window")],
+                OnConversion.Fixed, least: "wider window", most: "room for a sentiment");
             var m = W - depth;
-            var frontPiece = c.Piece("front", "Front", Axis.X, H, "the card's width and the depth once more", "the card's height", [Panel("wall-left", "left wall", depth), Panel("face", "front", m), Panel("wall-right", "right wall", depth)], [Mountain(-90, "the depth", closed: 0), Mountain(-90, "the depth and the front; the right wall is what is left")]);
-            frontPiece.Opening("window", "window", "face", new Rectangle(depth + margin, foot, W - margin, H - margin), "the frame's width in from the front's edges");
-            var backPiece = c.Piece("back", "Back", Axis.X, H, "the front's width and both tabs", "the card's height", [Tab("tab-left", "left tab", tab), Panel("back", "back", m), Tab("tab-right", "right tab", tab)], [Valley(90, "the tab"), Valley(90, "the tab and the back", closed: 0)]);
+            var frontPiece = c.Piece("front", "Front", Axis.X, H, "the card's width and the depth once more", "the card's height",
+                [Panel("wall-left", "left wall", depth), Panel("face", "front", m), Panel("wall-right", "right wall", depth)],
+                [Mountain(-90, "the depth", closed: 0), Mountain(-90, "the depth and the front; the right wall is what is left")]);
+            frontPiece.Opening("window", "window", "face", new Rectangle(depth + margin, foot, W - margin, H - margin),
+                "the frame's width in from the front's edges");
+            var backPiece = c.Piece("back", "Back", Axis.X, H, "the front's width and both tabs", "the card's height",
+                [Tab("tab-left", "left tab", tab), Panel("back", "back", m), Tab("tab-right", "right tab", tab)],
+                [Valley(90, "the tab"), Valley(90, "the tab and the back", closed: 0)]);
             Rectangle Strip(Affine from, Affine to) => new(from, Zero, to, H);
-            var backLeft = c.Bond("back-left", frontPiece["wall-left"].Down(Strip(Zero, tab)), backPiece["tab-left"].Down(Strip(tab, Zero)), "the back's crease level with the wall's edge");
-            var backRight = c.Bond("back-right", frontPiece["wall-right"].Down(Strip(W + depth, W + depth - tab)), backPiece["tab-right"].Down(Strip(tab + m, (2 * tab) + m)), "as on the left");
+            var backLeft = c.Bond("back-left", frontPiece["wall-left"].Down(Strip(Zero, tab)), backPiece["tab-left"].Down(Strip(tab, Zero)),
+                "the back's crease level with the wall's edge");
+            var backRight = c.Bond("back-right", frontPiece["wall-right"].Down(Strip(W + depth, W + depth - tab)),
+                backPiece["tab-right"].Down(Strip(tab + m, (2 * tab) + m)), "as on the left");
             var f = (depth - tab) / (n + 1);
             var tabs = new List<BondHandle>();
             for (var k = 1; k <= n; k++)
             {
                 var (id, name) = ($"middle{k}", n == 1 ? "Middle" : $"Middle {k}, counted from the back");
-                var middlePiece = c.Piece(id, name, Axis.X, H, "the front's width and both tabs", "the card's height", [Tab("tab-left", "left tab", f), Panel("face", "middle", m), Tab("tab-right", "right tab", f)], [Mountain(-90, n == 1 ? "half of the depth that is free" : "its share of the depth that is free", closed: 0), Mountain(-90, "the tab and the middle")]);
-                tabs.Add(c.Bond($"{id}-left", frontPiece["wall-left"].Down(Strip(tab + ((k - 1) * f), tab + (k * f))), middlePiece["tab-left"].Up(Strip(Zero, f)), k == 1 ? "the tab's edge against the edge of the back's tab" : "the tab's edge against the crease of the middle behind it"));
-                tabs.Add(c.Bond($"{id}-right", frontPiece["wall-right"].Down(Strip(W + depth - tab - ((k - 1) * f), W + depth - tab - (k * f))), middlePiece["tab-right"].Up(Strip((2 * f) + m, f + m)), "as on the left"));
+                var middlePiece = c.Piece(id, name, Axis.X, H, "the front's width and both tabs", "the card's height",
+                    [Tab("tab-left", "left tab", f), Panel("face", "middle", m), Tab("tab-right", "right tab", f)],
+                    [Mountain(-90, n == 1 ? "half of the depth that is free" : "its share of the depth that is free", closed: 0),
+                    Mountain(-90, "the tab and the middle")]);
+                tabs.Add(c.Bond($"{id}-left", frontPiece["wall-left"].Down(Strip(tab + ((k - 1) * f), tab + (k * f))),
+                    middlePiece["tab-left"].Up(Strip(Zero, f)), k == 1 ? "the tab's edge against the edge of the back's tab"
+                    : "the tab's edge against the crease of the middle behind it"));
+                tabs.Add(c.Bond($"{id}-right",
+                    frontPiece["wall-right"].Down(Strip(W + depth - tab - ((k - 1) * f), W + depth - tab - (k * f))),
+                    middlePiece["tab-right"].Up(Strip((2 * f) + m, f + m)), "as on the left"));
             }
 
             // Within the limits of its margins the window is never smaller than this.
@@ -45,10 +70,12 @@ internal static class ShadowBox
 
             c.Does(Effect.Stands);
             c.Step("Fold the front's walls back and the back's tabs forward, and burnish both ways.");
-            c.Press("Bond the back's tabs to the outer edges of the walls, flat, one side after the other.", Pressed.Closed, "edges and feet are level on both sides", backLeft, backRight);
+            c.Press("Bond the back's tabs to the outer edges of the walls, flat, one side after the other.", Pressed.Closed,
+                "edges and feet are level on both sides", backLeft, backRight);
             if (c.Count("middles") > 0)
             {
-                c.Press("Bond the middles' tabs inside the walls, the first against the edge of the back's tab.", Pressed.Closed, "each tab touches the one behind it, feet level", tabs);
+                c.Press("Bond the middles' tabs inside the walls, the first against the edge of the back's tab.", Pressed.Closed,
+                    "each tab touches the one behind it, feet level", tabs);
             }
 
             c.Step("Stand it up, look through the window, and fold it flat again.");

@@ -8,15 +8,26 @@ namespace WholeFold.Core.Constructions.Library;
 /// <summary>A card that a slide pulls up into a box to stand on; its foot is held between the box's two flaps.</summary>
 internal static class SliderStand
 {
-    public static ConstructionFamily Family { get; } = new("slider-stand", "Slider stand", "a slide pulls the card up onto a box that it stands on", [], c =>
+    public static ConstructionFamily Family { get; } = new("slider-stand", "Slider stand",
+        "a slide pulls the card up onto a box that it stands on", [], c =>
     {
-        var q = c.Length("box", "box", "height of the box that it stands on", 0.18m * W, "0.18 of the card's width", [(Pair.Of(1, 2, 12m), "a lower box falls over")], [(W / 3, "a higher one leaves no slide")], least: "taller slide", most: "higher box");
-        var f = c.Length("flap", "flap", "height of the flaps that hold the slide's foot, and of its grip", 0.18m * W, "0.18 of the card's width", [(Pair.Of(1, 2, 12m), "a lower flap does not hold the slide upright")], [(q, "higher flaps do not stand inside the box")], least: "lower grip", most: "surer hold");
+        var q = c.Length("box", "box", "height of the box that it stands on", 0.18m * W, "0.18 of the card's width",
+            [(Pair.Of(1, 2, 12m), "a lower box falls over")], [(W / 3, "a higher one leaves no slide")], least: "taller slide",
+            most: "higher box");
+        var f = c.Length("flap", "flap", "height of the flaps that hold the slide's foot, and of its grip", 0.18m * W,
+            "0.18 of the card's width", [(Pair.Of(1, 2, 12m), "a lower flap does not hold the slide upright")],
+            [(q, "higher flaps do not stand inside the box")], least: "lower grip", most: "surer hold");
         var light = c.Allow(new LightCard("base"));
-        var edge = c.Length("edge", "edge", "how far the slit stays from either end", light + Pair.Of(1, 4, 6m), "¼ in, or 6 mm; ⅜ in, or 10 mm, in card under 200 g/m²", [(Pair.Of(3, 16, 5m), "a narrower edge tears")], [(H / 4, "a wider one leaves a narrow slide")], OnConversion.Fixed, least: "wider slide", most: "stronger edge", so: "the ends of the slit do not tear");
+        var edge = c.Length("edge", "edge", "how far the slit stays from either end", light + Pair.Of(1, 4, 6m),
+            "¼ in, or 6 mm; ⅜ in, or 10 mm, in card under 200 g/m²", [(Pair.Of(3, 16, 5m), "a narrower edge tears")],
+            [(H / 4, "a wider one leaves a narrow slide")], OnConversion.Fixed, least: "wider slide", most: "stronger edge",
+            so: "the ends of the slit do not tear");
         var ease = c.Allow(new Slit(Measure.Length.In(1, 32)));
         var p = (W - f - q) / 2;
-        var basePiece = c.Piece("base", "Base", Axis.X, H, "twice the card's width", "the card's height", [Panel("flap1", "first flap", f), Panel("floor1", "first floor", p), Panel("box1", "first box side", q), Panel("top1", "first top", p), Panel("top2", "second top", p), Panel("box2", "second box side", q), Panel("floor2", "second floor", p), Panel("flap2", "second flap", f)], [
+        var basePiece = c.Piece("base", "Base", Axis.X, H, "twice the card's width", "the card's height",
+            [Panel("flap1", "first flap", f), Panel("floor1", "first floor", p), Panel("box1", "first box side", q),
+            Panel("top1", "first top", p), Panel("top2", "second top", p), Panel("box2", "second box side", q),
+            Panel("floor2", "second floor", p), Panel("flap2", "second flap", f)], [
             Valley(90, "the flap"),
             Valley(90, "the flap and the floor", closed: 0),
             Valley(90, "then the box", closed: 0),
@@ -25,12 +36,17 @@ internal static class SliderStand
             Valley(90, "then the box again", closed: 0),
             Valley(90, "then the floor; the second flap is what is left"),
         ]);
-        basePiece.Opening("slit", "slit", "top1", new Rectangle(W, edge, W, H - edge), "along the middle crease, short of either end by the edge");
+        basePiece.Opening("slit", "slit", "top1", new Rectangle(W, edge, W, H - edge),
+            "along the middle crease, short of either end by the edge");
         var wide = H - (2 * edge) - ease;
-        var slidePiece = c.Piece("slide", "Slide", Axis.X, wide, "the card's width", "the slit's length, less the clearance at either end", [Panel("slide", "slide", W)], []);
+        var slidePiece = c.Piece("slide", "Slide", Axis.X, wide, "the card's width", "the slit's length, less the clearance at either end",
+            [Panel("slide", "slide", W)], []);
         Rectangle Foot(Affine from, Affine to) => new(from, edge + (ease / 2), to, H - edge - (ease / 2));
-        var foot1Bond = c.Bond("foot1", basePiece["flap1"].Down(Foot(f, Zero)), slidePiece["slide"].Down(new Rectangle(Zero, Zero, f, wide)), "through the slit first; then the foot level with the flap's crease, in the middle of it");
-        var foot2Bond = c.Bond("foot2", basePiece["flap2"].Down(Foot((2 * W) - f, 2 * W)), slidePiece["slide"].Up(new Rectangle(Zero, Zero, f, wide)), "the other flap on the other face, folds level");
+        var foot1Bond = c.Bond("foot1", basePiece["flap1"].Down(Foot(f, Zero)),
+            slidePiece["slide"].Down(new Rectangle(Zero, Zero, f, wide)),
+            "through the slit first; then the foot level with the flap's crease, in the middle of it");
+        var foot2Bond = c.Bond("foot2", basePiece["flap2"].Down(Foot((2 * W) - f, 2 * W)),
+            slidePiece["slide"].Up(new Rectangle(Zero, Zero, f, wide)), "the other flap on the other face, folds level");
         c.LooksAt(slidePiece["slide"], Axis.X);
         c.Trade("box", "box", q, "slide", p);
         c.Layer("front", "front, above the box", basePiece, ["top1"], Face.Down);
@@ -39,7 +55,8 @@ internal static class SliderStand
         c.Does(Effect.Stands);
         c.Step("Cut the slit before folding, on a mat against a metal rule, away from the hand that holds it.");
         c.Step("Fold all creases one way and burnish both ways; push the slide through the slit.");
-        c.Press("Bond the slide's foot between the outer faces of the two flaps.", Pressed.Closed, "the foot and both folds are level, and the slide stands in the middle of the slit", foot1Bond, foot2Bond);
+        c.Press("Bond the slide's foot between the outer faces of the two flaps.", Pressed.Closed,
+            "the foot and both folds are level, and the slide stands in the middle of the slit", foot1Bond, foot2Bond);
         c.Step("Pull the slide up and stand the card on its box.");
         c.Trouble("the slide binds", "it touches the ends of the slit", "trim a hair off one side of the slide");
         c.Trouble("the box leans", "one flap is bonded higher than the other", "ease it off and set both folds level");

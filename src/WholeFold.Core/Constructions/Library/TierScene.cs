@@ -17,10 +17,15 @@ internal static class TierScene
         c =>
         {
             var n = c.Count("tiers");
-            var depth = c.Length("depth", "depth", "how deep the scene is, which is also how far it slides to close", 0.18m * W, "0.18 of the card's width", [(n * Affine.Constant(Pair.Of(1, 2, 12m)), "each tier needs ½ in, or 12 mm, to stand clear of the next")], [(W / 2, "more would leave a back narrower than its walls")], least: "wider scene", most: "deeper scene");
+            var depth = c.Length("depth", "depth", "how deep the scene is, which is also how far it slides to close", 0.18m * W,
+                "0.18 of the card's width",
+                [(n * Affine.Constant(Pair.Of(1, 2, 12m)), "each tier needs ½ in, or 12 mm, to stand clear of the next")],
+                [(W / 2, "more would leave a back narrower than its walls")], least: "wider scene", most: "deeper scene");
             var middle = W - depth;
             var f = depth / n;
-            var basePiece = c.Piece("base", "Base", Axis.X, H, "the card's width and the depth once more", "the card's height", [Panel("wall-left", "left wall", depth), Panel("back", "back", middle), Panel("wall-right", "right wall", depth)], [Valley(90, "the depth"), Valley(90, "the depth and the back; the right wall is what is left", closed: 0)]);
+            var basePiece = c.Piece("base", "Base", Axis.X, H, "the card's width and the depth once more", "the card's height",
+                [Panel("wall-left", "left wall", depth), Panel("back", "back", middle), Panel("wall-right", "right wall", depth)],
+                [Valley(90, "the depth"), Valley(90, "the depth and the back; the right wall is what is left", closed: 0)]);
             var (lefts, rights) = (new List<BondHandle>(), new List<BondHandle>());
             for (var i = 1; i <= n; i++)
             {
@@ -28,15 +33,27 @@ internal static class TierScene
                 var percent = ((decimal)share.Numerator / share.Denominator).ToString("0.##", CultureInfo.InvariantCulture);
                 var tier = $"tier{i}";
                 var name = n == 1 ? "Tier" : $"Tier {i}";
-                var height = c.Length($"{tier}Height", $"{name.ToLowerInvariant()} height", $"height of {(n == 1 ? "the tier" : $"tier {i}, counted from the front")}", share * H, $"{percent} of the card's height, each tier a little higher than the one before it", [(Construction.SmallestPanel, "a lower tier does not show")], [(H, "a higher tier stands out of the closed card")], least: "lower", most: "higher");
-                var tierPiece = c.Piece(tier, name, Axis.X, height, "the card's width and one bay more, since both tabs are a bay wide", $"the height of {(n == 1 ? "the tier" : $"tier {i}")}", [Tab("tab-left", "left tab", f), Panel("face", "face", middle), Tab("tab-right", "right tab", f)], [Mountain(-90, n == 1 ? "the depth" : $"the depth shared by {n} tiers", closed: 0), Mountain(-90, "the left tab and the face")]);
+                var height = c.Length($"{tier}Height", $"{name.ToLowerInvariant()} height",
+                    $"height of {(n == 1 ? "the tier" : $"tier {i}, counted from the front")}", share * H,
+                    $"{percent} of the card's height, each tier a little higher than the one before it",
+                    [(Construction.SmallestPanel, "a lower tier does not show")], [(H, "a higher tier stands out of the closed card")],
+                    least: "lower", most: "higher");
+                var tierPiece = c.Piece(tier, name, Axis.X, height, "the card's width and one bay more, since both tabs are a bay wide",
+                    $"the height of {(n == 1 ? "the tier" : $"tier {i}")}",
+                    [Tab("tab-left", "left tab", f), Panel("face", "face", middle), Tab("tab-right", "right tab", f)],
+                    [Mountain(-90, n == 1 ? "the depth" : $"the depth shared by {n} tiers", closed: 0),
+                    Mountain(-90, "the left tab and the face")]);
                 c.Layer(tier, $"{name.ToLowerInvariant()} face", tierPiece, ["face"], Face.Up);
 
                 // Counted from the rear: the tier's crease stands k bays out from the wall's own crease, its tab points back.
                 var k = n - i + 1;
                 Rectangle Strip(Affine from, Affine to) => new(from, Zero, to, height);
-                lefts.Insert(0, c.Bond($"{tier}-left", basePiece["wall-left"].Up(Strip(depth - ((k - 1) * f), depth - (k * f))), tierPiece["tab-left"].Up(Strip(Zero, f)), k == 1 ? "tab's edge into the left crease, flush at the foot" : $"tab's edge against tier {i + 1}'s crease, flush at the foot"));
-                rights.Insert(0, c.Bond($"{tier}-right", basePiece["wall-right"].Up(Strip(depth + middle + (k * f), depth + middle + ((k - 1) * f))), tierPiece["tab-right"].Up(Strip(f + middle, (2 * f) + middle)), "as on the left"));
+                lefts.Insert(0, c.Bond($"{tier}-left", basePiece["wall-left"].Up(Strip(depth - ((k - 1) * f), depth - (k * f))),
+                    tierPiece["tab-left"].Up(Strip(Zero, f)), k == 1 ? "tab's edge into the left crease, flush at the foot"
+                    : $"tab's edge against tier {i + 1}'s crease, flush at the foot"));
+                rights.Insert(0, c.Bond($"{tier}-right",
+                    basePiece["wall-right"].Up(Strip(depth + middle + (k * f), depth + middle + ((k - 1) * f))),
+                    tierPiece["tab-right"].Up(Strip(f + middle, (2 * f) + middle)), "as on the left"));
             }
 
             c.Trade("depth", "depth", depth, "scene", middle);
@@ -44,11 +61,15 @@ internal static class TierScene
 
             c.Does(Effect.Stands);
             c.Step("Fold the base and the tiers and burnish both ways.");
-            c.Press("Bond the tiers' left tabs to the left wall, the rear one first, the base lying flat.", Pressed.Flat, "the rear tier's tab lies in the wall's crease, the next tab touches the one before, feet level", lefts);
-            c.Press("Put adhesive on the right tabs and lay the base shut on them.", Pressed.Closed, "opened, every tier stands square to the walls", rights);
+            c.Press("Bond the tiers' left tabs to the left wall, the rear one first, the base lying flat.", Pressed.Flat,
+                "the rear tier's tab lies in the wall's crease, the next tab touches the one before, feet level", lefts);
+            c.Press("Put adhesive on the right tabs and lay the base shut on them.", Pressed.Closed,
+                "opened, every tier stands square to the walls", rights);
             c.Step("Fold it flat sideways, press, and open it again.");
-            c.Trouble("it does not fold flat", "glue beyond a tab, or a tab over the crease", "ease it off with a palette knife and set it by the crease");
-            c.Trouble("a tier bulges when it stands", "its two tabs are not at one distance", "set the loose side again with the base flat");
+            c.Trouble("it does not fold flat", "glue beyond a tab, or a tab over the crease",
+                "ease it off with a palette knife and set it by the crease");
+            c.Trouble("a tier bulges when it stands", "its two tabs are not at one distance",
+                "set the loose side again with the base flat");
             c.Watch("Figures taller than a tier are bonded below its top edge, and never to what is behind.");
         });
 }

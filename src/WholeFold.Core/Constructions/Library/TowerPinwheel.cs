@@ -10,15 +10,24 @@ internal static class TowerPinwheel
     public static ConstructionFamily Family { get; } = new("tower-pinwheel", "Tower pinwheel", "stands as a tower with four fins", [], c =>
     {
         var f = W / 2;
-        var s = c.Length("side", "side", "width of the tower's sides", 0.18m * W, "0.18 of the card's width", [(Construction.SmallestPanel, "a narrower tower does not stand")], [(f - Construction.SmallestPanel, "the fins must stand out by ⅜ in, or 10 mm")], least: "slimmer tower", most: "shorter fins");
-        var stripPiece = c.Piece("strip", "Strip", Axis.X, H, "the four sides and the first fin", "the card's height, cut alike on all four", [Panel("side1", "side 1", s), Panel("side2", "side 2", s), Panel("side3", "side 3", s), Panel("side4", "side 4", s), Panel("fin", "fin", f)], [Mountain(-90, "a side", closed: 0), Mountain(-90, "two sides"), Mountain(-90, "three sides", closed: 0), Mountain(-90, "four sides; the fin is what is left")]);
-        var finPiece = c.Piece("fin", "Fin", Axis.X, H, "half the card's width", "the card's height, cut alike on all four", [Panel("fin", "fin", f)], [], quantity: 3);
+        var s = c.Length("side", "side", "width of the tower's sides", 0.18m * W, "0.18 of the card's width",
+            [(Construction.SmallestPanel, "a narrower tower does not stand")],
+            [(f - Construction.SmallestPanel, "the fins must stand out by ⅜ in, or 10 mm")], least: "slimmer tower", most: "shorter fins");
+        var stripPiece = c.Piece("strip", "Strip", Axis.X, H, "the four sides and the first fin",
+            "the card's height, cut alike on all four", [Panel("side1", "side 1", s), Panel("side2", "side 2", s),
+            Panel("side3", "side 3", s), Panel("side4", "side 4", s), Panel("fin", "fin", f)],
+            [Mountain(-90, "a side", closed: 0), Mountain(-90, "two sides"), Mountain(-90, "three sides", closed: 0),
+            Mountain(-90, "four sides; the fin is what is left")]);
+        var finPiece = c.Piece("fin", "Fin", Axis.X, H, "half the card's width", "the card's height, cut alike on all four",
+            [Panel("fin", "fin", f)], [], quantity: 3);
         Rectangle On(Affine from, Affine to) => new(from, Zero, to, H);
-        var tubeBond = c.Bond("tube", stripPiece["side1"].Up(On(Zero, s)), stripPiece["fin"].Down(On(4 * s, 5 * s)), "the first side's edge into the fin's crease");
+        var tubeBond = c.Bond("tube", stripPiece["side1"].Up(On(Zero, s)), stripPiece["fin"].Down(On(4 * s, 5 * s)),
+            "the first side's edge into the fin's crease");
         var fins = new List<BondHandle>();
         for (var i = 1; i <= 3; i++)
         {
-            fins.Add(c.Bond($"fin{i}", stripPiece[$"side{i + 1}"].Up(On(i * s, (i + 1) * s)), finPiece.Copy(i)["fin"].Down(On(Zero, s)), $"the fin's edge against the crease before side {i + 1}, feet level"));
+            fins.Add(c.Bond($"fin{i}", stripPiece[$"side{i + 1}"].Up(On(i * s, (i + 1) * s)), finPiece.Copy(i)["fin"].Down(On(Zero, s)),
+                $"the fin's edge against the crease before side {i + 1}, feet level"));
         }
 
         c.Trade("side", "tower", s, "fins", f - s);
@@ -29,8 +38,10 @@ internal static class TowerPinwheel
 
         c.Does(Effect.Stands);
         c.Step("Fold the strip's creases and burnish both ways.");
-        c.Press("Close the tube: the first side on the start of the fin.", Pressed.Closed, "the edge lies in the crease and the tube folds flat both ways", tubeBond);
-        c.Press("Bond each further fin with its edge against a crease, covering a side, all turning the same way.", Pressed.Closed, "four fins stand out alike when the tube is open", fins);
+        c.Press("Close the tube: the first side on the start of the fin.", Pressed.Closed,
+            "the edge lies in the crease and the tube folds flat both ways", tubeBond);
+        c.Press("Bond each further fin with its edge against a crease, covering a side, all turning the same way.", Pressed.Closed,
+            "four fins stand out alike when the tube is open", fins);
         c.Trouble("it stands on three fins", "the four are not equally high", "trim all four on the trimmer at one setting");
         c.Watch("Cut the strip and the fins to one height at one setting.");
     });

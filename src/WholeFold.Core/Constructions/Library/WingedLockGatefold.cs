@@ -7,14 +7,24 @@ namespace WholeFold.Core.Constructions.Library;
 /// <summary>Doors folded double, whose wings meet over a centre strip and are held down by the topper on it.</summary>
 internal static class WingedLockGatefold
 {
-    public static ConstructionFamily Family { get; } = new("winged-lock-gatefold", "Winged lock gatefold", "wings spring free from under the topper, the centre stands forward", [], c =>
+    public static ConstructionFamily Family { get; } = new("winged-lock-gatefold", "Winged lock gatefold",
+        "wings spring free from under the topper, the centre stands forward", [], c =>
     {
-        var centre = c.Length("centre", "centre", "width of the strip in the middle that the wings lock over", W / 6, "a sixth of the card's width", [(Pair.Of(3, 4, 20m), "a narrower strip does not hold the topper")], [(W / 3, "a wider strip leaves no doors")], least: "wider doors", most: "surer lock");
-        var pad = c.Length("pad", "pad", "width of the foam under the topper, which the wings must clear", Zero, "no foam under the topper", [(Zero, "a pad cannot be less than nothing")], [(centre - Pair.Of(1, 2, 12m), "the wings need something to lie on beside the pad")], OnConversion.Fixed, held: true, least: "no foam", most: "wider foam", so: "the wings clear the foam");
+        var centre = c.Length("centre", "centre", "width of the strip in the middle that the wings lock over", W / 6,
+            "a sixth of the card's width", [(Pair.Of(3, 4, 20m), "a narrower strip does not hold the topper")],
+            [(W / 3, "a wider strip leaves no doors")], least: "wider doors", most: "surer lock");
+        var pad = c.Length("pad", "pad", "width of the foam under the topper, which the wings must clear", Zero, "no foam under the topper",
+            [(Zero, "a pad cannot be less than nothing")],
+            [(centre - Pair.Of(1, 2, 12m), "the wings need something to lie on beside the pad")], OnConversion.Fixed, held: true,
+            least: "no foam", most: "wider foam", so: "the wings clear the foam");
         var p = (W - centre) / 2;
         var w = (centre - pad) / 2;
-        Panel Wing(string id, string name) => new(id, name, w, new Limit(Construction.SmallestTab, $"the {name} would be too narrow to catch"));
-        var basePiece = c.Piece("base", "Base", Axis.X, H, "twice the card's width, less the pad", "the card's height", [Wing("wing-left", "left wing"), Panel("door-left", "left door", p), Panel("inner-left", "left inner", p), Panel("centre", "centre", centre), Panel("inner-right", "right inner", p), Panel("door-right", "right door", p), Wing("wing-right", "right wing")], [
+        Panel Wing(string id, string name) => new(id, name, w,
+            new Limit(Construction.SmallestTab, $"the {name} would be too narrow to catch"));
+        var basePiece = c.Piece("base", "Base", Axis.X, H, "twice the card's width, less the pad", "the card's height",
+            [Wing("wing-left", "left wing"), Panel("door-left", "left door", p), Panel("inner-left", "left inner", p),
+            Panel("centre", "centre", centre), Panel("inner-right", "right inner", p), Panel("door-right", "right door", p),
+            Wing("wing-right", "right wing")], [
             Mountain(-60, "the wing: half of what the centre leaves beside the pad", closed: 0),
             Valley(120, "the wing and the door"),
             Mountain(-60, "the wing, the door and the inner panel", closed: 0),
@@ -23,7 +33,8 @@ internal static class WingedLockGatefold
             Mountain(-60, "then the right door; what is left is the right wing", closed: 0),
         ]);
         c.Trade("centre", "lock", centre, "door", p);
-        c.Layer("doors", "doors and inner panels", basePiece, ["door-left", "inner-left", "inner-right", "door-right"], Face.Up, bothFaces: true);
+        c.Layer("doors", "doors and inner panels", basePiece, ["door-left", "inner-left", "inner-right", "door-right"], Face.Up,
+            bothFaces: true);
         c.Layer("wings", "wings", basePiece, ["wing-left", "wing-right"], Face.Down);
         c.Layer("centre", "centre strip", basePiece, ["centre"], Face.Up, bothFaces: true);
 

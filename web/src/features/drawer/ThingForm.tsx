@@ -1,5 +1,6 @@
 import { Button, Checkbox, NativeSelect, TextInput } from "@mantine/core";
 import { useForm } from "@mantine/form";
+import { useEffect, useMemo, useRef } from "react";
 import { answer, api, problemOf, type Schemas } from "../../api/client";
 import { Trouble } from "../../components/Trouble";
 import s from "./Drawer.module.css";
@@ -71,11 +72,19 @@ export function ThingForm({
       answer(api.PUT("/api/inventory/{kind}", { params: { path: { kind: kind.id } }, body: body as never })),
     onDone,
   );
-  const problem = keep.error ? problemOf(keep.error) : null;
+  const problem = useMemo(() => (keep.error ? problemOf(keep.error) : null), [keep.error]);
   const at = problem?.field?.startsWith(`${kind.id}.`) ? problem.field.slice(kind.id.length + 1) : null;
   const known = kind.fields.some((f) => f.id === at);
+  const fields = useRef<HTMLFormElement>(null);
+  useEffect(() => {
+    // What is wrong may have been scrolled away.
+    if (problem && at) {
+      fields.current?.querySelector<HTMLElement>(`[name="${at}"]`)?.focus();
+    }
+  }, [problem, at]);
   return (
     <form
+      ref={fields}
       className={s.form}
       onSubmit={form.onSubmit((values) =>
         keep.mutate(
@@ -103,6 +112,7 @@ export function ThingForm({
               key={field.id}
               label={label}
               data={field.options ?? []}
+              name={field.id}
               {...form.getInputProps(field.id)}
               error={error}
             />
@@ -113,6 +123,7 @@ export function ThingForm({
             key={field.id}
             label={label}
             description={`Such as ${field.example}${field.optional ? "; may be left empty" : ""}`}
+            name={field.id}
             {...form.getInputProps(field.id)}
             error={error}
           />

@@ -38,7 +38,7 @@ export function Things({ kinds }: { kinds: Kind[] }) {
     <>
       <h2 className={s.having}>To hand</h2>
       {problem ? <Trouble problem={problem} /> : null}
-      <Accordion multiple defaultValue={["tools", "stocks"]} classNames={{ panel: s.panel ?? "" }}>
+      <Accordion multiple defaultValue={["tools", "stocks"]} classNames={{ panel: s.panel ?? "", control: s.control ?? "" }}>
         {kinds.map((kind) => (
           <Accordion.Item key={kind.id} value={kind.id}>
             <Accordion.Control>
