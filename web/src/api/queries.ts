@@ -1,5 +1,5 @@
 import { keepPreviousData, queryOptions } from "@tanstack/react-query";
-import { answer, api, type Desk, isAway, type Problem } from "./client";
+import { answer, api, type Desk, isAway, type Problem, type Schemas } from "./client";
 
 /**
  * Everything that is asked of the studio, each by its own key. What is worked out for a design is kept by the design and its
@@ -11,7 +11,15 @@ declare module "@tanstack/react-query" {
   }
 }
 
-const worked = { staleTime: Number.POSITIVE_INFINITY, gcTime: 60_000, placeholderData: keepPreviousData } as const;
+// What did not change from one answer to the next stays the same object, so that a slider's tick draws only what moved: what goes
+// through a selection is compared with what was shown before, also where that was asked for by another key.
+const same = (answer: unknown) => answer;
+const worked = <T>() => ({
+  staleTime: Number.POSITIVE_INFINITY,
+  gcTime: 60_000,
+  placeholderData: keepPreviousData,
+  select: same as (answer: T) => T,
+});
 
 export const queries = {
   designs: () => queryOptions({ queryKey: ["designs"], queryFn: ({ signal }) => answer(api.GET("/api/designs", { signal })) }),
@@ -39,35 +47,35 @@ export const queries = {
       queryKey: ["worked", "bench", desk, before],
       enabled: desk !== undefined,
       queryFn: ({ signal }) => answer(api.POST("/api/bench", { body: { ...(desk as Desk), before }, signal })),
-      ...worked,
+      ...worked<Schemas["BenchView"]>(),
     }),
   strip: (desk: Desk | undefined) =>
     queryOptions({
       queryKey: ["worked", "strip", desk],
       enabled: desk !== undefined,
       queryFn: ({ signal }) => answer(api.POST("/api/bench/strip", { body: desk as Desk, signal })),
-      ...worked,
+      ...worked<Schemas["StripFormat"][]>(),
     }),
   ranges: (desk: Desk | undefined) =>
     queryOptions({
       queryKey: ["worked", "ranges", desk],
       enabled: desk !== undefined,
       queryFn: ({ signal }) => answer(api.POST("/api/bench/ranges", { body: desk as Desk, signal })),
-      ...worked,
+      ...worked<Schemas["RangeView"][]>(),
     }),
   alternatives: (desk: Desk | undefined) =>
     queryOptions({
       queryKey: ["worked", "alternatives", desk],
       enabled: desk !== undefined,
       queryFn: ({ signal }) => answer(api.POST("/api/bench/alternatives", { body: desk as Desk, signal })),
-      ...worked,
+      ...worked<Schemas["AlternativeView"][]>(),
     }),
   safe: (desk: Desk | undefined) =>
     queryOptions({
       queryKey: ["worked", "safe", desk],
       enabled: desk !== undefined,
       queryFn: ({ signal }) => answer(api.POST("/api/bench/safe", { body: desk as Desk, signal })),
-      ...worked,
+      ...worked<Schemas["SafeView"][]>(),
     }),
   explain: (desk: Desk | undefined, figureId: string | null) =>
     queryOptions({
@@ -75,41 +83,41 @@ export const queries = {
       enabled: desk !== undefined && figureId !== null,
       queryFn: ({ signal }) =>
         answer(api.POST("/api/bench/explain", { body: { ...(desk as Desk), figureId: figureId as string }, signal })),
-      ...worked,
+      ...worked<Schemas["ExplainedView"]>(),
     }),
   remedies: (desk: Desk | undefined, stuck: boolean) =>
     queryOptions({
       queryKey: ["worked", "remedies", desk],
       enabled: desk !== undefined && stuck,
       queryFn: ({ signal }) => answer(api.POST("/api/bench/remedies", { body: desk as Desk, signal })),
-      ...worked,
+      ...worked<Schemas["RemedyView"][]>(),
     }),
   curves: (desk: Desk | undefined, open: boolean) =>
     queryOptions({
       queryKey: ["worked", "curves", desk],
       enabled: desk !== undefined && open,
       queryFn: ({ signal }) => answer(api.POST("/api/bench/curves", { body: desk as Desk, signal })),
-      ...worked,
+      ...worked<Schemas["CurveView"][]>(),
     }),
   wall: (desk: Desk | undefined) =>
     queryOptions({
       queryKey: ["worked", "wall", desk],
       enabled: desk !== undefined,
       queryFn: ({ signal }) => answer(api.POST("/api/wall", { body: desk as Desk, signal })),
-      ...worked,
+      ...worked<Schemas["WallView"]>(),
     }),
   folding: (desk: Desk | undefined) =>
     queryOptions({
       queryKey: ["worked", "folding", desk],
       enabled: desk !== undefined,
       queryFn: ({ signal }) => answer(api.POST("/api/folding", { body: desk as Desk, signal })),
-      ...worked,
+      ...worked<Schemas["FoldingView"]>(),
     }),
   sheet: (desk: Desk | undefined) =>
     queryOptions({
       queryKey: ["worked", "sheet", desk],
       enabled: desk !== undefined,
       queryFn: ({ signal }) => answer(api.POST("/api/sheet", { body: desk as Desk, signal })),
-      ...worked,
+      ...worked<Schemas["SheetView"]>(),
     }),
 };
