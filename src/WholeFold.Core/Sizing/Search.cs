@@ -304,6 +304,48 @@ internal sealed partial class Search
             return _problem.AnyWillDo || compared > 0 || (compared == 0 && (_problem.OnlyUnknown is not null || _problem.Tools.Exact));
         }
 
+        /// <summary>
+        /// Whether the bounds, all together, leave anything that would not be dearer than the best: a relaxation to numbers that need
+        /// not be whole, which bounds the distance from below where each unknown by itself could be at its ideal and all at once cannot.
+        /// </summary>
+        private bool MayBeAsNear(Cost chosen)
+        {
+            if (_best is not { } best || !TooDear(chosen with { Distance = long.MaxValue / 4 }))
+            {
+                return true;
+            }
+
+            var limit = TooDear(chosen with { Distance = best.Distance }) ? best.Distance - 1 : best.Distance;
+            if (limit < 0 || TooDear(chosen with { Distance = 0 }))
+            {
+                return false;
+            }
+
+            // Beside each unknown that counts, how far it is from its ideal: at least what it lies above it, and below it.
+            var (n, counted) = (_problem.Unknowns.Length, _free.Where(u => CostOf(u, 1) > 0).ToArray());
+            long[] Wider(long[] a) => [.. a, .. new long[counted.Length]];
+            var bounds = _component.Bounds.Select(b => b with { Form = new Form(Wider(b.Form.A), b.Form.B, b.Form.D) }).ToList();
+            var (low, high) = (Wider(_search._low), Wider(_search._high));
+            var sum = new long[n + counted.Length];
+            for (var i = 0; i < counted.Length; i++)
+            {
+                var ideal = _problem.Unknowns[counted[i]].Ideal;
+                var weight = CostOf(counted[i], 1) * ideal.Denominator;
+                sum[n + i] = -weight;
+                high[n + i] = (limit / weight) + 1;
+                foreach (var sign in new[] { 1, -1 })
+                {
+                    var away = new long[n + counted.Length];
+                    (away[counted[i]], away[n + i]) = (-sign * ideal.Denominator, ideal.Denominator);
+                    bounds.Add(new Bound("distance", new Form(away, sign * ideal.Numerator, ideal.Denominator)));
+                }
+            }
+
+            bounds.Add(new Bound("distance", new Form(sum, limit, Math.Max(1, sum.Select(Math.Abs).DefaultIfEmpty(1).Max()))));
+            _search.Spend(4 * Feasibility.Effort);
+            return Feasibility.MayHold(bounds, low, high);
+        }
+
         private long CostOf(int unknown, long away) => _problem.OnlyUnknown is { } only && only != unknown ? 0 : _problem.Unknowns[unknown].Weight * away;
 
         private static long Away(Unknown unknown, long value) => Math.Abs((value * unknown.Ideal.Denominator) - unknown.Ideal.Numerator);
@@ -349,6 +391,11 @@ internal sealed partial class Search
             {
                 _search.Spend();
                 if (tried == Patience && _best is null && !_search.MayHold(_component.Bounds))
+                {
+                    return;
+                }
+
+                if (_problem.Tools.Exact && tried >= Patience && long.IsPow2(tried) && !MayBeAsNear(chosen))
                 {
                     return;
                 }
