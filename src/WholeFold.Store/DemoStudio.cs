@@ -30,7 +30,7 @@ public static class DemoStudio
         foreach (var edit in new DesignEdit[] { new SetFigure("centre", "1 in"), new ConvertTo("a6-us") })
         {
             var first = (await store.Find(Designs[0].Id, cancel))!;
-            await store.Save(first.Id, first.Version, state => (edit.Apply(state, reader), [edit], edit.Describe(state, reader).In(DisplayUnit.Inch)), cancel);
+            await store.Save(first.Id, first.Version, state => (edit.Apply(state, reader), [edit], edit.Describe(state, reader).Write(DisplayUnit.Inch)), cancel);
         }
 
         var position = 0;

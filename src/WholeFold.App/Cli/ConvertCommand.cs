@@ -118,14 +118,14 @@ internal static class ConvertCommand
         error.WriteLine("No figures can satisfy this. These cannot hold together:");
         foreach (var conflict in Sizer.ConflictsOf(read.Design, read.Target))
         {
-            error.WriteLine($"  - {conflict.Text.In(unit)}");
+            error.WriteLine($"  - {conflict.Text.Write(unit)}");
         }
 
         var remedies = Remedies.Of(design, reader);
         error.WriteLine(remedies.Count == 0 ? "Nothing that could be given up here makes it go; take other tools, or another format." : "It goes if you:");
         foreach (var remedy in remedies)
         {
-            error.WriteLine($"  - {remedy.Text.In(unit)}");
+            error.WriteLine($"  - {remedy.Text.Write(unit)}");
         }
 
         return CommandLine.NoFigures;

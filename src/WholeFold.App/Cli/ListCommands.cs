@@ -62,16 +62,16 @@ internal static class ListCommands
             var findings = ListChecker.Check(MeasureList.Read(CommandLine.ReadFile(parsed.GetValue(file)!, "list"), unit));
             if (parsed.GetValue(json))
             {
-                output.WriteLine(JsonSerializer.Serialize(findings.Select(f => new { f.Id, f.Line, f.Place, Text = f.Text.In(unit), Likely = f.Likely.Select(l => new { Value = LengthWriter.WithUnit(l.Value, unit), Because = l.Because.In(unit) }) }), StrictJson.Options));
+                output.WriteLine(JsonSerializer.Serialize(findings.Select(f => new { f.Id, f.Line, f.Place, Text = f.Text.Write(unit), Likely = f.Likely.Select(l => new { Value = LengthWriter.WithUnit(l.Value, unit), Because = l.Because.Write(unit) }) }), StrictJson.Options));
             }
             else
             {
                 foreach (var finding in findings)
                 {
-                    output.WriteLine($"line {finding.Line}: {finding.Text.In(unit)}");
+                    output.WriteLine($"line {finding.Line}: {finding.Text.Write(unit)}");
                     foreach (var likely in finding.Likely)
                     {
-                        output.WriteLine($"    {likely.Because.In(unit)}");
+                        output.WriteLine($"    {likely.Because.Write(unit)}");
                     }
                 }
 

@@ -33,20 +33,20 @@ internal static class PlainText
             Line($"{piece.Piece.Name}: cut {Both(piece.Width.Value)} × {Both(piece.Height.Value)}");
             foreach (var side in new[] { piece.Width, piece.Height })
             {
-                Line($"  {(ReferenceEquals(side, piece.Width) ? "width" : "height"),-8} {side.Said.In(unit)}; {Safe(safe[side.Id], unit)}");
+                Line($"  {(ReferenceEquals(side, piece.Width) ? "width" : "height"),-8} {side.Said.Write(unit)}; {Safe(safe[side.Id], unit)}");
             }
 
             // In the order of setting: as it lies first, then turned.
             foreach (var score in piece.Passes.SelectMany(p => p.Scores).Select(piece.Score))
             {
                 var fold = score.Crease.Fold == Fold.Valley ? "valley" : "mountain";
-                Line($"  {fold,-8} {Both(score.Figure.Value),-26} {score.Figure.Setting.In(unit),-34} {score.Between}");
-                Line($"           {score.Figure.Said.In(unit)}; {Safe(safe[score.Figure.Id], unit)}");
+                Line($"  {fold,-8} {Both(score.Figure.Value),-26} {score.Figure.Setting.Write(unit),-34} {score.Between}");
+                Line($"           {score.Figure.Said.Write(unit)}; {Safe(safe[score.Figure.Id], unit)}");
             }
 
             foreach (var (opening, figure, name) in piece.MarkedLines)
             {
-                Line($"  {opening.Opening.Name,-8} {Both(figure.Value),-26} {figure.Setting.In(unit),-34} {name}");
+                Line($"  {opening.Opening.Name,-8} {Both(figure.Value),-26} {figure.Setting.Write(unit),-34} {name}");
             }
         }
 
@@ -74,7 +74,7 @@ internal static class PlainText
         Line($"Closed {Both(card.Closed.Width)} × {Both(card.Closed.Height)}, {card.Thickness.Greatest.Millimetres.ToString("0.0", CultureInfo.InvariantCulture)} mm thick, {Math.Round(card.Grams).ToString(CultureInfo.InvariantCulture)} g; {(sized.Construction.GoesRound ? "goes round the card" : card.Envelope is { } e ? $"{e.Name} envelope" : "envelope to make")}");
         foreach (var check in card.Checks)
         {
-            Line($"{check.Severity}: {check.Text.In(unit)}");
+            Line($"{check.Severity}: {check.Text.Write(unit)}");
         }
 
         return text.ToString().TrimEnd();
@@ -105,7 +105,7 @@ internal static class PlainText
             }
             else if (column.OwnSizing)
             {
-                Line($"The {unit} are sized for {column.Settled.Figures.Tools.Name}, since rounded they would not add up: {column.Contradictions[0].Text.In(column.Unit)}.");
+                Line($"The {unit} are sized for {column.Settled.Figures.Tools.Name}, since rounded they would not add up: {column.Contradictions[0].Text.Write(column.Unit)}.");
             }
         }
 
@@ -116,6 +116,6 @@ internal static class PlainText
     private static string Safe(SafeSide safe, DisplayUnit unit)
     {
         var side = safe.Direction switch { SafeDirection.Scant => "rather scant: ", SafeDirection.Full => "rather full: ", SafeDirection.Exact => "exact: ", _ => "" };
-        return $"{side}{safe.Why.In(unit)}{(safe.Twins.Count > 0 ? $" (together with {string.Join(", ", safe.Twins)})" : "")}";
+        return $"{side}{safe.Why.Write(unit)}{(safe.Twins.Count > 0 ? $" (together with {string.Join(", ", safe.Twins)})" : "")}";
     }
 }

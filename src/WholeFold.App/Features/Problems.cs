@@ -44,8 +44,8 @@ internal sealed class ProblemHandler : IExceptionHandler
         NoFiguresException e => TypedResults.Problem(
             statusCode: StatusCodes.Status422UnprocessableEntity,
             title: "No figures can satisfy this",
-            detail: e.Text.In(DisplayUnit.Inch),
-            extensions: new Dictionary<string, object?> { ["code"] = "figures.none", ["conflicts"] = e.Conflicts.Select(c => new { c.Id, Text = c.Text.In(DisplayUnit.Inch) }) }),
+            detail: e.Text.Write(DisplayUnit.Inch),
+            extensions: new Dictionary<string, object?> { ["code"] = "figures.none", ["conflicts"] = e.Conflicts.Select(c => new { c.Id, Text = c.Text.Write(DisplayUnit.Inch) }) }),
         StaleWriteException e => TypedResults.Problem(
             statusCode: StatusCodes.Status409Conflict,
             title: "Changed elsewhere",

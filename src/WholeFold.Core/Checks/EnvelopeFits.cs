@@ -15,7 +15,7 @@ internal sealed class EnvelopeFits : ICheck
     {
         if (card.Envelope is null && !card.Figures.Construction.GoesRound)
         {
-            var room = Room.In(card.Figures.Target.Format.System) + card.Thickness.Greatest;
+            var room = Room.For(card.Figures.Target.Format.System) + card.Thickness.Greatest;
             var (width, height) = (card.Figures.Tools.CutUp(card.Closed.Width + room), card.Figures.Tools.CutUp(card.Closed.Height + room));
             yield return new Check("envelope-to-make", Severity.Note, Words.Of($"No envelope sold by name fits. Make one, {width} × {height} inside."), new Dictionary<string, Length> { ["width"] = width, ["height"] = height });
         }

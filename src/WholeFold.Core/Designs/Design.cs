@@ -112,7 +112,7 @@ public sealed record Design
     {
         var kit = Tools is { } id ? Inventory.Find<ToolKit>(id)! : Inventory.DefaultToolsFor(target.Format.System);
         var tools = kit.For(target.Format.System);
-        return Prefer.WithRuler && tools.RulerMarks.Count == 0 ? tools with { RulerMarks = [ToolSet.FinestRuler.In(tools.System)] } : tools;
+        return Prefer.WithRuler && tools.RulerMarks.Count == 0 ? tools with { RulerMarks = [ToolSet.FinestRuler.For(tools.System)] } : tools;
     }
 
     /// <summary>The same with a parameter set by hand for one format.</summary>

@@ -31,7 +31,7 @@ internal static class LayerSizer
                 for (var level = 1; level <= levels; level++)
                 {
                     var id = $"{role.Id}{suffix}{(level > 1 ? $"-{level}" : "")}";
-                    var reveal = role.Reveal is { } own ? (figures.ValueOf(own), null) : RevealOn(design.Reveal.Width.In(tools.System), Length.Min(size.Key.Width, size.Key.Height), tools);
+                    var reveal = role.Reveal is { } own ? (figures.ValueOf(own), null) : RevealOn(design.Reveal.Width.For(tools.System), Length.Min(size.Key.Width, size.Key.Height), tools);
                     layers.Add(new SizedLayer(
                         id,
                         role,
@@ -61,7 +61,7 @@ internal static class LayerSizer
 
     private static (Length Width, Words? Shrunk) RevealOn(Length reveal, Length narrow, ToolSet tools)
     {
-        var limit = Narrow.In(tools.System);
+        var limit = Narrow.For(tools.System);
         if (narrow >= limit || reveal == Length.Zero)
         {
             return (reveal, null);

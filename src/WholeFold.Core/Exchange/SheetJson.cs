@@ -30,6 +30,6 @@ public sealed record SheetJson(
         LengthWriter.Symbol(column.Unit),
         column.Settled.Figures.Tools.Id,
         column.OwnSizing,
-        [.. column.Contradictions.Select(c => c.Text.In(column.Unit))],
+        [.. column.Contradictions.Select(c => c.Text.Write(column.Unit))],
         column.Figures.ToDictionary(f => f.Key.ToString(), f => f.Value.Text));
 }

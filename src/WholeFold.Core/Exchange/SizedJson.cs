@@ -87,9 +87,9 @@ public static class SizedJson
         var sized = card.Figures;
         SettingJson Set(Setting s) => s switch
         {
-            Setting.FromGroove g => new(Name(s.How), LengthJson.Of(s.At), LengthJson.Of(g.Groove), LengthJson.Of(g.Offset), s.In(unit)),
-            Setting.ByDie d => new(Name(s.How), LengthJson.Of(s.At), LengthJson.Of(d.Score), LengthJson.Of(d.Offset), s.In(unit)),
-            _ => new(Name(s.How), LengthJson.Of(s.At), null, null, s.In(unit)),
+            Setting.FromGroove g => new(Name(s.How), LengthJson.Of(s.At), LengthJson.Of(g.Groove), LengthJson.Of(g.Offset), s.Write(unit)),
+            Setting.ByDie d => new(Name(s.How), LengthJson.Of(s.At), LengthJson.Of(d.Score), LengthJson.Of(d.Offset), s.Write(unit)),
+            _ => new(Name(s.How), LengthJson.Of(s.At), null, null, s.Write(unit)),
         };
         static IReadOnlyList<LengthJson> Spot(Point point) => [LengthJson.Of(point.X), LengthJson.Of(point.Y)];
         var parameters = new Dictionary<string, object>();
@@ -141,10 +141,10 @@ public static class SizedJson
                 new PieceSetJson(Set(p.Width.Setting), Set(p.Height.Setting))))],
             [.. card.Layers.Select(l => new LayerJson(l.Id, l.Panels, l.Role.BothFaces ? "both" : l.Role.Face == Face.Up ? "up" : "down", l.Level, l.Stock.Id, LengthJson.Of(l.Width.Value), LengthJson.Of(l.Height.Value), l.Quantity))],
             card.Envelope is { } e ? new EnvelopeJson(e.Id, LengthJson.Of(e.Width), LengthJson.Of(e.Height)) : null,
-            [.. card.Checks.Select(c => new CheckJson(c.Id, c.Severity.ToString().ToLowerInvariant(), c.Text.In(unit), c.Figures.ToDictionary(f => f.Key, f => LengthJson.Of(f.Value))))],
-            card.All.ToDictionary(f => f.Id.ToString(), f => (IReadOnlyList<ReasonJson>)[.. f.Reasons.Select(r => new ReasonJson(r.Why.In(unit), LengthJson.Of(r.From), LengthJson.Of(r.To)))]),
-            card.All.ToDictionary(f => f.Id.ToString(), f => f.Said.In(unit)),
-            card.SafeSides.ToDictionary(s => s.Key.ToString(), s => new SafeJson(Name(s.Value.Direction), s.Value.Why.In(unit), s.Value.Twins)));
+            [.. card.Checks.Select(c => new CheckJson(c.Id, c.Severity.ToString().ToLowerInvariant(), c.Text.Write(unit), c.Figures.ToDictionary(f => f.Key, f => LengthJson.Of(f.Value))))],
+            card.All.ToDictionary(f => f.Id.ToString(), f => (IReadOnlyList<ReasonJson>)[.. f.Reasons.Select(r => new ReasonJson(r.Why.Write(unit), LengthJson.Of(r.From), LengthJson.Of(r.To)))]),
+            card.All.ToDictionary(f => f.Id.ToString(), f => f.Said.Write(unit)),
+            card.SafeSides.ToDictionary(s => s.Key.ToString(), s => new SafeJson(Name(s.Value.Direction), s.Value.Why.Write(unit), s.Value.Twins)));
     }
 
     /// <summary>A name as it is written in JSON: <c>headOverHeels</c>.</summary>

@@ -102,7 +102,7 @@ public static class SafeSides
         {
             (null, { } why) => new SafeSide(SafeDirection.Scant, Words.Of($"full, {why}"), twins),
             ({ } why, null) => new SafeSide(SafeDirection.Full, Words.Of($"scant, {why}"), twins),
-            ({ } why, { } other) => new SafeSide(SafeDirection.Exact, why.In(DisplayUnit.Millimetre) == other.In(DisplayUnit.Millimetre) ? Words.Of($"either way {why}") : Words.Of($"scant, {why}; full, {other}"), twins),
+            ({ } why, { } other) => new SafeSide(SafeDirection.Exact, why.Write(DisplayUnit.Millimetre) == other.Write(DisplayUnit.Millimetre) ? Words.Of($"either way {why}") : Words.Of($"scant, {why}; full, {other}"), twins),
             _ => new SafeSide(SafeDirection.Either, Words.Of($"nothing meets it"), twins),
         };
     }

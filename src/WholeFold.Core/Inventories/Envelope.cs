@@ -18,8 +18,8 @@ public sealed record Envelope(string Id, string Name, Length Width, Length Heigh
 
     private bool Fits(Length width, Length height, Length thickness)
     {
-        var least = Loose.In(System) + thickness;
-        var most = Rattles.In(System);
+        var least = Loose.For(System) + thickness;
+        var most = Rattles.For(System);
         bool Direction(Length inside, Length card) => inside - card >= least && inside - card <= most;
         return Direction(Width, width) && Direction(Height, height);
     }

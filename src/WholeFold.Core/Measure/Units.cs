@@ -18,7 +18,7 @@ public enum DisplayUnit
 /// <summary>A rule's figure as the two systems state it. They are two figures, not one converted: 1/16 in and 1.5 mm.</summary>
 public readonly record struct Pair(Length Imperial, Length Metric)
 {
-    public Length In(UnitSystem system) => system == UnitSystem.Imperial ? Imperial : Metric;
+    public Length For(UnitSystem system) => system == UnitSystem.Imperial ? Imperial : Metric;
 
     /// <summary>A pair from inches as a fraction and millimetres.</summary>
     public static Pair Of(long inchNumerator, long inchDenominator, decimal millimetres) =>

@@ -33,7 +33,7 @@ public sealed class Words
         return joined;
     }
 
-    public string In(DisplayUnit unit) => string.Concat(Parts(unit).Select(p => p.Text ?? p.Figure!.Text));
+    public string Write(DisplayUnit unit) => string.Concat(Parts(unit).Select(p => p.Text ?? p.Figure!.Text));
 
     /// <summary>The sentence in its parts, each stretch of words and each figure by itself.</summary>
     public IReadOnlyList<SentencePart> Parts(DisplayUnit unit)

@@ -34,7 +34,7 @@ public static class Comparison
     /// <summary>The step that the new result takes and the old one did not; else how it is set now.</summary>
     private static Words Why(Measured old, Measured now)
     {
-        static string Key(Reason reason) => $"{reason.Why.In(DisplayUnit.Millimetre)}|{reason.To - reason.From}";
+        static string Key(Reason reason) => $"{reason.Why.Write(DisplayUnit.Millimetre)}|{reason.To - reason.From}";
         var known = old.Reasons.Select(Key).ToHashSet();
         var added = now.Reasons.Where(r => !known.Contains(Key(r))).ToList();
         var step = added.FirstOrDefault(r => r.From != r.To) ?? (old.Value == now.Value ? null : added.FirstOrDefault());

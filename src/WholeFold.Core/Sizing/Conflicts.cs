@@ -30,7 +30,7 @@ internal static class Conflicts
     }
 
     /// <summary>As it is told: what sounds the same is told once.</summary>
-    public static IReadOnlyList<Conflict> Explain(ProblemBuilder builder, ToolSet tools) => [.. Smallest(builder, tools).DistinctBy(c => c.Text.In(DisplayUnit.Millimetre))];
+    public static IReadOnlyList<Conflict> Explain(ProblemBuilder builder, ToolSet tools) => [.. Smallest(builder, tools).DistinctBy(c => c.Text.Write(DisplayUnit.Millimetre))];
 
     public static IReadOnlyList<Conflict> Smallest(ProblemBuilder builder, ToolSet tools)
     {

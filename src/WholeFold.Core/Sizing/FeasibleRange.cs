@@ -48,7 +48,7 @@ public sealed record FeasibleRange(Length Min, Length Max, Length Step, IReadOnl
         // A machine, or two systems at once, can set nearly anything: there the stops are those next to each fine mark.
         var stops = new List<Length> { new(min) };
         var many = tools.Exact || tools.CutMarks.Count > 1;
-        var grid = tools.Exact ? Pair.Of(1, 32, 0.5m).In(tools.System) : many ? Pair.Of(1, 8, 2m).In(tools.System) : new Length(1);
+        var grid = tools.Exact ? Pair.Of(1, 32, 0.5m).For(tools.System) : many ? Pair.Of(1, 8, 2m).For(tools.System) : new Length(1);
         for (var at = min; at < max && stops.Count < MostStops;)
         {
             var next = Math.Min(max, (new Length(at) + grid).Down(grid).Units);

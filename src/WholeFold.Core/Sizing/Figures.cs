@@ -96,7 +96,7 @@ public sealed record Figures
     private static readonly Pair Noticeable = Pair.Of(1, 16, 1m);
 
     /// <summary>The parameters that the tools or the format moved so far that a person sees it.</summary>
-    public IEnumerable<SizedParameter> Eased => Parameters.Where(p => !p.Pinned && (p.Value - p.Ideal).Abs() > Noticeable.In(Tools.System));
+    public IEnumerable<SizedParameter> Eased => Parameters.Where(p => !p.Pinned && (p.Value - p.Ideal).Abs() > Noticeable.For(Tools.System));
 
     /// <summary>Every figure of the pieces, in the order in which it is read out.</summary>
     public IEnumerable<Measured> All =>

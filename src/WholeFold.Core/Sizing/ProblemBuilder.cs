@@ -83,7 +83,7 @@ internal sealed class ProblemBuilder
     public Problem Build(Relaxation relaxation, IReadOnlySet<string>? without = null, string? only = null, Rational? onlyIdeal = null)
     {
         bool Without(string group) => without?.Contains(group) == true;
-        var slack = Sizer.Slack(relaxation).In(_tools.System).Units;
+        var slack = Sizer.Slack(relaxation).For(_tools.System).Units;
         var pinned = Pins.Where(p => p.Key != only && !Without($"pin:{p.Key}")).ToDictionary(p => p.Key, p => p.Value);
         var held = _construction.Parameters.Where(p => p.Held && p.Id != only && !Pins.ContainsKey(p.Id) && !_wishes.ContainsKey(p.Id)).ToDictionary(p => p.Id, p => Ideals[p.Id]);
         var known = pinned.ToDictionary(p => Symbol.Parameter(p.Key), p => new Rational(p.Value.Units));
@@ -106,7 +106,7 @@ internal sealed class ProblemBuilder
         foreach (var parameter in _construction.Parameters.Where(p => !known.ContainsKey(Symbol.Parameter(p.Id))))
         {
             var ideal = parameter.Id == only ? onlyIdeal!.Value : Ideals[parameter.Id];
-            var band = Math.Max((Ideals[parameter.Id] * new Rational(15, 100)).Nearest(), LeastBand.In(_tools.System).Units);
+            var band = Math.Max((Ideals[parameter.Id] * new Rational(15, 100)).Nearest(), LeastBand.For(_tools.System).Units);
             unknowns.Add(new Unknown
             {
                 Symbol = Symbol.Parameter(parameter.Id),

@@ -196,7 +196,7 @@ public static class Sizer
         var because = value < min ? parameter.Min.Where(l => l.OnFormatOnly).MaxBy(l => builder.At(l.Value))! : parameter.Max.Where(l => l.OnFormatOnly).MinBy(l => builder.At(l.Value))!;
 
         // The range is told in marks that lie inside it, so that what is read here is also accepted.
-        var mark = Pair.Of(1, 32, 0.5m).In(tools.System);
+        var mark = Pair.Of(1, 32, 0.5m).For(tools.System);
         var (from, to) = (min.Up(mark), max.Down(mark));
         var example = $"{parameter.Id}={LengthWriter.Write(from, unit).Replace(' ', '-')}{LengthWriter.Symbol(unit)}";
         return new InputProblemException("parameter.limit", parameter.Id, $"{LengthWriter.WithUnit(value, unit)} is outside its limits here: {because.Because}", $"{LengthWriter.Write(from, unit)} to {LengthWriter.WithUnit(to, unit)}, for example {example}");

@@ -88,7 +88,7 @@ public abstract record Setting(Length At, Lay Lay = Lay.AsItLies)
     /// <summary>How the piece lies, before what is set.</summary>
     protected string Lies => Lay switch { Lay.TurnedRound => "turned, ", Lay.TurnedOver => "turned over, ", Lay.HeadOverHeels => "head over heels, ", _ => "" };
 
-    public string In(DisplayUnit unit) => Text.In(unit);
+    public string Write(DisplayUnit unit) => Text.Write(unit);
 
     /// <summary>Scored on a groove of the board.</summary>
     public sealed record OnGroove(Length At, Lay Lay) : Setting(At, Lay)

@@ -49,7 +49,7 @@ public sealed record ToolSet
     public IReadOnlyList<GrooveRow> Stops => TrimmerScores ? [.. GrooveRows, .. CutMarks.Select(m => new GrooveRow(m, m))] : GrooveRows;
 
     /// <summary>Figures that a person need not count small marks for: eighths of an inch, whole millimetres.</summary>
-    public IReadOnlyList<Length> PlainMarks => CutMarks.Count > 1 ? [Plain.Imperial, Plain.Metric] : [Plain.In(System)];
+    public IReadOnlyList<Length> PlainMarks => CutMarks.Count > 1 ? [Plain.Imperial, Plain.Metric] : [Plain.For(System)];
 
     /// <summary>The finest marks of a ruler that a person can score by.</summary>
     public static Pair FinestRuler { get; } = Pair.Of(1, 32, 0.5m);
@@ -57,7 +57,7 @@ public sealed record ToolSet
     private static readonly Pair Plain = Pair.Of(1, 8, 1m);
 
     /// <summary>The finest mark of the set's own system, for what is marked out and not set on a stop.</summary>
-    public Length OwnCutMark => CutMarks.FirstOrDefault(Pair.Of(1, 1, 10m).In(System).IsOn, CutMarks[0]);
+    public Length OwnCutMark => CutMarks.FirstOrDefault(Pair.Of(1, 1, 10m).For(System).IsOn, CutMarks[0]);
 
     public bool OnGroove(Length at) => GrooveRows.Any(c => c.HasGrooveAt(at, BoardEnd));
 

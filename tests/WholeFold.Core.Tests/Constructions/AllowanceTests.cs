@@ -110,7 +110,7 @@ public class AllowanceTests
     {
         var read = Support.Reader.Read(Support.Spec("gatefold", "5x7") with { Caliper = "0.9mm", Tools = "machine" });
         var score = Card.Of(read.Design, read.Target).Pieces[0].Scores[0].Figure;
-        Assert.Contains(score.Reasons, r => r.Why.In(DisplayUnit.Millimetre).Contains("doors nearer than twice", StringComparison.Ordinal));
+        Assert.Contains(score.Reasons, r => r.Why.Write(DisplayUnit.Millimetre).Contains("doors nearer than twice", StringComparison.Ordinal));
     }
 
     [Fact]
@@ -120,7 +120,7 @@ public class AllowanceTests
         var liner = Support.Size(Support.Spec("plain-fold", "5x5", "liner=folded") with { Tools = "machine" }).Piece("liner");
         Assert.InRange((double)liner.Scores[0].Figure.Value.Millimetres, 123.28, 123.295);
         Assert.Equal(2 * liner.Scores[0].Figure.Value, liner.Width.Value);
-        Assert.Contains(liner.Scores[0].Figure.Reasons, r => r.Why.In(DisplayUnit.Inch).Contains("creep", StringComparison.Ordinal));
+        Assert.Contains(liner.Scores[0].Figure.Reasons, r => r.Why.Write(DisplayUnit.Inch).Contains("creep", StringComparison.Ordinal));
     }
 
     [Fact]
@@ -141,7 +141,7 @@ public class AllowanceTests
         // 2 · (0.34 + 0.15 + 0.25) goes into twice 1/16; with foam of 2 mm it goes into no gap there is.
         Assert.NotNull(Support.Try(Support.Spec("sleeve-gatefold", "5x7")));
         var read = Support.Reader.Read(Support.Spec("sleeve-gatefold", "5x7") with { Adhesive = "foam-2" });
-        Assert.Contains(Attempt.Of(read.Design, read.Target).Conflicts, c => c.Text.In(DisplayUnit.Inch).Contains("bows round the door", StringComparison.Ordinal));
+        Assert.Contains(Attempt.Of(read.Design, read.Target).Conflicts, c => c.Text.Write(DisplayUnit.Inch).Contains("bows round the door", StringComparison.Ordinal));
     }
 
     [Theory]

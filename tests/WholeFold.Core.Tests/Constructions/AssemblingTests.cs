@@ -50,7 +50,7 @@ public class AssemblingTests
         {
             if (Try(new DesignSpec { Construction = family.Id, Format = "5x7", Set = Written(choices), Tools = "imperial-eighths" }) is { } sized && sized.Pieces.Any(p => p.Openings.Any(o => o.Opening.IsKnifeWork)))
             {
-                Assert.Contains(sized.Checks, c => c.Id == "knife-work" && c.Text.In(Core.Measure.DisplayUnit.Inch).Contains("away from the hand", StringComparison.Ordinal));
+                Assert.Contains(sized.Checks, c => c.Id == "knife-work" && c.Text.Write(Core.Measure.DisplayUnit.Inch).Contains("away from the hand", StringComparison.Ordinal));
             }
         }
     }

@@ -41,7 +41,7 @@ public class OpeningTests
                     {
                         CutKind.Slit => box.Width == Length.Zero && box.Height > Length.Zero,
                         CutKind.Divide => box.Width == Length.Zero ? box.Height == piece.Height.Value : box.Height == Length.Zero && box.Width == piece.Width.Value,
-                        CutKind.Window => Length.Min(box.Width, box.Height) >= Smallest.In(sized.Figures.Tools.System),
+                        CutKind.Window => Length.Min(box.Width, box.Height) >= Smallest.For(sized.Figures.Tools.System),
                         _ => box.Width > Length.Zero && box.Height > Length.Zero,
                     }, spec.Named());
                     Assert.Equal(!sized.Figures.Tools.Exact && sized.Pieces.Any(p => p.Openings.Any(o => o.Opening.IsKnifeWork)), sized.Checks.Any(c => c.Id == "knife-work"));
@@ -72,7 +72,7 @@ public class OpeningTests
     public void One_caution_names_everything_that_is_cut_with_a_blade()
     {
         var caution = Assert.Single(Size(Spec("inside-tunnel", "6x6", "layers=2")).Checks, c => c.Id == "knife-work");
-        Assert.StartsWith("Cut the window of Box, the window of Layer 1 and the window of Layer 2 before anything is folded", caution.Text.In(DisplayUnit.Inch), StringComparison.Ordinal);
+        Assert.StartsWith("Cut the window of Box, the window of Layer 1 and the window of Layer 2 before anything is folded", caution.Text.Write(DisplayUnit.Inch), StringComparison.Ordinal);
         Assert.Equal(Severity.Caution, caution.Severity);
     }
 
@@ -123,10 +123,10 @@ public class OpeningTests
     {
         var sized = Size(Spec("shadow-box", "5x7", "depth=1"));
         var window = sized.Piece("front").Openings.Single();
-        Assert.Equal((SetBy.InGroove, "in the groove, 1/2 to 6 1/2"), (window.Left.Setting.How, window.Left.Setting.In(DisplayUnit.Inch)));
-        Assert.Equal((SetBy.StartStop, "from 1 1/2 to 4 1/2"), (window.Foot.Setting.How, window.Foot.Setting.In(DisplayUnit.Inch)));
-        Assert.Equal(["from 1/2 to 6 1/2", "die, its edge 1/2 past the score at 1"], Setting.OtherInnerCuts(sized.Figures.Tools, window.Left.Setting, [.. sized.Scores("front")]).Select(w => w.In(DisplayUnit.Inch)));
-        Assert.Equal("die, its edge 1/2 before the score at 5", Setting.OtherInnerCuts(sized.Figures.Tools, window.Right.Setting, [.. sized.Scores("front")]).Last().In(DisplayUnit.Inch));
+        Assert.Equal((SetBy.InGroove, "in the groove, 1/2 to 6 1/2"), (window.Left.Setting.How, window.Left.Setting.Write(DisplayUnit.Inch)));
+        Assert.Equal((SetBy.StartStop, "from 1 1/2 to 4 1/2"), (window.Foot.Setting.How, window.Foot.Setting.Write(DisplayUnit.Inch)));
+        Assert.Equal(["from 1/2 to 6 1/2", "die, its edge 1/2 past the score at 1"], Setting.OtherInnerCuts(sized.Figures.Tools, window.Left.Setting, [.. sized.Scores("front")]).Select(w => w.Write(DisplayUnit.Inch)));
+        Assert.Equal("die, its edge 1/2 before the score at 5", Setting.OtherInnerCuts(sized.Figures.Tools, window.Right.Setting, [.. sized.Scores("front")]).Last().Write(DisplayUnit.Inch));
         Assert.Empty(Setting.OtherInnerCuts(sized.Figures.Tools, window.Foot.Setting, []));
         Assert.Equal(SetBy.Machine, Size(Spec("shadow-box", "5x7") with { Tools = "machine" }).Piece("front").Openings[0].Left.Setting.How);
     }

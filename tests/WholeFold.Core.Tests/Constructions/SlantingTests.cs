@@ -98,7 +98,7 @@ public class SlantingTests
         Assert.Equal((Axis.Y, In("1 3/4")), (length.Axis, length.Figure.Value));
         Assert.Equal((In("2 1/4"), In("0"), In("5 3/4"), In("3 1/2")), (up.From.X, up.From.Y, up.To.X, up.To.Y));
         Assert.Equal((In("2 1/4"), In("3 1/2"), In("5 3/4"), In("0")), (down.From.X, down.From.Y, down.To.X, down.To.Y));
-        Assert.Equal((SetBy.Ticks, "ticks at 2 1/4 by 0 and 5 3/4 by 3 1/2"), (up.Figure.Setting.How, up.Figure.Setting.In(DisplayUnit.Inch)));
+        Assert.Equal((SetBy.Ticks, "ticks at 2 1/4 by 0 and 5 3/4 by 3 1/2"), (up.Figure.Setting.How, up.Figure.Setting.Write(DisplayUnit.Inch)));
         Assert.Equal([In("2 3/4"), In("5 1/2"), In("8 1/4")], sized.Scores("concertina"));
         Assert.Equal(In("3 3/4"), sized.Piece("concertina").Height.Value);
 
@@ -132,7 +132,7 @@ public class SlantingTests
         foreach (var tools in new[] { "machine", "imperial-eighths", "metric-5mm" })
         {
             var sized = Size(Spec("envelope", "5x7", $"school={school}", $"thick={thick}") with { Tools = tools });
-            var room = Pair.Of(1, 8, 3m).In(sized.Figures.Tools.System) + (thick == "0" ? Length.Zero : Length.Mm(3));
+            var room = Pair.Of(1, 8, 3m).For(sized.Figures.Tools.System) + (thick == "0" ? Length.Zero : Length.Mm(3));
             var loose = tools == "machine" ? Length.Mm(0.02m) : school == "rectangle" ? Length.Mm(1.5m) : Length.Mm(6);
             Assert.InRange((sized.Closed.Width - In("5") - room).Units, -2, loose.Units);
             Assert.InRange((sized.Closed.Height - In("7") - room).Units, -2, loose.Units);
@@ -150,7 +150,7 @@ public class SlantingTests
         Assert.InRange((double)sized.Figures.Parameters.Single(p => p.Parameter.Id == "first").Value.Millimetres / 25.4, 3.9985, 3.9995);
         Assert.Equal(4, sized.Piece("envelope").Lines.Count(l => l.Axis is null));
         var slim = Assert.Throws<NoFiguresException>(() => Size(Spec("envelope", "2x12in")));
-        Assert.Contains(slim.Conflicts, c => c.Text.In(DisplayUnit.Inch).Contains("take the rectangle", StringComparison.Ordinal));
+        Assert.Contains(slim.Conflicts, c => c.Text.Write(DisplayUnit.Inch).Contains("take the rectangle", StringComparison.Ordinal));
     }
 
     [Fact]

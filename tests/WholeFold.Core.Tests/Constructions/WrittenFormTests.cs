@@ -46,7 +46,7 @@ public class WrittenFormTests
     {
         var read = reader.Read(spec);
         var attempt = Attempt.Of(read.Design, read.Target);
-        return attempt.Card is { } card ? SizedJson.Write(card, read.Unit) : attempt.Problem!.In(read.Unit);
+        return attempt.Card is { } card ? SizedJson.Write(card, read.Unit) : attempt.Problem!.Write(read.Unit);
     }
 
     public static TheoryData<string, string, string> Broken => new()

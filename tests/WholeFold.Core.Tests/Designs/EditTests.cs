@@ -48,7 +48,7 @@ public class EditTests
         {
             var json = JsonSerializer.Serialize(edit, StrictJson.Options);
             Assert.Equal(json, JsonSerializer.Serialize(StrictJson.Read<DesignEdit>(json, "edit", "edit.unreadable", DesignEdit.Accepted), StrictJson.Options));
-            var said = edit.Describe(Start, Support.Reader).In(DisplayUnit.Inch);
+            var said = edit.Describe(Start, Support.Reader).Write(DisplayUnit.Inch);
             Assert.InRange(said.Length, 3, 160);
             Assert.DoesNotContain("card-300", said, StringComparison.Ordinal);
             words.Add(said);

@@ -35,7 +35,7 @@ public class SafeSideTests
 
             var safe = sized.SafeSides;
             Assert.Equal(sized.All.Select(f => f.Id.ToString()).Order(), safe.Keys.Select(f => f.ToString()).Order());
-            Assert.All(safe.Values, s => Assert.NotEmpty(s.Why.In(Core.Measure.DisplayUnit.Inch)));
+            Assert.All(safe.Values, s => Assert.NotEmpty(s.Why.Write(Core.Measure.DisplayUnit.Inch)));
             seen.UnionWith(safe.Values.Select(s => s.Direction));
         }
 
@@ -56,7 +56,7 @@ public class SafeSideTests
 
     [Fact]
     public void What_no_longer_meets_is_named() =>
-        Assert.Equal("either way the back and the tab no longer meet", Size(Spec("front-step", "a2-us")).SafeSides.ByName()["base.scores[0]"].Why.In(Core.Measure.DisplayUnit.Inch));
+        Assert.Equal("either way the back and the tab no longer meet", Size(Spec("front-step", "a2-us")).SafeSides.ByName()["base.scores[0]"].Why.Write(Core.Measure.DisplayUnit.Inch));
 
     [Fact]
     public void Scores_that_mirror_each_other_are_twins_and_so_are_pieces_cut_alike()

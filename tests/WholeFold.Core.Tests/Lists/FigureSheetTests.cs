@@ -66,7 +66,7 @@ public class FigureSheetTests
         var sheet = FigureSheet.Of(Support.Size(Support.Spec("gatefold", "a2-us")));
         Assert.False(sheet.Inches!.OwnSizing);
         Assert.True(sheet.Centimetres!.OwnSizing);
-        Assert.Equal("the panels of Base, 5.2 + 10.8 + 5.2, come to 21.2 cm and the sheet is 21.3", sheet.Centimetres.Contradictions[0].Text.In(DisplayUnit.Centimetre));
+        Assert.Equal("the panels of Base, 5.2 + 10.8 + 5.2, come to 21.2 cm and the sheet is 21.3", sheet.Centimetres.Contradictions[0].Text.Write(DisplayUnit.Centimetre));
         Assert.Equal("metric-5mm", sheet.Centimetres.Settled.Tools.Id);
     }
 

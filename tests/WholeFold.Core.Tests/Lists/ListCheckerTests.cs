@@ -37,7 +37,7 @@ public class ListCheckerTests
         var finding = Assert.Single(Check(list), f => f.Id == id);
         Assert.Equal(place, finding.Place);
         Assert.Equal(likely, finding.Likely.Count == 0 ? null : LengthWriter.Write(finding.Likely[0].Value, DisplayUnit.Inch));
-        Assert.NotEmpty(finding.Text.In(DisplayUnit.Inch));
+        Assert.NotEmpty(finding.Text.Write(DisplayUnit.Inch));
     }
 
     [Fact]

@@ -17,15 +17,15 @@ public class WordsTests
         Assert.Equal(new FigureText("2", 7, 16), parts[0].Figure);
         Assert.Equal("in", parts[2].Figure!.Unit);
         Assert.All(parts, p => Assert.True(p.Text is null != p.Figure is null));
-        Assert.Equal(words.In(DisplayUnit.Inch), string.Concat(parts.Select(p => p.Text ?? p.Figure!.Text)));
-        Assert.Equal("6.2 scant is 1 mm inside 2.5 full of 10.".Length > 0, words.In(DisplayUnit.Centimetre).EndsWith("of 10.", StringComparison.Ordinal));
+        Assert.Equal(words.Write(DisplayUnit.Inch), string.Concat(parts.Select(p => p.Text ?? p.Figure!.Text)));
+        Assert.Equal("6.2 scant is 1 mm inside 2.5 full of 10.".Length > 0, words.Write(DisplayUnit.Centimetre).EndsWith("of 10.", StringComparison.Ordinal));
     }
 
     [Fact]
     public void Sentences_are_put_one_in_another()
     {
         var one = Words.Of($"at {Length.In(1, 2)}");
-        Assert.Equal("at 1/2; at 1/2", Words.Join("; ", [one, one]).In(DisplayUnit.Inch));
+        Assert.Equal("at 1/2; at 1/2", Words.Join("; ", [one, one]).Write(DisplayUnit.Inch));
         Assert.Equal(2, Words.Of($"({one}, {Length.In(1, 4)})").Parts(DisplayUnit.Inch).Count(p => p.Figure is not null));
     }
 

@@ -143,7 +143,7 @@ public class AdviceTests
                 var was = before.All.ToDictionary(f => f.Id);
                 var differing = after.All.Where(f => !was.TryGetValue(f.Id, out var old) || old.Value != f.Value || old.Setting != f.Setting).Select(f => f.Id);
                 Assert.Equal(differing.Select(f => f.ToString()).Order(), changes.Where(c => c.Now is not null).Select(c => c.Id.ToString()).Order());
-                Assert.All(changes, c => Assert.NotEmpty(c.Why.In(DisplayUnit.Inch)));
+                Assert.All(changes, c => Assert.NotEmpty(c.Why.Write(DisplayUnit.Inch)));
                 Assert.True(some || changes.Count == 0);
             }
         }
@@ -160,5 +160,5 @@ public class AdviceTests
     [InlineData("plain-fold", "5x7", "base.scores[0]", "5: the width; on a groove")]
     [InlineData("front-step", "a2-us", "base.scores[3]", "9 13/16 = the height 5 1/2, and twice the rise 1 1/8 (1 3/32 full by its rule, the nearest that your board and trimmer can set), and the step 2 1/16 (2 1/32 full by its rule, the nearest that your board and trimmer can set); turn the piece round, 1/2 is on a groove")]
     public void A_figure_is_said_as_a_colleague_would(string construction, string format, string figure, string said) =>
-        Assert.Equal(said, Support.Size(Support.Spec(construction, format)).All.Single(f => f.Id.ToString() == figure).Said.In(DisplayUnit.Inch));
+        Assert.Equal(said, Support.Size(Support.Spec(construction, format)).All.Single(f => f.Id.ToString() == figure).Said.Write(DisplayUnit.Inch));
 }

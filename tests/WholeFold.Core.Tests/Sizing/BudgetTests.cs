@@ -23,7 +23,7 @@ public class BudgetTests
 
         var unproven = Support.Size(RandomDesigns.Known[0]);
         Assert.NotNull(unproven.Figures.Gap);
-        Assert.Contains(unproven.Checks, c => c.Id == "not-proven-best" && c.Text.In(DisplayUnit.Millimetre).Contains("not proven the best", StringComparison.Ordinal));
+        Assert.Contains(unproven.Checks, c => c.Id == "not-proven-best" && c.Text.Write(DisplayUnit.Millimetre).Contains("not proven the best", StringComparison.Ordinal));
         Assert.All(unproven.Pieces, p => Assert.True(unproven.Figures.Tools.OnCutMark(p.Width.Value)));
     }
 

@@ -20,7 +20,7 @@ public class ConflictTests
         var none = Assert.Throws<NoFiguresException>(() => Support.Size(Support.Spec("winged-lock-gatefold", "5x5", "centre=3/4", "pad=5/8")));
         Assert.Contains(none.Conflicts, c => c.Id == "pin:pad");
         Assert.Contains(none.Conflicts, c => c.Id == "pin:centre");
-        Assert.Contains("wing would be too narrow", none.Text.In(DisplayUnit.Inch), StringComparison.Ordinal);
+        Assert.Contains("wing would be too narrow", none.Text.Write(DisplayUnit.Inch), StringComparison.Ordinal);
     }
 
     [Fact]

@@ -76,20 +76,20 @@ public class ConversionTests
         var read = Support.Reader.Read(Spec(construction, format) with { Tools = tools });
         var verdict = Attempt.Of(read.Design, read.Target).Verdict;
         Assert.Equal(kind, verdict.Kind);
-        Assert.Equal(text, verdict.Text.In(DisplayUnit.Inch));
+        Assert.Equal(text, verdict.Text.Write(DisplayUnit.Inch));
     }
 
     [Fact]
     public void A_card_that_grows_says_so_before_anything_smaller()
     {
         var read = Support.Reader.Read(Spec("gatefold", "5x7", "backKeeps=sheet"));
-        Assert.Equal("grows past its format", Attempt.Of(read.Design, read.Target).Verdict.Text.In(DisplayUnit.Inch));
+        Assert.Equal("grows past its format", Attempt.Of(read.Design, read.Target).Verdict.Text.Write(DisplayUnit.Inch));
     }
 
     [Fact]
     public void A_fixed_length_from_home_is_not_said_to_have_grown()
     {
-        string Why(string construction, string home, string target, string pin) => string.Join(' ', Size(Spec(construction, home, pin) with { Target = target }).All.SelectMany(f => f.Reasons).Select(r => r.Why.In(DisplayUnit.Inch)));
+        string Why(string construction, string home, string target, string pin) => string.Join(' ', Size(Spec(construction, home, pin) with { Target = target }).All.SelectMany(f => f.Reasons).Select(r => r.Why.Write(DisplayUnit.Inch)));
         Assert.Contains("what you set at home, grown or shrunk with the format", Why("winged-lock-gatefold", "5x5", "5x7", "centre=1"), StringComparison.Ordinal);
         var kept = Why("plain-fold", "dl", "a2-us", "frontShort=20mm");
         Assert.Contains("what you set at home", kept, StringComparison.Ordinal);

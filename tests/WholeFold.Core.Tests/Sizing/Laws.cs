@@ -147,7 +147,7 @@ public abstract class Laws(string tools, string caliper, string priority)
             Assert.True(sized.Closed.Width <= sized.Target.Width + mark && sized.Closed.Height <= sized.Target.Height, $"{name}: closed {sized.Closed.Width} × {sized.Closed.Height}");
         }
 
-        var slack = (sized.Figures.Relaxation == Relaxation.SmallerCard ? Pair.Of(1, 8, 3m) : Pair.Of(1, 16, 1.5m)).In(sized.Figures.Tools.System);
+        var slack = (sized.Figures.Relaxation == Relaxation.SmallerCard ? Pair.Of(1, 8, 3m) : Pair.Of(1, 16, 1.5m)).For(sized.Figures.Tools.System);
         Assert.True(sized.Figures.Width <= sized.Target.Width && sized.Figures.Width >= sized.Target.Width - slack, name);
         Assert.True(sized.Figures.Height <= sized.Target.Height && sized.Figures.Height >= sized.Target.Height - slack, name);
     }

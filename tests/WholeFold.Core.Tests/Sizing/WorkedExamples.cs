@@ -36,7 +36,7 @@ public class WorkedExamples
         var sized = Size(Spec("gatefold", "5x7"));
         Assert.Equal((In("9 7/8"), In("7")), (sized.Piece("base").Width.Value, sized.Piece("base").Height.Value));
         Assert.Equal([In("2 7/16"), In("7 7/16")], sized.Scores("base"));
-        Assert.All(sized.Piece("base").Scores, s => Assert.Equal("1/16 inside", s.Figure.Setting.In(DisplayUnit.Inch)[..11]));
+        Assert.All(sized.Piece("base").Scores, s => Assert.Equal("1/16 inside", s.Figure.Setting.Write(DisplayUnit.Inch)[..11]));
         Assert.Equal(In("5"), sized.Closed.Width);
     }
 
@@ -149,7 +149,7 @@ public class WorkedExamples
         var sized = Size(Spec("winged-lock-gatefold", "5x7"));
         var centre = sized.Layers.Single(l => l.Id == "centre");
         Assert.Equal((In("5/8"), In("6 7/8"), 2), (centre.Width.Value, centre.Height.Value, centre.Quantity));
-        Assert.Contains(centre.Width.Reasons, r => r.Why.In(DisplayUnit.Inch).Contains("halved", StringComparison.Ordinal));
+        Assert.Contains(centre.Width.Reasons, r => r.Why.Write(DisplayUnit.Inch).Contains("halved", StringComparison.Ordinal));
         Assert.Equal(8, sized.Layers.Single(l => l.Id == "doors").Quantity);
     }
 

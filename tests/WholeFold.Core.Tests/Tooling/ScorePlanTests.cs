@@ -55,14 +55,14 @@ public class ScorePlanTests
     public void Between_grooves_is_measured_from_the_nearest(string at, string text, string spoken)
     {
         var setting = Plan(Preferences.None, "5 1/64", at).Settings[0];
-        Assert.Equal((SetBy.Between, text, spoken), (setting.How, setting.In(DisplayUnit.Inch), setting.Spoken.In(DisplayUnit.Inch)));
+        Assert.Equal((SetBy.Between, text, spoken), (setting.How, setting.Write(DisplayUnit.Inch), setting.Spoken.Write(DisplayUnit.Inch)));
     }
 
     [Fact]
     public void Where_sixteenths_are_not_liked_an_edge_is_folded_to_a_plain_line()
     {
         var plan = Plan(new Preferences(AvoidFineMarks: true), "8 7/32", "3 1/16");
-        Assert.Equal((SetBy.Fold, In("6 1/8"), "fold the near edge to a line 6 1/8 from it"), (plan.Settings[0].How, plan.Settings[0].At, plan.Settings[0].In(DisplayUnit.Inch)));
+        Assert.Equal((SetBy.Fold, In("6 1/8"), "fold the near edge to a line 6 1/8 from it"), (plan.Settings[0].How, plan.Settings[0].At, plan.Settings[0].Write(DisplayUnit.Inch)));
         Assert.Equal(SetBy.Between, Plan(Preferences.None, "8 7/32", "3 1/16").Settings[0].How);
     }
 
@@ -71,7 +71,7 @@ public class ScorePlanTests
     {
         var trimmer = Board with { TrimmerScores = true, LongestCut = In("9") };
         var setting = Plan(trimmer, Preferences.None, "8 3/32", "3 1/16").Settings[0];
-        Assert.Equal((SetBy.Trimmer, "scoring blade, 3 1/16"), (setting.How, setting.In(DisplayUnit.Inch)));
+        Assert.Equal((SetBy.Trimmer, "scoring blade, 3 1/16"), (setting.How, setting.Write(DisplayUnit.Inch)));
         Assert.Equal(SetBy.Knife, Setting.ForCut(trimmer, In("5"), In("10")).How);
         Assert.Equal(SetBy.Direct, Setting.ForCut(trimmer, In("5"), In("9")).How);
     }
@@ -143,7 +143,7 @@ public class ScorePlanTests
         var (cut, whole) = (Size(spec), Size(spec with { Prefer = ["whole-sheet"] }));
         Assert.Equal((In("10 5/16"), In("11")), (cut.Piece("base").Height.Value, whole.Piece("base").Height.Value));
         Assert.Equal((SetBy.Sheet, SetBy.Direct, SetBy.Direct), (whole.Piece("base").Height.Setting.How, whole.Piece("base").Width.Setting.How, cut.Piece("base").Height.Setting.How));
-        Assert.Contains(whole.Piece("base").Height.Reasons, r => r.Why.In(DisplayUnit.Inch).Contains("what is left of the sheet's 11", StringComparison.Ordinal));
+        Assert.Contains(whole.Piece("base").Height.Reasons, r => r.Why.Write(DisplayUnit.Inch).Contains("what is left of the sheet's 11", StringComparison.Ordinal));
         Assert.Equal(Size(Spec("front-step", "5x7")).All.Select(f => f.Value), Size(Spec("front-step", "5x7") with { Prefer = ["whole-sheet"] }).All.Select(f => f.Value));
         Assert.Equal(In("1/2"), Size(spec with { Prefer = ["whole-sheet"], Set = new Dictionary<string, WrittenFigure> { ["tab"] = "1/2" } }).Parameters.Single(p => p.Parameter.Id == "tab").Value);
     }

@@ -66,16 +66,16 @@ public class ToolSetTests
     {
         var setting = ScorePlan.Of(Imperial, Preferences.None, In(width), [new ScoreAt(In(at), false)]).Settings[0];
         Assert.Equal(how, setting.How);
-        Assert.Equal(words, setting.In(DisplayUnit.Inch));
+        Assert.Equal(words, setting.Write(DisplayUnit.Inch));
     }
 
     [Fact]
     public void Without_a_board_everything_is_by_ruler_and_a_machine_needs_none()
     {
         var ruler = Inventory.Shipped.Find<ToolKit>("ruler")!.For(UnitSystem.Imperial);
-        Assert.Equal("by ruler", Setting.ForScore(ruler, In("2 1/2"), In("10"), Lay.AsItLies, noFine: false)!.In(DisplayUnit.Inch));
+        Assert.Equal("by ruler", Setting.ForScore(ruler, In("2 1/2"), In("10"), Lay.AsItLies, noFine: false)!.Write(DisplayUnit.Inch));
         var machine = Inventory.Shipped.Find<ToolKit>("machine")!.For(UnitSystem.Metric);
-        Assert.Equal("by machine", Setting.ForScore(machine, new Length(12345), In("10"), Lay.AsItLies, noFine: false)!.In(DisplayUnit.Inch));
+        Assert.Equal("by machine", Setting.ForScore(machine, new Length(12345), In("10"), Lay.AsItLies, noFine: false)!.Write(DisplayUnit.Inch));
         Assert.Null(Inventory.Shipped.Find<ToolKit>("hammer"));
     }
 }

@@ -148,7 +148,7 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
             figureId,
             _tell.Say(figure.Said),
             [.. figure.Reasons.Select(r => new ReasonView(_tell.Say(r.Why), _tell.Text(r.From), _tell.Text(r.To), r.From != r.To))],
-            [.. WaysOf(card!.Figures, figure).Select(w => w.Text).DistinctBy(w => w.In(_tell.Unit)).Select(_tell.Say)]);
+            [.. WaysOf(card!.Figures, figure).Select(w => w.Text).DistinctBy(w => w.Write(_tell.Unit)).Select(_tell.Say)]);
     }
 
     public IReadOnlyList<RemedyView> Remedy() => studio.Attempt(desk, cancel).Card is not null ? [] :

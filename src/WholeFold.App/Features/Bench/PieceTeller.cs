@@ -72,7 +72,7 @@ internal static class PieceTeller
         var end = tools.HasBoard ? tools.BoardEnd : Length.In(12);
 
         // Without a board the rule carries the ruler's eighths or half centimetres, to read by.
-        var steps = tools.HasBoard ? tools.GrooveRows.Select(c => c.Step).ToArray() : [Pair.Of(1, 8, 5m).In(tools.System)];
+        var steps = tools.HasBoard ? tools.GrooveRows.Select(c => c.Step).ToArray() : [Pair.Of(1, 8, 5m).For(tools.System)];
         for (var comb = 0; comb < steps.Length; comb++)
         {
             var step = steps[comb];

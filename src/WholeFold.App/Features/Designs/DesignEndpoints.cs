@@ -135,7 +135,7 @@ internal static class DesignEndpoints
         var words = new List<string>();
         foreach (var edit in edits)
         {
-            words.Add(edit.Describe(before, reader).In(reader.UnitOf(before)));
+            words.Add(edit.Describe(before, reader).Write(reader.UnitOf(before)));
             before = edit.Apply(before, reader);
         }
 

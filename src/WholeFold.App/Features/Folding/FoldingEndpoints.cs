@@ -97,7 +97,7 @@ internal static class FoldingEndpoints
     private static FoldingView Fold(Studio studio, Desk desk, CancellationToken cancel)
     {
         var tell = new Teller(desk.Unit);
-        var card = studio.Attempt(desk, cancel).Card ?? throw new InputProblemException("poses.noFigures", "design", $"there are no figures for {tell.NameAndSize(desk.Target).In(tell.Unit)}", "a design that has figures; the bench says what stands in its way");
+        var card = studio.Attempt(desk, cancel).Card ?? throw new InputProblemException("poses.noFigures", "design", $"there are no figures for {tell.NameAndSize(desk.Target).Write(tell.Unit)}", "a design that has figures; the bench says what stands in its way");
         return new FoldingView
         {
             Name = desk.Spec.Name,

@@ -32,7 +32,7 @@ internal static class SheetEndpoints
     private static SheetView Sheet(Studio studio, Desk desk, CancellationToken cancel)
     {
         var tell = new Teller(desk.Unit);
-        var card = studio.Attempt(desk, cancel).Card ?? throw new InputProblemException("sheet.noFigures", "design", $"there are no figures for {tell.NameAndSize(desk.Target).In(tell.Unit)}", "a design that has figures; the bench says what stands in its way");
+        var card = studio.Attempt(desk, cancel).Card ?? throw new InputProblemException("sheet.noFigures", "design", $"there are no figures for {tell.NameAndSize(desk.Target).Write(tell.Unit)}", "a design that has figures; the bench says what stands in its way");
         var sheet = FigureSheet.Of(card);
         SheetRow Row(FigureRow row)
         {
@@ -54,7 +54,7 @@ internal static class SheetEndpoints
             }
             else if (column.OwnSizing)
             {
-                notes.Add(Words.Of($"The {unit} are sized for {column.Settled.Figures.Tools.Name}: rounded, {column.Contradictions[0].Text.In(column.Unit)}."));
+                notes.Add(Words.Of($"The {unit} are sized for {column.Settled.Figures.Tools.Name}: rounded, {column.Contradictions[0].Text.Write(column.Unit)}."));
             }
         }
 

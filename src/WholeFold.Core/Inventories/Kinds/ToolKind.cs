@@ -111,7 +111,7 @@ public sealed class ToolKind : Kind<ToolKit, ToolSpec>
                 return new ToolSet { Id = "", Name = "", System = system, CutMarks = [new Length(1)], RulerMarks = [new Length(1)], Exact = true };
             }
 
-            var (least, most) = _follows ? (Finest.Metric, Coarsest.Imperial) : (Finest.In(system), Coarsest.In(system));
+            var (least, most) = _follows ? (Finest.Metric, Coarsest.Imperial) : (Finest.For(system), Coarsest.For(system));
             var grooves = Read(written.Groove, "groove", least, most, system);
             var first = Read(written.FirstGroove, "firstGroove", new Length(1), Length.In(2), system);
             var trimmer = Read(written.TrimmerMark, "trimmerMark", least, most, system);
