@@ -6,12 +6,16 @@ import { join } from "node:path";
 
 const port = 5391;
 const url = `http://127.0.0.1:${port}`;
-const app = spawn(
-  "dotnet",
-  [join(import.meta.dirname, "../.build/app/wholefold.dll"), "demo", "--no-open", "--port", `${port}`, "--data", mkdtempSync(join(tmpdir(), "wholefold-http-"))],
-  { stdio: ["ignore", "pipe", "inherit"] },
-);
-await new Promise((ready) => app.stdout.once("data", ready));
+const start = async () => {
+  const app = spawn(
+    "dotnet",
+    [join(import.meta.dirname, "../.build/app/wholefold.dll"), "demo", "--no-open", "--port", `${port}`, "--data", mkdtempSync(join(tmpdir(), "wholefold-http-"))],
+    { stdio: ["ignore", "pipe", "inherit"] },
+  );
+  await new Promise((ready) => app.stdout.once("data", ready));
+  return app;
+};
+let app = await start();
 const ask = async (path, body) => {
   const from = performance.now();
   const answer = await fetch(url + path, body && { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify(body) });
@@ -22,7 +26,12 @@ const at = (times, share) => [...times].sort((a, b) => a - b)[Math.min(times.len
 let asked = 0;
 const say = (times) => `${at(times, 0.5)}, ${at(times, 0.95)}`;
 
-console.log(`the shelf's first answer: ${(await ask("/api/shelf")).ms.toFixed(0)} ms`);
+const atOnce = (await ask("/api/shelf")).ms;
+app.kill();
+await new Promise((ended) => app.on("exit", ended));
+app = await start();
+await new Promise((later) => setTimeout(later, 1000));
+console.log(`the shelf's first answer: ${atOnce.toFixed(0)} ms in the moment of the start, ${(await ask("/api/shelf")).ms.toFixed(0)} ms a second later`);
 console.log("median and 95 of 100, in ms: tick | strip | wall | safe sides | size of a tick's answer");
 for (const [construction, parameter] of [["pillar-tiers", "side"], ["stair-step", "rise"], ["winged-lock-gatefold", "centre"]]) {
   for (const tools of ["imperial-eighths", "metric-5mm", "both"]) {
