@@ -232,6 +232,6 @@ internal sealed class StudioPreparation(IServiceScopeFactory scopes, IConfigurat
         }
 
         // Nobody waits for it yet: the shelf is filled while the first page is looked at.
-        _ = scope.ServiceProvider.GetRequiredService<FilledShelf>().View();
+        _ = scope.ServiceProvider.GetRequiredService<FilledShelf>().Written();
     }
 }

@@ -1,5 +1,6 @@
 using System.Net.Http.Json;
 using System.Text.Json;
+using WholeFold.App.Cli;
 using WholeFold.App.Features.Bench;
 using WholeFold.App.Features.Folding;
 using WholeFold.App.Features.Shelf;
@@ -133,5 +134,15 @@ public sealed class FoldingTests : IDisposable
         Assert.Equal(["twist-pop-wide"], shelf.Cards.Where(c => !c.Poses.Moves).Select(c => c.Id));
         Assert.All(shelf.Cards, c => Assert.NotEmpty(c.Poses.Frames[^1].Shapes));
         Assert.All(shelf.Cards, c => Assert.True(c.Formats.Length > 0 && c.Watch.Count > 0));
+    }
+
+    [Fact]
+    public async Task The_shelf_that_is_filled_when_the_app_is_built_is_the_one_it_would_fill_itself()
+    {
+        using var output = new StringWriter();
+        Assert.Equal(0, CommandLine.Run(["shelf"], output, TextWriter.Null));
+        using var laid = JsonDocument.Parse(output.ToString());
+        using var served = JsonDocument.Parse(await _client.GetStringAsync("/api/shelf", TestContext.Current.CancellationToken));
+        Assert.True(JsonElement.DeepEquals(served.RootElement, laid.RootElement));
     }
 }

@@ -27,6 +27,7 @@ internal static class CommandLine
             ListCommands.Formats(output),
             ListCommands.Check(output),
             ListCommands.Schema(output),
+            ListCommands.Shelf(output),
             ServeCommand.Make("serve", "Serve the studio to this machine's browser.", demo: false, output),
             ServeCommand.Make("demo", "Serve the demo studio, with its own data.", demo: true, output),
         };

@@ -1,5 +1,7 @@
 using System.CommandLine;
+using System.Text;
 using System.Text.Json;
+using WholeFold.App.Features.Shelf;
 using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions.Library;
 using WholeFold.Core.Exchange;
@@ -83,6 +85,14 @@ internal static class ListCommands
 
             return findings.Count == 0 ? 0 : CommandLine.Contradicts;
         });
+        return command;
+    }
+
+    /// <summary>Fills the shelf for the app that is being built.</summary>
+    public static Command Shelf(TextWriter output)
+    {
+        var command = new Command("shelf", "Every construction as the shelf shows it, as JSON.") { Hidden = true };
+        command.SetAction(_ => output.WriteLine(Encoding.UTF8.GetString(FilledShelf.Write(ConstructionLibrary.Catalogue))));
         return command;
     }
 

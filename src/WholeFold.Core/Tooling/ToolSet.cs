@@ -66,8 +66,6 @@ public sealed record ToolSet
 
     public bool IsPlain(Length at) => PlainMarks.Any(at.IsOn);
 
-    public bool OnRuler(Length at) => RulerMarks.Any(at.IsOn);
-
     public bool OnCutMark(Length at) => CutMarks.Any(at.IsOn);
 
     /// <summary>The nearest cut mark that is not above.</summary>

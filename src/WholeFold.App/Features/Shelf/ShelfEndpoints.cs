@@ -1,3 +1,4 @@
+using System.Text.Json;
 using WholeFold.App.Features.Bench;
 using WholeFold.App.Features.Folding;
 using WholeFold.Core.Cards;
@@ -5,6 +6,7 @@ using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Exchange;
 using WholeFold.Core.Folding;
+using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
@@ -53,13 +55,22 @@ public sealed record ShelfCard
 /// <param name="FlatUpTo">How thick a card may be to count as flat in the post.</param>
 public sealed record ShelfView(IReadOnlyList<ShelfCard> Cards, string FlatUpTo);
 
-/// <summary>The shelf, filled once and kept: it is made of what ships and depends on nothing that the studio has.</summary>
+/// <summary>
+/// The shelf, filled once and kept: it is made of what ships and depends on nothing that the studio has. The launcher has it filled
+/// when it builds the app (<c>wholefold shelf</c>), and lays it beside.
+/// </summary>
 public sealed class FilledShelf(Catalogue catalogue)
 {
-    private readonly Lazy<Task<ShelfView>> _view = new(() => Task.Run(() => Fill(catalogue)));
+    private static readonly string Laid = Path.Combine(AppContext.BaseDirectory, "shelf.json");
 
-    /// <summary>Begins to fill it, if nobody has yet.</summary>
-    public Task<ShelfView> View() => _view.Value;
+    private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web) { Encoder = StrictJson.Options.Encoder };
+
+    private readonly Lazy<Task<byte[]>> _written = new(() => Task.Run(() => File.Exists(Laid) ? File.ReadAllBytesAsync(Laid) : Task.FromResult(Write(catalogue))));
+
+    /// <summary>As it is answered with. Begins to fill it, if nobody has yet.</summary>
+    public Task<byte[]> Written() => _written.Value;
+
+    public static byte[] Write(Catalogue catalogue) => JsonSerializer.SerializeToUtf8Bytes(Fill(catalogue), Json);
 
     private static ShelfView Fill(Catalogue catalogue)
     {
@@ -96,6 +107,6 @@ public sealed class FilledShelf(Catalogue catalogue)
 internal static class ShelfEndpoints
 {
     public static void MapShelf(this IEndpointRouteBuilder app) =>
-        app.MapGet("/api/shelf", (FilledShelf shelf) => shelf.View())
+        app.MapGet("/api/shelf", async (FilledShelf shelf) => Results.Bytes(await shelf.Written(), "application/json; charset=utf-8"))
             .Describes<ShelfView>("shelf", "Every construction with what one looks for it by, and its pictures from closed to shown.");
 }
