@@ -1,5 +1,3 @@
-using WholeFold.Core.Sizing;
-
 namespace WholeFold.Core.Constructions;
 
 /// <summary>What a card does when it is opened, which is what people look for one by.</summary>

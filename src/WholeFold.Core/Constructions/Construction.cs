@@ -1,6 +1,4 @@
-using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions.Allowances;
-using WholeFold.Core.Designs;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;

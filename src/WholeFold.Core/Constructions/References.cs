@@ -1,6 +1,5 @@
 using System.Globalization;
 using WholeFold.Core.Constructions.Allowances;
-using WholeFold.Core.Folding;
 using WholeFold.Core.Inventories;
 
 namespace WholeFold.Core.Constructions;

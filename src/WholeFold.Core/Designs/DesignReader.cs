@@ -3,7 +3,6 @@ using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
-using WholeFold.Core.Sizing;
 using WholeFold.Core.Tooling;
 
 namespace WholeFold.Core.Designs;

@@ -1,5 +1,3 @@
-using WholeFold.Core.Sizing;
-
 namespace WholeFold.Core.Input;
 
 /// <summary>Something given was not understood or is outside what is accepted.</summary>

@@ -6,10 +6,6 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
-using WholeFold.Core.Checks;
-using WholeFold.Core.Inventories;
-using WholeFold.Core.Measure;
-using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Input;
 

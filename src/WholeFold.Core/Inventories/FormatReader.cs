@@ -1,7 +1,4 @@
-using WholeFold.Core.Constructions;
-using WholeFold.Core.Designs;
 using WholeFold.Core.Measure;
-using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Inventories;
 

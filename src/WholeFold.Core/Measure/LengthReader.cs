@@ -1,6 +1,5 @@
 using System.Globalization;
 using WholeFold.Core.Input;
-using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Measure;
 

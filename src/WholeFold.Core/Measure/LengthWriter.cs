@@ -1,5 +1,4 @@
 using System.Globalization;
-using WholeFold.Core.Constructions;
 
 namespace WholeFold.Core.Measure;
 

@@ -1,5 +1,4 @@
 using System.Globalization;
-using WholeFold.Core.Inventories;
 
 namespace WholeFold.Core.Measure;
 

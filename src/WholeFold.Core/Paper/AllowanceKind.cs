@@ -1,5 +1,3 @@
-using WholeFold.Core.Constructions.Allowances;
-
 namespace WholeFold.Core.Paper;
 
 /// <summary>What a length is allowed for because card is thick. Corrections are kept by it, so the names are stable.</summary>

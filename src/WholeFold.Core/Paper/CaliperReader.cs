@@ -1,9 +1,6 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
-using WholeFold.Core.Designs;
-using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
-using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Paper;
 

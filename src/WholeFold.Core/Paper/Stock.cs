@@ -1,9 +1,5 @@
-using WholeFold.Core.Cards;
-using WholeFold.Core.Checks;
 using WholeFold.Core.Input;
-using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
-using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Paper;
 

@@ -1,6 +1,5 @@
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
-using WholeFold.Core.Folding;
 using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
 

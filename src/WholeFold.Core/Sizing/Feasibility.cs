@@ -1,4 +1,3 @@
-using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Sizing;

@@ -1,5 +1,4 @@
 using WholeFold.Core.Constructions;
-using WholeFold.Core.Folding;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Tooling;

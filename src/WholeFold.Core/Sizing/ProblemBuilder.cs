@@ -1,8 +1,6 @@
-using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Allowances;
 using WholeFold.Core.Designs;
-using WholeFold.Core.Folding;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Tooling;

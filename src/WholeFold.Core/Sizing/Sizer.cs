@@ -1,4 +1,3 @@
-using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Allowances;
 using WholeFold.Core.Designs;

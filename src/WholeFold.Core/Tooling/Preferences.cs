@@ -1,5 +1,3 @@
-using WholeFold.Core.Sizing;
-
 namespace WholeFold.Core.Tooling;
 
 /// <summary>How a person likes to set figures, where there is more than one way.</summary>

@@ -1,5 +1,3 @@
-using WholeFold.Core.Constructions;
-using WholeFold.Core.Designs;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Tooling;

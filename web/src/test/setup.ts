@@ -18,4 +18,6 @@ vi.stubGlobal(
     disconnect() {}
   },
 );
+// Nor does it load fonts.
+Object.defineProperty(document, "fonts", { value: { addEventListener() {}, removeEventListener() {} } });
 afterEach(cleanup);

@@ -1,4 +1,3 @@
-using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
 using static WholeFold.Core.Constructions.Affine;
 using static WholeFold.Core.Constructions.ConstructionBuilder;

@@ -1,4 +1,3 @@
-using WholeFold.Core.Designs;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using static WholeFold.Core.Constructions.Affine;

@@ -1,6 +1,5 @@
 using System.Globalization;
 using WholeFold.Core.Measure;
-using WholeFold.Core.Sizing;
 using static WholeFold.Core.Constructions.Affine;
 using static WholeFold.Core.Constructions.ConstructionBuilder;
 

@@ -1,5 +1,3 @@
-using WholeFold.Core.Cards;
-using WholeFold.Core.Drawing;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using static WholeFold.Core.Constructions.Affine;

@@ -1,9 +1,6 @@
 using System.Globalization;
 using System.Numerics;
-using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions.Allowances;
-using WholeFold.Core.Designs;
-using WholeFold.Core.Folding;
 using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;

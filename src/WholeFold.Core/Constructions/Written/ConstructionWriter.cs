@@ -1,7 +1,5 @@
 using System.Globalization;
-using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions.Allowances;
-using WholeFold.Core.Designs;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 

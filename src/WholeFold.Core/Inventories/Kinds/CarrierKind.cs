@@ -1,5 +1,4 @@
 using System.Globalization;
-using WholeFold.Core.Folding;
 using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
 

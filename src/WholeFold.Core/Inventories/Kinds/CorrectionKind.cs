@@ -1,4 +1,3 @@
-using WholeFold.Core.Constructions.Allowances;
 using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;

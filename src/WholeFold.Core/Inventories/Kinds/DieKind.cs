@@ -1,5 +1,3 @@
-using WholeFold.Core.Drawing;
-using WholeFold.Core.Folding;
 using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
 

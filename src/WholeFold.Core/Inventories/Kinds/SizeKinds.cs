@@ -1,4 +1,3 @@
-using WholeFold.Core.Folding;
 using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
 

@@ -1,8 +1,6 @@
-using WholeFold.Core.Checks;
 using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
-using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Inventories.Kinds;
 

@@ -1,6 +1,5 @@
 using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
-using WholeFold.Core.Sizing;
 using WholeFold.Core.Tooling;
 
 namespace WholeFold.Core.Inventories.Kinds;

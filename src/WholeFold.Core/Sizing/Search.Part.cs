@@ -1,0 +1,376 @@
+using WholeFold.Core.Designs;
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Sizing;
+
+/// <summary>What is looked into, and in which order, within one component.</summary>
+internal sealed partial class Search
+{
+    /// <summary>The search of one component.</summary>
+    private sealed class Part
+    {
+        /// <summary>After so many values with nothing found, the bounds are asked all together before one more is looked into.</summary>
+        private const int Patience = 8;
+
+        /// <summary>What planning the settings costs, beside a value that is tried.</summary>
+        private const int EffortOfPlan = 10;
+
+        private readonly Search _search;
+        private readonly Problem _problem;
+        private readonly Component _component;
+        private readonly int[] _sides;
+        private readonly int[] _free;
+        private readonly Choice[] _choices;
+        private readonly long[] _x;
+        private readonly long[] _z;
+        private readonly long[][] _lows;
+        private readonly long[][] _highs;
+        private readonly long[] _bestValues;
+        private Cost? _best;
+        private Cost _given;
+        private long _mostOff;
+
+        public Part(Search search, Component component)
+        {
+            (_search, _problem, _component) = (search, search._problem, component);
+            _sides = [.. component.Unknowns.Where(u => search.IsSizeFirst(u))];
+            _free = [.. component.Unknowns.Where(u => u == _problem.OnlyUnknown), .. component.Unknowns.Where(u => !_sides.Contains(u) && u != _problem.OnlyUnknown)];
+            _choices = [.. search.Choices(component).OrderBy(c => c.Options.Count > 1)];
+            (_x, _z) = (new long[_free.Length], new long[_free.Length]);
+            _lows = [.. Enumerable.Range(0, _free.Length + 1).Select(_ => new long[_problem.Unknowns.Length])];
+            _highs = [.. Enumerable.Range(0, _free.Length + 1).Select(_ => new long[_problem.Unknowns.Length])];
+            _bestValues = new long[_problem.Unknowns.Length];
+        }
+
+        /// <summary>How much better there may be something, where the effort was used up with something found.</summary>
+        public Gap? Gap { get; private set; }
+
+        public Cost? Solve()
+        {
+            try
+            {
+                Look();
+            }
+            catch (UndecidedException) when (_best is not null)
+            {
+                // All that would lose less size, or leave fewer scores off a groove, has been gone through by then.
+                Gap = new Gap(Math.Max(0, _best.Value.Shortfall - _given.Shortfall), Math.Max(0, _best.Value.OffGroove - _mostOff));
+            }
+
+            if (_best is null)
+            {
+                return null;
+            }
+
+            foreach (var u in _component.Unknowns)
+            {
+                _search._values[u] = _bestValues[u];
+            }
+
+            return _best;
+        }
+
+        private void Look()
+        {
+            if (_component.Bounds.Any(b => b.Form.B < 0 && b.Form.A.All(a => a == 0)))
+            {
+                return;
+            }
+
+            // Iterative deepening over the scores off a groove: none first, then one, and so on, inside or outside the loss of size.
+            var most = _problem.Order.Priority == Priority.Proportions ? 0 : _choices.Sum(c => c.Options.Max(o => o.Cost.OffGroove));
+            var outer = _problem.Order.Priority == Priority.Board ? most : 0;
+            for (var off = _problem.AnyWillDo ? outer : 0; off <= outer; off++)
+            {
+                if (_best is { } found && (found.OffGroove < off || _problem.AnyWillDo))
+                {
+                    break;
+                }
+
+                bool IsEnough() => _best is { } b && (_problem.AnyWillDo || _problem.Order.Priority != Priority.Board || b.OffGroove <= off);
+                foreach (var shortfall in _search.Sizes(_sides, _component.Bounds, IsEnough))
+                {
+                    _given = new Cost(shortfall, 0, 0, 0, 0, 0);
+                    if (_best is { } b && (_problem.AnyWillDo || b.Shortfall < shortfall) && IsEnough())
+                    {
+                        break;
+                    }
+
+                    _mostOff = _problem.AnyWillDo ? most : off;
+                    WithSizes(outer > 0 || most == 0 ? off : most);
+                }
+            }
+        }
+
+        /// <summary>The finished sizes are given: tries with ever more scores off a groove.</summary>
+        private void WithSizes(long most)
+        {
+            _search.Spend();
+            _search._low.CopyTo(_lows[0], 0);
+            _search._high.CopyTo(_highs[0], 0);
+            foreach (var side in _sides)
+            {
+                (_search._low[side], _search._high[side]) = (_search._values[side], _search._values[side]);
+            }
+
+            if (_search.Narrow(_component.Bounds))
+            {
+                for (; _mostOff <= most; _mostOff++)
+                {
+                    if (_best is { } b && b.Shortfall <= _given.Shortfall && b.OffGroove < _mostOff && _problem.Order.Priority != Priority.Proportions)
+                    {
+                        break;
+                    }
+
+                    Choose(0, Lattice.All(_free.Length), default);
+                }
+            }
+
+            _lows[0].CopyTo(_search._low, 0);
+            _highs[0].CopyTo(_search._high, 0);
+        }
+
+        private void Choose(int index, Lattice lattice, Cost chosen)
+        {
+            _search.Spend();
+            if (Hopeless(lattice, chosen))
+            {
+                return;
+            }
+
+            if (index == _choices.Length)
+            {
+                Settle(lattice, chosen);
+                return;
+            }
+
+            var options = _choices[index].Options;
+            foreach (var option in options)
+            {
+                // What all members do already, at no cost, makes every other option a part of this one.
+                if ((option.Cost == default || _problem.AnyWillDo) && ReferenceEquals(Narrower(lattice, option), lattice))
+                {
+                    Choose(index + 1, lattice, chosen);
+                    return;
+                }
+            }
+
+            foreach (var option in options)
+            {
+                var cost = chosen + option.Cost;
+                if (cost.OffGroove <= _mostOff && Narrower(lattice, option) is { } narrower)
+                {
+                    Choose(index + 1, narrower, cost);
+                }
+            }
+        }
+
+        /// <summary>The members with a figure on the option's marks; the same lattice where all are.</summary>
+        private Lattice? Narrower(Lattice lattice, Option option)
+        {
+            if (option.Form is not { } form)
+            {
+                return lattice;
+            }
+
+            var b = form.B - (form.D * option.Offset);
+            foreach (var side in _sides)
+            {
+                b += form.A[side] * _search._values[side];
+            }
+
+            Span<long> a = stackalloc long[_free.Length];
+            for (var i = 0; i < _free.Length; i++)
+            {
+                a[i] = form.A[_free[i]];
+            }
+
+            return lattice.With(a, b, form.D * option.Step);
+        }
+
+        /// <summary>Whether what the lattice leaves of each unknown is nothing, or already dearer than the best.</summary>
+        private bool Hopeless(Lattice lattice, Cost chosen)
+        {
+            var distance = 0L;
+            for (var i = 0; i < _free.Length; i++)
+            {
+                var unknown = _problem.Unknowns[_free[i]];
+                if (Nearest(lattice.Alone(i), unknown, _search._low[_free[i]], _search._high[_free[i]]) is not { } away)
+                {
+                    return true;
+                }
+
+                distance += CostOf(_free[i], away);
+            }
+
+            return TooDear(chosen with { Distance = distance });
+        }
+
+        private bool TooDear(Cost cost)
+        {
+            if (_best is not { } best)
+            {
+                return false;
+            }
+
+            // Equal ones are looked at too, since they may take fewer turns; of one unknown's range only the first counts, and
+            // where nothing is turned or set the first is the nearest, too.
+            var compared = (cost + _given).Compare(best, _problem.Order);
+            return _problem.AnyWillDo || compared > 0 || (compared == 0 && (_problem.OnlyUnknown is not null || _problem.Tools.Exact));
+        }
+
+        /// <summary>
+        /// Whether the bounds, all together, leave anything that would not be dearer than the best: a relaxation to numbers that need
+        /// not be whole, which bounds the distance from below where each unknown by itself could be at its ideal and all at once cannot.
+        /// </summary>
+        private bool MayBeAsNear(Cost chosen)
+        {
+            if (_best is not { } best || !TooDear(chosen with { Distance = long.MaxValue / 4 }))
+            {
+                return true;
+            }
+
+            var limit = TooDear(chosen with { Distance = best.Distance }) ? best.Distance - 1 : best.Distance;
+            if (limit < 0 || TooDear(chosen with { Distance = 0 }))
+            {
+                return false;
+            }
+
+            // Beside each unknown that counts, how far it is from its ideal: at least what it lies above it, and below it.
+            var (n, counted) = (_problem.Unknowns.Length, _free.Where(u => CostOf(u, 1) > 0).ToArray());
+            long[] Wider(long[] a) => [.. a, .. new long[counted.Length]];
+            var bounds = _component.Bounds.Select(b => b with { Form = new Form(Wider(b.Form.A), b.Form.B, b.Form.D) }).ToList();
+            var (low, high) = (Wider(_search._low), Wider(_search._high));
+            var sum = new long[n + counted.Length];
+            for (var i = 0; i < counted.Length; i++)
+            {
+                var ideal = _problem.Unknowns[counted[i]].Ideal;
+                var weight = CostOf(counted[i], 1) * ideal.Denominator;
+                sum[n + i] = -weight;
+                high[n + i] = (limit / weight) + 1;
+                foreach (var sign in new[] { 1, -1 })
+                {
+                    var away = new long[n + counted.Length];
+                    (away[counted[i]], away[n + i]) = (-sign * ideal.Denominator, ideal.Denominator);
+                    bounds.Add(new Bound("distance", new Form(away, sign * ideal.Numerator, ideal.Denominator)));
+                }
+            }
+
+            bounds.Add(new Bound("distance", new Form(sum, limit, Math.Max(1, sum.Select(Math.Abs).DefaultIfEmpty(1).Max()))));
+            _search.Spend(4 * Feasibility.Effort);
+            return Feasibility.MayHold(bounds, low, high);
+        }
+
+        private long CostOf(int unknown, long away) => _problem.OnlyUnknown is { } only && only != unknown ? 0 : _problem.Unknowns[unknown].Weight * away;
+
+        private static long Away(Unknown unknown, long value) => Math.Abs((value * unknown.Ideal.Denominator) - unknown.Ideal.Numerator);
+
+        private static long? Nearest(Progression values, Unknown unknown, long low, long high)
+        {
+            var below = values.AtOrBelow(Math.Clamp(unknown.Ideal.Floor(), low - 1, high));
+            var above = below + values.Step;
+            long? away = below >= low ? Away(unknown, below) : null;
+            return above > high ? away : away is { } a ? Math.Min(a, Away(unknown, above)) : Away(unknown, above);
+        }
+
+        /// <summary>Every figure is on a mark: the best values among those.</summary>
+        private void Settle(Lattice lattice, Cost chosen) => Value(0, lattice, chosen, 0);
+
+        private void Value(int i, Lattice lattice, Cost chosen, long distance)
+        {
+            if (i == _free.Length)
+            {
+                Found(distance);
+                return;
+            }
+
+            // What those after this one cost at least, by what is left of each.
+            var rest = 0L;
+            for (var j = i + 1; j < _free.Length; j++)
+            {
+                if (Nearest(lattice.Alone(j), _problem.Unknowns[_free[j]], _search._low[_free[j]], _search._high[_free[j]]) is not { } away)
+                {
+                    return;
+                }
+
+                rest += CostOf(_free[j], away);
+            }
+
+            var index = _free[i];
+            var unknown = _problem.Unknowns[index];
+            var values = lattice.Given(i, _x, _z);
+            var (low, high) = (_search._low[index], _search._high[index]);
+            var below = values.AtOrBelow(Math.Clamp(unknown.Ideal.Floor(), low - 1, high));
+            var above = below + values.Step;
+            for (var tried = 0; below >= low || above <= high; tried++)
+            {
+                _search.Spend();
+                if (tried == Patience && _best is null && !_search.MayHold(_component.Bounds))
+                {
+                    return;
+                }
+
+                if (_problem.Tools.Exact && tried >= Patience && long.IsPow2(tried) && !MayBeAsNear(chosen))
+                {
+                    return;
+                }
+
+                var takeBelow = above > high || (below >= low && Away(unknown, below) <= Away(unknown, above));
+                var value = takeBelow ? below : above;
+                (below, above) = takeBelow ? (below - values.Step, above) : (below, above + values.Step);
+                var here = distance + CostOf(index, Away(unknown, value));
+                if (TooDear(chosen with { Distance = here + rest }))
+                {
+                    // Values come in order of distance, so none that follows can be cheaper.
+                    return;
+                }
+
+                _x[i] = value;
+                _search._values[index] = value;
+                _search._low.CopyTo(_lows[i + 1], 0);
+                _search._high.CopyTo(_highs[i + 1], 0);
+                (_search._low[index], _search._high[index]) = (value, value);
+                var patient = tried < Patience || _best is not null;
+                if (_search.Narrow(_component.Bounds) && (patient || _search.MayHold(_component.Bounds)))
+                {
+                    Value(i + 1, lattice, chosen, here);
+                }
+
+                _lows[i + 1].CopyTo(_search._low, 0);
+                _highs[i + 1].CopyTo(_search._high, 0);
+            }
+        }
+
+        private void Found(long distance)
+        {
+            _search.Spend(EffortOfPlan);
+            var cost = _given + _search.CostOf(_component) with { Distance = distance };
+            if (cost.OffGroove > 0 && _search.MustBeOnStops)
+            {
+                return;
+            }
+
+            var compared = _best is { } best ? cost.Compare(best, _problem.Order) : -1;
+            if (compared < 0 || (compared == 0 && IsNearer()))
+            {
+                _best = cost;
+                Array.Copy(_search._values, _bestValues, _bestValues.Length);
+            }
+        }
+
+        /// <summary>Of two that cost the same: unknown by unknown, the nearer and then the lower one.</summary>
+        private bool IsNearer()
+        {
+            foreach (var u in _component.Unknowns)
+            {
+                var (now, best) = (Away(_problem.Unknowns[u], _search._values[u]), Away(_problem.Unknowns[u], _bestValues[u]));
+                if (now != best || _search._values[u] != _bestValues[u])
+                {
+                    return now < best || (now == best && _search._values[u] < _bestValues[u]);
+                }
+            }
+
+            return false;
+        }
+    }
+}
