@@ -33,6 +33,12 @@ if (args is ["grid"])
     return;
 }
 
+if (args is ["comfort"])
+{
+    WholeFold.Bench.Comfort.Run(Console.Out);
+    return;
+}
+
 if (args is ["worst", var many, var seed])
 {
     WholeFold.Bench.Worst.Run(int.Parse(many, System.Globalization.CultureInfo.InvariantCulture), int.Parse(seed, System.Globalization.CultureInfo.InvariantCulture), Console.Out);

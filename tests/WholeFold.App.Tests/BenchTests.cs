@@ -90,12 +90,12 @@ public sealed class BenchTests : IDisposable
     [Fact]
     public async Task A_case_with_no_figures_names_what_conflicts_and_what_can_be_freed()
     {
-        var view = await _client.Bench(Spec("winged-lock-gatefold", "5x5") with { Set = Set("centre=3/4", "pad=5/8") });
+        var view = await _client.Bench(Spec("winged-lock-gatefold", "5x5") with { Lock = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } });
         Assert.NotNull(view.Stuck);
         Assert.Equal("stuck", view.Verdict);
-        Assert.Equal(["centre set to 3/4 in", "pad set to 5/8 in"], view.Stuck.Conflicts.Select(c => c.Said()).Where(t => t.Contains(" set to ", StringComparison.Ordinal)).Order());
+        Assert.Equal(["centre locked at 3/4 in", "pad locked at 5/8 in"], view.Stuck.Conflicts.Select(c => c.Said()).Where(t => t.Contains(" locked at ", StringComparison.Ordinal)).Order());
         Assert.Empty(view.Pieces);
-        Assert.Equal(16, (await _client.Ask<List<StripFormat>>("/api/bench/strip", Spec("winged-lock-gatefold", "5x5") with { Set = Set("centre=3/4", "pad=5/8") })).Count);
+        Assert.Equal(16, (await _client.Ask<List<StripFormat>>("/api/bench/strip", Spec("winged-lock-gatefold", "5x5") with { Lock = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } })).Count);
     }
 
     [Fact]
@@ -159,7 +159,7 @@ public sealed class BenchTests : IDisposable
         }
 
         Assert.Equal("depth 1 1/8 → 1", (await _client.Ask<WallView>("/api/wall", Spec("tier-scene", "slimline") with { Turn = true })).Cards.Single(c => c.Format.Format == "a6-us").Changed.Said());
-        var stuck = await _client.Ask<WallView>("/api/wall", Spec("winged-lock-gatefold", "5x5") with { Set = Set("centre=3/4", "pad=5/8") });
+        var stuck = await _client.Ask<WallView>("/api/wall", Spec("winged-lock-gatefold", "5x5") with { Lock = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } });
         var home = stuck.Cards.Single(c => c.Format.Home);
         Assert.Null(home.Closed);
         Assert.Contains("cannot hold together", home.Problem!.Said(), StringComparison.Ordinal);

@@ -154,7 +154,6 @@ public sealed class DesignTests : IDisposable
     [InlineData("stock", "tin", "stock.unknown")]
     [InlineData("construction", "nothing", "construction.unknown")]
     [InlineData("name", "  ", "name.length")]
-    [InlineData("set", "relief=1/2in", "parameter.limit")]
     [InlineData("set", "relief=five", "length.unreadable")]
     public async Task Bad_input_is_a_problem_document_and_touches_nothing(string field, string value, string code)
     {

@@ -119,7 +119,7 @@ public sealed class DrawerTests : IDisposable
     [Fact]
     public async Task What_is_stuck_comes_with_the_smallest_changes_that_mend_it()
     {
-        var spec = new DesignSpec { Name = "x", Construction = "front-step", Format = "a2-us", Set = new Dictionary<string, WrittenFigure> { ["tab"] = new("2in"), ["step"] = new("1in") } };
+        var spec = new DesignSpec { Name = "x", Construction = "winged-lock-gatefold", Format = "5x5", Lock = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } };
         Assert.NotNull((await _client.Bench(spec)).Stuck);
         var remedies = await _client.Ask<List<RemedyView>>("/api/bench/remedies", spec);
         Assert.Equal(2, remedies.Count);
@@ -138,7 +138,7 @@ public sealed class DrawerTests : IDisposable
         var figures = (await _client.Bench(spec)).Ledger.SelectMany(s => s.Rows).Select(r => r.FigureId).Order();
         Assert.Equal(figures, sheet.Sections.SelectMany(s => s.Rows).Select(r => r.FigureId).Order());
         Assert.All(sheet.Sections.SelectMany(s => s.Rows), r => Assert.True(r.In is not null && r.Cm is not null));
-        var none = await _client.PostAsJsonAsync("/api/sheet", new DeskRequest { Design = spec with { Construction = "front-step", Turn = false, Format = "a2-us", Set = new Dictionary<string, WrittenFigure> { ["tab"] = new("2in"), ["step"] = new("1in") } } }, StrictJson.Options, Cancel);
+        var none = await _client.PostAsJsonAsync("/api/sheet", new DeskRequest { Design = spec with { Construction = "winged-lock-gatefold", Turn = false, Format = "5x5", Lock = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } } }, StrictJson.Options, Cancel);
         Assert.Equal("sheet.noFigures", (await none.Problem()).GetProperty("code").GetString());
     }
 

@@ -94,7 +94,7 @@ public sealed class FoldingTests : IDisposable
     [Fact]
     public async Task Poses_of_what_has_no_figures_are_refused_with_the_reason()
     {
-        var stuck = Spec("winged-lock-gatefold", "5x5") with { Set = new Dictionary<string, WrittenFigure> { ["centre"] = new("3/4"), ["pad"] = new("5/8") } };
+        var stuck = Spec("winged-lock-gatefold", "5x5") with { Lock = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } };
         var response = await _client.PostAsJsonAsync("/api/folding", new DeskRequest { Design = stuck }, TestContext.Current.CancellationToken);
         Assert.Equal("poses.noFigures", (await response.Problem()).GetProperty("code").GetString());
     }

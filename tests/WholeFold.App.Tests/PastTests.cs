@@ -34,7 +34,7 @@ public sealed class PastTests : IDisposable
         var design = await client.Design("night-ferry");
         Assert.Equal((2, "5x7", "window-board", "1 in", "card-216"), (design.State.WholeFold, design.State.Target, design.State.Tools, design.State.Set["depth"].Value, design.State.PieceStocks["tier1"]));
         var view = await client.Bench(design.State);
-        Assert.Equal(("Board by the window", 8128L), (view.Tools, view.Parameters.Single(p => p.Id == "depth").Value.Units));
+        Assert.Equal(("Board by the window", 10160L), (view.Tools, view.Parameters.Single(p => p.Id == "depth").Value.Units));
         var back = await client.Step(design, "undo");
         Assert.Null(back.State.Target);
         Assert.Equal("5x7", (await client.Step(back, "redo")).State.Target);

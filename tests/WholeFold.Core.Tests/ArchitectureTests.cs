@@ -97,6 +97,8 @@ public partial class ArchitectureTests
             .SelectMany(t => Support.Grid(t, "0.6mm"))
             .Append(Support.Spec("gatefold", "5x7", "relief=0"))
             .Append(Support.Spec("plain-fold", "12x12in"))
+            .Append(Support.Spec("gatefold", "5x7", "relief=1in"))
+            .Append(Support.Spec("gatefold", "5x7") with { Lock = new Dictionary<string, string> { ["relief"] = "1/4 in" } })
             .Append(Support.Spec("plain-fold", "a6-us") with { Stock = "foil-card", Grain = "long" })
             .Append(Support.Spec("plain-fold", "5x5") with { Grain = "short" })
             .Append(Support.Spec("tier-scene", "10.1x10.1cm", "tiers=3") with { Tools = "metric-5mm" })

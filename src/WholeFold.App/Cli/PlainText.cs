@@ -87,25 +87,20 @@ internal static class PlainText
         var text = new StringBuilder();
         void Line(string line) => text.AppendLine(line);
         Line($"{card.Design.Family.Name}, {card.Target.Format.Name}");
-        Line($"{"",-28} {"in",12} {"cm",12}");
-
-        // A column that was sized for its own board may have figures that the other has not.
-        var columns = new[] { sheet.Inches, sheet.Centimetres };
-        var all = card.All.Select(f => f.Id).Concat(columns.SelectMany(c => c is null ? [] : c.Settled.All.Select(f => f.Id))).Distinct();
-        foreach (var figure in all)
+        foreach (var note in sheet.Notes(card))
         {
-            Line($"{figure,-28} {sheet.Inches?.Figures.GetValueOrDefault(figure)?.Text ?? "–",12} {sheet.Centimetres?.Figures.GetValueOrDefault(figure)?.Text ?? "–",12}");
+            Line(note.Write(card.Figures.Tools.System.UnitOf()));
         }
 
-        foreach (var (unit, column) in new[] { ("inches", sheet.Inches), ("centimetres", sheet.Centimetres) })
+        string Column(SheetColumn? column, FigureRow row) => column?.Figures.GetValueOrDefault(row.Figure.Id) is { } f ? $"{f.Text,-14} {f.Setting.Text.Write(column.Unit),-34}" : $"{"–",-49}";
+        foreach (var section in SheetSections.Of(sheet, card))
         {
-            if (column is null)
+            Line("");
+            Line($"{section.Title}, {section.Detail}");
+            Line($"  {"",-44} {"in",-49} cm");
+            foreach (var row in section.Rows)
             {
-                Line($"No figures in {unit} can be set for this design.");
-            }
-            else if (column.OwnSizing)
-            {
-                Line($"The {unit} are sized for {column.Settled.Figures.Tools.Name}, since rounded they would not add up: {column.Contradictions[0].Text.Write(column.Unit)}.");
+                Line($"  {string.Join(", ", new[] { row.Label, row.Detail, row.Mark }.Where(w => w.Length > 1 && w != "× 1").Distinct()),-44} {Column(sheet.Inches, row)} {Column(sheet.Centimetres, row)}".TrimEnd());
             }
         }
 

@@ -14,7 +14,7 @@ internal sealed class NotProvenBest : ICheck
         }
 
         // Nothing can come nearer than to its ideal.
-        var off = card.Figures.Parameters.Where(p => !p.Pinned).Select(p => (p.Value - p.Ideal).Abs()).DefaultIfEmpty(Length.Zero).Max();
+        var off = card.Figures.Parameters.Where(p => !p.ByHand).Select(p => (p.Value - p.Ideal).Abs()).DefaultIfEmpty(Length.Zero).Max();
         var better = new List<Words>();
         if (gap.Size > 0)
         {

@@ -9,6 +9,6 @@ internal sealed class ZeroByHand : ICheck
 {
     public IEnumerable<Check> Find(ICard card) =>
         from parameter in card.Figures.Parameters
-        where parameter.Pinned && parameter.Value == Length.Zero && parameter.Parameter.ZeroByHand is not null
+        where parameter.ByHand && parameter.Value == Length.Zero && parameter.Parameter.ZeroByHand is not null
         select new Check("no-gap", Severity.Caution, Words.Of($"{parameter.Parameter.ZeroByHand}"), new Dictionary<string, Length> { [parameter.Parameter.Id] = Length.Zero });
 }

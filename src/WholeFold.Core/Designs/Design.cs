@@ -31,6 +31,9 @@ public readonly record struct Target(Format Format, bool Turn)
     public string Key => Turn ? $"{Format.Id}:turned" : Format.Id;
 }
 
+/// <summary>A figure that a person set, and the id of the tools it was set with: on those it is exactly that, on others the nearest.</summary>
+public readonly record struct HandFigure(Length Value, string Tools);
+
 /// <summary>The visible border of a layer: its width per side, and whether a paper lies on a mat.</summary>
 public sealed record Reveal(string Id, string Name, Pair Width, bool Framed = false)
 {
@@ -94,10 +97,13 @@ public sealed record Design
     public IReadOnlyDictionary<string, string> Choices { get; init; } = new Dictionary<string, string>();
 
     /// <summary>Parameters set by hand in the home format. A fixed one is kept in every format, a proportional one scales.</summary>
-    public IReadOnlyDictionary<string, Length> Pins { get; init; } = new Dictionary<string, Length>();
+    public IReadOnlyDictionary<string, HandFigure> Sets { get; init; } = new Dictionary<string, HandFigure>();
+
+    /// <summary>Parameters that are hard in every format and system: what is physically given, or is to be kept exactly.</summary>
+    public IReadOnlyDictionary<string, Length> Locks { get; init; } = new Dictionary<string, Length>();
 
     /// <summary>Parameters set by hand for one format only, by <see cref="Target.Key"/>.</summary>
-    public IReadOnlyDictionary<string, IReadOnlyDictionary<string, Length>> Adjustments { get; init; } = new Dictionary<string, IReadOnlyDictionary<string, Length>>();
+    public IReadOnlyDictionary<string, IReadOnlyDictionary<string, HandFigure>> Adjustments { get; init; } = new Dictionary<string, IReadOnlyDictionary<string, HandFigure>>();
 
     public Construction Construction => Family.For(Choices);
 
@@ -115,10 +121,22 @@ public sealed record Design
         return Prefer.WithRuler && tools.RulerMarks.Count == 0 ? tools with { RulerMarks = [ToolSet.FinestRuler.For(tools.System)] } : tools;
     }
 
-    /// <summary>The same with a parameter set by hand for one format.</summary>
+    /// <summary>What was set by hand for a format, over what was set at home; locks apart.</summary>
+    public IReadOnlyDictionary<string, HandFigure> SetsFor(Target target)
+    {
+        var sets = new Dictionary<string, HandFigure>(Sets);
+        foreach (var (name, value) in Adjustments.GetValueOrDefault(target.Key) ?? new Dictionary<string, HandFigure>())
+        {
+            sets[name] = value;
+        }
+
+        return sets;
+    }
+
+    /// <summary>The same with a parameter set by hand for one format, on the tools that it is made with there.</summary>
     public Design Adjusted(Target target, string parameter, Length value)
     {
-        var here = new Dictionary<string, Length>(Adjustments.GetValueOrDefault(target.Key) ?? new Dictionary<string, Length>()) { [parameter] = value };
-        return this with { Adjustments = new Dictionary<string, IReadOnlyDictionary<string, Length>>(Adjustments) { [target.Key] = here } };
+        var here = new Dictionary<string, HandFigure>(Adjustments.GetValueOrDefault(target.Key) ?? new Dictionary<string, HandFigure>()) { [parameter] = new(value, ToolsFor(target).Id) };
+        return this with { Adjustments = new Dictionary<string, IReadOnlyDictionary<string, HandFigure>>(Adjustments) { [target.Key] = here } };
     }
 }

@@ -140,11 +140,11 @@ public abstract record DesignEdit
 
 /// <summary>Sets a parameter by hand.</summary>
 /// <param name="For">home, or the key of a format; the one that the design is being made in where null.</param>
-/// <param name="Tools">The tools it was set with; those of the design where null.</param>
+/// <param name="Tools">The tools it was set with; those in use for that format where null.</param>
 public sealed record SetFigure(string Parameter, [property: MaxLength(60)] string Value, string? For = null, string? Tools = null) : DesignEdit
 {
     public override DesignSpec Apply(DesignSpec design, DesignReader reader) =>
-        WithFigures(design, For ?? KeyOf(design, reader), figures => figures[Parameter] = new WrittenFigure(Value, Tools ?? design.Tools));
+        WithFigures(design, For ?? KeyOf(design, reader), figures => figures[Parameter] = new WrittenFigure(Value, Tools ?? reader.ToolsInUse(design, For)));
 
     public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{NameOf(before, reader, Parameter)} to {Value}");
 
@@ -152,7 +152,7 @@ public sealed record SetFigure(string Parameter, [property: MaxLength(60)] strin
     {
         var key = For ?? KeyOf(before, reader);
         return FigureOf(before, key, Parameter) is not { } had ? new FreeFigure(Parameter, key)
-            : had.Tools is null && before.Tools is not null ? new Replace(before)
+            : had.Tools is null ? new Replace(before)
             : new SetFigure(Parameter, had.Value, key, had.Tools);
     }
 }
@@ -191,7 +191,7 @@ public sealed record FreeFigure(string Parameter, string? For = null) : DesignEd
         ArgumentNullException.ThrowIfNull(reader);
         var words = Words.Of($"let the {NameOf(before, reader, Parameter)} go");
         var had = before.Lock.GetValueOrDefault(Parameter) ?? (FigureOf(before, KeyOf(before, reader), Parameter) ?? FigureOf(before, Home, Parameter))?.Value;
-        return had is not null && LengthReader.TryRead(had, reader.UnitOf(before), out var value, out _) ? words.Add($", set to {value} by hand") : words;
+        return had is not null && LengthReader.TryRead(had, reader.UnitOf(before), out var value, out _) ? words.Add($", {(before.Lock.ContainsKey(Parameter) ? Words.Of($"locked at {value}") : Words.Of($"set to {value} by hand"))}") : words;
     }
 
     public override DesignEdit Inverse(DesignSpec before, DesignReader reader)
@@ -202,7 +202,7 @@ public sealed record FreeFigure(string Parameter, string? For = null) : DesignEd
         }
 
         // What was set in one place goes back there; what held it in several is put back whole.
-        return For is { } key && FigureOf(before, key, Parameter) is { } had && (had.Tools is not null || before.Tools is null) ? new SetFigure(Parameter, had.Value, key, had.Tools)
+        return For is { } key && FigureOf(before, key, Parameter) is { Tools: not null } had ? new SetFigure(Parameter, had.Value, key, had.Tools)
             : For is not null && FigureOf(before, For, Parameter) is null ? this
             : new Replace(before);
     }
@@ -282,7 +282,11 @@ public sealed record Take(string What, [property: MaxLength(80)] string? Value) 
     private Member Its => Members.GetValueOrDefault(What) is { } member && (Value is not null || member.MayBeNone) ? member
         : throw new InputProblemException("edit.take", "what", Members.ContainsKey(What) ? $"{What} cannot be taken away" : $"“{What}” is nothing that can be taken", string.Join(", ", Members.Keys));
 
-    public override DesignSpec Apply(DesignSpec design, DesignReader reader) => Its.With(design, Value);
+    public override DesignSpec Apply(DesignSpec design, DesignReader reader)
+    {
+        ArgumentNullException.ThrowIfNull(reader);
+        return Its.With(What == "tools" ? reader.NamingTools(design) : design, Value);
+    }
 
     public override Words Describe(DesignSpec before, DesignReader reader)
     {
@@ -291,7 +295,11 @@ public sealed record Take(string What, [property: MaxLength(80)] string? Value) 
         return Its.Say(Value, reader.Inventory.With(before.Own));
     }
 
-    public override DesignEdit Inverse(DesignSpec before, DesignReader reader) => new Take(What, Its.Of(before));
+    public override DesignEdit Inverse(DesignSpec before, DesignReader reader)
+    {
+        ArgumentNullException.ThrowIfNull(reader);
+        return What == "tools" && !ReferenceEquals(reader.NamingTools(before), before) ? new Replace(before) : new Take(What, Its.Of(before));
+    }
 }
 
 /// <summary>Cuts one piece from a stock of its own; from the design's card again where none is given.</summary>

@@ -16,6 +16,7 @@ public sealed record ReadDesign(Design Design, Target Target, DisplayUnit Unit);
 public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
 {
     private const int LongestName = 80;
+    private const string Turned = ":turned";
 
     public Catalogue Catalogue { get; } = catalogue;
 
@@ -46,20 +47,21 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
         }
 
         var choices = new Dictionary<string, string>();
-        var pins = ReadPins(spec.Set.Select(s => (s.Key, s.Value.Value)), unit, family.Choices, choices, "set");
-        foreach (var (name, value) in ReadPins(spec.Lock.Select(l => (l.Key, l.Value)), unit, [], [], "lock"))
-        {
-            pins[name] = value;
-        }
 
-        var adjustments = new Dictionary<string, IReadOnlyDictionary<string, Length>>();
+        // A plain text was set with the design's tools, or else with those of its unit.
+        var plain = spec.Tools ?? hand.DefaultToolsFor(unit.SystemOf()).Id;
+        Dictionary<string, HandFigure> Hand(IReadOnlyDictionary<string, WrittenFigure> set, IReadOnlyList<Choice> known, string place) =>
+            ReadFigures(set.Select(s => (s.Key, s.Value.Value)), unit, known, choices, place).ToDictionary(f => f.Key, f => new HandFigure(f.Value, set[f.Key].Tools ?? plain));
+        var sets = Hand(spec.Set, family.Choices, "set");
+        var locks = ReadFigures(spec.Lock.Select(l => (l.Key, l.Value)), unit, [], [], "lock");
+        var adjustments = new Dictionary<string, IReadOnlyDictionary<string, HandFigure>>();
         foreach (var (key, set) in spec.Adjustments)
         {
-            adjustments[KeyOf(key, hand)] = ReadPins(set.Select(s => (s.Key, s.Value.Value)), unit, [], [], $"adjustments.{key}");
+            adjustments[KeyOf(key, hand)] = Hand(set, [], $"adjustments.{key}");
         }
 
         var construction = family.For(choices);
-        foreach (var (place, name) in pins.Keys.Select(p => (spec.Lock.ContainsKey(p) ? "lock" : "set", p)).Concat(adjustments.SelectMany(a => a.Value.Keys.Select(p => ($"adjustments.{a.Key}", p)))))
+        foreach (var (place, name) in locks.Keys.Select(p => ("lock", p)).Concat(sets.Keys.Select(p => ("set", p))).Concat(adjustments.SelectMany(a => a.Value.Keys.Select(p => ($"adjustments.{a.Key}", p)))))
         {
             if (construction.Parameters.All(p => p.Id != name))
             {
@@ -97,7 +99,8 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
                 _ => throw new InputProblemException("priority.unknown", "priority", $"“{spec.Priority}” is not a priority", "format, board or proportions"),
             },
             Choices = choices,
-            Pins = pins,
+            Sets = sets,
+            Locks = locks,
             Adjustments = adjustments,
         };
         return new ReadDesign(design, target, unit);
@@ -115,6 +118,27 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
         return spec.Units is "in" or "cm" or "mm" ? UnitReader.Read(spec.Units, "units") : FormatReader.Read(spec.Format, Inventory.With(spec.Own).Formats, out _) is { } home ? home.System.UnitOf() : DisplayUnit.Inch;
     }
 
+    /// <summary>The id of the tools that a design is made with: its own, or those of the system of a format.</summary>
+    /// <param name="key">home, or the key of a format; the one that it is being made in where null.</param>
+    public string ToolsInUse(DesignSpec spec, string? key)
+    {
+        ArgumentNullException.ThrowIfNull(spec);
+        var hand = Inventory.With(spec.Own);
+        var written = key switch { null => spec.Target ?? spec.Format, DesignEdit.Home => spec.Format, _ => key.EndsWith(Turned, StringComparison.Ordinal) ? key[..^Turned.Length] : key };
+        return spec.Tools ?? hand.DefaultToolsFor(FormatReader.Read(written, hand.Formats, out _)?.System ?? UnitOf(spec).SystemOf()).Id;
+    }
+
+    /// <summary>The same with the tools named beside each figure that was set with the design's own, so that they may change.</summary>
+    public DesignSpec NamingTools(DesignSpec spec)
+    {
+        ArgumentNullException.ThrowIfNull(spec);
+        var family = Catalogue.Find(spec.Construction);
+        var plain = spec.Tools ?? Inventory.With(spec.Own).DefaultToolsFor(UnitOf(spec).SystemOf()).Id;
+        bool IsPlain(KeyValuePair<string, WrittenFigure> figure) => figure.Value.Tools is null && family?.Choices.Any(c => c.Id == figure.Key) != true;
+        IReadOnlyDictionary<string, WrittenFigure> Named(IReadOnlyDictionary<string, WrittenFigure> set) => set.ToDictionary(f => f.Key, f => IsPlain(f) ? f.Value with { Tools = plain } : f.Value);
+        return spec.Set.Any(IsPlain) || spec.Adjustments.Values.Any(a => a.Any(IsPlain)) ? spec with { Set = Named(spec.Set), Adjustments = spec.Adjustments.ToDictionary(a => a.Key, a => Named(a.Value)) } : spec;
+    }
+
     private static Format FormatOf(string? text, string field, Inventory hand) =>
         FormatReader.Read(text, hand.Formats, out var reason) ?? throw new InputProblemException("format.unknown", field, reason!, FormatReader.Accepted);
 
@@ -122,7 +146,6 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
     /// <exception cref="InputProblemException">It is no format.</exception>
     private static string KeyOf(string written, Inventory hand)
     {
-        const string Turned = ":turned";
         var turn = written.EndsWith(Turned, StringComparison.Ordinal);
         return new Target(FormatOf(turn ? written[..^Turned.Length] : written, $"adjustments.{written}", hand), turn).Key;
     }
@@ -159,9 +182,9 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
         return width <= Length.In(1) ? Reveal.Custom(width) : throw new InputProblemException("reveal.range", "reveal", $"a border of {text} is more than an inch", accepted);
     }
 
-    private static Dictionary<string, Length> ReadPins(IEnumerable<(string Name, string Text)> set, DisplayUnit unit, IReadOnlyList<Choice> choices, Dictionary<string, string> chosen, string place)
+    private static Dictionary<string, Length> ReadFigures(IEnumerable<(string Name, string Text)> set, DisplayUnit unit, IReadOnlyList<Choice> choices, Dictionary<string, string> chosen, string place)
     {
-        var pins = new Dictionary<string, Length>();
+        var figures = new Dictionary<string, Length>();
         foreach (var (name, text) in set)
         {
             if (choices.FirstOrDefault(c => c.Id == name) is { } choice)
@@ -170,10 +193,10 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
             }
             else
             {
-                pins[name] = LengthReader.Read(text, unit, $"{place}.{name}", null);
+                figures[name] = LengthReader.Read(text, unit, $"{place}.{name}", null);
             }
         }
 
-        return pins;
+        return figures;
     }
 }

@@ -92,7 +92,7 @@ public sealed record DesignSpec
 /// </summary>
 /// <param name="Tools">The id of the tool set; null is the design's.</param>
 [JsonConverter(typeof(WrittenFigureConverter))]
-public sealed record WrittenFigure([property: MaxLength(60)] string Value, string? Tools = null)
+public sealed record WrittenFigure([property: MaxLength(60)] string Value, [property: MaxLength(60)] string? Tools = null)
 {
     public static implicit operator WrittenFigure(string value) => new(value);
 

@@ -1,7 +1,6 @@
 using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
-using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
@@ -16,13 +15,20 @@ public sealed record SheetFigure(FigureRef Id, Length Value, string Text, Settin
 /// <summary>A sum that comes out otherwise when each figure is rounded by itself.</summary>
 public sealed record Contradiction(string Piece, Words Text);
 
-/// <summary>All figures of a design as they are read in one system, so that every chain adds up in that system.</summary>
+/// <summary>A figure that is noticeably another one in the second column: by more than half a groove.</summary>
+public sealed record Difference(FigureRef Id, Length First, Length Here)
+{
+    public Length Off => (Here - First).Abs();
+}
+
+/// <summary>All figures of a design as they are read and set in one system, so that every chain adds up in that system.</summary>
 /// <param name="Settled">The result that the figures come from.</param>
 /// <param name="OwnSizing">
-/// True where the other system's figures, rounded, would contradict each other, so that the design was sized anew for tools
-/// of this system; <see cref="Contradictions"/> then says what would not have added up.
+/// True where it is the same card sized for a board of this system, as near to the other column as that board allows.
 /// </param>
-public sealed record SheetColumn(DisplayUnit Unit, Card Settled, IReadOnlyDictionary<FigureRef, SheetFigure> Figures, bool OwnSizing, IReadOnlyList<Contradiction> Contradictions);
+/// <param name="Contradictions">What would not have added up if the other column's figures had only been rounded.</param>
+/// <param name="Differences">What differs from the other column by more than half a groove, the largest first.</param>
+public sealed record SheetColumn(DisplayUnit Unit, Card Settled, IReadOnlyDictionary<FigureRef, SheetFigure> Figures, bool OwnSizing, IReadOnlyList<Contradiction> Contradictions, IReadOnlyList<Difference> Differences);
 
 /// <summary>A design in inches and in centimetres, side by side. A column is null where its system has no figures that can be set.</summary>
 public sealed record FigureSheet(SheetColumn? Inches, SheetColumn? Centimetres)
@@ -82,30 +88,64 @@ public sealed record FigureSheet(SheetColumn? Inches, SheetColumn? Centimetres)
         }
     }
 
-    private static SheetColumn? Column(Card card, DisplayUnit unit)
+    /// <summary>What is to be known of the columns before they are read: for whose board each is, and the largest difference first.</summary>
+    public IReadOnlyList<Words> Notes(Card card)
     {
-        var contradictions = ContradictionsIn(card.Figures, unit);
-        if (contradictions.Count == 0)
+        ArgumentNullException.ThrowIfNull(card);
+        var notes = new List<Words>();
+        foreach (var (unit, column) in new[] { ("inches", Inches), ("centimetres", Centimetres) })
         {
-            return new SheetColumn(unit, card, FiguresOf(card, unit), false, []);
+            if (column is null)
+            {
+                notes.Add(Words.Of($"No figures in {unit} can be set for this design."));
+            }
+            else if (column.OwnSizing)
+            {
+                notes.Add(Words.Of($"The {unit} are the same card for {column.Settled.Figures.Tools.Name}, {(column.Differences.Count == 0 ? "no figure further off than half a groove" : "as near as that allows")}."));
+                var called = FigureRows.Of(column.Settled, inOrderOfSetting: false).SelectMany(s => s.Rows.Select(r => (s.Title, Row: r))).ToDictionary(r => r.Row.Figure.Id);
+                notes.AddRange(column.Differences.Take(MostDifferences).Select((d, i) => Words.Of(
+                    $"{(i == 0 ? "Most of all, in" : "In")} {unit} {called[d.Id].Title}, {called[d.Id].Row.Label}{(called[d.Id].Row.Detail is { Length: > 0 } detail && detail != "cut" ? $" ({detail})" : "")}: {d.Off:u} {(d.Here < d.First ? "less" : "more")}.")));
+            }
         }
 
-        // Pins set by hand are wishes on the other system's tools, where they may lie on no mark.
-        var own = card.Design with { Tools = card.Design.Inventory.DefaultToolsFor(unit.SystemOf()).Id };
-        var again = Try(own, card.Target) ?? Try(own with { Pins = new Dictionary<string, Length>(), Adjustments = new Dictionary<string, IReadOnlyDictionary<string, Length>>() }, card.Target);
-        return again is null || ContradictionsIn(again.Figures, unit).Count > 0 ? null : new SheetColumn(unit, again, FiguresOf(again, unit), true, contradictions);
+        return notes;
     }
 
-    private static Card? Try(Design design, Target target)
+    private const int MostDifferences = 6;
+
+    private static SheetColumn? Column(Card card, DisplayUnit unit)
     {
-        try
+        var (tools, contradictions) = (card.Figures.Tools, ContradictionsIn(card.Figures, unit));
+        if (contradictions.Count == 0 && (tools.Exact || tools.System == unit.SystemOf()))
         {
-            return Card.Try(design, target);
+            return new SheetColumn(unit, card, FiguresOf(card, unit), false, [], []);
         }
-        catch (InputProblemException)
+
+        if (Again(card, unit) is not { } again || ContradictionsIn(again.Figures, unit).Count > 0)
         {
             return null;
         }
+
+        var half = new Length(Groove.For(unit.SystemOf()).Units / 2);
+        var first = card.All.ToDictionary(f => f.Id, f => f.Value);
+        var differences = again.All.Where(f => first.ContainsKey(f.Id)).Select(f => new Difference(f.Id, first[f.Id], f.Value)).Where(d => d.Off > half).OrderByDescending(d => d.Off);
+        return new SheetColumn(unit, again, FiguresOf(again, unit), true, contradictions, [.. differences]);
+    }
+
+    /// <summary>A groove of the usual board.</summary>
+    private static Pair Groove { get; } = Pair.Of(1, 8, 5m);
+
+    /// <summary>The same card for a board of the other system: what was settled on is what is wished for there.</summary>
+    private static Card? Again(Card card, DisplayUnit unit)
+    {
+        var (design, target) = (card.Design, card.Target);
+        var from = card.Figures.Tools.Id;
+        var wishes = card.Figures.Parameters.Where(p => !design.Locks.ContainsKey(p.Parameter.Id) && !(p.Parameter.Held && p.Value == p.Ideal)).ToDictionary(p => p.Parameter.Id, p => new HandFigure(p.Value, from));
+        return Card.Try(design with
+        {
+            Tools = design.Inventory.DefaultToolsFor(unit.SystemOf()).Id,
+            Adjustments = new Dictionary<string, IReadOnlyDictionary<string, HandFigure>> { [target.Key] = wishes },
+        }, target);
     }
 
     private static Dictionary<FigureRef, SheetFigure> FiguresOf(Card card, DisplayUnit unit) =>

@@ -47,7 +47,7 @@ internal static class Conflicts
             all.Add(new Conflict(requirement.Id, limit > Length.Zero ? Words.Of($"{requirement.Because} (at least {limit:u})") : Words.Of($"{requirement.Because}")));
         }
 
-        all.AddRange(builder.Pins.Select(p => new Conflict($"pin:{p.Key}", Words.Of($"{p.Key} set to {p.Value:u}"))));
+        all.AddRange(builder.Pins.Select(p => new Conflict($"pin:{p.Key}", Words.Of($"{builder.NameOf(p.Key)} {(builder.Locked.Contains(p.Key) ? "locked at" : "set to")} {p.Value:u}"))));
 
         if (!Impossible(builder.Build(relaxation)))
         {

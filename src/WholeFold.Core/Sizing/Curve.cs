@@ -1,6 +1,5 @@
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
-using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Sizing;
@@ -45,15 +44,9 @@ public sealed record Curve(Tradeoff Tradeoff, IReadOnlyList<CurvePoint> Points)
 
     private static Figures? At(Figures sized, string parameter, Length value, CancellationToken cancel)
     {
-        try
-        {
-            return Sizer.TrySize(sized.Design.Adjusted(sized.Target, parameter, value), sized.Target, cancel);
-        }
-        catch (InputProblemException)
-        {
-            // The end of a range may lie beyond a limit taken at the format, where the card ends a mark under it.
-            return null;
-        }
+        // The end of a range may lie beyond a limit taken at the format, where the card ends a mark under it.
+        var there = Sizer.TrySize(sized.Design.Adjusted(sized.Target, parameter, value), sized.Target, cancel);
+        return there?.Parameters.First(p => p.Parameter.Id == parameter).Value == value ? there : null;
     }
 
     private static IEnumerable<Length> Spread(IReadOnlyList<Length> stops, Length current)

@@ -15,6 +15,9 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
     /// <summary>The exact value of an expression at what the search settled on.</summary>
     public Rational Value(Affine expression) => expression.Evaluate(tools.System, symbol => symbol.Kind == SymbolKind.Allowance ? builder.Known(symbol) : values[symbol]);
 
+    /// <summary>A figure that is there already.</summary>
+    public bool IsGiven(Affine expression) => builder.IsGiven(expression);
+
     /// <summary>How a figure came about, for when somebody asks.</summary>
     public Explanation For(Affine expression, string rule, Length result, Setting setting) =>
         new(() => Explain(expression, rule, result, setting), () => Say(expression, result, setting));
@@ -86,7 +89,6 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
     private Words Say(Affine expression, Length result, Setting setting)
     {
         var said = Words.Of($"{result}");
-        Length Settled(Symbol symbol) => new((symbol.Kind == SymbolKind.Allowance ? builder.Known(symbol) : values[symbol]).Nearest());
         var terms = expression.Terms.Where(t => Settled(t.Key) != Length.Zero).ToList();
         if (terms.Count == 1 && terms[0].Value == Rational.One && expression.ConstantIn(tools.System).IsZero)
         {
@@ -123,10 +125,13 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
 
         var so = parameter.So is { } text ? $" so that {text}" : "";
         var ideal = builder.Ideals[name.Id];
-        return builder.Pins.ContainsKey(name.Id) ? Words.Of($"{so} (as you set it)")
+        return builder.Locked.Contains(name.Id) ? Words.Of($"{so} (locked)")
+            : builder.Asked.TryGetValue(name.Id, out var asked) && asked == Settled(name) ? Words.Of($"{so} (as you set it)")
             : values[name] == ideal ? Words.Of($"{so}")
             : Words.Of($"{so} ({new Length(ideal.Nearest())} by its rule, {MovedBecause()})");
     }
+
+    private Length Settled(Symbol symbol) => new((symbol.Kind == SymbolKind.Allowance ? builder.Known(symbol) : values[symbol]).Nearest());
 
     private string Called(Symbol symbol) => symbol.Kind switch
     {

@@ -34,8 +34,30 @@ public sealed record Measured(FigureRef Id, Length Value, Setting Setting, Expla
     public Length Ideal => Reasons[0].From;
 }
 
+/// <summary>How far a parameter was given into the search's hands.</summary>
+public enum Hold
+{
+    /// <summary>It follows its rule.</summary>
+    Free,
+
+    /// <summary>A person set it: exactly that on the tools it was set with, the nearest on others.</summary>
+    Set,
+
+    /// <summary>It is physically given, or is to be kept exactly: hard everywhere.</summary>
+    Locked,
+}
+
 /// <summary>A parameter's value, what it would ideally be, and whether a person set it.</summary>
-public sealed record SizedParameter(Parameter Parameter, Length Value, Length Ideal, bool Pinned);
+public sealed record SizedParameter(Parameter Parameter, Length Value, Length Ideal, Hold Hold)
+{
+    /// <summary>What a person set, as it stands in this format; null where nobody did.</summary>
+    public Length? Asked { get; init; }
+
+    /// <summary>The limit that a lock is past, or that what was set would be past.</summary>
+    public Limit? Past { get; init; }
+
+    public bool ByHand => Hold != Hold.Free;
+}
 
 /// <summary>How hard it was to find settable figures.</summary>
 public enum Relaxation
@@ -96,7 +118,7 @@ public sealed record Figures
     private static readonly Pair Noticeable = Pair.Of(1, 16, 1m);
 
     /// <summary>The parameters that the tools or the format moved so far that a person sees it.</summary>
-    public IEnumerable<SizedParameter> Eased => Parameters.Where(p => !p.Pinned && (p.Value - p.Ideal).Abs() > Noticeable.For(Tools.System));
+    public IEnumerable<SizedParameter> Eased => Parameters.Where(p => !p.ByHand && (p.Value - p.Ideal).Abs() > Noticeable.For(Tools.System));
 
     /// <summary>Every figure of the pieces, in the order in which it is read out.</summary>
     public IEnumerable<Measured> All =>

@@ -15,8 +15,8 @@ internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences
     {
         var alongIsWidth = piece.Axis == Axis.X;
         var (exactAlong, exactAcross) = (At(piece.Along), At(piece.Across));
-        var cutAlong = Rounds ? tools.CutDown(exactAlong) : exactAlong;
-        var cutAcross = Rounds ? tools.CutDown(exactAcross) : exactAcross;
+        var cutAlong = Rounds && !explainer.IsGiven(piece.Along) ? tools.CutDown(exactAlong) : exactAlong;
+        var cutAcross = Rounds && !explainer.IsGiven(piece.Across) ? tools.CutDown(exactAcross) : exactAcross;
         Length Placed(Affine at, Length end) => At(at) is var exact && Rounds ? Marks.Rounded(tools, exact, end).At : exact;
 
         // The chain's scores, and those across it, are two settings of the board.
@@ -38,7 +38,7 @@ internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences
         var panels = piece.Panels.Select((panel, i) => new SizedPanel(panel, edges[i], edges[i + 1])).ToList();
         Measured Cut(bool isWidth, Affine expression, string rule, Length value, Length line, bool whole = false)
         {
-            var setting = whole ? new Setting.WholeSide(value) : Setting.ForCut(tools, value, line);
+            var setting = whole ? new Setting.WholeSide(value) : explainer.IsGiven(expression) && !tools.Exact && !tools.OnCutMark(value) ? new Setting.AsGiven(value) : Setting.ForCut(tools, value, line);
             return new(new FigureRef.Side(piece.Id, isWidth), value, setting, explainer.For(expression, rule, value, setting));
         }
 

@@ -47,6 +47,15 @@ internal sealed record Unknown
     public required long Weight { get; init; }
 
     public required IReadOnlyList<long> Grid { get; init; }
+
+    /// <summary>How far it may be from its ideal before it counts as past its comfort; null where that does not matter.</summary>
+    public long? Band { get; init; }
+
+    /// <summary>What a unit past the band costs: what a person set by hand weighs more than all that nobody did.</summary>
+    public long Strain { get; init; } = 1;
+
+    /// <summary>No score hangs on it, so that its cuts may go to a coarser mark near by.</summary>
+    public bool CutsOnly { get; init; }
 }
 
 /// <summary>A requirement Form ≥ 0 with the group it belongs to, so that an impossible case can name it.</summary>
@@ -135,31 +144,58 @@ internal sealed record Problem
 public readonly record struct CostOrder(Priority Priority, bool StopsFirst = false);
 
 /// <summary>
-/// What a solution costs, compared entry by entry in the order of the priority: shortfall of the finished size, scores off
-/// a groove, figures finer than eighths (where a person would rather have none), distance from the ideals, pieces to turn,
-/// different settings.
+/// What a solution costs, compared entry by entry in the order of the priority: shortfall of the finished size, parameters
+/// past their comfort, scores off a groove, figures finer than eighths (where a person would rather have none), free cuts on
+/// fine marks, distance from the ideals, pieces to turn, different settings.
 /// </summary>
-public readonly record struct Cost(long Shortfall, long OffGroove, long Sixteenths, long Distance, long Turns, long Settings)
+public readonly record struct Cost
 {
-    public static Cost operator +(Cost a, Cost b) =>
-        new(a.Shortfall + b.Shortfall, a.OffGroove + b.OffGroove, a.Sixteenths + b.Sixteenths, a.Distance + b.Distance, a.Turns + b.Turns, a.Settings + b.Settings);
+    public long Shortfall { get; init; }
+
+    public long Discomfort { get; init; }
+
+    public long OffGroove { get; init; }
+
+    public long Sixteenths { get; init; }
+
+    public long Fineness { get; init; }
+
+    public long Distance { get; init; }
+
+    public long Turns { get; init; }
+
+    public long Settings { get; init; }
+
+    public static Cost operator +(Cost a, Cost b) => new()
+    {
+        Shortfall = a.Shortfall + b.Shortfall,
+        Discomfort = a.Discomfort + b.Discomfort,
+        OffGroove = a.OffGroove + b.OffGroove,
+        Sixteenths = a.Sixteenths + b.Sixteenths,
+        Fineness = a.Fineness + b.Fineness,
+        Distance = a.Distance + b.Distance,
+        Turns = a.Turns + b.Turns,
+        Settings = a.Settings + b.Settings,
+    };
 
     public int Compare(Cost other, CostOrder order)
     {
-        var (a, b, c, d) = Ordered(order.Priority);
-        var (w, x, y, z) = other.Ordered(order.Priority);
-        var result = a.CompareTo(w);
-        result = result != 0 ? result : b.CompareTo(x);
-        result = result != 0 ? result : c.CompareTo(y);
-        result = result != 0 ? result : d.CompareTo(z);
+        var (a, b, c, d, e, f) = Ordered(order.Priority);
+        var (u, v, w, x, y, z) = other.Ordered(order.Priority);
+        var result = a.CompareTo(u);
+        result = result != 0 ? result : b.CompareTo(v);
+        result = result != 0 ? result : c.CompareTo(w);
+        result = result != 0 ? result : d.CompareTo(x);
+        result = result != 0 ? result : e.CompareTo(y);
+        result = result != 0 ? result : f.CompareTo(z);
         result = result != 0 ? result : order.StopsFirst ? Settings.CompareTo(other.Settings) : Turns.CompareTo(other.Turns);
         return result != 0 ? result : order.StopsFirst ? Turns.CompareTo(other.Turns) : Settings.CompareTo(other.Settings);
     }
 
-    private (long, long, long, long) Ordered(Priority priority) => priority switch
+    private (long, long, long, long, long, long) Ordered(Priority priority) => priority switch
     {
-        Priority.Board => (OffGroove, Shortfall, Sixteenths, Distance),
-        Priority.Proportions => (Shortfall, Distance, OffGroove, Sixteenths),
-        _ => (Shortfall, OffGroove, Sixteenths, Distance),
+        Priority.Board => (Discomfort, OffGroove, Shortfall, Sixteenths, Fineness, Distance),
+        Priority.Proportions => (Shortfall, Discomfort, Distance, OffGroove, Sixteenths, Fineness),
+        _ => (Shortfall, Discomfort, OffGroove, Sixteenths, Fineness, Distance),
     };
 }

@@ -8,18 +8,26 @@ using WholeFold.Core.Tooling;
 namespace WholeFold.Core.Sizing;
 
 /// <summary>An ideal that is not the construction's own, and where it comes from.</summary>
-internal readonly record struct Wish(Rational Value, Words Because)
+/// <param name="ByHand">A person set it: nothing that nobody set makes it give way.</param>
+internal readonly record struct Wish(Rational Value, Words Because, bool ByHand = false)
 {
     /// <param name="scaled">Whether it was scaled with the format, or is the very length.</param>
-    public static Wish FromHome(Rational value, bool scaled) =>
-        new(value, scaled ? Words.Of($"what you set at home, grown or shrunk with the format") : Words.Of($"what you set at home"));
+    public static Wish OfHand(Rational value, bool atHome, bool scaled) =>
+        new(value, scaled ? Words.Of($"what you set at home, grown or shrunk with the format") : atHome ? Words.Of($"as you set it") : Words.Of($"what you set at home"), ByHand: true);
 }
 
 /// <summary>Poses a construction for one target as a <see cref="Problem"/>: resolves ideals, pins, limits and allowances.</summary>
 internal sealed class ProblemBuilder
 {
     private static readonly Length Farthest = Length.In(30);
-    private static readonly Pair LeastBand = Pair.Of(1, 16, 1.5m);
+
+    /// <summary>How far a figure set by hand goes to reach a groove, a free cut to reach a coarser mark, and what is comfortable where there is no board.</summary>
+    private static readonly Pair ToGroove = Pair.Of(1, 32, 1m);
+    private static readonly Pair ToCoarser = Pair.Of(1, 16, 1m);
+    private static readonly Pair WithoutBoard = Pair.Of(1, 16, 1.5m);
+
+    /// <summary>What is set by hand counts for so much more than everything else past its comfort together.</summary>
+    private const long HandStrain = 1_000_000;
 
     private readonly Construction _construction;
     private readonly Target _target;
@@ -41,8 +49,11 @@ internal sealed class ProblemBuilder
 
     public IReadOnlyDictionary<string, Length> Pins { get; }
 
-    /// <summary>Which of the pins were set in the home format and only carried into this one.</summary>
-    public IReadOnlySet<string> Carried { get; init; } = new HashSet<string>();
+    /// <summary>Which of the pins are locks: given physically, or to be kept exactly, in every format.</summary>
+    public IReadOnlySet<string> Locked { get; init; } = new HashSet<string>();
+
+    /// <summary>What a person set, by parameter, as it stands in this format: before limits and marks.</summary>
+    public IReadOnlyDictionary<string, Length> Asked { get; init; } = new Dictionary<string, Length>();
 
     /// <summary>A piece that is to be as long as a side of its sheet.</summary>
     public (string Piece, Length Length)? Led { get; init; }
@@ -56,16 +67,10 @@ internal sealed class ProblemBuilder
     /// <summary>Where each parameter's ideal comes from, in words.</summary>
     public Dictionary<string, Words> Origins { get; } = [];
 
-    /// <summary>The least and greatest a parameter may be by the limits that hang on nothing but the format and the stock.</summary>
-    public (Length Min, Length Max) LimitsOf(Parameter parameter)
-    {
-        var min = parameter.Min.Where(l => l.OnFormatOnly).Select(l => At(l.Value)).DefaultIfEmpty(Rational.Zero).Max();
-        var max = parameter.Max.Where(l => l.OnFormatOnly).Select(l => At(l.Value)).DefaultIfEmpty(Farthest.Units).Min();
-        return (new Length(min.Ceiling()), new Length(max.Floor()));
-    }
-
     /// <summary>A mountain is scored from its own side where that is preferred.</summary>
     internal static bool ScoredFromBehind(Crease crease, Preferences prefer) => prefer.MountainsFromBehind && crease.Fold == Fold.Mountain;
+
+    public string NameOf(string parameter) => _construction.Parameters.First(p => p.Id == parameter).Name;
 
     /// <summary>The exact value of an expression at the format and the ideals.</summary>
     public Rational At(Affine expression) => expression.Evaluate(_tools.System, ValueAtIdeal);
@@ -95,6 +100,8 @@ internal sealed class ProblemBuilder
             known[allowance] = Known(allowance);
         }
 
+        var leads = _construction.Pieces.SelectMany(p => Enumerable.Range(0, p.Creases.Count).Select(p.Position).Concat(p.Lines.SelectMany(l => new[] { l.From.X, l.From.Y })))
+            .SelectMany(at => at.Terms.Keys).ToHashSet();
         var grid = _tools.Exact ? [1L] : _tools.RulerMarks.DefaultIfEmpty(_tools.CutMarks[0]).Select(m => m.Units / 2).ToArray();
         var unknowns = new List<Unknown>
         {
@@ -104,7 +111,9 @@ internal sealed class ProblemBuilder
         foreach (var parameter in _construction.Parameters.Where(p => !known.ContainsKey(Symbol.Parameter(p.Id))))
         {
             var ideal = parameter.Id == only ? onlyIdeal!.Value : Ideals[parameter.Id];
-            var band = Math.Max((Ideals[parameter.Id] * new Rational(15, 100)).Nearest(), LeastBand.For(_tools.System).Units);
+            var band = Band(Ideals[parameter.Id]);
+            var byHand = _wishes.TryGetValue(parameter.Id, out var wish) && wish.ByHand;
+            var cutsOnly = !byHand && !_tools.Exact && !leads.Contains(Symbol.Parameter(parameter.Id));
             unknowns.Add(new Unknown
             {
                 Symbol = Symbol.Parameter(parameter.Id),
@@ -114,6 +123,9 @@ internal sealed class ProblemBuilder
                 Ideal = ideal,
                 Weight = Math.Max(1, Problem.BandCost / (band * ideal.Denominator)),
                 Grid = grid,
+                Band = only is not null ? null : byHand ? ToGroove.For(_tools.System).Units : cutsOnly ? ToCoarser.For(_tools.System).Units : band,
+                Strain = byHand ? HandStrain : 1,
+                CutsOnly = cutsOnly,
             });
         }
 
@@ -125,7 +137,8 @@ internal sealed class ProblemBuilder
             Cancel = Cancel,
             Unknowns = [.. unknowns],
             Bounds = [.. Requirements().Where(b => !Without(b.Id)).Select(b => new Bound(b.Id, FormOf(b.AtLeastZero)))],
-            Cuts = [.. _construction.Pieces.SelectMany(p => MarkedOut(p).Select(at => new CutForm(FormOf(at), Inner: true)).Prepend(new CutForm(FormOf(p.Across))).Prepend(new CutForm(FormOf(p.Along))))],
+            Cuts = [.. _construction.Pieces.SelectMany(p => MarkedOut(p).Select(at => (At: at, Inner: true)).Prepend((At: p.Across, Inner: false)).Prepend((At: p.Along, Inner: false)))
+                .Where(c => !IsGiven(c.At)).Select(c => new CutForm(FormOf(c.At), c.Inner))],
             Scores = [.. _construction.Pieces.SelectMany((p, strip) => p.Creases.Select((crease, i) => new ScoreForm(strip, FormOf(p.Position(i)), FormOf(p.Along), ScoredFromBehind(crease, _prefer)))
                 .Concat(p.Lines.Where(p.RunsAcross).Select(l => new ScoreForm(_construction.Pieces.Count + strip, FormOf(p.Axis == Axis.X ? l.From.Y : l.From.X), FormOf(p.Across), ScoredFromBehind(l.Crease, _prefer)))))],
             Priority = _priority,
@@ -136,6 +149,26 @@ internal sealed class ProblemBuilder
             OnlyUnknown = only is null ? null : index[Symbol.Parameter(only)],
         };
     }
+
+    /// <summary>A figure that is there already: it hangs on nothing but what is locked, on a mark or not.</summary>
+    public bool IsGiven(Affine figure) => Locked.Count > 0 && figure.Terms.Count > 0 && figure.Terms.Keys.All(s => s.Kind == SymbolKind.Parameter && Locked.Contains(s.Id));
+
+    /// <summary>How far a parameter may be from its ideal and nobody minds: 15 %, or half a groove of the board.</summary>
+    private long Band(Rational ideal)
+    {
+        var own = _tools.GrooveRows.Where(r => Pair.Of(1, 8, 1m).For(_tools.System) is var mark && r.Step.IsOn(mark)).Concat(_tools.GrooveRows).FirstOrDefault();
+        var groove = _tools.HasBoard ? own.Step.Units / 2 : WithoutBoard.For(_tools.System).Units;
+        return Math.Max((ideal * new Rational(15, 100)).Nearest(), groove);
+    }
+
+    /// <summary>The limits of a parameter that hold here: of a locked one only those that the stock asks for.</summary>
+    private IEnumerable<Limit> Holding(Parameter parameter, IReadOnlyList<Limit> limits) =>
+        Locked.Contains(parameter.Id) ? limits.Where(l => l.Value.Terms.Keys.Any(s => s.Kind == SymbolKind.Allowance)) : limits;
+
+    /// <summary>The limit that a value is past; null where it is past none.</summary>
+    /// <param name="at">The exact value of an expression at the figures.</param>
+    public static Limit? Past(Parameter parameter, Rational value, Func<Affine, Rational> at) =>
+        parameter.Min.FirstOrDefault(l => at(l.Value) > value) ?? parameter.Max.FirstOrDefault(l => at(l.Value) < value);
 
     /// <summary>What is marked out inside a piece with a pencil: the lines of openings, where scores begin and end, the ticks of slanting ones.</summary>
     internal static IEnumerable<Affine> MarkedOut(Piece piece) =>
@@ -156,12 +189,22 @@ internal sealed class ProblemBuilder
                 // A lower limit that hangs on the format alone is taken at the format: a card that ends a mark smaller does
                 // not make less do. Upper limits follow the card as it ends, or something would stand out of it.
                 var limit = parameter.Min[i];
+                if (!Holding(parameter, parameter.Min).Contains(limit))
+                {
+                    continue;
+                }
+
                 var least = limit.OnFormatOnly ? Affine.Constant(new Length(At(limit.Value).Ceiling())) : limit.Value;
                 yield return new Requirement($"limit:{parameter.Id}.min{i}", value - least, limit.Because);
             }
 
             for (var i = 0; i < parameter.Max.Count; i++)
             {
+                if (!Holding(parameter, parameter.Max).Contains(parameter.Max[i]))
+                {
+                    continue;
+                }
+
                 yield return new Requirement($"limit:{parameter.Id}.max{i}", parameter.Max[i].Value - value, parameter.Max[i].Because);
             }
         }
@@ -177,6 +220,12 @@ internal sealed class ProblemBuilder
         foreach (var requirement in _construction.Requirements)
         {
             yield return requirement;
+        }
+
+        // A piece of nothing is no piece, whatever was locked.
+        foreach (var piece in _construction.Pieces)
+        {
+            yield return new Requirement($"piece:{piece.Id}", piece.Across - Construction.SmallestTab, $"{piece.Name.ToLowerInvariant()} would be too small to handle");
         }
 
         if (Led is var (led, length))
@@ -228,6 +277,12 @@ internal sealed class ProblemBuilder
                 : Words.Of($"{Capital(parameter.Name)} {Near(ideal)}: {parameter.Rule}");
             foreach (var (limit, isMin) in parameter.Min.Select(l => (l, true)).Concat(parameter.Max.Select(l => (l, false))))
             {
+                // What others would have to give for what was set by hand is for the search to find out.
+                if (wish.ByHand && !limit.OnFormatOnly)
+                {
+                    continue;
+                }
+
                 var bound = limit.Value.Evaluate(_tools.System, Value);
                 if (isMin ? ideal < bound : ideal > bound)
                 {

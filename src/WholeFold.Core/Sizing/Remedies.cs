@@ -45,8 +45,7 @@ public static class Remedies
     {
         ArgumentNullException.ThrowIfNull(reader);
         var (read, target, _) = reader.Read(design);
-        var here = read.Adjustments.GetValueOrDefault(target.Key) ?? new Dictionary<string, Length>();
-        foreach (var parameter in read.Construction.Parameters.Where(p => here.ContainsKey(p.Id) || read.Pins.ContainsKey(p.Id)))
+        foreach (var parameter in read.Construction.Parameters.Where(p => read.Locks.ContainsKey(p.Id)))
         {
             yield return new FreeFigure(parameter.Id);
         }

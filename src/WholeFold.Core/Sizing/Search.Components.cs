@@ -130,7 +130,7 @@ internal sealed partial class Search
             if (!byDistance)
             {
                 // With no ruler a score off a groove cannot be set at all.
-                Add($"score {key}", [.. stops, .. marks.Select(m => m with { Cost = new Cost(0, tools.Stops.Count > 0 ? 1 : 0, 0, 0, 0, 0) })]);
+                Add($"score {key}", [.. stops, .. marks.Select(m => m with { Cost = new Cost { OffGroove = tools.Stops.Count > 0 ? 1 : 0 } })]);
             }
             else if (_problem.ScoresOnMarks)
             {
@@ -142,10 +142,14 @@ internal sealed partial class Search
         {
             IEnumerable<Length> own = cut.Inner ? [tools.OwnCutMark] : tools.CutMarks;
             var marks = _problem.CutsOnMarks ? own.Select(m => new Option(cut.At, 0, m.Units, default)).ToList() : [new Option(null, 0, 1, default)];
-            if (CountsFineMarks && !byDistance)
+            var free = IsFree(cut);
+            if ((CountsFineMarks || free) && !byDistance)
             {
-                var plain = tools.PlainMarks.Where(m => !cut.Inner || m.IsOn(tools.OwnCutMark)).Select(m => new Option(cut.At, 0, m.Units, default));
-                Add($"{(cut.Inner ? "line" : "cut")} {Text(cut.At)}", [.. plain, .. marks.Select(m => m with { Cost = new Cost(0, 0, 1, 0, 0, 0) })]);
+                // Coarser marks first, each with what it saves; where a cut hangs on a score only plain ones are told apart.
+                IEnumerable<Option> On(IEnumerable<Length> steps, long fineness) =>
+                    steps.Where(m => !cut.Inner || m.IsOn(tools.OwnCutMark)).Select(m => new Option(cut.At, 0, m.Units, new Cost { Fineness = fineness }));
+                var coarse = free ? tools.CoarseMarks.SelectMany((steps, i) => On(steps, i)) : On(tools.PlainMarks, 0);
+                Add($"{(cut.Inner ? "line" : "cut")} {Text(cut.At)}", [.. coarse, .. marks.Select(m => m with { Cost = new Cost { Sixteenths = CountsFineMarks ? 1 : 0, Fineness = free ? tools.CoarseMarks.Count : 0 } })]);
             }
             else if (_problem.CutsOnMarks)
             {

@@ -23,16 +23,61 @@ internal sealed partial class Search
 
         // An edge folded to a line needs the line's figure only.
         var fine = CountsFineMarks && !tools.IsPlain(at) && !FoldsToLine(at, width) && !FoldsToLine(width - at, width);
-        return new Cost(0, tools.Stops.Count > 0 ? 1 : 0, fine ? 1 : 0, 0, 0, 0);
+        return new Cost { OffGroove = tools.Stops.Count > 0 ? 1 : 0, Sixteenths = fine ? 1 : 0 };
     }
 
     private bool CountsFineMarks => _problem is { Prefer.AvoidFineMarks: true, Tools.Exact: false };
 
     private bool FoldsToLine(Length at, Length width) => 2 * at <= width && _problem.Tools.IsPlain(2 * at);
 
-    /// <summary>A cut finer than eighths, where a person would rather have none.</summary>
-    private Cost Fine(CutForm cut) =>
-        CountsFineMarks && !_problem.Tools.IsPlain(new Length(cut.At.Value(_values))) ? new Cost(0, 0, 1, 0, 0, 0) : default;
+    /// <summary>A cut finer than eighths, where a person would rather have none; and how fine a mark a free one is on.</summary>
+    private Cost Fine(CutForm cut) => new()
+    {
+        Sixteenths = CountsFineMarks && !_problem.Tools.IsPlain(new Length(cut.At.Value(_values))) ? 1 : 0,
+        Fineness = IsFree(cut) ? _problem.Tools.FinenessOf(new Length(cut.At.Value(_values))) : 0,
+    };
+
+    /// <summary>A cut that no score leads. A machine has no marks, and whoever keeps the proportions keeps them here too.</summary>
+    private bool IsFree(CutForm cut)
+    {
+        if (_problem is { OnMarks: false } or { Tools.Exact: true } or { Priority: Priority.Proportions } || _problem.OnlyUnknown is not null)
+        {
+            return false;
+        }
+
+        var free = false;
+        for (var i = 0; i < cut.At.A.Length; i++)
+        {
+            if (cut.At.A[i] != 0 && _problem.Unknowns[i] is { IsSide: false } unknown)
+            {
+                if (!unknown.CutsOnly)
+                {
+                    return false;
+                }
+
+                free = true;
+            }
+        }
+
+        return free;
+    }
+
+    /// <summary>What an unknown costs that is so far from its ideal, <paramref name="away"/> in units times the ideal's denominator.</summary>
+    private Cost CostOf(int unknown, long away)
+    {
+        if (_problem.OnlyUnknown is { } only)
+        {
+            return new Cost { Distance = only == unknown ? _problem.Unknowns[unknown].Weight * away : 0 };
+        }
+
+        var (its, past) = (_problem.Unknowns[unknown], 0L);
+        if (its.Band is { } band)
+        {
+            past = Math.Max(0, Rational.FloorDivide(away + its.Ideal.Denominator - 1, its.Ideal.Denominator) - band);
+        }
+
+        return new Cost { Discomfort = past * its.Strain, Distance = its.Weight * away };
+    }
 
     private (Length At, Length Width) Placed(ScoreForm score)
     {
@@ -91,7 +136,7 @@ internal sealed partial class Search
             }
 
             var (turns, stops) = ScorePlan.CountOf(_problem.Tools, _problem.Prefer, width, scores[..strip.Count]);
-            cost += new Cost(0, 0, 0, 0, turns, stops);
+            cost += new Cost { Turns = turns, Settings = stops };
         }
 
         return cost;

@@ -12,6 +12,12 @@ internal sealed partial class Search
         /// <summary>After so many values with nothing found, the bounds are asked all together before one more is looked into.</summary>
         private const int Patience = 8;
 
+        /// <summary>Fewer values than this are looked into one by one before it is worked out which of them the bounds leave.</summary>
+        private const int Many = 64;
+
+        /// <summary>A tenth of a millimetre, in units.</summary>
+        private const long Tenth = 32;
+
         /// <summary>What planning the settings costs, beside a value that is tried.</summary>
         private const int EffortOfPlan = 10;
 
@@ -29,6 +35,8 @@ internal sealed partial class Search
         private Cost? _best;
         private Cost _given;
         private long _mostOff;
+        private bool _goodEnough;
+        private Reach _reach = Reach.Anywhere;
 
         public Part(Search search, Component component)
         {
@@ -77,9 +85,34 @@ internal sealed partial class Search
                 return;
             }
 
+            // Within comfort first, which nearly always does; past it only where nothing can be set within.
+            if (_problem.Order.Priority == Priority.Board && !_problem.AnyWillDo)
+            {
+                foreach (var reach in Reaches)
+                {
+                    _reach = reach;
+                    LookThrough();
+                    if (_best is { Discomfort: 0 } || _goodEnough)
+                    {
+                        return;
+                    }
+                }
+
+                return;
+            }
+
+            LookThrough();
+        }
+
+        /// <summary>How far parameters may be from their ideals: what is tried, in that order.</summary>
+        private Reach[] Reaches => _problem.AnyWillDo || _problem.Unknowns.All(u => u.Band is null) ? [Reach.Anywhere] : [Reach.Comfortable, Reach.Near, Reach.Anywhere];
+
+        private void LookThrough()
+        {
             // Iterative deepening over the scores off a groove: none first, then one, and so on, inside or outside the loss of size.
             var most = _problem.Order.Priority == Priority.Proportions ? 0 : _choices.Sum(c => c.Options.Max(o => o.Cost.OffGroove));
-            var outer = _problem.Order.Priority == Priority.Board ? most : 0;
+            var eager = _problem.Order.Priority == Priority.Board && (_reach != Reach.Anywhere || Reaches.Length == 1);
+            var outer = eager ? most : 0;
             for (var off = _problem.AnyWillDo ? outer : 0; off <= outer; off++)
             {
                 if (_best is { } found && (found.OffGroove < off || _problem.AnyWillDo))
@@ -87,17 +120,32 @@ internal sealed partial class Search
                     break;
                 }
 
-                bool IsEnough() => _best is { } b && (_problem.AnyWillDo || _problem.Order.Priority != Priority.Board || b.OffGroove <= off);
+                bool IsEnough() => _best is { } b && (_problem.AnyWillDo || _problem.Order.Priority != Priority.Board || (eager && b.OffGroove <= off));
                 foreach (var shortfall in _search.Sizes(_sides, _component.Bounds, IsEnough))
                 {
-                    _given = new Cost(shortfall, 0, 0, 0, 0, 0);
+                    _given = new Cost { Shortfall = shortfall };
                     if (_best is { } b && (_problem.AnyWillDo || b.Shortfall < shortfall) && IsEnough())
                     {
                         break;
                     }
 
                     _mostOff = _problem.AnyWillDo ? most : off;
-                    WithSizes(outer > 0 || most == 0 ? off : most);
+                    if (_problem.Order.Priority == Priority.Board || _problem.AnyWillDo)
+                    {
+                        WithSizes(outer > 0 || most == 0 ? off : most);
+                        continue;
+                    }
+
+                    foreach (var reach in Reaches)
+                    {
+                        if (_best is { } good && (good.Discomfort == 0 || _goodEnough) && good.Shortfall <= shortfall)
+                        {
+                            break;
+                        }
+
+                        (_reach, _mostOff) = (reach, off);
+                        WithSizes(most);
+                    }
                 }
             }
         }
@@ -113,21 +161,91 @@ internal sealed partial class Search
                 (_search._low[side], _search._high[side]) = (_search._values[side], _search._values[side]);
             }
 
-            if (_search.Narrow(_component.Bounds))
+            // Past comfort that is what is kept least, whatever lies off a groove. Where something is known already, what is left
+            // is only looked into for a while: better figures than the nearest that the bounds leave are rare.
+            var pastComfort = Reaches.Length > 1 && _reach != Reach.Comfortable;
+            var spared = pastComfort && _best is not null ? _search._left / 4 * 3 : 0;
+            _search._left -= spared;
+            try
             {
-                for (; _mostOff <= most; _mostOff++)
+                if (_search.Narrow(_component.Bounds) && (_reach == Reach.Anywhere || Draw()))
                 {
-                    if (_best is { } b && b.Shortfall <= _given.Shortfall && b.OffGroove < _mostOff && _problem.Order.Priority != Priority.Proportions)
+                    _mostOff = pastComfort ? most : _mostOff;
+                    for (; _mostOff <= most; _mostOff++)
                     {
-                        break;
-                    }
+                        if (!pastComfort && _best is { Discomfort: 0 } b && b.Shortfall <= _given.Shortfall && b.OffGroove < _mostOff && _problem.Order.Priority != Priority.Proportions)
+                        {
+                            break;
+                        }
 
-                    Choose(0, Lattice.All(_free.Length), default);
+                        Choose(0, Lattice.All(_free.Length), default);
+                    }
                 }
+            }
+            finally
+            {
+                _search._left += spared;
             }
 
             _lows[0].CopyTo(_search._low, 0);
             _highs[0].CopyTo(_search._high, 0);
+        }
+
+        /// <summary>
+        /// Draws in each unknown's range to its band; or, one after the other and those set by hand first, to what the bounds
+        /// leave nearest to it.
+        /// </summary>
+        /// <returns>False where nothing is left.</returns>
+        private bool Draw()
+        {
+            foreach (var i in _free.OrderByDescending(i => _problem.Unknowns[i].Strain))
+            {
+                var unknown = _problem.Unknowns[i];
+                if (unknown.Band is not { } band)
+                {
+                    continue;
+                }
+
+                var (low, high) = (_search._low[i], _search._high[i]);
+                var (from, to) = (Math.Max(low, (unknown.Ideal - band).Ceiling()), Math.Min(high, (unknown.Ideal + band).Floor()));
+                if (_reach == Reach.Comfortable)
+                {
+                    (_search._low[i], _search._high[i]) = (from, to);
+                    continue;
+                }
+
+                (_search._low[i], _search._high[i]) = (from, to);
+                if (from <= to && _search.MayHold(_component.Bounds))
+                {
+                    continue;
+                }
+
+                (_search._low[i], _search._high[i]) = (low, high);
+                if (!_search.Within(i, _component.Bounds, ref low, ref high))
+                {
+                    return false;
+                }
+
+                var nearest = Math.Clamp(unknown.Ideal.Nearest(), low, high);
+                (_search._low[i], _search._high[i]) = (Math.Max(low, nearest - Slack), Math.Min(high, nearest + Slack));
+            }
+
+            return _search.Narrow(_component.Bounds);
+        }
+
+        /// <summary>How much room marks need beside the nearest that the bounds leave.</summary>
+        private long Slack => _problem.Tools.Exact ? 64 : Math.Max(2 * _problem.Tools.CutMarks.Max(m => m.Units), _problem.Tools.GrooveRows.Select(r => r.Step.Units / 2).DefaultIfEmpty(0).Max());
+
+        /// <summary>How far parameters may be from their ideals.</summary>
+        private enum Reach
+        {
+            /// <summary>Each within its band, which nearly always does.</summary>
+            Comfortable,
+
+            /// <summary>Within its band, or where the bounds leave nothing of that next to what they leave.</summary>
+            Near,
+
+            Anywhere,
         }
 
         private void Choose(int index, Lattice lattice, Cost chosen)
@@ -191,7 +309,6 @@ internal sealed partial class Search
         /// <summary>Whether what the lattice leaves of each unknown is nothing, or already dearer than the best.</summary>
         private bool Hopeless(Lattice lattice, Cost chosen)
         {
-            var distance = 0L;
             for (var i = 0; i < _free.Length; i++)
             {
                 var unknown = _problem.Unknowns[_free[i]];
@@ -200,10 +317,10 @@ internal sealed partial class Search
                     return true;
                 }
 
-                distance += CostOf(_free[i], away);
+                chosen += _search.CostOf(_free[i], away);
             }
 
-            return TooDear(chosen with { Distance = distance });
+            return TooDear(chosen);
         }
 
         private bool TooDear(Cost cost)
@@ -211,6 +328,11 @@ internal sealed partial class Search
             if (_best is not { } best)
             {
                 return false;
+            }
+
+            if (_goodEnough && best.Shortfall <= _given.Shortfall)
+            {
+                return true;
             }
 
             // Equal ones are looked at too, since they may take fewer turns; of one unknown's range only the first counts, and
@@ -225,7 +347,7 @@ internal sealed partial class Search
         /// </summary>
         private bool MayBeAsNear(Cost chosen)
         {
-            if (_best is not { } best || !TooDear(chosen with { Distance = long.MaxValue / 4 }))
+            if (_best is not { Discomfort: 0 } best || !TooDear(chosen with { Distance = long.MaxValue / 4 }))
             {
                 return true;
             }
@@ -236,32 +358,60 @@ internal sealed partial class Search
                 return false;
             }
 
-            // Beside each unknown that counts, how far it is from its ideal: at least what it lies above it, and below it.
-            var (n, counted) = (_problem.Unknowns.Length, _free.Where(u => CostOf(u, 1) > 0).ToArray());
+            return MayBe(limit, unknown => (_search.CostOf(unknown, 1).Distance * _problem.Unknowns[unknown].Ideal.Denominator, 0));
+        }
+
+        /// <summary>
+        /// On a machine, whose marks are finer than anybody cuts: whether the bounds leave anything that is more comfortable than the
+        /// best by a tenth of a millimetre. On a board it is found out mark by mark.
+        /// </summary>
+        private bool MayBeMoreComfortable()
+        {
+            var best = _best!.Value;
+            var (low, high) = ((long[])_search._low.Clone(), (long[])_search._high.Clone());
+            _lows[0].CopyTo(_search._low, 0);
+            _highs[0].CopyTo(_search._high, 0);
+            foreach (var side in _problem.Order.Priority == Priority.Board ? [] : _sides)
+            {
+                (_search._low[side], _search._high[side]) = (_search._values[side], _search._values[side]);
+            }
+
+            var most = _problem.Unknowns.Where(u => u.Strain <= best.Discomfort).Select(u => u.Strain).DefaultIfEmpty(1).Max();
+            var limit = best.Discomfort - (Tenth * most);
+            var may = limit > 0 && MayBe(limit, unknown => _problem.Unknowns[unknown] is { Band: { } band } its ? (its.Strain, band) : (0, 0));
+            low.CopyTo(_search._low, 0);
+            high.CopyTo(_search._high, 0);
+            return may;
+        }
+
+        /// <summary>Whether the bounds, taken over numbers that need not be whole, leave anything of which the unknowns are away from their ideals at most so much, weighed.</summary>
+        /// <param name="weigh">What a unit away costs, and from where on it does.</param>
+        private bool MayBe(long limit, Func<int, (long Weight, long From)> weigh)
+        {
+            var (n, counted) = (_problem.Unknowns.Length, _free.Where(u => weigh(u).Weight > 0).ToArray());
             long[] Wider(long[] a) => [.. a, .. new long[counted.Length]];
             var bounds = _component.Bounds.Select(b => b with { Form = new Form(Wider(b.Form.A), b.Form.B, b.Form.D) }).ToList();
             var (low, high) = (Wider(_search._low), Wider(_search._high));
             var sum = new long[n + counted.Length];
             for (var i = 0; i < counted.Length; i++)
             {
+                // Beside each unknown that counts, how far it is from its ideal: at least what it lies above it, and below it.
                 var ideal = _problem.Unknowns[counted[i]].Ideal;
-                var weight = CostOf(counted[i], 1) * ideal.Denominator;
+                var (weight, from) = weigh(counted[i]);
                 sum[n + i] = -weight;
                 high[n + i] = (limit / weight) + 1;
                 foreach (var sign in new[] { 1, -1 })
                 {
                     var away = new long[n + counted.Length];
                     (away[counted[i]], away[n + i]) = (-sign * ideal.Denominator, ideal.Denominator);
-                    bounds.Add(new Bound("distance", new Form(away, sign * ideal.Numerator, ideal.Denominator)));
+                    bounds.Add(new Bound("away", new Form(away, (sign * ideal.Numerator) + (from * ideal.Denominator), ideal.Denominator)));
                 }
             }
 
-            bounds.Add(new Bound("distance", new Form(sum, limit, Math.Max(1, sum.Select(Math.Abs).DefaultIfEmpty(1).Max()))));
+            bounds.Add(new Bound("away", new Form(sum, limit, Math.Max(1, sum.Select(Math.Abs).DefaultIfEmpty(1).Max()))));
             _search.Spend(4 * Feasibility.Effort);
             return Feasibility.MayHold(bounds, low, high);
         }
-
-        private long CostOf(int unknown, long away) => _problem.OnlyUnknown is { } only && only != unknown ? 0 : _problem.Unknowns[unknown].Weight * away;
 
         private static long Away(Unknown unknown, long value) => Math.Abs((value * unknown.Ideal.Denominator) - unknown.Ideal.Numerator);
 
@@ -274,26 +424,26 @@ internal sealed partial class Search
         }
 
         /// <summary>Every figure is on a mark: the best values among those.</summary>
-        private void Settle(Lattice lattice, Cost chosen) => Value(0, lattice, chosen, 0);
+        private void Settle(Lattice lattice, Cost chosen) => Value(0, lattice, chosen, default);
 
-        private void Value(int i, Lattice lattice, Cost chosen, long distance)
+        private void Value(int i, Lattice lattice, Cost chosen, Cost away)
         {
             if (i == _free.Length)
             {
-                Found(distance);
+                Found(away);
                 return;
             }
 
             // What those after this one cost at least, by what is left of each.
-            var rest = 0L;
+            var rest = default(Cost);
             for (var j = i + 1; j < _free.Length; j++)
             {
-                if (Nearest(lattice.Alone(j), _problem.Unknowns[_free[j]], _search._low[_free[j]], _search._high[_free[j]]) is not { } away)
+                if (Nearest(lattice.Alone(j), _problem.Unknowns[_free[j]], _search._low[_free[j]], _search._high[_free[j]]) is not { } least)
                 {
                     return;
                 }
 
-                rest += CostOf(_free[j], away);
+                rest += _search.CostOf(_free[j], least);
             }
 
             var index = _free[i];
@@ -302,12 +452,26 @@ internal sealed partial class Search
             var (low, high) = (_search._low[index], _search._high[index]);
             var below = values.AtOrBelow(Math.Clamp(unknown.Ideal.Floor(), low - 1, high));
             var above = below + values.Step;
+            var failed = 0;
             for (var tried = 0; below >= low || above <= high; tried++)
             {
                 _search.Spend();
                 if (tried == Patience && _best is null && !_search.MayHold(_component.Bounds))
                 {
                     return;
+                }
+
+                if (failed == Patience && (high - low) / values.Step > Many)
+                {
+                    // The bounds left nothing of the nearest: rather than one by one, go on from where they leave anything at all.
+                    failed++;
+                    if (!_search.Within(index, _component.Bounds, ref low, ref high))
+                    {
+                        return;
+                    }
+
+                    below = Math.Min(below, values.AtOrBelow(high));
+                    above = Math.Max(above, values.AtOrBelow(low - 1) + values.Step);
                 }
 
                 if (_problem.Tools.Exact && tried >= Patience && long.IsPow2(tried) && !MayBeAsNear(chosen))
@@ -318,8 +482,8 @@ internal sealed partial class Search
                 var takeBelow = above > high || (below >= low && Away(unknown, below) <= Away(unknown, above));
                 var value = takeBelow ? below : above;
                 (below, above) = takeBelow ? (below - values.Step, above) : (below, above + values.Step);
-                var here = distance + CostOf(index, Away(unknown, value));
-                if (TooDear(chosen with { Distance = here + rest }))
+                var here = away + _search.CostOf(index, Away(unknown, value));
+                if (TooDear(chosen + here + rest))
                 {
                     // Values come in order of distance, so none that follows can be cheaper.
                     return;
@@ -335,16 +499,20 @@ internal sealed partial class Search
                 {
                     Value(i + 1, lattice, chosen, here);
                 }
+                else
+                {
+                    failed++;
+                }
 
                 _lows[i + 1].CopyTo(_search._low, 0);
                 _highs[i + 1].CopyTo(_search._high, 0);
             }
         }
 
-        private void Found(long distance)
+        private void Found(Cost away)
         {
             _search.Spend(EffortOfPlan);
-            var cost = _given + _search.CostOf(_component) with { Distance = distance };
+            var cost = _given + away + _search.CostOf(_component);
             if (cost.OffGroove > 0 && _search.MustBeOnStops)
             {
                 return;
@@ -354,6 +522,7 @@ internal sealed partial class Search
             if (compared < 0 || (compared == 0 && IsNearer()))
             {
                 _best = cost;
+                _goodEnough = _problem.Tools.Exact && cost.Discomfort > 0 && !MayBeMoreComfortable();
                 Array.Copy(_search._values, _bestValues, _bestValues.Length);
             }
         }

@@ -146,6 +146,40 @@ internal sealed partial class Search
         return chance;
     }
 
+    /// <summary>Draws an unknown's range in to what all bounds together leave of it. They are linear, so that is one stretch.</summary>
+    /// <returns>False where they leave nothing.</returns>
+    private bool Within(int unknown, IReadOnlyList<Bound> bounds, ref long low, ref long high)
+    {
+        var (oldLow, oldHigh) = (_low[unknown], _high[unknown]);
+        bool Holds(long from, long to)
+        {
+            (_low[unknown], _high[unknown]) = (from, to);
+            return MayHold(bounds);
+        }
+
+        var any = Holds(low, high);
+        if (any)
+        {
+            var (first, last) = (low, high);
+            for (var to = high; first < to;)
+            {
+                var middle = first + ((to - first) / 2);
+                (first, to) = Holds(low, middle) ? (first, middle) : (middle + 1, to);
+            }
+
+            for (var from = first; from < last;)
+            {
+                var middle = from + ((last - from + 1) / 2);
+                (from, last) = Holds(middle, high) ? (middle, last) : (from, middle - 1);
+            }
+
+            (low, high) = (first, last);
+        }
+
+        (_low[unknown], _high[unknown]) = (oldLow, oldHigh);
+        return any;
+    }
+
     /// <summary>The values of a side that lie on one of its marks, the largest first.</summary>
     private static IEnumerable<long> OnMarks(Unknown side, long low, long high)
     {

@@ -1,7 +1,6 @@
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Allowances;
 using WholeFold.Core.Designs;
-using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Tooling;
@@ -15,23 +14,17 @@ public static class Sizer
     internal static Pair Slack(Relaxation relaxation) => relaxation == Relaxation.SmallerCard ? Pair.Of(1, 8, 3m) : Pair.Of(1, 16, 1.5m);
 
     /// <summary>All figures of the design in the target format.</summary>
-    /// <exception cref="InputProblemException">A pin is outside its parameter's limits, or names none.</exception>
-    /// <exception cref="NoFiguresException">Nothing satisfies the pins, the limits and the marks together.</exception>
+    /// <exception cref="NoFiguresException">Nothing satisfies the locks, the limits and the marks together.</exception>
     public static Figures Size(Design design, Target target, CancellationToken cancel = default) =>
         TrySize(design, target, cancel) ?? throw new NoFiguresException(ConflictsOf(design, target, cancel));
 
     /// <summary>Of a case that has no figures: a smallest set of requirements that cannot hold together, or that it was given up.</summary>
-    public static IReadOnlyList<Conflict> ConflictsOf(Design design, Target target, CancellationToken cancel = default) => Conflicts.Explain(BuilderFor(design, target, carried: false, cancel), design.ToolsFor(target));
-
-    /// <summary>Looks only whether every figure set by hand names a parameter and lies within its limits.</summary>
-    /// <exception cref="InputProblemException">One does not.</exception>
-    public static void Examine(Design design, Target target) => BuilderFor(design, target, carried: true, CancellationToken.None);
+    public static IReadOnlyList<Conflict> ConflictsOf(Design design, Target target, CancellationToken cancel = default) => Conflicts.Explain(BuilderFor(design, target, firm: false, cancel), design.ToolsFor(target));
 
     /// <summary>The same, but null where there are no figures: for places that try many things.</summary>
-    /// <exception cref="InputProblemException">A pin is outside its parameter's limits, or names none.</exception>
     public static Figures? TrySize(Design design, Target target, CancellationToken cancel = default)
     {
-        // What was pinned at home stays hard where it can be set here; otherwise it is only wished for.
+        // What was set on these tools is exactly that where they can set it with all the rest; otherwise the nearest to it.
         var (left, givenUp) = (Search.Budget, false);
         Figures? Found(ProblemBuilder builder, Relaxation relaxation)
         {
@@ -48,51 +41,27 @@ public static class Sizer
             }
         }
 
-        foreach (var carried in new[] { true, false })
+        var firm = BuilderFor(design, target, firm: true, cancel);
+        var softly = firm.Pins.Count > firm.Locked.Count ? BuilderFor(design, target, firm: false, cancel) : firm;
+        foreach (var builder in softly == firm ? [firm] : new[] { firm, softly })
         {
-            var builder = BuilderFor(design, target, carried, cancel);
             foreach (var relaxation in new[] { Relaxation.None, Relaxation.SmallerCard })
             {
                 if (Found(builder, relaxation) is { } sized)
                 {
-                    return design.Prefer.WholeSheet ? WholeSheet.Use(sized, carried, cancel) ?? sized : sized;
+                    return design.Prefer.WholeSheet ? WholeSheet.Use(sized, builder == firm, cancel) ?? sized : sized;
                 }
             }
-
-            if (builder.Carried.Count == 0)
-            {
-                break;
-            }
         }
 
-        // Where nothing can be set even with every parameter free, figures are rounded. A pin alone is no reason to.
-        var last = BuilderFor(design, target, carried: false, cancel);
-        var free = last.Pins.Keys.Select(p => $"pin:{p}").ToHashSet();
-        if (design.ToolsFor(target).RulerMarks.Count == 0 || (last.Pins.Count > 0 && !new[] { Relaxation.None, Relaxation.SmallerCard }.All(m => IsHopeless(last.Build(m, free)))))
-        {
-            return null;
-        }
-
-        return Found(last, Relaxation.RoundedFigures);
-    }
-
-    /// <summary>Proven to have no figures at all.</summary>
-    private static bool IsHopeless(Problem problem)
-    {
-        try
-        {
-            return Search.Solve(problem with { AnyWillDo = true, Effort = Search.Budget / 8 }) is null;
-        }
-        catch (UndecidedException)
-        {
-            return false;
-        }
+        // Where nothing can be set even with every parameter free, figures are rounded: positions, so that errors do not add up.
+        return design.ToolsFor(target).RulerMarks.Count == 0 ? null : Found(softly, Relaxation.RoundedFigures);
     }
 
     /// <summary>The settable value of a parameter that is nearest to the one wished for, everything else as it is; null where there is none.</summary>
     public static Length? Nearest(Design design, Target target, string parameter, Length wished, CancellationToken cancel = default)
     {
-        var builder = BuilderFor(design, target, carried: false, cancel);
+        var builder = BuilderFor(design, target, firm: false, cancel);
         foreach (var relaxation in new[] { Relaxation.None, Relaxation.SmallerCard })
         {
             var problem = builder.Build(relaxation, only: parameter, onlyIdeal: wished.Units);
@@ -121,52 +90,47 @@ public static class Sizer
 
     /// <summary>The values of one parameter that can be set, the other pins kept.</summary>
     public static FeasibleRange? RangeOf(Design design, Target target, string parameter, Relaxation relaxation, CancellationToken cancel = default) =>
-        FeasibleRange.Of(BuilderFor(design, target, carried: false, cancel), design.ToolsFor(target), parameter, relaxation);
+        FeasibleRange.Of(BuilderFor(design, target, firm: false, cancel), design.ToolsFor(target), parameter, relaxation);
 
-    /// <param name="carried">Whether a fixed parameter set at home is hard in another format, or only wished for.</param>
-    internal static ProblemBuilder BuilderFor(Design design, Target target, bool carried, CancellationToken cancel, (string Parameter, Wish Wish)? wish = null, (string Piece, Length Length)? led = null)
+    /// <param name="firm">Whether what was set by hand on the tools in use is exactly that; otherwise the nearest to it will do.</param>
+    internal static ProblemBuilder BuilderFor(Design design, Target target, bool firm, CancellationToken cancel, (string Parameter, Wish Wish)? wish = null, (string Piece, Length Length)? led = null)
     {
         var construction = design.Construction;
         var tools = design.ToolsFor(target);
-        var pins = new Dictionary<string, Length>();
+        var pins = new Dictionary<string, Length>(design.Locks);
         var wishes = new Dictionary<string, Wish>();
-        var fromHome = new HashSet<string>();
+        var asked = new Dictionary<string, Length>();
         var atHome = target.Key == design.Home.Key;
+        var adjusted = design.Adjustments.GetValueOrDefault(target.Key);
+        ProblemBuilder Bare(Target where) => new(construction, where, tools, design.Papers, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
         ProblemBuilder? bare = null, bareHome = null;
-        foreach (var (name, value) in design.Pins)
+        foreach (var (name, hand) in design.SetsFor(target).Where(s => !design.Locks.ContainsKey(s.Key)))
         {
-            var parameter = ParameterOf(construction, name);
-            if (atHome || (parameter.OnConversion == OnConversion.Fixed && carried))
-            {
-                pins[name] = value;
-                if (!atHome)
-                {
-                    fromHome.Add(name);
-                }
+            var parameter = construction.Parameters.First(p => p.Id == name);
+            var here = atHome || adjusted?.ContainsKey(name) == true;
 
-                continue;
+            // A proportional parameter keeps its relation to the ideal; a fixed one, or one set for this format, its size.
+            Rational Scaled()
+            {
+                bare ??= Bare(target);
+                bareHome ??= Bare(design.Home);
+                var home = bareHome.At(parameter.Ideal);
+                return home.IsZero ? hand.Value.Units : new Rational((bare.At(parameter.Ideal) / home * hand.Value.Units).Nearest());
             }
 
-            if (parameter.OnConversion == OnConversion.Fixed)
+            var scales = !here && parameter.OnConversion == OnConversion.Proportional;
+            var value = scales ? Scaled() : hand.Value.Units;
+            asked[name] = new Length(value.Nearest());
+
+            // Nothing is on every tool, and what may be nothing though its limits forbid it is that where a person says so.
+            if ((parameter.ZeroByHand is not null && value.IsZero) || (firm && !scales && hand.Tools == tools.Id))
             {
-                wishes[name] = Wish.FromHome(value.Units, scaled: false);
-                continue;
+                pins[name] = asked[name];
             }
-
-            // A proportional parameter keeps its relation to the ideal, so what was set by hand is a wish here, not a pin.
-            bare ??= new ProblemBuilder(construction, target, tools, design.Papers, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
-            bareHome ??= new ProblemBuilder(construction, design.Home, tools, design.Papers, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
-            var here = bare.At(parameter.Ideal);
-            var home = bareHome.At(parameter.Ideal);
-            wishes[name] = Wish.FromHome(home.IsZero ? value.Units : new Rational((here / home * value.Units).Nearest()), scaled: !home.IsZero);
-        }
-
-        foreach (var (name, value) in design.Adjustments.GetValueOrDefault(target.Key) ?? new Dictionary<string, Length>())
-        {
-            ParameterOf(construction, name);
-            pins[name] = value;
-            wishes.Remove(name);
-            fromHome.Remove(name);
+            else
+            {
+                wishes[name] = Wish.OfHand(value, here, scales);
+            }
         }
 
         if (wish is var (wished, rest))
@@ -174,36 +138,8 @@ public static class Sizer
             wishes[wished] = rest;
         }
 
-        var builder = new ProblemBuilder(construction, target, tools, design.Papers, design.Priority, design.Prefer, pins, wishes) { Carried = fromHome, Led = led, Cancel = cancel };
-        foreach (var (name, value) in pins)
-        {
-            var parameter = ParameterOf(construction, name);
-            // A limit that hangs on another parameter is a conflict between the two, not a mistake in one.
-            var (min, max) = builder.LimitsOf(parameter);
-            if ((value < min || value > max) && !(value == Length.Zero && parameter.ZeroByHand is not null) && !fromHome.Contains(name))
-            {
-                throw OutsideLimits(builder, tools, parameter, value, min, max);
-            }
-        }
-
-        return builder;
+        return new ProblemBuilder(construction, target, tools, design.Papers, design.Priority, design.Prefer, pins, wishes) { Locked = design.Locks.Keys.ToHashSet(), Asked = asked, Led = led, Cancel = cancel };
     }
-
-    private static InputProblemException OutsideLimits(ProblemBuilder builder, ToolSet tools, Parameter parameter, Length value, Length min, Length max)
-    {
-        var unit = tools.System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre;
-        var because = value < min ? parameter.Min.Where(l => l.OnFormatOnly).MaxBy(l => builder.At(l.Value))! : parameter.Max.Where(l => l.OnFormatOnly).MinBy(l => builder.At(l.Value))!;
-
-        // The range is told in marks that lie inside it, so that what is read here is also accepted.
-        var mark = Pair.Of(1, 32, 0.5m).For(tools.System);
-        var (from, to) = (min.Up(mark), max.Down(mark));
-        var example = $"{parameter.Id}={LengthWriter.Write(from, unit).Replace(' ', '-')}{LengthWriter.Symbol(unit)}";
-        return new InputProblemException("parameter.limit", parameter.Id, $"{LengthWriter.WithUnit(value, unit)} is outside its limits here: {because.Because}", $"{LengthWriter.Write(from, unit)} to {LengthWriter.WithUnit(to, unit)}, for example {example}");
-    }
-
-    private static Parameter ParameterOf(Construction construction, string name) =>
-        construction.Parameters.FirstOrDefault(p => p.Id == name)
-        ?? throw new InputProblemException("parameter.unknown", name, $"{construction.Id} has no parameter “{name}”", construction.WhatCanBeSet);
 
     private static Figures Assemble(Design design, Target target, ProblemBuilder builder, Problem problem, Solution solution, Relaxation relaxation)
     {
@@ -216,6 +152,19 @@ public static class Sizer
         }
 
         var explainer = new Explainer(construction, target, tools, builder, values);
+        SizedParameter Sized(Parameter parameter)
+        {
+            var (exact, isSet) = (values[Symbol.Parameter(parameter.Id)], builder.Asked.TryGetValue(parameter.Id, out var asked));
+            var hold = builder.Locked.Contains(parameter.Id) ? Hold.Locked : isSet ? Hold.Set : Hold.Free;
+            var limit = hold switch
+            {
+                Hold.Locked => ProblemBuilder.Past(parameter, exact, explainer.Value),
+                Hold.Set when asked.Units != exact => ProblemBuilder.Past(parameter, asked.Units, explainer.Value),
+                _ => null,
+            };
+            return new SizedParameter(parameter, new Length(exact.Nearest()), new Length(builder.Ideals[parameter.Id].Nearest()), hold) { Asked = isSet ? asked : null, Past = limit };
+        }
+
         var sizer = new PieceSizer(explainer, tools, design.Prefer, relaxation);
         return new Figures
         {
@@ -229,7 +178,7 @@ public static class Sizer
             Effort = solution.Effort,
             Width = new Length(values[Symbol.Width].Nearest()),
             Height = new Length(values[Symbol.Height].Nearest()),
-            Parameters = [.. construction.Parameters.Select(p => new SizedParameter(p, new Length(values[Symbol.Parameter(p.Id)].Nearest()), new Length(builder.Ideals[p.Id].Nearest()), builder.Pins.ContainsKey(p.Id)))],
+            Parameters = [.. construction.Parameters.Select(Sized)],
             Pieces = [.. construction.Pieces.Select(p => sizer.Size(p, whole: builder.Led is var (led, _) && led == p.Id))],
             Evaluator = explainer.Value,
             ExactIdeal = symbol => symbol.Kind == SymbolKind.Allowance ? builder.Known(symbol) : builder.Ideals[symbol.Id],

@@ -12,10 +12,10 @@ internal static class WholeSheet
     /// The same design with a piece as long as a side of the everyday sheet, the shortest that does; null where no panel can
     /// take the rest within its limits without a smaller card.
     /// </summary>
-    public static Figures? Use(Figures sized, bool carried, CancellationToken cancel)
+    public static Figures? Use(Figures sized, bool firm, CancellationToken cancel)
     {
         var sheet = sized.Design.Inventory.EverydaySheet(sized.Tools.System);
-        foreach (var parameter in sized.Parameters.Where(p => p.Parameter.Absorbs is not null && !p.Pinned))
+        foreach (var parameter in sized.Parameters.Where(p => p.Parameter.Absorbs is not null && !p.ByHand))
         {
             var piece = sized.Pieces.First(p => p.Piece.Id == parameter.Parameter.Absorbs);
             foreach (var length in new[] { sheet.Width, sheet.Height }.Order().Where(l => l >= piece.Along.Value))
@@ -27,7 +27,7 @@ internal static class WholeSheet
                 }
 
                 var wish = new Wish((parameter.Value + left).Units, Words.Of($"what is left of the sheet's {length}, so that it need not be cut to length"));
-                var builder = Sizer.BuilderFor(sized.Design, sized.Target, carried, cancel, (parameter.Parameter.Id, wish), (piece.Piece.Id, length));
+                var builder = Sizer.BuilderFor(sized.Design, sized.Target, firm, cancel, (parameter.Parameter.Id, wish), (piece.Piece.Id, length));
                 try
                 {
                     if (Sizer.Solved(sized.Design, sized.Target, builder, sized.Relaxation) is { } whole && whole.Width == sized.Width && whole.Height == sized.Height)

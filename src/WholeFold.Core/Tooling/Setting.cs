@@ -47,6 +47,9 @@ public enum SetBy
     /// <summary>With knife and metal rule, where the trimmer does not reach.</summary>
     Knife,
 
+    /// <summary>Not cut at all: a die, a bought blank or a piece that is there has this size.</summary>
+    Given,
+
     /// <summary>By a machine, to the unit.</summary>
     Machine,
 }
@@ -219,6 +222,16 @@ public abstract record Setting(Length At, Lay Lay = Lay.AsItLies)
         public override Words Text => Words.Of($"the whole sheet");
 
         protected override Words Where => Words.Of($"the sheet's own side, which need not be cut");
+    }
+
+    /// <summary>As it is there already: the size of a die, of a bought blank, of a piece cut before.</summary>
+    public sealed record AsGiven(Length At) : Setting(At)
+    {
+        public override SetBy How => SetBy.Given;
+
+        public override Words Text => Words.Of($"as it is given");
+
+        protected override Words Where => Words.Of($"as it is given, by a die or a piece that is there");
     }
 
     /// <summary>By a machine, to the unit.</summary>

@@ -51,6 +51,32 @@ public sealed record ToolSet
     /// <summary>Figures that a person need not count small marks for: eighths of an inch, whole millimetres.</summary>
     public IReadOnlyList<Length> PlainMarks => CutMarks.Count > 1 ? [Plain.Imperial, Plain.Metric] : [Plain.For(System)];
 
+    /// <summary>How fine the mark is that a free cut lies on: 0 for a half inch or a centimetre, and one more for each step finer.</summary>
+    public int FinenessOf(Length at)
+    {
+        var marks = CoarseMarks;
+        for (var i = 0; i < marks.Count; i++)
+        {
+            foreach (var mark in marks[i])
+            {
+                if (at.IsOn(mark))
+                {
+                    return i;
+                }
+            }
+        }
+
+        return marks.Count;
+    }
+
+    /// <summary>Marks that a free cut goes to where one is near, the coarsest first; those of both systems where the trimmer has both.</summary>
+    public IReadOnlyList<Length[]> CoarseMarks => CutMarks.Count > 1 ? Both : System == UnitSystem.Imperial ? Inches : Metric;
+
+    private static readonly Pair[] Coarse = [Pair.Of(1, 2, 10m), Pair.Of(1, 4, 5m), Pair.Of(1, 8, 1m)];
+    private static readonly Length[][] Inches = [.. Coarse.Select(m => new[] { m.Imperial })];
+    private static readonly Length[][] Metric = [.. Coarse.Select(m => new[] { m.Metric })];
+    private static readonly Length[][] Both = [.. Coarse.Select(m => new[] { m.Imperial, m.Metric })];
+
     /// <summary>The finest marks of a ruler that a person can score by.</summary>
     public static Pair FinestRuler { get; } = Pair.Of(1, 32, 0.5m);
 

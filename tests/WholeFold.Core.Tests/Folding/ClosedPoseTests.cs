@@ -94,7 +94,7 @@ public class ClosedPoseTests
             var parameter = free.Figures.Parameters[random.Next(free.Figures.Parameters.Count)].Parameter;
             var range = Sizer.RangeOf(read.Design, read.Target, parameter.Id, Relaxation.None)!;
             var value = range.Stops.Count > 0 ? range.Stops[random.Next(range.Stops.Count)] : random.Next(2) == 0 ? range.Min : range.Max;
-            var sized = Card.Of(read.Design with { Pins = new Dictionary<string, Length> { [parameter.Id] = value } }, read.Target);
+            var sized = Card.Of(read.Design.Adjusted(read.Target, parameter.Id, value), read.Target);
             closed++;
             Assert.True(sized.Closed.Misses.Count == 0, $"{spec.Named()} with {parameter.Id} {value}: {string.Join(' ', sized.Closed.Misses)}");
             Assert.True(sized.Construction.MayGrow || (sized.Closed.Width <= sized.Target.Width && sized.Closed.Height <= sized.Target.Height), $"{spec.Named()} with {parameter.Id} {value}: closed {sized.Closed.Width} × {sized.Closed.Height}");

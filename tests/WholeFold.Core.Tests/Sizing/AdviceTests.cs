@@ -27,7 +27,7 @@ public class AdviceTests
             var free = new DesignSpec { Construction = family.Id, Format = "5x7", Tools = Boards[random.Next(Boards.Length)], Set = Support.Written(choices) };
             var parameters = Support.Reader.Read(free).Design.Construction.Parameters;
             var pins = parameters.Where(_ => random.Next(3) > 0).ToDictionary(p => p.Id, _ => Length.In(random.Next(4, 60), 16).Millimetres.ToString(System.Globalization.CultureInfo.InvariantCulture) + "mm");
-            var spec = free with { Set = Support.Written(choices.Concat(pins)) };
+            var spec = free with { Lock = pins };
             if (pins.Count == 0 || IsPossible(spec, []) != false)
             {
                 continue;
@@ -93,7 +93,7 @@ public class AdviceTests
                     Assert.True(curve.Points.Count > 1);
                     foreach (var point in curve.Points)
                     {
-                        var there = Card.Of(read.Design with { Pins = new Dictionary<string, Length>(read.Design.Pins) { [curve.Tradeoff.Parameter] = point.Parameter } }, read.Target);
+                        var there = Card.Of(read.Design.Adjusted(read.Target, curve.Tradeoff.Parameter, point.Parameter), read.Target);
                         Assert.Equal((point.One, point.Other, point.OffGroove), (there.Figures.ValueOf(curve.Tradeoff.One), there.Figures.ValueOf(curve.Tradeoff.Other), there.Figures.Cost.OffGroove));
                         Assert.DoesNotContain(curve.Points, q => q != point && q.One >= point.One && q.Other >= point.Other && q.OffGroove <= point.OffGroove && q.Under <= point.Under);
                     }

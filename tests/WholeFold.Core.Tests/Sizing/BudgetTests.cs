@@ -66,7 +66,7 @@ public class BudgetTests
     {
         // Of a problem with next to no budget nothing is known; a proven one is told as a conflict.
         var read = Support.Reader.Read(Support.Spec("tier-scene", "5x7"));
-        var builder = Sizer.BuilderFor(read.Design, read.Target, carried: false, TestContext.Current.CancellationToken);
+        var builder = Sizer.BuilderFor(read.Design, read.Target, firm: false, TestContext.Current.CancellationToken);
         Assert.Throws<UndecidedException>(() => Search.Solve(builder.Build(Relaxation.None) with { Effort = 3 }));
         var stuck = Attempt.Of(Support.Reader.Read(Support.Spec("winged-lock-gatefold", "5x5", "centre=3/4", "pad=5/8")).Design, read.Target with { Format = read.Target.Format });
         Assert.DoesNotContain(stuck.Conflicts, c => c.Id == "search:given-up");

@@ -1,7 +1,6 @@
 using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
-using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
@@ -15,39 +14,16 @@ namespace WholeFold.Core.Tests.Sizing;
 public class ConflictTests
 {
     [Fact]
-    public void Pins_that_cannot_hold_together_are_named()
+    public void Locks_that_cannot_hold_together_are_named()
     {
-        var none = Assert.Throws<NoFiguresException>(() => Support.Size(Support.Spec("winged-lock-gatefold", "5x5", "centre=3/4", "pad=5/8")));
+        var none = Assert.Throws<NoFiguresException>(() => Support.Size(Support.Spec("winged-lock-gatefold", "5x5") with { Lock = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } }));
         Assert.Contains(none.Conflicts, c => c.Id == "pin:pad");
         Assert.Contains(none.Conflicts, c => c.Id == "pin:centre");
         Assert.Contains("wing would be too narrow", none.Text.Write(DisplayUnit.Inch), StringComparison.Ordinal);
     }
 
     [Fact]
-    public void A_pin_outside_its_limits_says_what_is_accepted_and_that_is_accepted()
-    {
-        foreach (var (construction, format, parameter, value) in new[] { ("winged-lock-gatefold", "5x7", "centre", "2in"), ("winged-lock-gatefold", "a6-iso", "centre", "10mm"), ("gatefold", "5x7", "relief", "1/4in"), ("tier-scene", "5x7", "depth", "4in"), ("plain-fold", "5x7", "frontShort", "3in") })
-        {
-            var problem = Assert.Throws<InputProblemException>(() => Support.Size(Support.Spec(construction, format, $"{parameter}={value}")));
-            Assert.Equal("parameter.limit", problem.Code);
-            Assert.Equal(parameter, problem.Field);
-            var example = problem.Accepted.Split("for example ")[1];
-            Support.Size(Support.Spec(construction, format, example));
-        }
-    }
-
-    [Fact]
-    public void A_pin_that_no_mark_can_hold_is_refused_and_a_value_that_one_can_is_not()
-    {
-        // 17 mm for the centre puts the doors' creases between the 32nds of an inch.
-        var none = Assert.Throws<NoFiguresException>(() => Support.Size(Support.Spec("winged-lock-gatefold", "5x7", "centre=21mm")));
-        Assert.Contains(none.Conflicts, c => c.Id == "pin:centre");
-        Assert.Contains(none.Conflicts, c => c.Id == "marks:scores");
-        Support.Size(Support.Spec("winged-lock-gatefold", "5x7", "centre=21mm") with { Tools = "machine" });
-    }
-
-    [Fact]
-    public void A_fixed_pin_from_home_is_kept_where_it_can_be_set_and_else_put_on_the_nearest_mark()
+    public void A_fixed_figure_from_home_is_kept_where_it_can_be_set_and_else_put_on_the_nearest_mark()
     {
         var spec = Support.Spec("plain-fold", "dl", "frontShort=20mm");
         Assert.Equal(Length.Mm(20), Support.Size(spec with { Target = "a6-iso" }).Parameters[0].Value);

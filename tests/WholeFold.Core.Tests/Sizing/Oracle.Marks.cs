@@ -42,6 +42,18 @@ internal sealed partial class Oracle
         return EqualTo(rest);
     }
 
+    /// <summary>0 on a half inch or a centimetre, and one more for each of a quarter and an eighth, 5 mm and 1 mm, that it is not on.</summary>
+    private LinearExpr Fineness(LinearExpr value)
+    {
+        int[] marks = _tools.System == UnitSystem.Imperial ? [4064, 2032, 1016] : [3200, 1600, 320];
+        return LinearExpr.Sum(marks.Select(mark =>
+        {
+            var rest = _model.NewIntVar(0, mark - 1, "");
+            _model.AddModuloEquality(rest, value + (1000 * mark), mark);
+            return 1 - EqualTo(rest);
+        }));
+    }
+
     private BoolVar OnGroove(LinearExpr at, long step)
     {
         // Shifted up so that the solver's remainder is never that of a negative number.

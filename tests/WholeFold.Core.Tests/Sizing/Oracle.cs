@@ -93,6 +93,11 @@ internal sealed partial class Oracle
             AtLeastZero(requirement.AtLeastZero);
         }
 
+        var led = construction.Pieces.SelectMany(p => p.Panels.SkipLast(1).Select(q => q.Extent).Concat(p.Lines.SelectMany(l => new[] { l.From.X, l.From.Y })))
+            .SelectMany(at => at.Terms.Keys).Select(s => s.Id).ToHashSet();
+        bool IsFree(Affine cut) => cut.Terms.Keys.Where(s => s.Kind == SymbolKind.Parameter && construction.Parameters.Any(p => p.Id == s.Id && !p.Held)).ToList() is { Count: > 0 } moves
+            && moves.All(s => !led.Contains(s.Id));
+        var fineness = new List<LinearExpr>();
         var off = new List<LinearExpr>();
         var turns = new List<LinearExpr>();
         var settings = new List<LinearExpr>();
@@ -111,12 +116,18 @@ internal sealed partial class Oracle
             foreach (var line in pencilled.Where(l => !l.IsZero).DistinctBy(l => l.ToString()))
             {
                 var edge = OnMarks(line, cut);
+                if (IsFree(line))
+                {
+                    fineness.Add(Fineness(edge));
+                }
+
                 if (noSixteenths)
                 {
                     _sixteenths.Add(1 - Plain(edge));
                 }
             }
 
+            fineness.AddRange(new[] { (Cut: piece.Panels.Aggregate(Affine.Zero, (sum, p) => sum + p.Extent), At: width), (Cut: piece.Across, At: across) }.Where(c => IsFree(c.Cut)).Select(c => Fineness(c.At)));
             if (noSixteenths)
             {
                 _sixteenths.Add(1 - Plain(width));
@@ -130,19 +141,29 @@ internal sealed partial class Oracle
         }
 
         var distance = new List<LinearExpr>();
+        var discomfort = new List<LinearExpr>();
         foreach (var parameter in construction.Parameters.Where(p => !p.Held))
         {
             var ideal = _ideals[parameter.Id];
-            var band = Math.Max((ideal * new Rational(15, 100)).Nearest(), slack);
+            var band = Math.Max((ideal * new Rational(15, 100)).Nearest(), tools.GrooveRows[0].Step.Units / 2);
             var weight = Math.Max(1, 10_000_000 / (band * ideal.Denominator));
             var away = _model.NewIntVar(0, 1_000_000_000_000, "");
             _model.AddAbsEquality(away, (_fineVars[parameter.Id] * (_fine * ideal.Denominator)) - ideal.Numerator);
             distance.Add(away * weight);
+
+            // What no score hangs on may go a sixteenth, or a millimetre, to a coarser mark; everything else as far as is comfortable.
+            var free = !led.Contains(parameter.Id);
+            var past = _model.NewIntVar(0, 1_000_000_000_000, "");
+            _model.AddMaxEquality(past, [LinearExpr.Constant(0), away - ((free ? tools.System == UnitSystem.Imperial ? 508 : 320 : band) * ideal.Denominator)]);
+            var beyond = _model.NewIntVar(0, 1_000_000_000_000, "");
+            _model.AddDivisionEquality(beyond, past + (ideal.Denominator - 1), LinearExpr.Constant(ideal.Denominator));
+            discomfort.Add(beyond);
         }
 
         var (s, o, d) = (LinearExpr.Sum(shortfall), LinearExpr.Sum(off), LinearExpr.Sum(distance));
         var f = _sixteenths.Count > 0 ? LinearExpr.Sum(_sixteenths) : LinearExpr.Constant(0);
-        LinearExpr[] first = order.Priority switch { Priority.Board => [o, s, f, d], Priority.Proportions => [s, d, o, f], _ => [s, o, f, d] };
+        var (c, g) = (LinearExpr.Sum(discomfort), LinearExpr.Sum(fineness));
+        LinearExpr[] first = order.Priority switch { Priority.Board => [c, o, s, f, g, d], Priority.Proportions => [s, c, d, o, f], _ => [s, c, o, f, g, d] };
         LinearExpr[] last = [LinearExpr.Sum(turns), LinearExpr.Sum(settings)];
         _cost = [.. first, .. order.StopsFirst ? last.Reverse() : last];
     }
@@ -152,9 +173,9 @@ internal sealed partial class Oracle
     {
         long[] first = order.Priority switch
         {
-            Priority.Board => [c.OffGroove, c.Shortfall, c.Sixteenths, c.Distance],
-            Priority.Proportions => [c.Shortfall, c.Distance, c.OffGroove, c.Sixteenths],
-            _ => [c.Shortfall, c.OffGroove, c.Sixteenths, c.Distance],
+            Priority.Board => [c.Discomfort, c.OffGroove, c.Shortfall, c.Sixteenths, c.Fineness, c.Distance],
+            Priority.Proportions => [c.Shortfall, c.Discomfort, c.Distance, c.OffGroove, c.Sixteenths],
+            _ => [c.Shortfall, c.Discomfort, c.OffGroove, c.Sixteenths, c.Fineness, c.Distance],
         };
         return order.StopsFirst ? [.. first, c.Settings, c.Turns] : [.. first, c.Turns, c.Settings];
     }

@@ -111,8 +111,8 @@ public class WorkedExamples
     [Fact]
     public void A_position_that_no_groove_holds_as_it_lies_is_reached_by_turning_the_piece_round()
     {
-        // 19.3 cm long: the second score at 14.8 lies off the 5 mm grooves, 4.5 from the other end.
-        var sized = Size(Spec("tier-scene", "a6-iso", "tiers=3") with { Turn = true });
+        // 17.8 cm long: the second score at 14.8 lies off the 5 mm grooves, 3 from the other end.
+        var sized = Size(Spec("tier-scene", "a6-iso", "tiers=2") with { Turn = true });
         var second = sized.Piece("base").Scores[1].Figure;
         Assert.Equal(Core.Tooling.SetBy.Turned, second.Setting.How);
         Assert.Equal(sized.Piece("base").Width.Value - second.Value, second.Setting.At);

@@ -580,7 +580,7 @@ export interface components {
             value: string;
             /** @description home, or the key of a format; the one that the design is being made in where null. */
             for?: null | string;
-            /** @description The tools it was set with; those of the design where null. */
+            /** @description The tools it was set with; those in use for that format where null. */
             tools?: null | string;
         };
         /** @description The unit that figures are read and typed in, and whether the other system stands beside. */
@@ -820,7 +820,7 @@ export interface components {
             meaning: string;
             value: components["schemas"]["Figure"];
             ideal: components["schemas"]["Figure"];
-            pinned: boolean;
+            hold: string;
             least: string;
             most: string;
         };

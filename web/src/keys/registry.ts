@@ -17,6 +17,7 @@ export const registry = {
   redo: { keys: ["mod+shift+Z", "mod+Y"], shown: ["Ctrl", "Shift", "Z"], does: "redo" },
   tab: { keys: [], shown: ["Tab"], does: "to the next control; Enter opens a figure's reasons" },
   slide: { keys: [], shown: ["←", "→"], does: "on a slider: the next figure that can be set" },
+  lock: { keys: [], shown: ["K"], does: "on a slider: keep that figure exactly, or let it move again" },
   theme: { keys: ["D"], shown: ["D"], does: "daylight or lamplight" },
   sheet: { keys: ["P"], shown: ["P"], does: "the figure sheet, to print" },
   bench: { keys: ["E"], shown: ["E"], does: "the bench: every figure of this design" },

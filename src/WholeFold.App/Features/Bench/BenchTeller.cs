@@ -6,6 +6,7 @@ using WholeFold.Core.Exchange;
 using WholeFold.Core.Folding;
 using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
+using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
@@ -51,7 +52,7 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
             Rule = PieceTeller.RuleOf(tools),
             Pieces = card is null ? [] : [.. card.Pieces.Select(p => _tell.Piece(card, p))],
             Ledger = card is null ? [] : Ledger(card, compared ?? home.Card, compared),
-            Parameters = card is null ? SetByHand() : [.. card.Figures.Parameters.Select(p => Parameter(p.Parameter, p.Value, p.Ideal, p.Pinned))],
+            Parameters = card is null ? SetByHand() : [.. card.Figures.Parameters.Select(p => Parameter(p.Parameter, p.Value, p.Ideal, p.Hold))],
             Choices = [.. _design.Family.Choices.Select(c => new ChoiceView(c.Id, c.Name, c.Meaning, _design.Construction.Choices[c.Id], c.Options))],
             Preferences = [.. Preferences.All.Select(p => new PreferenceView(p.Id, p.Name, p.Has(_design.Prefer)))],
             Checks = card is null ? [] : [.. card.Checks.Select(_tell.Check)],
@@ -228,14 +229,14 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
         return new ComparedView(text, [.. changes.Where(c => c.Now is null).Select(c => c.Id.ToString())]);
     }
 
-    private ParameterView Parameter(Parameter parameter, Length value, Length ideal, bool pinned) => new()
+    private ParameterView Parameter(Parameter parameter, Length value, Length ideal, Hold hold) => new()
     {
         Id = parameter.Id,
         Name = parameter.Name,
         Meaning = parameter.Meaning,
         Value = _tell.Figure(value),
         Ideal = _tell.Figure(ideal),
-        Pinned = pinned,
+        Hold = SizedJson.Name(hold),
         Least = parameter.Least,
         Most = parameter.Most,
     };
@@ -243,13 +244,13 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
     /// <summary>Where there are no figures, what is set by hand is still shown, so that it can be let go.</summary>
     private List<ParameterView> SetByHand()
     {
-        var set = new Dictionary<string, Length>(_design.Pins);
-        foreach (var (name, value) in _design.Adjustments.GetValueOrDefault(_target.Key) ?? new Dictionary<string, Length>())
+        var set = _design.SetsFor(_target).ToDictionary(s => s.Key, s => s.Value.Value);
+        foreach (var (name, value) in _design.Locks)
         {
             set[name] = value;
         }
 
-        return [.. _design.Construction.Parameters.Where(p => set.ContainsKey(p.Id)).Select(p => Parameter(p, set[p.Id], set[p.Id], true))];
+        return [.. _design.Construction.Parameters.Where(p => set.ContainsKey(p.Id)).Select(p => Parameter(p, set[p.Id], set[p.Id], _design.Locks.ContainsKey(p.Id) ? Hold.Locked : Hold.Set))];
     }
 
     private static Words Gives(Figures? figures)

@@ -163,7 +163,8 @@ public sealed record ParameterView
 
     public required Figure Ideal { get; init; }
 
-    public required bool Pinned { get; init; }
+    /// <summary>free, set or locked.</summary>
+    public required string Hold { get; init; }
 
     /// <summary>What less of it gives, for the end of a slider; <see cref="Most"/> what more.</summary>
     public required string Least { get; init; }

@@ -125,8 +125,7 @@ internal static class DesignEndpoints
         }
 
         // One that has no figures is kept all the same: the person is told on the bench what conflicts, and frees it there.
-        var read = reader.Read(state);
-        Sizer.Examine(read.Design, read.Target);
+        reader.Read(state);
         return state with { Name = name, WholeFold = DesignSpec.Newest };
     }
 

@@ -45,23 +45,10 @@ internal static class SheetEndpoints
                 Set(inches, DisplayUnit.Inch), Set(metric, DisplayUnit.Centimetre));
         }
 
-        var notes = new List<Words>();
-        foreach (var (unit, column) in new[] { ("inches", sheet.Inches), ("centimetres", sheet.Centimetres) })
-        {
-            if (column is null)
-            {
-                notes.Add(Words.Of($"No figures in {unit} can be set for this design."));
-            }
-            else if (column.OwnSizing)
-            {
-                notes.Add(Words.Of($"The {unit} are sized for {column.Settled.Figures.Tools.Name}: rounded, {column.Contradictions[0].Text.Write(column.Unit)}."));
-            }
-        }
-
         return new SheetView(
             desk.Spec.Name, desk.Design.Family.Name, tell.Say(tell.NameAndSize(desk.Target)), card.Figures.Tools.Name, Teller.Stock(desk.Design),
             tell.Closed(card).Text,
             [.. SheetSections.Of(sheet, card).Select(s => new SheetSection(s.Title, s.Detail, [.. s.Rows.Select(Row)]))],
-            [.. notes.Concat(card.Checks.Select(c => c.Text)).Select(tell.Say)]);
+            [.. sheet.Notes(card).Concat(card.Checks.Select(c => c.Text)).Select(tell.Say)]);
     }
 }

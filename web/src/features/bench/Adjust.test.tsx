@@ -5,23 +5,23 @@ import { queries } from "../../api/queries";
 import { desk, fig, figure, say, shown } from "../../test/views";
 import { Adjust } from "./Adjust";
 
-const relief = (pinned: boolean) => ({
+const relief = (hold: string) => ({
   id: "relief",
   name: "relief",
   meaning: "how far the doors stand apart",
   value: figure(fig("", 1, 16), 2),
   ideal: figure(fig("", 1, 16), 2),
-  pinned,
+  hold,
   least: "doors closer",
   most: "doors freer",
 });
-const view = (pinned = false) => ({ unit: "in", stuck: null, choices: [], parameters: [relief(pinned)] }) as unknown as BenchView;
+const view = (hold = "free") => ({ unit: "in", stuck: null, choices: [], parameters: [relief(hold)] }) as unknown as BenchView;
 const stops = [figure(fig("", 1, 32), 1), figure(fig("", 1, 16), 2), figure(fig("", 1, 8), 4)];
 
-function adjust(answers = true, pinned = false) {
-  const does = { onTry: vi.fn(), onSet: vi.fn(), onChoice: vi.fn(), onPriority: vi.fn() };
+function adjust(answers = true, hold = "free") {
+  const does = { onTry: vi.fn(), onSet: vi.fn(), onLock: vi.fn(), onChoice: vi.fn(), onPriority: vi.fn() };
   shown(
-    <Adjust view={view(pinned)} desk={desk} curves={null} {...does} />,
+    <Adjust view={view(hold)} desk={desk} curves={null} {...does} />,
     answers
       ? [
           [queries.ranges(desk).queryKey, [{ parameter: "relief", min: stops[0], max: stops[2], stops }]],
@@ -55,22 +55,40 @@ describe("a slider", () => {
     expect(does.onSet.mock.calls.every(([, value]) => value === "4 mm")).toBe(true);
   });
   it("is not there before its stops are known, and the figure is", () => {
-    adjust(false, true);
+    adjust(false, "set");
     expect(screen.queryByRole("slider")).toBeNull();
     expect(screen.getByText("set by you")).toBeTruthy();
   });
   it("is let go in one click where it was set by hand", () => {
-    const does = adjust(true, true);
+    const does = adjust(true, "set");
     fireEvent.click(screen.getByRole("button", { name: "let go" }));
     expect(does.onSet).toHaveBeenCalledWith("relief", null);
+  });
+});
+
+describe("a lock", () => {
+  it("is put on at the value there is, by its button or K on the slider", () => {
+    const does = adjust();
+    fireEvent.click(screen.getByRole("button", { name: "lock" }));
+    fireEvent.keyDown(screen.getByRole("slider", { name: /relief/ }), { key: "K" });
+    expect(does.onLock.mock.calls).toEqual([
+      ["relief", "2 mm"],
+      ["relief", "2 mm"],
+    ]);
+  });
+  it("shows that it is on, and is taken off", () => {
+    const does = adjust(true, "locked");
+    fireEvent.click(screen.getByRole("button", { name: "locked", pressed: true }));
+    expect(does.onLock).toHaveBeenCalledWith("relief", null);
+    expect(screen.queryByRole("button", { name: "let go" })).toBeNull();
   });
 });
 
 describe("which wish comes first", () => {
   it("says what each gives, or that it is the same, and is picked", () => {
     const does = adjust();
-    expect(screen.getByRole("button", { pressed: true }).textContent).toBe("keep the formatfull size");
-    const other = screen.getByRole("button", { pressed: false });
+    expect(screen.getByRole("button", { pressed: true, name: /keep the format/ }).textContent).toBe("keep the formatfull size");
+    const other = screen.getByRole("button", { pressed: false, name: /grooves/ });
     expect(other.textContent).toBe("keep to the groovesthe same figures");
     fireEvent.click(other);
     expect(does.onPriority).toHaveBeenCalledWith("grooves", "keep to the grooves");

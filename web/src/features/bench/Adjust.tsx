@@ -15,6 +15,7 @@ export function Adjust({
   desk,
   onTry,
   onSet,
+  onLock,
   onChoice,
   onPriority,
   curves,
@@ -23,6 +24,7 @@ export function Adjust({
   desk: Desk | undefined;
   onTry: (parameter: string, value: string) => void;
   onSet: (parameter: string, value: string | null) => void;
+  onLock: (parameter: string, value: string | null) => void;
   onChoice: (choice: string, value: string) => void;
   onPriority: (priority: string, name: string) => void;
   curves: ReactNode;
@@ -55,6 +57,7 @@ export function Adjust({
           compact={view.parameters.length > 2}
           onTry={onTry}
           onSet={onSet}
+          onLock={onLock}
         />
       ))}
       <fieldset className={s.priorities}>
@@ -77,6 +80,7 @@ function Trade({
   compact,
   onTry,
   onSet,
+  onLock,
 }: {
   parameter: ParameterView;
   /** What it can be set to; not known yet where it is not given. */
@@ -85,7 +89,10 @@ function Trade({
   compact: boolean;
   onTry: (parameter: string, value: string) => void;
   onSet: (parameter: string, value: string | null) => void;
+  onLock: (parameter: string, value: string | null) => void;
 }) {
+  const locked = parameter.hold === "locked";
+  const turnLock = () => onLock(parameter.id, locked ? null : parameter.value.exact);
   const stops = range?.stops ?? [];
   const here = stops.reduce(
     (best, stop, i) =>
@@ -99,7 +106,15 @@ function Trade({
   const at = moving ?? here;
   const label = `trade-${parameter.id}`;
   return (
-    <div className={`${s.trade} ${compact ? s.compact : ""}`}>
+    // biome-ignore lint/a11y/noStaticElementInteractions: the key is heard from the slider and the buttons in it
+    <div
+      className={`${s.trade} ${compact ? s.compact : ""}`}
+      onKeyDown={(e) => {
+        if (e.key.toLowerCase() === "k" && !e.ctrlKey && !e.metaKey && !e.altKey) {
+          turnLock();
+        }
+      }}
+    >
       <div className={s.head}>
         <span id={label} title={parameter.meaning}>
           {parameter.name}
@@ -114,11 +129,27 @@ function Trade({
             </>
           ) : stops.length === 1 ? (
             "only this can be set"
-          ) : parameter.pinned ? (
+          ) : locked ? (
+            "locked"
+          ) : parameter.hold === "set" ? (
             "set by you"
           ) : null}
         </small>
-        {parameter.pinned ? (
+        <Button
+          size="compact-xs"
+          variant={locked ? "filled" : "default"}
+          className={s.button}
+          aria-pressed={locked}
+          title={
+            locked
+              ? "kept exactly, in every format and on every board: press to let it move again"
+              : "keep it exactly, in every format and on every board: a die, a bought blank, a piece already cut"
+          }
+          onClick={turnLock}
+        >
+          {locked ? "locked" : "lock"}
+        </Button>
+        {parameter.hold === "set" ? (
           <Button size="compact-xs" variant="default" className={s.button} onClick={() => onSet(parameter.id, null)}>
             let go
           </Button>

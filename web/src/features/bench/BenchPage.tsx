@@ -15,7 +15,7 @@ import { Adjust } from "./Adjust";
 import s from "./BenchPage.module.css";
 import { Curves } from "./Curves";
 import { useDesk } from "./desk/useDesk";
-import { choose, convert, freeFigure, nextUnits, setFigure, take } from "./edits";
+import { choose, convert, freeFigure, lockFigure, nextUnits, setFigure, take, unlockFigure } from "./edits";
 import { Foot } from "./Foot";
 import { Head } from "./Head";
 import { Ledger } from "./Ledger";
@@ -144,6 +144,7 @@ export function BenchPage() {
                 view={view}
                 desk={desk.desk}
                 onTry={(parameter, value) => desk.tryOut([setFigure(parameter, value)])}
+                onLock={(parameter, value) => commit([value === null ? unlockFigure(parameter) : lockFigure(parameter, value)])}
                 onSet={(parameter, value) => commit([value === null ? freeFigure(parameter) : setFigure(parameter, value)])}
                 onChoice={(choice, option) => commit([choose(choice, option)])}
                 onPriority={(priority, name) => commitCompared([take("priority", priority)], name)}

@@ -3,6 +3,8 @@ import type { BenchView, DesignState, Edit } from "../../api/client";
 /** The edits that the bench makes. The core knows what they mean; this only names them. */
 export const setFigure = (parameter: string, value: string): Edit => ({ edit: "set", parameter, value });
 export const freeFigure = (parameter: string): Edit => ({ edit: "free", parameter });
+export const lockFigure = (parameter: string, value: string): Edit => ({ edit: "lock", parameter, value });
+export const unlockFigure = (parameter: string): Edit => ({ edit: "free", parameter, for: "lock" });
 export const choose = (choice: string, option: string): Edit => ({ edit: "choose", choice, option });
 export const convert = (format: string, turn: boolean): Edit => ({ edit: "convert", format, turn });
 export const take = (what: string, value: string | null): Edit => ({ edit: "take", what, value });

@@ -3,22 +3,23 @@ using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Sizing;
 
-namespace WholeFold.App.Features.Bench;
+namespace WholeFold.Core.Lists;
 
 /// <summary>A figure with what it is called in a list.</summary>
 /// <param name="Detail">What it is of.</param>
 /// <param name="Mark">v or m for a score, × n for a layer.</param>
-internal sealed record FigureRow(Measured Figure, string Label, string Detail, string Mark);
+public sealed record FigureRow(Measured Figure, string Label, string Detail, string Mark);
 
 /// <summary>Figures that belong together: a piece's, the layers'.</summary>
-internal sealed record FigureSection(string Id, string Title, string Detail, IReadOnlyList<FigureRow> Rows);
+public sealed record FigureSection(string Id, string Title, string Detail, IReadOnlyList<FigureRow> Rows);
 
 /// <summary>Every figure of a card as lists name them: the ledger, the figure sheet.</summary>
-internal static class FigureRows
+public static class FigureRows
 {
     /// <param name="inOrderOfSetting">Whether scores stand as they are set, or as they lie.</param>
     public static IReadOnlyList<FigureSection> Of(Card card, bool inOrderOfSetting)
     {
+        ArgumentNullException.ThrowIfNull(card);
         static string Letter(SizedScore s) => s.Crease.Fold == Fold.Valley ? "v" : "m";
         var sections = card.Pieces.Select(p => new FigureSection(p.Piece.Id, p.Piece.Name, $"{card.Design.StockOf(p.Piece.Id).Name}, cut {p.Piece.Quantity}",
         [

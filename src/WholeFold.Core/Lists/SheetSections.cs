@@ -1,18 +1,16 @@
-using WholeFold.App.Features.Bench;
 using WholeFold.Core.Cards;
-using WholeFold.Core.Inventories;
-using WholeFold.Core.Lists;
 
-namespace WholeFold.App.Features.Sheet;
+namespace WholeFold.Core.Lists;
 
 /// <summary>
 /// The rows of a sheet. A column that was sized for its own board may cut layers in other groups than the design's: what only
 /// it has follows what the design has, so that no figure is lost.
 /// </summary>
-internal static class SheetSections
+public static class SheetSections
 {
     public static IReadOnlyList<FigureSection> Of(FigureSheet sheet, Card card)
     {
+        ArgumentNullException.ThrowIfNull(sheet);
         var sections = FigureRows.Of(card, inOrderOfSetting: true).ToList();
         foreach (var other in new[] { sheet.Inches?.Settled, sheet.Centimetres?.Settled }.Where(o => o is not null && !ReferenceEquals(o, card)))
         {
