@@ -71,7 +71,7 @@ internal static class PlainText
         }
 
         Line("");
-        Line($"Closed {Both(card.Closed.Width)} × {Both(card.Closed.Height)}, {card.Thickness.Greatest.Millimetres.ToString("0.0", CultureInfo.InvariantCulture)} mm thick, {Math.Round(card.Grams).ToString(CultureInfo.InvariantCulture)} g; {(sized.Construction.GoesRound ? "goes round the card" : card.Envelope is { } e ? $"{e.Name} envelope" : "envelope to make")}");
+        Line($"Closed {Both(card.Closed.Width)} × {Both(card.Closed.Height)}, {card.Thickness.Greatest.Millimetres.ToString("0.0", CultureInfo.InvariantCulture)} mm thick, {Math.Round(card.Grams).ToString(CultureInfo.InvariantCulture)} g; {(sized.Construction.GoesRound ? "goes round the card" : card.Envelope is { } e ? $"{e.Name} envelope{(card.EnvelopeGrade == EnvelopeGrade.Snug ? ", snugly" : "")}" : "envelope to make")}");
         foreach (var check in card.Checks)
         {
             Line($"{check.Severity}: {check.Text.Write(unit)}");

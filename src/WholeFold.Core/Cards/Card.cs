@@ -21,7 +21,8 @@ public sealed class Card : ICard
     private readonly Lazy<IReadOnlyList<Body>> _bodies;
     private readonly Lazy<ClosedPose> _closed;
     private readonly Lazy<ThicknessMap> _thickness;
-    private readonly Lazy<Envelope?> _envelope;
+    private readonly Lazy<(Envelope Envelope, EnvelopeGrade Grade)?> _envelope;
+    private readonly Lazy<(Length Across, Length Along)> _need;
     private readonly Lazy<IReadOnlyList<Check>> _checks;
     private readonly Lazy<IReadOnlyDictionary<FigureRef, SafeSide>> _safe;
     private readonly Lazy<double> _grams;
@@ -34,7 +35,8 @@ public sealed class Card : ICard
         _bodies = new(() => [.. Layers.SelectMany(l => l.Bodies(Design.Adhesive))]);
         _closed = new(() => ClosedPose.Of(figures));
         _thickness = new(() => ThicknessMap.Of(figures, Closed, Bodies));
-        _envelope = new(() => figures.Construction.GoesRound ? null : Design.Inventory.EnvelopeFor(Closed.Width, Closed.Height, Thickness.Greatest, Target.Format.System));
+        _envelope = new(() => figures.Construction.GoesRound ? null : Design.Inventory.EnvelopeFor(Closed.Width, Closed.Height, Need, Target.Format.System));
+        _need = new(() => Girth.Of(Thickness, Closed));
         _checks = new(() => AllChecks.Run(this));
         _safe = new(FindSafeSides);
         _grams = new(() => Weight.Grams(figures, Bodies));
@@ -62,7 +64,13 @@ public sealed class Card : ICard
 
     public ThicknessMap Thickness => _thickness.Value;
 
-    public Envelope? Envelope => _envelope.Value;
+    /// <summary>What its thickness takes of an envelope beside its size, across and along.</summary>
+    public (Length Across, Length Along) Need => _need.Value;
+
+    public Envelope? Envelope => _envelope.Value?.Envelope;
+
+    /// <summary>How it goes in; null where it goes into none.</summary>
+    public EnvelopeGrade? EnvelopeGrade => _envelope.Value?.Grade;
 
     /// <summary>What was found, the gravest first.</summary>
     public IReadOnlyList<Check> Checks => _checks.Value;

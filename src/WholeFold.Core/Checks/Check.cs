@@ -54,6 +54,12 @@ public interface ICard
 
     /// <summary>The one that it goes into; null where one has to be made.</summary>
     Envelope? Envelope { get; }
+
+    /// <summary>How it goes in; null where it goes into none.</summary>
+    EnvelopeGrade? EnvelopeGrade { get; }
+
+    /// <summary>What its thickness takes of an envelope beside its size, across and along.</summary>
+    (Length Across, Length Along) Need { get; }
 }
 
 /// <summary>What is looked for in a card, one file a check.</summary>

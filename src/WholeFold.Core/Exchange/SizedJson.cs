@@ -52,7 +52,8 @@ public sealed record PieceJson(string Id, string Name, int Quantity, LengthJson 
 
 public sealed record LayerJson(string Id, IReadOnlyList<string> Panels, string Face, int Level, string Stock, LengthJson Width, LengthJson Height, int Quantity);
 
-public sealed record EnvelopeJson(string Id, LengthJson Width, LengthJson Height);
+/// <param name="Grade">easy, or snug.</param>
+public sealed record EnvelopeJson(string Id, LengthJson Width, LengthJson Height, string Grade);
 
 public sealed record CheckJson(string Id, string Severity, string Text, IReadOnlyDictionary<string, LengthJson> Figures);
 
@@ -140,7 +141,7 @@ public static class SizedJson
                 ],
                 new PieceSetJson(Set(p.Width.Setting), Set(p.Height.Setting))))],
             [.. card.Layers.Select(l => new LayerJson(l.Id, l.Panels, l.Role.BothFaces ? "both" : l.Role.Face == Face.Up ? "up" : "down", l.Level, l.Stock.Id, LengthJson.Of(l.Width.Value), LengthJson.Of(l.Height.Value), l.Quantity))],
-            card.Envelope is { } e ? new EnvelopeJson(e.Id, LengthJson.Of(e.Width), LengthJson.Of(e.Height)) : null,
+            card.Envelope is { } e ? new EnvelopeJson(e.Id, LengthJson.Of(e.Width), LengthJson.Of(e.Height), Name(card.EnvelopeGrade!.Value)) : null,
             [.. card.Checks.Select(c => new CheckJson(c.Id, c.Severity.ToString().ToLowerInvariant(), c.Text.Write(unit), c.Figures.ToDictionary(f => f.Key, f => LengthJson.Of(f.Value))))],
             card.All.ToDictionary(f => f.Id.ToString(), f => (IReadOnlyList<ReasonJson>)[.. f.Reasons.Select(r => new ReasonJson(r.Why.Write(unit), LengthJson.Of(r.From), LengthJson.Of(r.To)))]),
             card.All.ToDictionary(f => f.Id.ToString(), f => f.Said.Write(unit)),

@@ -66,11 +66,15 @@ public sealed class Inventory
             .ThenBy(s => s.Width.Units * s.Height.Units)
             .FirstOrDefault();
 
-    /// <summary>The envelope of smallest area that takes a closed card, those of the system first; null where one has to be made.</summary>
-    public Envelope? EnvelopeFor(Length width, Length height, Length thickness, UnitSystem system) =>
-        Envelopes.Where(e => e.Takes(width, height, thickness))
-            .OrderBy(e => e.System == system ? 0 : 1)
-            .ThenBy(e => e.Width.Units * e.Height.Units)
+    /// <summary>The envelope for a closed card: of the system first, then the one it goes into best, then the smallest; null where one has to be made.</summary>
+    /// <param name="need">What its thickness takes in each direction beside its size.</param>
+    public (Envelope Envelope, EnvelopeGrade Grade)? EnvelopeFor(Length width, Length height, (Length Across, Length Along) need, UnitSystem system) =>
+        Envelopes.Select(e => (Envelope: e, Grade: e.GradeFor(width, height, need)))
+            .Where(e => e.Grade is not null)
+            .OrderBy(e => e.Envelope.System == system ? 0 : 1)
+            .ThenBy(e => e.Grade)
+            .ThenBy(e => e.Envelope.Width.Units * e.Envelope.Height.Units)
+            .Select(e => ((Envelope, EnvelopeGrade)?)(e.Envelope, e.Grade!.Value))
             .FirstOrDefault();
 
     /// <summary>What is added to an allowance for a piece of a stock: by its own correction, or else by one for every stock.</summary>

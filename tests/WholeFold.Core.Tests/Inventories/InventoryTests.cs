@@ -38,24 +38,35 @@ public class InventoryTests
         Assert.Equal(text != "5x5", reason is { Length: > 0 });
     }
 
-    [Fact]
-    public void An_envelope_is_loose_enough_for_the_cards_thickness_and_goes_either_way_round()
+    private static (string?, EnvelopeGrade?) Fit(Length width, Length height, decimal across, decimal along, UnitSystem system)
     {
-        var (w, h) = (Length.In(17, 4), Length.In(11, 2));
-        Assert.Equal("env-a2", Inventory.Shipped.EnvelopeFor(w, h, Length.Mm(1), UnitSystem.Imperial)!.Id);
-        Assert.Equal("env-a2", Inventory.Shipped.EnvelopeFor(h, w, Length.Mm(1), UnitSystem.Imperial)!.Id);
-
-        // Its ⅛ in of room is 3.2 mm: less 1/16 in there are 1.6 mm for the card.
-        Assert.NotEqual("env-a2", Inventory.Shipped.EnvelopeFor(w, h, Length.Mm(1.7m), UnitSystem.Imperial)?.Id);
-        Assert.Null(Inventory.Shipped.EnvelopeFor(Length.In(12), Length.In(12), Length.Zero, UnitSystem.Imperial));
+        var fit = Inventory.Shipped.EnvelopeFor(width, height, (Length.Mm(across), Length.Mm(along)), system);
+        return (fit?.Envelope.Id, fit?.Grade);
     }
 
     [Fact]
-    public void The_formats_own_system_comes_first()
+    public void An_envelope_takes_what_a_card_needs_easily_snugly_or_not_at_all()
     {
-        var (w, h) = (Length.Mm(105), Length.Mm(148));
-        Assert.Equal("env-c6", Inventory.Shipped.EnvelopeFor(w, h, Length.Mm(1), UnitSystem.Metric)!.Id);
-        Assert.Equal(UnitSystem.Imperial, Inventory.Shipped.EnvelopeFor(Length.In(9, 2), Length.In(25, 4), Length.Mm(1), UnitSystem.Imperial)!.System);
+        // Its ⅛ in of room in width is 3.175 mm, its ¼ in of height 6.35: 1/16 in, 1.5875 mm, is what lets it slide.
+        var (w, h) = (Length.In(17, 4), Length.In(11, 2));
+        Assert.Equal(("env-a2", EnvelopeGrade.Easy), Fit(w, h, 1.58m, 4.76m, UnitSystem.Imperial));
+        Assert.Equal(("env-a2", EnvelopeGrade.Easy), Fit(h, w, 4.76m, 1.58m, UnitSystem.Imperial));
+        Assert.Equal(("env-a2", EnvelopeGrade.Snug), Fit(w, h, 1.59m, 1, UnitSystem.Imperial));
+        Assert.Equal(("env-a2", EnvelopeGrade.Snug), Fit(w, h, 3.17m, 4.77m, UnitSystem.Imperial));
+        Assert.NotEqual("env-a2", Fit(w, h, 3.18m, 1, UnitSystem.Imperial).Item1);
+        Assert.Null(Inventory.Shipped.EnvelopeFor(Length.In(12), Length.In(12), default, UnitSystem.Imperial));
+    }
+
+    [Fact]
+    public void The_formats_own_system_comes_first_and_then_the_better_grade()
+    {
+        Assert.Equal(("env-c6", EnvelopeGrade.Easy), Fit(Length.Mm(105), Length.Mm(148), 1, 1, UnitSystem.Metric));
+        Assert.Equal(("env-5x7-uk", EnvelopeGrade.Easy), Fit(Length.Mm(127), Length.Mm(178), 4, 4, UnitSystem.Metric));
+        Assert.Equal(("env-sq-150", EnvelopeGrade.Easy), Fit(Length.Mm(144), Length.Mm(144), 1, 1, UnitSystem.Metric));
+
+        // 135 in 140 with 4 of need is snug, in 150 it is easy: the better grade, though larger.
+        Assert.Equal(("env-sq-150", EnvelopeGrade.Easy), Fit(Length.Mm(135), Length.Mm(135), 4, 4, UnitSystem.Metric));
+        Assert.Equal("env-a6", Fit(Length.In(9, 2), Length.In(25, 4), 1, 1, UnitSystem.Imperial).Item1);
     }
 
     [Fact]

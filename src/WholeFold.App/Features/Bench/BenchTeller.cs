@@ -106,7 +106,7 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
             Target = target.Key == _target.Key,
             Verdict = SizedJson.Name(verdict.Kind),
             VerdictText = _tell.Say(verdict.Text),
-            Envelope = attempt.Card is not { } card ? null : card.Envelope is { } e ? $"{e.Name} envelope" : "envelope to make",
+            Envelope = attempt.Card is not { } card ? null : card.Envelope is { } e ? $"{e.Name} envelope{(card.EnvelopeGrade == EnvelopeGrade.Snug ? ", snugly" : "")}" : "envelope to make",
         };
     }
 
