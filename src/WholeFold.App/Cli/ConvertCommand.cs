@@ -23,6 +23,7 @@ internal static class ConvertCommand
         ("--caliper", "caliper", "The card's caliper: 0.33mm, 13pt, a stack such as 3.4mm/10, or a weight such as \"110lb cover\"."),
         ("--reveal", "reveal", "thin, standard, framed, wide, flush or a width."),
         ("--priority", "priority", "format, board or proportions."),
+        ("--named-by", "namedBy", "closed or shown: what the format names, the card put away or what one sees of it when it stands."),
     ];
 
     public static Command Make(TextWriter output, TextWriter error)
@@ -52,7 +53,11 @@ internal static class ConvertCommand
             void Do(DesignEdit edit) => design = edit.Apply(design, reader);
             if (parsed.GetValue(file) is not null && (parsed.GetValue(format) is not null || parsed.GetValue(turn)))
             {
-                Do(new ConvertTo(parsed.GetValue(format) ?? design.Format, parsed.GetValue(turn)));
+                // A design on its side stays on its side: turning is from how it lies at home.
+                var home = reader.Read(design with { Target = null, TargetTurn = false });
+                var written = parsed.GetValue(format) ?? design.Format;
+                var known = FormatReader.Read(written, home.Design.Inventory.Formats, out _);
+                Do(new ConvertTo(written, known is null ? parsed.GetValue(turn) : Target.Beside(home.Target, known, parsed.GetValue(turn)).Turn));
             }
 
             if (parsed.GetValue(units) is { } unitText)
@@ -96,7 +101,7 @@ internal static class ConvertCommand
             var asJson = parsed.GetValue(json);
             output.WriteLine(parsed.GetValue(sheet)
                 ? asJson ? SheetJson.Write(FigureSheet.Of(card)) : PlainText.WriteSheet(card)
-                : asJson ? SizedJson.Write(card, unit) : PlainText.Write(card, unit));
+                : asJson ? SizedJson.Write(card, unit) : PlainText.Write(card, unit, both: design.Units is null || design.BothSystems));
             return 0;
         });
         return command;

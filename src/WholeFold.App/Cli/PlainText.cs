@@ -17,20 +17,21 @@ namespace WholeFold.App.Cli;
 /// <summary>A sized design as a plain measure list, to read in a terminal.</summary>
 internal static class PlainText
 {
-    public static string Write(Card card, DisplayUnit unit)
+    /// <param name="both">Whether the other system stands beside; not where one was asked for.</param>
+    public static string Write(Card card, DisplayUnit unit, bool both)
     {
         var sized = card.Figures;
         var other = unit == DisplayUnit.Inch ? DisplayUnit.Centimetre : DisplayUnit.Inch;
-        string Both(Length value) => $"{LengthWriter.WithUnit(value, unit)} ({LengthWriter.WithUnit(value, other)})";
+        string Both(Length value) => both ? $"{LengthWriter.WithUnit(value, unit)} ({LengthWriter.WithUnit(value, other)})" : LengthWriter.WithUnit(value, unit);
         var text = new StringBuilder();
         void Line(string line) => text.AppendLine(line);
-        Line($"{sized.Design.Family.Name}, {sized.Target.Format.Name} {Both(sized.Target.Width)} × {Both(sized.Target.Height)}");
+        Line($"{sized.Design.Family.Name}, {Named(sized, unit, Both)}");
         Line($"{sized.Tools.Name}; {sized.Design.Stock.Name}");
         var safe = card.SafeSides;
         foreach (var piece in sized.Pieces)
         {
             Line("");
-            Line($"{piece.Piece.Name}: cut {Both(piece.Width.Value)} × {Both(piece.Height.Value)}");
+            Line($"{piece.Piece.Name}: cut {(piece.Piece.Quantity > 1 ? $"{piece.Piece.Quantity}, " : "")}{Both(piece.Width.Value)} × {Both(piece.Height.Value)}");
             foreach (var side in new[] { piece.Width, piece.Height })
             {
                 Line($"  {(ReferenceEquals(side, piece.Width) ? "width" : "height"),-8} {side.Said.Write(unit)}; {Safe(safe[side.Id], unit)}");
@@ -40,13 +41,13 @@ internal static class PlainText
             foreach (var score in piece.Passes.SelectMany(p => p.Scores).Select(piece.Score))
             {
                 var fold = score.Crease.Fold == Fold.Valley ? "valley" : "mountain";
-                Line($"  {fold,-8} {Both(score.Figure.Value),-26} {score.Figure.Setting.Write(unit),-34} {score.Between}");
+                Line($"  {fold,-8} {Both(score.Figure.Value),-26} {score.Figure.Setting.Write(unit),-34} {score.Between}{(score.Only is { } only ? $"; {only.Write(unit)}" : "")}");
                 Line($"           {score.Figure.Said.Write(unit)}; {Safe(safe[score.Figure.Id], unit)}");
             }
 
-            foreach (var (opening, figure, name) in piece.MarkedLines)
+            foreach (var lines in piece.CutLines)
             {
-                Line($"  {opening.Opening.Name,-8} {Both(figure.Value),-26} {figure.Setting.Write(unit),-34} {name}");
+                Line($"  {"cut",-8} {Both(lines.First.Value),-26} {lines.First.Setting.Write(unit),-34} {lines.Name}, {lines.Edge}{(lines.Figures.Count > 1 ? $", {Times(lines.Figures.Count)}" : "")}");
             }
         }
 
@@ -105,6 +106,17 @@ internal static class PlainText
         }
 
         return text.ToString().TrimEnd();
+    }
+
+    private static string Times(int count) => count switch { 2 => "twice", 3 => "three times", 4 => "four times", _ => $"{count} times" };
+
+    /// <summary>The format with its size, once where that is its name; and, where it names what is shown, that.</summary>
+    private static string Named(Figures sized, DisplayUnit unit, Func<Length, string> written)
+    {
+        var (format, size) = (sized.Named.Format, $"{written(sized.Named.Width)} × {written(sized.Named.Height)}");
+        var sides = new[] { sized.Named.Width, sized.Named.Height }.Select(s => LengthWriter.Write(s, unit)).ToList();
+        var isItsName = format.Name == $"{sides[0]} × {sides[1]}" || format.Name == $"{sides[1]} × {sides[0]}";
+        return $"{(isItsName ? "" : $"{format.Name}, ")}{size}{(sized.Named != sized.Target ? " shown" : "")}";
     }
 
     /// <summary>"rather scant: full, the doors would touch".</summary>

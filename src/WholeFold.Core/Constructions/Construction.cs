@@ -222,6 +222,9 @@ public sealed record Construction
     /// <summary>What one looks at; null where it is the largest plate of the first piece, standing on its foot.</summary>
     public LookedAt? LookedAt { get; init; }
 
+    /// <summary>The plate that some people name a standing card by; null where that is as large as the closed card.</summary>
+    public PlateRef? NamedShown { get; init; }
+
     /// <summary>Of what goes round a card, the parameter that says how thick the card is; null of a card.</summary>
     public string? RoundOneAsThickAs { get; init; }
 

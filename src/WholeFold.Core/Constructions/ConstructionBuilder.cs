@@ -24,6 +24,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     private string? _roundOneAsThickAs;
     private bool _slanting;
     private LookedAt? _lookedAt;
+    private PlateRef? _namedShown;
 
     /// <summary>Which option of a choice this is built for.</summary>
     public string Chosen(string choice) => choices[choice];
@@ -92,6 +93,14 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     public ConstructionBuilder Contacts((PlateRef Plate, Spot At) a, (PlateRef Plate, Spot At) b, string how)
     {
         _contacts.Add(new Contact(a.Plate, a.At, b.Plate, b.At, how));
+        return this;
+    }
+
+    /// <summary>The plate that some people name a standing card by, where it is not as large as the closed card.</summary>
+    public ConstructionBuilder NamedShown(PlateHandle plate)
+    {
+        ArgumentNullException.ThrowIfNull(plate);
+        _namedShown = plate.Ref;
         return this;
     }
 
@@ -231,6 +240,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         Watch = _watch,
         Contacts = _contacts,
         LookedAt = _lookedAt,
+        NamedShown = _namedShown,
         RoundOneAsThickAs = _roundOneAsThickAs,
         Slanting = _slanting,
         GrowsBecause = _grows,

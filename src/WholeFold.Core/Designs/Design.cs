@@ -27,6 +27,17 @@ public readonly record struct Target(Format Format, bool Turn)
 
     public Length Height => Turn ? Format.Width : Format.Height;
 
+    /// <summary>On its side: wider than high.</summary>
+    public bool Lies => Width > Height;
+
+    /// <summary>A format lying as the home does: a design on its side stays on its side, until it is turned.</summary>
+    public static Target Beside(Target home, Format format, bool turned)
+    {
+        ArgumentNullException.ThrowIfNull(format);
+        var (upright, onItsSide) = (new Target(format, false), new Target(format, true));
+        return format.Width == format.Height ? new Target(format, turned) : upright.Lies == (home.Lies != turned) ? upright : onItsSide;
+    }
+
     /// <summary>One text for the format and its turning, under which a design keeps what was adjusted for it.</summary>
     public string Key => Turn ? $"{Format.Id}:turned" : Format.Id;
 }
@@ -90,6 +101,9 @@ public sealed record Design
     public Reveal Reveal { get; init; } = Reveal.Standard;
 
     public Priority Priority { get; init; }
+
+    /// <summary>Whether a format is the size of the plate that the card shows, where its construction has one, and not of the card put away.</summary>
+    public bool NamedByShown { get; init; }
 
     /// <summary>How its maker likes to set figures.</summary>
     public Preferences Prefer { get; init; } = Preferences.None;

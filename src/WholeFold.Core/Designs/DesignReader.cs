@@ -98,6 +98,12 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
                 "proportions" => Priority.Proportions,
                 _ => throw new InputProblemException("priority.unknown", "priority", $"“{spec.Priority}” is not a priority", "format, board or proportions"),
             },
+            NamedByShown = spec.NamedBy switch
+            {
+                "closed" => false,
+                "shown" => true,
+                _ => throw new InputProblemException("namedBy.unknown", "namedBy", $"“{spec.NamedBy}” is nothing that a format names", "closed (the card put away) or shown (what one sees of it when it stands)"),
+            },
             Choices = choices,
             Sets = sets,
             Locks = locks,

@@ -70,6 +70,9 @@ public sealed record DesignSpec
     /// <summary>format, board or proportions.</summary>
     public string Priority { get; init; } = "format";
 
+    /// <summary>What a format names: closed, the card put away; or shown, the plate that one sees of it when it stands.</summary>
+    public string NamedBy { get; init; } = "closed";
+
     /// <summary>How figures are liked best: no-sixteenths, one-stop, mountains-from-behind, with-ruler, whole-sheet.</summary>
     public IReadOnlyList<string> Prefer { get; init; } = [];
 

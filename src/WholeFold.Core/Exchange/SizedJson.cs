@@ -106,7 +106,7 @@ public static class SizedJson
 
         return new SizedJsonDocument(
             sized.Construction.Id,
-            new FormatJson(sized.Target.Format.Id, LengthJson.Of(sized.Target.Width), LengthJson.Of(sized.Target.Height)),
+            new FormatJson(sized.Named.Format.Id, LengthJson.Of(sized.Named.Width), LengthJson.Of(sized.Named.Height)),
             sized.Tools.Id,
             LengthWriter.Symbol(unit),
             parameters,

@@ -1,14 +1,20 @@
 using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
+using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Lists;
 
 /// <summary>A figure with what it is called in a list.</summary>
 /// <param name="Detail">What it is of.</param>
-/// <param name="Mark">v or m for a score, × n for a layer.</param>
-public sealed record FigureRow(Measured Figure, string Label, string Detail, string Mark);
+/// <param name="Mark">v or m for a score, × n for what there is several of.</param>
+/// <param name="Only">What of its line is scored, where that is not all of it.</param>
+public sealed record FigureRow(Measured Figure, string Label, string Detail, string Mark, Words? Only = null)
+{
+    /// <summary>How it is set, and what of it.</summary>
+    public Words Setting => Only is null ? Figure.Setting.Text : Words.Of($"{Figure.Setting.Text}, {Only}");
+}
 
 /// <summary>Figures that belong together: a piece's, the layers'.</summary>
 public sealed record FigureSection(string Id, string Title, string Detail, IReadOnlyList<FigureRow> Rows);
@@ -25,8 +31,8 @@ public static class FigureRows
         [
             new(p.Width, "width", "cut", ""),
             new(p.Height, "height", "cut", ""),
-            .. (inOrderOfSetting ? p.Passes.SelectMany(pass => pass.Scores).Select(p.Score) : p.AllScores).Select(s => new FigureRow(s.Figure, Letter(s) == "v" ? "valley" : "mountain", s.Between, Letter(s))),
-            .. p.MarkedLines.Select(l => new FigureRow(l.Figure, l.Opening.Opening.Name, l.Name, "")),
+            .. (inOrderOfSetting ? p.Passes.SelectMany(pass => pass.Scores).Select(p.Score) : p.AllScores).Select(s => new FigureRow(s.Figure, Letter(s) == "v" ? "valley" : "mountain", s.Between, Letter(s), s.Only)),
+            .. p.CutLines.Select(l => new FigureRow(l.First, l.Name, l.Edge, l.Figures.Count > 1 ? $"× {l.Figures.Count}" : "")),
         ])).ToList();
         if (card.Layers.Count > 0)
         {

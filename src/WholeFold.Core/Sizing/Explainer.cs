@@ -8,7 +8,7 @@ using WholeFold.Core.Tooling;
 namespace WholeFold.Core.Sizing;
 
 /// <summary>Says how each figure came about: the rule with its values, what each move to a mark did, how it is set.</summary>
-internal sealed class Explainer(Construction construction, Target target, ToolSet tools, ProblemBuilder builder, IReadOnlyDictionary<Symbol, Rational> values)
+internal sealed class Explainer(Construction construction, ToolSet tools, ProblemBuilder builder, IReadOnlyDictionary<Symbol, Rational> values)
 {
     private readonly Dictionary<Symbol, Parameter> _parameters = construction.Parameters.ToDictionary(p => Symbol.Parameter(p.Id));
 
@@ -45,11 +45,17 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
             at = next;
         }
 
-        foreach (var (name, side, format) in new[] { (Symbol.Width, "wide", target.Width), (Symbol.Height, "high", target.Height) })
+        foreach (var (name, side, format) in new[] { (Symbol.Width, "wide", builder.Target.Width), (Symbol.Height, "high", builder.Target.Height) })
         {
             if (expression.Terms.TryGetValue(name, out var ratio))
             {
                 var settled = values[name];
+                if (builder.Named is { } named)
+                {
+                    Step(Words.Of($"The closed card is {new Length(settled.Nearest())} {side}, so that the {named.Called} is {(name == Symbol.Width ? named.Wide : named.High)}."), ratio * (settled - format.Units));
+                    continue;
+                }
+
                 Step(Words.Of($"The finished card is {new Length(settled.Nearest())} {side}, {new Length(format.Units - settled.Nearest())} under its format, {Why(format)}."), ratio * (settled - format.Units));
             }
         }
@@ -113,7 +119,12 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
     {
         if (name.Kind == SymbolKind.Size)
         {
-            var format = name == Symbol.Width ? target.Width : target.Height;
+            if (builder.Named is { } named)
+            {
+                return Words.Of($", so that the {named.Called} is {(name == Symbol.Width ? named.Wide : named.High)}");
+            }
+
+            var format = name == Symbol.Width ? builder.Target.Width : builder.Target.Height;
             var settled = new Length(values[name].Nearest());
             return settled == format ? Words.Of($"") : Words.Of($" ({format - settled} under its format, {Why(format)})");
         }
@@ -153,7 +164,7 @@ internal sealed class Explainer(Construction construction, Target target, ToolSe
             expression,
             symbol => symbol.Kind switch
             {
-                SymbolKind.Size => symbol == Symbol.Width ? target.Width : target.Height,
+                SymbolKind.Size => symbol == Symbol.Width ? builder.Target.Width : builder.Target.Height,
                 SymbolKind.Allowance => new Length(builder.Known(symbol).Nearest()),
                 _ => new Length(builder.Ideals[symbol.Id].Nearest()),
             },

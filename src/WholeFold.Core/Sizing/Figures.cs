@@ -79,7 +79,11 @@ public sealed record Figures
 
     public required Construction Construction { get; init; }
 
+    /// <summary>The closed card that was asked for.</summary>
     public required Target Target { get; init; }
+
+    /// <summary>The format as it was named: that of the closed card, or of what is shown of it.</summary>
+    public required Target Named { get; init; }
 
     public required ToolSet Tools { get; init; }
 

@@ -16,6 +16,9 @@ internal readonly record struct Wish(Rational Value, Words Because, bool ByHand 
         new(value, scaled ? Words.Of($"what you set at home, grown or shrunk with the format") : atHome ? Words.Of($"as you set it") : Words.Of($"what you set at home"), ByHand: true);
 }
 
+/// <summary>A plate that a format names, and the size that it is to have.</summary>
+internal sealed record NamedPlate(string Called, Affine Width, Affine Height, Length Wide, Length High);
+
 /// <summary>Poses a construction for one target as a <see cref="Problem"/>: resolves ideals, pins, limits and allowances.</summary>
 internal sealed class ProblemBuilder
 {
@@ -49,6 +52,9 @@ internal sealed class ProblemBuilder
 
     public IReadOnlyDictionary<string, Length> Pins { get; }
 
+    /// <summary>The closed card that is aimed at.</summary>
+    public Target Target => _target;
+
     /// <summary>Which of the pins are locks: given physically, or to be kept exactly, in every format.</summary>
     public IReadOnlySet<string> Locked { get; init; } = new HashSet<string>();
 
@@ -57,6 +63,9 @@ internal sealed class ProblemBuilder
 
     /// <summary>A piece that is to be as long as a side of its sheet.</summary>
     public (string Piece, Length Length)? Led { get; init; }
+
+    /// <summary>Where a format names what is shown: the plate, and how large it is to be. The closed card follows from it.</summary>
+    public NamedPlate? Named { get; init; }
 
     /// <summary>Whoever waits for the answer may stop waiting.</summary>
     public CancellationToken Cancel { get; init; }
@@ -228,6 +237,15 @@ internal sealed class ProblemBuilder
             yield return new Requirement($"piece:{piece.Id}", piece.Across - Construction.SmallestTab, $"{piece.Name.ToLowerInvariant()} would be too small to handle");
         }
 
+        if (Named is { } named)
+        {
+            foreach (var (side, at, size) in new[] { ("width", named.Width, named.Wide), ("height", named.Height, named.High) })
+            {
+                yield return new Requirement($"named:{side}.least", at - Affine.Constant(size), "what is shown has the size of the format");
+                yield return new Requirement($"named:{side}.most", Affine.Constant(size) - at, "what is shown has the size of the format");
+            }
+        }
+
         if (Led is var (led, length))
         {
             var rest = _construction.Pieces.First(p => p.Id == led).Along - Affine.Constant(length);
@@ -237,7 +255,7 @@ internal sealed class ProblemBuilder
     }
 
     /// <summary>What goes round a card is for that card as it is: it may be no smaller, and the card is not cut here.</summary>
-    private Unknown Side(Symbol name, Length format, long slack) => new()
+    private Unknown Side(Symbol name, Length format, long slack) => Named is not null ? Followed(name, format) : new()
     {
         Symbol = name,
         IsSide = true,
@@ -246,6 +264,18 @@ internal sealed class ProblemBuilder
         Ideal = format.Units,
         Weight = 1,
         Grid = _construction.GoesRound ? [1] : [.. _tools.CutMarks.Select(m => m.Units)],
+    };
+
+    /// <summary>A side of the closed card that follows from what is shown.</summary>
+    private Unknown Followed(Symbol name, Length at) => new()
+    {
+        Symbol = name,
+        IsSide = false,
+        Low = 0,
+        High = Farthest.Units,
+        Ideal = at.Units,
+        Weight = 1,
+        Grid = [.. _tools.CutMarks.Select(m => m.Units)],
     };
 
     private Rational ValueAtIdeal(Symbol symbol) => ValueOf(symbol, Ideals);

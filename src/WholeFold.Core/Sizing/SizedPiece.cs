@@ -12,10 +12,20 @@ namespace WholeFold.Core.Sizing;
 /// <param name="Stretches">What of the line is scored, counted along it; empty for all of it.</param>
 public sealed record SizedScore(Measured Figure, Crease Crease, string Between, Axis? Axis, Point From, Point To, IReadOnlyList<(Length From, Length To)> Stretches)
 {
+    /// <summary>What of its line is scored, in words; null for all of it.</summary>
+    public Words? Only => Stretches.Count == 0 ? null : Words.Of($"only {Words.Join(" and ", Stretches.Select(s => Words.Of($"{s.From} to {s.To}")))}");
+
     /// <summary>The parts that are scored, from point to point.</summary>
     public IEnumerable<(Point From, Point To)> Parts => Stretches.Count == 0
         ? [(From, To)]
         : Stretches.Select(s => Axis == Constructions.Axis.X ? (new Point(From.X, s.From), new Point(From.X, s.To)) : (new Point(s.From, From.Y), new Point(s.To, From.Y)));
+}
+
+/// <summary>Lines cut to one figure: corners snipped alike, slits that end at one height.</summary>
+/// <param name="Name">What is cut, and which edge of it.</param>
+public sealed record EqualCuts(string Name, string Edge, IReadOnlyList<Measured> Figures)
+{
+    public Measured First => Figures[0];
 }
 
 /// <summary>A panel as cut: from, to, along the chain.</summary>
@@ -85,8 +95,8 @@ public sealed record SizedPiece(
         }
     }
 
-    /// <summary>The lines of its openings that are marked out, each with its name: not the second side of a line that has no width, nor
-    /// one that is the piece's own edge.</summary>
+    /// <summary>The lines of its openings that are cut, each with its name: not the second side of a line that has no width, nor
+    /// one that is the piece's own edge, nor where a flap stays on.</summary>
     public IEnumerable<(SizedOpening Opening, Measured Figure, string Name)> MarkedLines
     {
         get
@@ -103,11 +113,35 @@ public sealed record SizedPiece(
                         Edge.Foot => box.Bottom > Length.Zero,
                         _ => box.Height > Length.Zero && box.Top < Height.Value,
                     };
-                    if (needed)
+                    if (needed && edge.Edge != opening.Opening.StaysOn)
                     {
                         yield return (opening, figure, edge.Name);
                     }
                 }
+            }
+        }
+    }
+
+    /// <summary>The same with equal ones together: corners snipped to one size are one cut with a count, and so are lines at one figure.</summary>
+    public IEnumerable<EqualCuts> CutLines
+    {
+        get
+        {
+            var snipped = MarkedLines.Where(l => l.Opening.Opening.Kind == CutKind.Notch).ToList();
+            foreach (var corners in snipped.GroupBy(l => (l.Opening.Box.Width, l.Opening.Box.Height)))
+            {
+                // Read off the corner at the piece's own foot and left, where the figures are the snip's size.
+                var first = corners.OrderBy(l => l.Opening.Box.Left.Units + l.Opening.Box.Bottom.Units).First().Opening;
+                foreach (var (opening, figure, name) in corners.Where(c => ReferenceEquals(c.Opening, first)))
+                {
+                    var alike = corners.Where(c => c.Figure.Id is FigureRef.Line other && figure.Id is FigureRef.Line own && other.Edge is Edge.Left or Edge.Right == own.Edge is Edge.Left or Edge.Right).Select(c => c.Figure);
+                    yield return new EqualCuts(corners.Select(c => c.Opening.Opening.Id).Distinct().Skip(1).Any() ? "corner" : opening.Opening.Name, name, [figure, .. alike.Where(f => f.Id != figure.Id)]);
+                }
+            }
+
+            foreach (var lines in MarkedLines.Except(snipped).GroupBy(l => (l.Name, l.Figure.Value, l.Opening.Opening.Kind)))
+            {
+                yield return new EqualCuts(string.Join(", ", lines.Select(l => l.Opening.Opening.Name).Distinct()), lines.Key.Name, [.. lines.Select(l => l.Figure)]);
             }
         }
     }

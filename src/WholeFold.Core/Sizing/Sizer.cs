@@ -102,6 +102,8 @@ public static class Sizer
         var asked = new Dictionary<string, Length>();
         var atHome = target.Key == design.Home.Key;
         var adjusted = design.Adjustments.GetValueOrDefault(target.Key);
+        var named = NamedAt(design, target, tools);
+        var home = NamedAt(design, design.Home, tools);
         ProblemBuilder Bare(Target where) => new(construction, where, tools, design.Papers, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
         ProblemBuilder? bare = null, bareHome = null;
         foreach (var (name, hand) in design.SetsFor(target).Where(s => !design.Locks.ContainsKey(s.Key)))
@@ -112,10 +114,10 @@ public static class Sizer
             // A proportional parameter keeps its relation to the ideal; a fixed one, or one set for this format, its size.
             Rational Scaled()
             {
-                bare ??= Bare(target);
-                bareHome ??= Bare(design.Home);
-                var home = bareHome.At(parameter.Ideal);
-                return home.IsZero ? hand.Value.Units : new Rational((bare.At(parameter.Ideal) / home * hand.Value.Units).Nearest());
+                bare ??= Bare(named?.Closed ?? target);
+                bareHome ??= Bare(home?.Closed ?? design.Home);
+                var there = bareHome.At(parameter.Ideal);
+                return there.IsZero ? hand.Value.Units : new Rational((bare.At(parameter.Ideal) / there * hand.Value.Units).Nearest());
             }
 
             var scales = !here && parameter.OnConversion == OnConversion.Proportional;
@@ -138,8 +140,43 @@ public static class Sizer
             wishes[wished] = rest;
         }
 
-        return new ProblemBuilder(construction, target, tools, design.Papers, design.Priority, design.Prefer, pins, wishes) { Locked = design.Locks.Keys.ToHashSet(), Asked = asked, Led = led, Cancel = cancel };
+        return new ProblemBuilder(construction, named?.Closed ?? target, tools, design.Papers, design.Priority, design.Prefer, pins, wishes) { Locked = design.Locks.Keys.ToHashSet(), Asked = asked, Named = named?.Plate, Led = led, Cancel = cancel };
     }
+
+    /// <summary>Where a format names what is shown: the plate, and the closed card that has it at its ideals.</summary>
+    private static (Target Closed, NamedPlate Plate)? NamedAt(Design design, Target target, ToolSet tools)
+    {
+        var construction = design.Construction;
+        if (!design.NamedByShown || construction.NamedShown is not { } shown)
+        {
+            return null;
+        }
+
+        var piece = construction.Pieces.First(p => p.Id == shown.Piece.Piece);
+        var panel = piece.Panels.First(p => p.Id == shown.Plate);
+        var (width, height) = piece.Axis == Axis.X ? (panel.Extent, piece.Across) : (piece.Across, panel.Extent);
+        var (wide, high) = (tools.Exact ? target.Width : tools.CutDown(target.Width), tools.Exact ? target.Height : tools.CutDown(target.Height));
+
+        // What the plate lacks is added to the card, again and again: each time what is left is a part of it.
+        var (w, h) = (wide, high);
+        for (var i = 0; i < MostRounds; i++)
+        {
+            var at = new ProblemBuilder(construction, Closed(w, h), tools, design.Papers, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
+            var (lacksWide, lacksHigh) = (wide.Units - at.At(width).Nearest(), high.Units - at.At(height).Nearest());
+            if ((lacksWide, lacksHigh) == (0, 0))
+            {
+                break;
+            }
+
+            (w, h) = (new Length(w.Units + lacksWide), new Length(h.Units + lacksHigh));
+        }
+
+        return (Closed(w, h), new NamedPlate(panel.Name, width, height, wide, high));
+
+        Target Closed(Length across, Length along) => new(target.Format with { Width = across, Height = along }, false);
+    }
+
+    private const int MostRounds = 60;
 
     private static Figures Assemble(Design design, Target target, ProblemBuilder builder, Problem problem, Solution solution, Relaxation relaxation)
     {
@@ -151,7 +188,7 @@ public static class Sizer
             values[problem.Unknowns[i].Symbol] = solution.Values[i];
         }
 
-        var explainer = new Explainer(construction, target, tools, builder, values);
+        var explainer = new Explainer(construction, tools, builder, values);
         SizedParameter Sized(Parameter parameter)
         {
             var (exact, isSet) = (values[Symbol.Parameter(parameter.Id)], builder.Asked.TryGetValue(parameter.Id, out var asked));
@@ -170,7 +207,8 @@ public static class Sizer
         {
             Design = design,
             Construction = construction,
-            Target = target,
+            Target = builder.Named is null ? target : new Target(target.Format with { Width = new Length(values[Symbol.Width].Nearest()), Height = new Length(values[Symbol.Height].Nearest()) }, false),
+            Named = target,
             Tools = tools,
             Relaxation = relaxation,
             Cost = solution.Cost,

@@ -75,7 +75,7 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
     /// <summary>Every format; the design's own first where that is none of them, another one typed in last.</summary>
     public List<Target> Targets()
     {
-        var targets = desk.Design.Inventory.Formats.Select(f => new Target(f, f.Id == _target.Format.Id ? _target.Turn : f.Id == _design.Home.Format.Id ? _design.Home.Turn : _design.Home.Turn && f.Width != f.Height)).ToList();
+        var targets = desk.Design.Inventory.Formats.Select(f => f.Id == _target.Format.Id ? _target : Target.Beside(_design.Home, f, turned: false)).ToList();
         if (targets.All(t => t.Key != _design.Home.Key))
         {
             targets.Insert(0, _design.Home);
@@ -206,7 +206,7 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
                 Was = before,
                 Now = _tell.Figure(figure.Value),
                 Changed = because.ContainsKey(figure.Id) || (compared is null && before is not null && before.Units != figure.Value.Units),
-                Setting = _tell.Say(figure.Setting.Text),
+                Setting = _tell.Say(row.Setting),
                 How = SizedJson.Name(figure.Setting.How),
                 Because = because.TryGetValue(figure.Id, out var why) ? _tell.Say(why) : null,
             };

@@ -38,7 +38,7 @@ internal static class SheetEndpoints
         {
             var id = row.Figure.Id;
             var (inches, metric) = (sheet.Inches?.Figures.GetValueOrDefault(id), sheet.Centimetres?.Figures.GetValueOrDefault(id));
-            IReadOnlyList<SentencePart> Set(SheetFigure? figure, DisplayUnit unit) => figure is null ? [] : figure.Setting.Text.Parts(unit);
+            IReadOnlyList<SentencePart> Set(SheetFigure? figure, DisplayUnit unit) => figure is null ? [] : (row.Only is null ? figure.Setting.Text : Words.Of($"{figure.Setting.Text}, {row.Only}")).Parts(unit);
             return new SheetRow(
                 id.ToString(), row.Label, row.Label == row.Detail || row.Mark.Length == 0 || !row.Mark.StartsWith('×') ? row.Detail : $"{row.Detail}, {row.Mark}",
                 inches is null ? null : LengthWriter.Parts(inches.Value, DisplayUnit.Inch), metric is null ? null : LengthWriter.Parts(metric.Value, DisplayUnit.Centimetre),

@@ -59,9 +59,9 @@ internal static class DoubleSwing
             for (var i = 0; i < starts.Length; i++)
             {
                 var (from, name) = (starts[i], two ? i == 0 ? "first swing" : "second swing" : "swing");
-                basePiece.Opening($"swing{i + 1}-left", $"{name}, left of its strip", $"strip{i + 1}",
+                basePiece.Opening($"swing{i + 1}-left", name, $"strip{i + 1}",
                     new Rectangle(from, low, from + u, high), "along both rails and down its edge", CutKind.Flap, staysOn: Edge.Right);
-                basePiece.Opening($"swing{i + 1}-right", $"{name}, right of its strip", $"strip{i + 1}",
+                basePiece.Opening($"swing{i + 1}-right", name, $"strip{i + 1}",
                     new Rectangle(from + (2 * u), low, from + (3 * u), high), "along both rails and down its edge", CutKind.Flap,
                     staysOn: Edge.Left);
             }

@@ -77,6 +77,7 @@ internal static class PillarTiers
                 behind = facePiece["face"];
             }
 
+            c.NamedShown(backPiece["back"]);
             c.Trade("side", "depth of a step", s, "faces", w0);
 
             c.Does(Effect.Stands);

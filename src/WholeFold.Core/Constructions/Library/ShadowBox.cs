@@ -65,6 +65,7 @@ internal static class ShadowBox
             // Within the limits of its margins the window is never smaller than this.
             c.Require("window-width", m - (2 * margin) - Construction.SmallestWindow, "the window would be too narrow to see through");
             c.Require("window-height", H - foot - margin - Construction.SmallestWindow, "the window would be too low to see through");
+            c.NamedShown(frontPiece["face"]);
             c.Trade("depth", "depth", depth, "window", m - (2 * margin));
             c.Layer("back", "scene on the back", backPiece, ["back"], Face.Up);
 

@@ -53,6 +53,7 @@ internal static class StairStep
         c.Layer("step", "step front, on the other face of the sheet", basePiece, ["front"], Face.Down);
         c.Layer("back", "back above the facade", basePiece, ["back"], Face.Up, free: new Rectangle(Zero, bottom + step, W, bottom + back));
 
+        c.NamedShown(basePiece["back"]);
         c.Does(Effect.Stands);
         c.Step("Fold the base's valleys, and the facade's valley and mountain, and burnish both ways.");
         c.Press("Bring the base's tab down inside the step and bond it to the back.", Pressed.Flat,

@@ -55,6 +55,7 @@ internal static class TierScene
                     tierPiece["tab-right"].Up(Strip(f + middle, (2 * f) + middle)), "as on the left"));
             }
 
+            c.NamedShown(basePiece["back"]);
             c.Trade("depth", "depth", depth, "scene", middle);
             c.Layer("back", "back", basePiece, ["back"], Face.Up);
 

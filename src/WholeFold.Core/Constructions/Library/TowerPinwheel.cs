@@ -30,6 +30,7 @@ internal static class TowerPinwheel
                 $"the fin's edge against the crease before side {i + 1}, feet level"));
         }
 
+        c.NamedShown(finPiece["fin"]);
         c.Trade("side", "tower", s, "fins", f - s);
         c.Layer("outer", "outer face of the strip's fin", stripPiece, ["fin"], Face.Up);
         c.Layer("outer-fins", "outer faces of the fins", finPiece, ["fin"], Face.Up);

@@ -126,6 +126,7 @@ public sealed class ConstructionReader
             Tradeoffs = [.. c.Tradeoffs.Select((t, i) => new Tradeoff(Known(t.Parameter, $"tradeoffs[{i}].parameter", parameters), t.OneName, Sum(t.One, $"tradeoffs[{i}].one"), t.OtherName, Sum(t.Other, $"tradeoffs[{i}].other")))],
             States = [.. c.States.Select((s, i) => new CardState(s.Id, s.Name, s.How, s.Angles.ToDictionary(a => CreaseOf(a, $"states[{i}]"), a => Angle(a.Angle, $"states[{i}]"))))],
             Contacts = [.. c.Contacts.Select((r, i) => new Contact(PlateOf(r.PieceA, r.PlateA, $"rests[{i}]"), Spot(r.AtA, $"rests[{i}]"), PlateOf(r.PieceB, r.PlateB, $"rests[{i}]"), Spot(r.AtB, $"rests[{i}]"), r.How))],
+            NamedShown = c.NamedShown is { } named ? PlateOf(named.Piece, named.Plate, "namedShown") : null,
             LookedAt = c.LookedAt is { } look ? new LookedAt(PlateOf(look.Piece, look.Plate, "lookedAt"), look.Up) : null,
             RoundOneAsThickAs = c.RoundOneAsThickAs is { } thick ? Known(thick, "roundOneAsThickAs", parameters) : null,
             Slanting = c.Slanting,

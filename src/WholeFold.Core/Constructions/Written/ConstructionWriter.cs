@@ -45,6 +45,7 @@ public static class ConstructionWriter
         Tradeoffs = [.. c.Tradeoffs.Select(t => new WrittenTradeoff(t.Parameter, t.OneName, Write(t.One), t.OtherName, Write(t.Other)))],
         States = [.. c.States.Select(s => new WrittenState(s.Id, s.Name, s.How, [.. s.Angles.Select(a => new WrittenAngle(a.Key.Piece, a.Key.Index, a.Value))]))],
         Contacts = [.. c.Contacts.Select(r => new WrittenContact(r.A.Piece.ToString(), r.A.Plate, Write(r.AtA), r.B.Piece.ToString(), r.B.Plate, Write(r.AtB), r.How))],
+        NamedShown = c.NamedShown is { } named ? new WrittenPlateName(named.Piece.ToString(), named.Plate) : null,
         LookedAt = c.LookedAt is { } look ? new WrittenLookedAt(look.Plate.Piece.ToString(), look.Plate.Plate, look.Up) : null,
         RoundOneAsThickAs = c.RoundOneAsThickAs,
         Slanting = c.Slanting,

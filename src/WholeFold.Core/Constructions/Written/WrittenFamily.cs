@@ -55,6 +55,9 @@ public sealed record WrittenConstruction
 
     public IReadOnlyList<WrittenContact> Contacts { get; init; } = [];
 
+    /// <summary>The plate that some people name a standing card by; null where that is as large as the closed card.</summary>
+    public WrittenPlateName? NamedShown { get; init; }
+
     public WrittenLookedAt? LookedAt { get; init; }
 
     /// <summary>Of what goes round a card, the parameter that says how thick the card is.</summary>
@@ -223,5 +226,7 @@ public sealed record WrittenAngle(string Piece, int Crease, int Angle);
 public sealed record WrittenState(string Id, string Name, string How, IReadOnlyList<WrittenAngle> Angles);
 
 public sealed record WrittenContact(string PieceA, string PlateA, WrittenSpot AtA, string PieceB, string PlateB, WrittenSpot AtB, string How);
+
+public sealed record WrittenPlateName(string Piece, string Plate);
 
 public sealed record WrittenLookedAt(string Piece, string Plate, Axis Up);
