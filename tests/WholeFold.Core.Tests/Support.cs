@@ -49,6 +49,7 @@ internal static class Support
     public static IEnumerable<(ConstructionFamily Family, Dictionary<string, string> Choices)> Variants() =>
         from family in ConstructionLibrary.All
         from choices in ConstructionFamily.Combinations(family.Choices)
+        where family.For(choices).Refused is null
         select (family, choices);
 
     /// <summary>Every construction × format × turning for the given tools, a calliper and a priority, as a design to size.</summary>

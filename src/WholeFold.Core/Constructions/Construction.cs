@@ -117,6 +117,9 @@ public sealed record Piece(
     string AcrossRule,
     int Quantity = 1)
 {
+    /// <summary>Id of the stock that it is cut from unless a design says otherwise; null is the design's card.</summary>
+    public string? UsualStock { get; init; }
+
     /// <summary>What is cut out of it, or into it.</summary>
     public IReadOnlyList<Opening> Openings { get; init; } = [];
 
@@ -239,6 +242,9 @@ public sealed record Construction
 
     /// <summary>Said when the choices let the finished card grow beyond its format; null where it must not.</summary>
     public string? GrowsBecause { get; init; }
+
+    /// <summary>Why these choices do not go together; null where they do.</summary>
+    public string? Refused { get; init; }
 
     /// <summary>The value of each choice this was built for.</summary>
     public required IReadOnlyDictionary<string, string> Choices { get; init; }

@@ -25,6 +25,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     private bool _slanting;
     private LookedAt? _lookedAt;
     private PlateRef? _namedShown;
+    private string? _refused;
 
     /// <summary>Which option of a choice this is built for.</summary>
     public string Chosen(string choice) => choices[choice];
@@ -93,6 +94,13 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     public ConstructionBuilder Contacts((PlateRef Plate, Spot At) a, (PlateRef Plate, Spot At) b, string how)
     {
         _contacts.Add(new Contact(a.Plate, a.At, b.Plate, b.At, how));
+        return this;
+    }
+
+    /// <summary>These choices do not go together.</summary>
+    public ConstructionBuilder Refuse(string because)
+    {
+        _refused = because;
         return this;
     }
 
@@ -241,6 +249,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         Contacts = _contacts,
         LookedAt = _lookedAt,
         NamedShown = _namedShown,
+        Refused = _refused,
         RoundOneAsThickAs = _roundOneAsThickAs,
         Slanting = _slanting,
         GrowsBecause = _grows,

@@ -125,7 +125,7 @@ public sealed record Design
     internal Papers Papers => new(StockOf, LayerStock.Caliper + Adhesive.Thickness, Inventory.CorrectionOf);
 
     /// <summary>The stock of a piece; the design's own card for null.</summary>
-    public Stock StockOf(string? piece) => piece is not null && PieceStocks.TryGetValue(piece, out var own) ? own : Stock;
+    public Stock StockOf(string? piece) => piece is not null && PieceStocks.TryGetValue(piece, out var own) ? own : Construction.Pieces.FirstOrDefault(p => p.Id == piece)?.UsualStock is { } usual && Inventory.Find<Stock>(usual) is { } its ? its : Stock;
 
     /// <summary>The tools that it is made with in a format.</summary>
     public ToolSet ToolsFor(Target target)

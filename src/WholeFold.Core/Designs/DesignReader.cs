@@ -61,6 +61,11 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
         }
 
         var construction = family.For(choices);
+        if (construction.Refused is { } refused)
+        {
+            throw new InputProblemException("choice.together", "set", refused, string.Join(", ", family.Choices.Select(c => $"{c.Id}: {string.Join(" or ", c.Options)}")));
+        }
+
         foreach (var (place, name) in locks.Keys.Select(p => ("lock", p)).Concat(sets.Keys.Select(p => ("set", p))).Concat(adjustments.SelectMany(a => a.Value.Keys.Select(p => ($"adjustments.{a.Key}", p)))))
         {
             if (construction.Parameters.All(p => p.Id != name))

@@ -31,23 +31,27 @@ internal static class LayerSizer
                 for (var level = 1; level <= levels; level++)
                 {
                     var id = $"{role.Id}{suffix}{(level > 1 ? $"-{level}" : "")}";
-                    var reveal = role.Reveal is { } own ? (figures.ValueOf(own), null) : RevealOn(design.Reveal.Width.For(tools.System), Length.Min(size.Key.Width, size.Key.Height), tools);
+                    (Length, Words?) Reveal(Length extent) => role.Reveal is { } own ? (figures.ValueOf(own), null) : RevealOn(design.Reveal.Width.For(tools.System), extent, levels, tools);
                     layers.Add(new SizedLayer(
                         id,
                         role,
                         [.. size.Select(p => p.Key)],
                         level,
                         level < levels ? design.MatStock : design.LayerStock,
-                        Side(new FigureRef.Layer(id, IsWidth: true), "wide", size.Key.Width, reveal, level, tools, design.Prefer.AvoidFineMarks),
-                        Side(new FigureRef.Layer(id, IsWidth: false), "high", size.Key.Height, reveal, level, tools, design.Prefer.AvoidFineMarks),
+                        Side(new FigureRef.Layer(id, IsWidth: true), "wide", size.Key.Width, Reveal(size.Key.Width), level, tools, design.Prefer.AvoidFineMarks),
+                        Side(new FigureRef.Layer(id, IsWidth: false), "high", size.Key.Height, Reveal(size.Key.Height), level, tools, design.Prefer.AvoidFineMarks),
                         size.Count() * piece.Piece.Quantity * (role.BothFaces ? 2 : 1),
                         size.ToDictionary(p => p.Key, p => p.Value)));
                 }
             }
         }
 
-        return layers;
+        // A paper of nothing is none: its panel stays bare.
+        return [.. layers.Where(l => l.Width.Value >= Least.For(tools.System) && l.Height.Value >= Least.For(tools.System))];
     }
+
+    /// <summary>What can still be cut and laid.</summary>
+    private static readonly Pair Least = Pair.Of(1, 8, 3m);
 
     private static Box FreeOn(SizedPlate plate, LayerRole role, Figures figures)
     {
@@ -59,19 +63,16 @@ internal static class LayerSizer
         return new Box(figures.ValueOf(free.FromX), figures.ValueOf(free.FromY), figures.ValueOf(free.ToX), figures.ValueOf(free.ToY));
     }
 
-    private static (Length Width, Words? Shrunk) RevealOn(Length reveal, Length narrow, ToolSet tools)
+    /// <summary>The reveal in one direction: across a narrow strip it shrinks, along it it keeps the school, so that neighbours line up.</summary>
+    private static (Length Width, Words? Shrunk) RevealOn(Length reveal, Length extent, int levels, ToolSet tools)
     {
         var limit = Narrow.For(tools.System);
-        if (narrow >= limit || reveal == Length.Zero)
-        {
-            return (reveal, null);
-        }
-
-        var half = new Length(reveal.Units / 2);
-        var quarter = new Length(narrow.Units / 4);
-        return quarter < half
-            ? (quarter, Words.Of($"The strip is {narrow}: its reveal is a quarter of that, {quarter}"))
-            : (half, Words.Of($"The strip is under {limit}: its reveal is halved to {half}"));
+        var most = new Length(extent.Units / (4 * levels));
+        var wanted = extent < limit ? new Length(reveal.Units / 2) : reveal;
+        return wanted == Length.Zero ? (wanted, null)
+            : most < wanted ? (most, Words.Of($"The strip is {extent}: its reveal is no more than {most}"))
+            : wanted < reveal ? (wanted, Words.Of($"The strip is under {limit}: its reveal is halved to {wanted}"))
+            : (wanted, null);
     }
 
     private static Measured Side(FigureRef id, string way, Length panel, (Length Width, Words? Shrunk) reveal, int level, ToolSet tools, bool noFine)

@@ -29,7 +29,8 @@ public class SlantingTests
         var panels = sized.Closed.Panels.ToDictionary(p => p.Panel, p => p.Box);
         Assert.Equal((In("0"), In("3")), (panels["strip1"].Left, panels["strip1"].Right));
         Assert.Equal((In("2"), In("5")), (panels["strip2"].Left, panels["strip2"].Right));
-        Assert.Equal((4, 6), (sized.Layers.Single(l => l.Role.Id == "swing").Quantity, sized.Layers.Single(l => l.Role.Id == "post").Quantity));
+        Assert.Equal([2, 2, 3, 3], new[] { "swing", "swing-back", "post", "post-back" }.Select(role => sized.Layers.Where(l => l.Role.Id == role).Sum(l => l.Quantity)));
+        Assert.All(new[] { "rail-upper", "rail-lower", "rail-upper-back", "rail-lower-back" }, role => Assert.Equal(3, sized.Layers.Where(l => l.Role.Id == role).Sum(l => l.Quantity)));
         Assert.Equal(In("5"), Size(Spec("double-swing", "3x3", "swings=1")).Piece("base").Width.Value);
     }
 

@@ -92,7 +92,11 @@ public class ClosedPoseTests
             }
 
             var parameter = free.Figures.Parameters[random.Next(free.Figures.Parameters.Count)].Parameter;
-            var range = Sizer.RangeOf(read.Design, read.Target, parameter.Id, Relaxation.None)!;
+            if (Sizer.RangeOf(read.Design, read.Target, parameter.Id, Relaxation.None) is not { } range)
+            {
+                continue;
+            }
+
             var value = range.Stops.Count > 0 ? range.Stops[random.Next(range.Stops.Count)] : random.Next(2) == 0 ? range.Min : range.Max;
             var sized = Card.Of(read.Design.Adjusted(read.Target, parameter.Id, value), read.Target);
             closed++;

@@ -51,8 +51,8 @@ public class ThicknessTests
     {
         var sized = Size(Spec("twist-pop", "6x6") with { LayerStock = "paper-120" });
 
-        // Card 2, walls 2 and four panels with their papers, two strips of tape, mat and paper outside: where the grip is.
-        var grip = (8 * Length.Mm(0.34m)) + (4 * Length.Mm(0.15m)) + (2 * Length.Mm(0.1m)) + Length.Mm(0.27m) + Length.Mm(0.15m);
+        // Card 2, walls 2 and four panels with their papers, two strips of tape, mat and paper outside, papers inside and behind: where the grip is.
+        var grip = (8 * Length.Mm(0.34m)) + (4 * Length.Mm(0.15m)) + (2 * Length.Mm(0.1m)) + Length.Mm(0.27m) + (4 * Length.Mm(0.15m));
         Assert.Equal(grip, sized.Thickness.Greatest);
     }
 

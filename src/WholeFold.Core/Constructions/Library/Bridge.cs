@@ -33,6 +33,11 @@ internal static class Bridge
             bridgePiece["bridge"].Down(On(W - s, W)), "as on the left");
         c.Trade("back", "back", back, "depth", s);
         c.Layer("back", "back", basePiece, ["back"], Face.Up);
+        c.Layer("message", "behind the back, for the message", basePiece, ["back"], Face.Down);
+        c.Layer("legs", "inner legs", basePiece, ["inner-left", "inner-right"], Face.Up, bothFaces: true);
+        c.Layer("outer-legs", "outer legs, above the bridge", basePiece, ["outer-left", "outer-right"], Face.Up, frees: [
+            new Rectangle(Zero, bridge, s, H), new Rectangle((3 * s) + back, bridge, (4 * s) + back, H)]);
+        c.Layer("outer-legs-behind", "outer legs, behind", basePiece, ["outer-left", "outer-right"], Face.Down);
         c.Layer("bridge", "bridge", bridgePiece, ["bridge"], Face.Up);
 
         c.Does(Effect.Stands);

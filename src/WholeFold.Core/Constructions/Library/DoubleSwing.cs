@@ -89,11 +89,25 @@ internal static class DoubleSwing
             basePiece.Plates(plates);
             string[] swings = two ? ["strip1", "strip2"] : ["strip1"];
             Rectangle Swing(int i) => new(starts[i], low, starts[i] + (3 * u), high);
-            c.Layer("swing", "swings", basePiece, swings, Face.Up, bothFaces: true, frees: [.. swings.Select((_, i) => Swing(i))]);
+            c.Layer("swing", "swings", basePiece, swings, Face.Up, frees: [.. swings.Select((_, i) => Swing(i))]);
+            c.Layer("swing-back", "swings, behind", basePiece, swings, Face.Down, frees: [.. swings.Select((_, i) => Swing(i))]);
             string[] posts = two ? ["left", "middle", "right"] : ["left", "right"];
-            c.Layer("post", "posts", basePiece, posts, Face.Up, bothFaces: true,
+            c.Layer("post", "posts", basePiece, posts, Face.Up,
                 frees: [.. posts.Select((_, i) => new Rectangle(i == 0 ? Zero : starts[i - 1] + (3 * u), low, i < starts.Length ? starts[i]
                 : end, high))]);
+            c.Layer("post-back", "posts, behind", basePiece, posts, Face.Down,
+                frees: [.. posts.Select((_, i) => new Rectangle(i == 0 ? Zero : starts[i - 1] + (3 * u), low, i < starts.Length ? starts[i]
+                : end, high))]);
+            Rectangle Rail(int i, bool upper)
+            {
+                var (from, to) = (i == 0 ? Zero : i == 1 ? 3 * u : W + (2 * u), i == posts.Length - 1 ? end : i == 0 ? 2 * u : W + u);
+                return upper ? new Rectangle(from, high, to, H) : new Rectangle(from, Zero, to, low);
+            }
+
+            c.Layer("rail-upper", "upper rail", basePiece, posts, Face.Up, frees: [.. posts.Select((_, i) => Rail(i, upper: true))]);
+            c.Layer("rail-lower", "lower rail", basePiece, posts, Face.Up, frees: [.. posts.Select((_, i) => Rail(i, upper: false))]);
+            c.Layer("rail-upper-back", "upper rail, behind", basePiece, posts, Face.Down, frees: [.. posts.Select((_, i) => Rail(i, upper: true))]);
+            c.Layer("rail-lower-back", "lower rail, behind", basePiece, posts, Face.Down, frees: [.. posts.Select((_, i) => Rail(i, upper: false))]);
             c.Trade("rail", "rails", rail, "height of what swings", H - (2 * rail));
 
             c.Does(Effect.Turns);

@@ -35,14 +35,17 @@ internal static class InsideBox
 
     /// <summary>The card and the box in it; what else stands in the box is the caller's.</summary>
     /// <param name="shallowest">The least depth, and why.</param>
-    internal static (Affine Depth, Affine Margin) Box(ConstructionBuilder c, Pair shallowest, string because)
+    internal static (Affine Depth, Affine Margin, Affine Foot) Box(ConstructionBuilder c, Pair shallowest, string because, Pair? usual = null)
     {
-        var d = c.Length("depth", "depth", "how deep the box is, which is also how much shorter the back is", Pair.Of(1, 2, 12m),
-            "½ in, or 12 mm", [(shallowest, because)], [(W / 4, "a deeper one leaves no window")], OnConversion.Fixed,
+        var d = c.Length("depth", "depth", "how deep the box is, which is also how much shorter the back is", usual ?? Pair.Of(1, 2, 12m),
+            usual is null ? "½ in, or 12 mm" : "¼ in, or 6 mm, for each layer and behind the last one", [(shallowest, because)], [(W / 4, "a deeper one leaves no window")], OnConversion.Fixed,
             least: "wider window", most: "deeper box");
         var margin = c.Length("windowMargin", "window margin", "width of the frame round the window", Pair.Of(1, 2, 12m), "½ in, or 12 mm",
             [(Pair.Of(1, 2, 12m), "a narrower frame buckles")], [(W / 4, "a wider one leaves no window")], OnConversion.Fixed,
             least: "wider window", most: "stronger frame");
+        var foot = c.Length("footMargin", "foot of the frame", "height of the frame below the window, where a line of text goes", margin,
+            "as the rest of the frame", [(margin, "the foot is no narrower than the rest")], [(H / 2, "a higher one leaves no window")],
+            OnConversion.Fixed, least: "wider window", most: "room for a line");
         var w = W - d;
         var cardPiece = c.Piece("card", "Card", Axis.X, H, "twice the card's width, less the depth", "the card's height",
             [Panel("front", "front", W), Panel("back", "back", w)], [Valley(90, "the card's width: the spine")]);
@@ -53,7 +56,7 @@ internal static class InsideBox
             Valley(90, "the card's width"),
             Valley(90, "the width and the depth", closed: 0),
         ]);
-        boxPiece.Opening("window", "window", "window", new Rectangle(d + margin, margin, W - margin, H - margin),
+        boxPiece.Opening("window", "window", "window", new Rectangle(d + margin, foot, W - margin, H - margin),
             "the frame's width in from the panel's edges");
 
         // The box is listed from its front wall, so it lies turned round in the card: its corners are given so.
@@ -62,8 +65,8 @@ internal static class InsideBox
         var frontBond = c.Bond("front", cardPiece["front"].Up(new Rectangle(W, Zero, W - d, H)),
             boxPiece["tab"].Down(new Rectangle(Zero, H, d, Zero)), "its free edge into the spine");
         c.Require("window-width", w - (2 * margin) - Construction.SmallestWindow, "the window would be too narrow to see through");
-        c.Require("window-height", H - (2 * margin) - Construction.SmallestWindow, "the window would be too low to see through");
+        c.Require("window-height", H - foot - margin - Construction.SmallestWindow, "the window would be too low to see through");
         c.Trade("depth", "depth", d, "window", w - (2 * margin));
-        return (d, margin);
+        return (d, margin, foot);
     }
 }

@@ -16,15 +16,16 @@ internal static class InsideTunnel
         c =>
         {
             var n = c.Count("layers");
-            var (d, margin) = InsideBox.Box(c, n switch { 1 => Pair.Of(1, 2, 12m), 2 => Pair.Of(3, 4, 18m), _ => Pair.Of(1, 1, 24m) },
-                "each layer needs ¼ in, or 6 mm, and so does what is left behind it");
+            var (d, margin, foot) = InsideBox.Box(c, n switch { 1 => Pair.Of(1, 4, 6m), 2 => Pair.Of(3, 8, 9m), _ => Pair.Of(1, 2, 12m) },
+                "each layer needs ⅛ in, or 3 mm, and so does what is left behind it",
+                n switch { 1 => null, 2 => Pair.Of(3, 4, 18m), _ => Pair.Of(1, 1, 24m) });
             var step = c.Length("windowStep", "window step", "how much narrower each window is on every side than the one before it",
                 Pair.Of(1, 4, 6m), "¼ in, or 6 mm: from one nested die to the next but one",
                 [(Pair.Of(1, 8, 3m), "a smaller step does not show")], [(W / 8, "a larger one leaves no window")], OnConversion.Fixed,
                 least: "wider windows", most: "more layer shows");
             var hair = c.Allow(new NestedPanel());
             var plies = c.Allow(new BoxDepth(n));
-            var f = d / (n + 1);
+            var (f, shallow) = (d / (n + 1), Pair.Of(1, 8, 3m));
             var (w, h) = (W - d - hair, H - hair);
             c.Require("plies", d - (n * f) - plies, "the layers' own plies must fit behind them");
             var tabs = new List<BondHandle>();
@@ -33,10 +34,10 @@ internal static class InsideTunnel
                 var (id, name) = ($"layer{k}", n == 1 ? "Layer" : $"Layer {k}");
                 var inset = margin + (k * step);
                 var layerPiece = c.Piece(id, name, Axis.X, h, "the window panel, a hair less, and both tabs",
-                    "the card's height, a hair less", [Tab("tab-left", "left tab", f), Panel("face", "layer", w),
-                    Tab("tab-right", "right tab", f)], [Valley(90, n == 1 ? "half the depth" : "its share of the depth"),
+                    "the card's height, a hair less", [Panel("tab-left", "left tab", f, shallow), Panel("face", "layer", w),
+                    Panel("tab-right", "right tab", f, shallow)], [Valley(90, n == 1 ? "half the depth" : "its share of the depth"),
                     Valley(90, "the tab and the layer", closed: 0)]);
-                layerPiece.Opening("window", "window", "face", new Rectangle(f + inset, inset, f + w - inset, h - inset),
+                layerPiece.Opening("window", "window", "face", new Rectangle(f + inset, foot + (k * step), f + w - inset, h - inset),
                     "a step narrower on every side than the window before it");
 
                 // Like the box it hangs in, a layer is listed from the other end. Between the walls it has the hair for play.
@@ -48,7 +49,7 @@ internal static class InsideTunnel
                     layerPiece["tab-right"].Down(new Rectangle((2 * f) + w, h, f + w, Zero)), "as on the left", play: hair));
                 c.Require($"{id}-width", w - (2 * inset) - Construction.SmallestWindow,
                     "the last window would be too narrow to see through");
-                c.Require($"{id}-height", h - (2 * inset) - Construction.SmallestWindow, "the last window would be too low to see through");
+                c.Require($"{id}-height", h - foot - (k * step) - inset - Construction.SmallestWindow, "the last window would be too low to see through");
             }
 
             c.Layer("front", "front", c.The("card"), ["front"], Face.Down, levels: 2);

@@ -73,7 +73,8 @@ internal static class PillarTiers
                 }
 
                 c.Layer($"pillar{i}", $"pillar fronts{(n == 1 ? "" : $", row {i}")}", pillarPiece, ["front"], Face.Up);
-                c.Layer($"face{i}", $"face{(n == 1 ? "" : $", row {i}")}", facePiece, ["face"], Face.Up);
+                c.Layer($"face{i}", i == n ? $"face{(n == 1 ? "" : $", row {i}")}" : $"face, row {i}, between the next pillars", facePiece, ["face"],
+                    Face.Up, free: i == n ? null : new Rectangle(s, Zero, w0 - s, face));
                 behind = facePiece["face"];
             }
 

@@ -1,3 +1,4 @@
+using WholeFold.Core.Constructions.Allowances;
 using WholeFold.Core.Measure;
 using static WholeFold.Core.Constructions.Affine;
 using static WholeFold.Core.Constructions.ConstructionBuilder;
@@ -12,17 +13,25 @@ internal static class ShadowBox
         "shadow-box",
         "Shadow box",
         "stands as a box with a scene behind a window",
-        [new Choice("middles", "middles", "how many middles stand between the front and the back", ["0", "1", "2"], "0")],
+        [new Choice("middles", "middles", "how many middles stand between the front and the back", ["0", "1", "2"], "0"),
+            new Choice("middlesOn", "middles stand on", "wall: the front's walls; backTab: the back's tabs, in a shallow box with one middle",
+                ["wall", "backTab"], "wall")],
         c =>
         {
             var n = c.Count("middles");
-            var least = n switch { 0 => Pair.Of(1, 2, 12m), 1 => Pair.Of(3, 4, 18m), _ => Pair.Of(1, 1, 24m) };
-            var depth = c.Length("depth", "depth", "how deep the box is, which is also how far it slides to close", least, n == 0
+            var shallow = c.Chosen("middlesOn") == "backTab";
+            if (shallow && n != 1)
+            {
+                c.Refuse("only one middle can stand on the back's tabs: take middles 1, or stand them on the wall");
+            }
+
+            var least = shallow ? Pair.Of(1, 2, 12m) : n switch { 0 => Pair.Of(1, 2, 12m), 1 => Pair.Of(3, 4, 18m), _ => Pair.Of(1, 1, 24m) };
+            var depth = c.Length("depth", "depth", "how deep the box is, which is also how far it slides to close", least, n == 0 || shallow
                 ? "½ in, or 12 mm" : $"½ in, or 12 mm, and ¼ in, or 6 mm, for each middle",
                 [(least, n == 0 ? "a shallower box shows no depth" : "each middle needs ¼ in, or 6 mm")],
                 [(W / 4, "a deeper one leaves no window")], OnConversion.Fixed, least: "wider window", most: "deeper box");
-            var tab = c.Length("backTab", "back tab", "width of the tabs that join the back to the walls", n == 0 ? depth / 2
-                : Construction.SmallestTab, n == 0 ? "half the depth" : "¼ in, or 6 mm: what a tab needs",
+            var tab = c.Length("backTab", "back tab", "width of the tabs that join the back to the walls", n == 0 || shallow ? depth / 2
+                : Construction.SmallestTab, n == 0 || shallow ? "half the depth" : "¼ in, or 6 mm: what a tab needs",
                 [(Construction.SmallestTab, "a narrower tab does not hold")], [(depth / 2, "a wider one shows in the box")],
                 OnConversion.Fixed, least: "hidden", most: "surer bond");
             var margin = c.Length("windowMargin", "window margin", "width of the frame round the window", Pair.Of(1, 2, 12m),
@@ -45,9 +54,22 @@ internal static class ShadowBox
                 "the back's crease level with the wall's edge");
             var backRight = c.Bond("back-right", frontPiece["wall-right"].Down(Strip(W + depth, W + depth - tab)),
                 backPiece["tab-right"].Down(Strip(tab + m, (2 * tab) + m)), "as on the left");
-            var f = (depth - tab) / (n + 1);
+            var f = shallow ? tab : (depth - tab) / (n + 1);
             var tabs = new List<BondHandle>();
-            for (var k = 1; k <= n; k++)
+            if (shallow)
+            {
+                // On the back's tabs the middle hangs inside the back, so it is a hair less.
+                var hair = c.Allow(new NestedPanel());
+                var middlePiece = c.Piece("middle1", "Middle", Axis.X, H, "the front's width, a hair less, and both tabs", "the card's height",
+                    [Tab("tab-left", "left tab", f), Panel("face", "middle", m - hair), Tab("tab-right", "right tab", f)],
+                    [Mountain(-90, "the back's tab", closed: 0), Mountain(-90, "the tab and the middle")]);
+                tabs.Add(c.Bond("middle1-left", backPiece["tab-left"].Up(Strip(Zero, tab)), middlePiece["tab-left"].Up(Strip(f, Zero)),
+                    "the tab's edge into the back's crease"));
+                tabs.Add(c.Bond("middle1-right", backPiece["tab-right"].Up(Strip(tab + m, (2 * tab) + m)),
+                    middlePiece["tab-right"].Up(Strip((2 * f) + m - hair, f + m - hair)), "as on the left", play: hair));
+            }
+
+            for (var k = 1; k <= n && !shallow; k++)
             {
                 var (id, name) = ($"middle{k}", n == 1 ? "Middle" : $"Middle {k}, counted from the back");
                 var middlePiece = c.Piece(id, name, Axis.X, H, "the front's width and both tabs", "the card's height",
@@ -71,13 +93,19 @@ internal static class ShadowBox
 
             c.Does(Effect.Stands);
             c.Step("Fold the front's walls back and the back's tabs forward, and burnish both ways.");
-            c.Press("Bond the back's tabs to the outer edges of the walls, flat, one side after the other.", Pressed.Closed,
-                "edges and feet are level on both sides", backLeft, backRight);
-            if (c.Count("middles") > 0)
+            if (shallow)
             {
-                c.Press("Bond the middles' tabs inside the walls, the first against the edge of the back's tab.", Pressed.Closed,
-                    "each tab touches the one behind it, feet level", tabs);
+                c.Press("Bond the middle's tabs on the back's tabs.", Pressed.Closed, "each tab's edge lies in the back's crease, feet level", tabs);
             }
+            else if (n > 0)
+            {
+                c.Press("With the front face down, bond the middles into its walls, the one nearest the window first.", Pressed.Closed,
+                    "each tab lies its step from the wall's edge, feet level", [.. Enumerable.Reverse(tabs)]);
+            }
+
+            c.Press(shallow ? "Stood on its side, tack the front's walls on the back's tabs; press it flat one way, then the other."
+                : "Bond the back's tabs to the outer edges of the walls last: press it flat one way, then the other.", Pressed.Closed,
+                "edges and feet are level on both sides", backLeft, backRight);
 
             c.Step("Stand it up, look through the window, and fold it flat again.");
             c.Trouble("it stands skew", "one tab sits deeper than the other", "lift that tab and set it by the wall's edge");

@@ -12,7 +12,9 @@ internal static class SleeveGatefold
         "sleeve-gatefold",
         "Sleeve gatefold",
         "a tile slides off and two doors open",
-        [new Choice("die", "tile's die", "what the tile is cut with", ["square", "round", "oval"], "square"),
+        [new Choice("backKeeps", "the back keeps",
+            "format: the sheet is trimmed and the finished card keeps its format; sheet: the sheet stays whole and the back grows",
+            ["format", "sheet"], "format"), new Choice("die", "tile's die", "what the tile is cut with", ["square", "round", "oval"], "square"),
             new Choice("behind", "tile behind", "whether a second tile hides the pockets from behind", ["none", "tile"], "none")],
         c =>
         {
@@ -36,7 +38,8 @@ internal static class SleeveGatefold
                 most: "surer hold");
             var bow = c.Allow(new Sleeve(new Contents(Measure.Length.Zero, 1, "base")));
             c.Require("pocket-clears", (2 * relief) - bow, "a pocket bows round the door and its layer, and both folds lie in the gap");
-            var door = (W / 2) - relief;
+            var keepsSheet = c.Chosen("backKeeps") == "sheet";
+            var (door, back) = ((W / 2) - relief, keepsSheet ? W + (2 * relief) : W);
             var half = pocket / 2;
             var (high, tall) = (tile, pocket);
             if (oval)
@@ -50,8 +53,9 @@ internal static class SleeveGatefold
                     OnConversion.Fixed, least: "hidden", most: "surer hold");
             }
 
-            var basePiece = c.Piece("base", "Base", Axis.X, H, "twice the card's width, less both reliefs", "the card's height",
-                [Panel("left", "left door", door), Panel("back", "back", W), Panel("right", "right door", door)],
+            var basePiece = c.Piece("base", "Base", Axis.X, H, keepsSheet ? "twice the card's width, kept whole"
+                : "twice the card's width, less both reliefs", "the card's height",
+                [Panel("left", "left door", door), Panel("back", "back", back), Panel("right", "right door", door)],
                 [Valley(90, "half the card's width, less the relief, so that the doors do not touch"),
                 Valley(90, "the left door and the back")]);
             var tilePiece = c.Piece("tile", "Tile", Axis.X, high, "the tile's width", oval ? "the tile's height"
@@ -68,13 +72,18 @@ internal static class SleeveGatefold
             var rightPocketBond = c.Bond("right-pocket", tilePiece["tile"].Down(new Rectangle(middle, low, middle + half, up)),
                 pocketPiece.Copy(2)["front"].Down(new Rectangle(half, Zero, Zero, tall)),
                 "the folds butting, this one opening to the right");
-            c.Lies("sleeve", basePiece["back"].Down(new Rectangle(door + ((W - tile) / 2), (H - high) / 2, door + ((W + tile) / 2),
+            c.Lies("sleeve", basePiece["back"].Down(new Rectangle(door + ((back - tile) / 2), (H - high) / 2, door + ((back + tile) / 2),
                 (H + high) / 2)), tilePiece["tile"].Down(new Rectangle(tile, Zero, Zero, high)),
                 "slid on from the side, in the middle of the closed doors", takenOff: true);
             c.Trade("tile", "tile", tile, "doors that show", H - high);
             c.Layer("door", "doors", basePiece, ["left", "right"], Face.Down);
             c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up);
             c.Layer("tile", "tile", tilePiece, ["tile"], Face.Up);
+
+            if (keepsSheet)
+            {
+                c.Grows("the sheet is kept whole, so the back takes both reliefs and the finished card is wider by them");
+            }
 
             c.Does(Effect.Opens);
             c.Step("Fold the doors in and burnish; fold both pockets in half and burnish hard.");

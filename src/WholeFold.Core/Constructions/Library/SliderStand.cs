@@ -38,10 +38,13 @@ internal static class SliderStand
         ]);
         basePiece.Opening("slit", "slit", "top1", new Rectangle(W, edge, W, H - edge),
             "along the middle crease, short of either end by the edge");
-        var wide = H - (2 * edge) - ease;
-        var slidePiece = c.Piece("slide", "Slide", Axis.X, wide, "the card's width", "the slit's length, less the clearance at either end",
+        var slit = H - (2 * edge) - ease;
+        var wide = c.Length("slideWidth", "slide's width", "width of the slide, which may be anything up to what the slit lets through", slit,
+            "the slit's length, less the clearance at either end", [(Construction.SmallestPanel, "a narrower slide does not hold the card up")],
+            [(slit, "a wider one binds in the slit")], least: "narrower", most: "wider", so: "it passes the slit");
+        var slidePiece = c.Piece("slide", "Slide", Axis.X, wide, "the card's width", "the slide's width",
             [Panel("slide", "slide", W)], []);
-        Rectangle Foot(Affine from, Affine to) => new(from, edge + (ease / 2), to, H - edge - (ease / 2));
+        Rectangle Foot(Affine from, Affine to) => new(from, (H - wide) / 2, to, (H + wide) / 2);
         var foot1Bond = c.Bond("foot1", basePiece["flap1"].Down(Foot(f, Zero)),
             slidePiece["slide"].Down(new Rectangle(Zero, Zero, f, wide)),
             "through the slit first; then the foot level with the flap's crease, in the middle of it");

@@ -9,8 +9,12 @@ namespace WholeFold.Core.Constructions.Library;
 internal static class SplitGatefold
 {
     public static ConstructionFamily Family { get; } = new("split-gatefold", "Split gatefold",
-        "two unequal doors open from where they meet", [], c =>
+        "two unequal doors open from where they meet",
+        [new Choice("backKeeps", "the back keeps",
+            "format: the sheet is trimmed and the finished card keeps its format; sheet: the sheet stays whole and the back grows",
+            ["format", "sheet"], "format")], c =>
     {
+        var keepsSheet = c.Chosen("backKeeps") == "sheet";
         var doors = c.Allow(new Doors());
         var relief = c.Length("relief", "relief", "the whole gap between the two doors", Pair.Of(1, 16, 1.5m),
             "a gap that one does not see and that keeps the doors apart", [(doors, new Doors().Because)],
@@ -19,13 +23,18 @@ internal static class SplitGatefold
         var left = c.Length("left", "left door", "width of the left door, the larger one unless it is made smaller", 0.62m * W,
             "0.62 of the card's width", [(W / 4, "a narrower door hardly covers")], [(0.75m * W, "a wider one leaves no second door")],
             least: "narrower left", most: "wider left");
-        var basePiece = c.Piece("base", "Base", Axis.X, H, "twice the card's width, less the gap", "the card's height",
-            [Panel("left", "left door", left), Panel("back", "back", W), Panel("right", "right door", W - left - relief)],
+        var basePiece = c.Piece("base", "Base", Axis.X, H, keepsSheet ? "twice the card's width, kept whole" : "twice the card's width, less the gap", "the card's height",
+            [Panel("left", "left door", left), Panel("back", "back", keepsSheet ? W + relief : W), Panel("right", "right door", W - left - relief)],
             [Valley(90, "the left door"), Valley(90, "the left door and the back")]);
         c.Trade("left", "left door", left, "right door", W - left - relief);
         c.Layer("left", "left door", basePiece, ["left"], Face.Down);
         c.Layer("right", "right door", basePiece, ["right"], Face.Down);
         c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up);
+
+        if (keepsSheet)
+        {
+            c.Grows("the sheet is kept whole, so the back takes the gap and the finished card is wider by it");
+        }
 
         c.Does(Effect.Opens);
         c.Step("Fold both doors in and burnish, the narrow one first.");

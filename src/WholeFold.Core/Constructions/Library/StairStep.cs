@@ -8,8 +8,9 @@ namespace WholeFold.Core.Constructions.Library;
 internal static class StairStep
 {
     public static ConstructionFamily Family { get; } = new("stair-step", "Stair step", "stands with a facade before a step before its back",
-        [], c =>
+        [new Choice("facadeTab", "facade's tab", "up: above its crease, where it is seen; hidden: below it, tucked under the roof", ["up", "hidden"], "up")], c =>
     {
+        var hidden = c.Chosen("facadeTab") == "hidden";
         var rise = c.Length("rise", "rise", "how far the step stands before the back", 0.18m * H, "0.18 of the card's height",
             [(Construction.SmallestPanel, "a narrower step does not stand")], [(H / 3, "a deeper one leaves no back")], least: "shallower",
             most: "deeper");
@@ -21,10 +22,15 @@ internal static class StairStep
             OnConversion.Fixed, least: "less card", most: "surer bond");
         var back = H - rise;
         var facade = c.Length("facade", "facade", "height of the facade's front", 0.64m * H, "0.64 of the card's height",
-            [(step + Pair.Of(3, 8, 10m), "a lower facade hides behind the step")], [(back - tab, "its tab must find the back")],
+            hidden ? [(step + Pair.Of(3, 8, 10m), "a lower facade hides behind the step"), (step + tab, "its tab must lie above the step's")]
+                : [(step + Pair.Of(3, 8, 10m), "a lower facade hides behind the step")],
+            [(hidden ? back : back - tab, "its tab must find the back")],
             least: "lower facade", most: "higher facade");
         var width = c.Length("facadeWidth", "facade width", "width of the facade", 0.7m * W, "0.7 of the card's width",
             [(W / 4, "a narrower facade wobbles")], [(W, "a wider one stands out of the card")], least: "narrower", most: "wider");
+        var offset = c.Length("facadeOffset", "facade's place", "how far the facade stands from the card's left edge", (W - width) / 2,
+            "in the middle", [(Zero, "it must stand on the step")], [(W - width, "it must not stand out of the card")],
+            least: "further left", most: "further right");
         var bottom = tab + (2 * rise) + step;
         var basePiece = c.Piece("base", "Base", Axis.Y, W, "the tab, the step with both its rises, and the back", "the card's width",
             [Tab("tab", "tab", tab), Panel("top", "step top", rise), Panel("front", "step front", step), Panel("floor", "floor", rise),
@@ -36,22 +42,25 @@ internal static class StairStep
         ]);
         var facadePiece = c.Piece("facade", "Facade", Axis.Y, width, "its tab, the rise and its front", "the facade's width",
             [Tab("tab", "facade tab", tab), Panel("roof", "roof", rise), Panel("front", "facade front", facade)],
-            [Valley(90, "the tab", closed: 0), Mountain(-90, "the tab and the rise", closed: 0)]);
+            hidden ? [Mountain(-90, "the tab"), Mountain(-90, "the tab and the rise", closed: 0)]
+                : [Valley(90, "the tab", closed: 0), Mountain(-90, "the tab and the rise", closed: 0)]);
         var stepBond = c.Bond("step", basePiece["back"].Up(new Rectangle(Zero, bottom + step - tab, W, bottom + step)),
             basePiece["tab"].Down(new Rectangle(Zero, Zero, W, tab)),
             "the tab's crease as far above the bottom crease as the step is high");
 
         // The facade is listed from its top and so lies upside down beside the base: its corners are given turned round.
-        var (left, right) = ((W - width) / 2, (W + width) / 2);
-        var facadeTabBond = c.Bond("facade-tab", basePiece["back"].Up(new Rectangle(left, bottom + facade, right, bottom + facade + tab)),
-            facadePiece["tab"].Down(new Rectangle(width, tab, Zero, Zero)),
+        var (left, right) = (offset, offset + width);
+        var facadeTabBond = c.Bond("facade-tab", hidden
+            ? basePiece["back"].Up(new Rectangle(left, bottom + facade - tab, right, bottom + facade))
+            : basePiece["back"].Up(new Rectangle(left, bottom + facade, right, bottom + facade + tab)),
+            hidden ? facadePiece["tab"].Up(new Rectangle(width, Zero, Zero, tab)) : facadePiece["tab"].Down(new Rectangle(width, tab, Zero, Zero)),
             "the crease as far above the bottom crease as the facade is high, in the middle");
         var lower = tab + rise + facade;
         var facadeFootBond = c.Bond("facade-foot", basePiece["front"].Down(new Rectangle(left, bottom - rise, right, bottom - rise - tab)),
             facadePiece["front"].Down(new Rectangle(width, lower, Zero, lower - tab)), "the lower edges level");
         c.Layer("facade", "facade front", facadePiece, ["front"], Face.Up);
         c.Layer("step", "step front, on the other face of the sheet", basePiece, ["front"], Face.Down);
-        c.Layer("back", "back above the facade", basePiece, ["back"], Face.Up, free: new Rectangle(Zero, bottom + step, W, bottom + back));
+        c.Layer("back", "back above the facade", basePiece, ["back"], Face.Up, free: new Rectangle(Zero, bottom + facade + (hidden ? Zero : tab), W, bottom + back));
 
         c.NamedShown(basePiece["back"]);
         c.Does(Effect.Stands);

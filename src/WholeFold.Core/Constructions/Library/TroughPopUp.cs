@@ -26,7 +26,7 @@ internal static class TroughPopUp
             Valley(90, "the depth again; the back is what is left"),
         ]);
         var stripPiece = c.Piece("strip", "Clear strip", Axis.X, H, "how far it stands out of the valley", "the card's height",
-            [Panel("strip", "strip", a)], []);
+            [Panel("strip", "strip", a)], []).From("acetate");
         var leftFinBond = c.Bond("left-fin", basePiece["fin1"].Down(new Rectangle(W, Zero, W + d, H)),
             basePiece["fin2"].Down(new Rectangle(W + (2 * d), Zero, W + d, H)),
             "fold the left groove shut, its two outer faces on each other");
@@ -36,8 +36,8 @@ internal static class TroughPopUp
             stripPiece["strip"].Up(new Rectangle(Zero, Zero, d, H)), "the strip's foot right down in the valley");
         c.Trade("trough", "trough", d, "inside", W - d);
         c.Layer("front", "front", basePiece, ["front"], Face.Down, levels: 2);
-        c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up,
-            free: new Rectangle(W + (4 * d), Zero, (2 * W) + (3 * d), H));
+        c.Layer("inside-front", "inside the front", basePiece, ["front"], Face.Up, levels: 2);
+        c.Layer("inside", "inside the back, for the message", basePiece, ["back"], Face.Up, levels: 2);
 
         c.Does(Effect.PopsUp);
         c.Step("Fold all five creases and burnish, the middle ones hard.");

@@ -9,7 +9,10 @@ namespace WholeFold.Core.Constructions.Library;
 internal static class TwistPop
 {
     public static ConstructionFamily Family { get; } = new("twist-pop", "Twist pop",
-        "a concertina twists open and stands forward, then lies in a row", [], c =>
+        "a concertina twists open and stands forward, then lies in a row", 
+        [new Choice("order", "put together",
+            "carrier: the carrier into the card first; concertina: the concertina into the loose carrier first, which is easier to line up",
+            ["carrier", "concertina"], "carrier")], c =>
     {
         var p = c.Length("panel", "panel", "width of each of the concertina's four panels", (W / 2) - Pair.Of(1, 4, 6m),
             "half of what is left of the card's width less ½ in, or 12 mm",
@@ -66,16 +69,36 @@ internal static class TwistPop
             concertinaPiece["four"].Down(new Rectangle(3 * p, over, (3 * p) + z, over + q)), "the other end, the same");
         c.Layer("panels", "panels", concertinaPiece, ["one", "two", "three", "four"], Face.Up);
         c.Layer("front", "front", cardPiece, ["front"], Face.Down, levels: 2);
+        c.Layer("inside", "inside left and right", cardPiece, ["front", "back"], Face.Up);
+        c.Layer("message", "behind, for the message", cardPiece, ["back"], Face.Down);
         c.Trade("carrierWidth", "height of the panels", h, "card above and below", H - h);
 
         c.Does(Effect.PopsUp);
         c.Step("Shape the carrier: fold and burnish its diagonals as valleys, its middle as a mountain, and run a nail along the lengthwise score.");
         c.Step("Fold the concertina, valley, mountain, valley, and burnish both ways.");
-        c.Press("Fold the carrier and glue one of its triangles into the card.", Pressed.Closed,
-            "the tip lies on the spine in the middle of the height", frontBond);
-        c.Press("Glue the other triangle and close the card on it.", Pressed.Closed, "opened, both tips meet on the spine", backBond);
+        void Carrier()
+        {
+            c.Press("Fold the carrier and glue one of its triangles into the card.", Pressed.Closed,
+                "the tip lies on the spine in the middle of the height", frontBond);
+            c.Press("Glue the other triangle and close the card on it.", Pressed.Closed, "opened, both tips meet on the spine", backBond);
+        }
+
+        if (c.Chosen("order") == "carrier")
+        {
+            Carrier();
+        }
+        else
+        {
+            c.Step("Draw a line across the carrier the grip in from either end.");
+        }
+
         c.Press("Glue the concertina's first panel into the left wall and its last into the right one.", Pressed.Closed,
             "its crease lies the grip inside the wall's end, and it overhangs the wall equally above and below", firstBond, fourthBond);
+        if (c.Chosen("order") != "carrier")
+        {
+            Carrier();
+        }
+
         c.Trouble("the panels jam half-way", "glue outside the triangles' corners",
             "ease it off; glue right into the corners and none outside");
         c.Trouble("the concertina hangs askew", "its two ends are not at one height", "lift one end and set it by the carrier's edges");

@@ -8,14 +8,16 @@ namespace WholeFold.Core.Constructions.Library;
 internal static class WingedLockGatefold
 {
     public static ConstructionFamily Family { get; } = new("winged-lock-gatefold", "Winged lock gatefold",
-        "wings spring free from under the topper, the centre stands forward", [], c =>
+        "wings spring free from under the topper, the centre stands forward",
+        [new Choice("topper", "topper", "whether the topper that holds the wings down is reckoned with, on its foam", ["none", "onFoam"], "none")], c =>
     {
+        var onFoam = c.Chosen("topper") == "onFoam";
         var centre = c.Length("centre", "centre", "width of the strip in the middle that the wings lock over", W / 6,
             "a sixth of the card's width", [(Pair.Of(3, 4, 20m), "a narrower strip does not hold the topper")],
             [(W / 3, "a wider strip leaves no doors")], least: "wider doors", most: "surer lock");
-        var pad = c.Length("pad", "pad", "width of the foam under the topper, which the wings must clear", Zero, "no foam under the topper",
+        var pad = c.Length("pad", "pad", "width of the foam under the topper, which the wings must clear", onFoam ? centre / 2 : Zero, onFoam ? "half of the centre" : "no foam under the topper",
             [(Zero, "a pad cannot be less than nothing")],
-            [(centre - Pair.Of(1, 2, 12m), "the wings need something to lie on beside the pad")], OnConversion.Fixed, held: true,
+            [(centre - Pair.Of(1, 2, 12m), "the wings need something to lie on beside the pad")], OnConversion.Fixed, held: !onFoam,
             least: "no foam", most: "wider foam", so: "the wings clear the foam");
         var p = (W - centre) / 2;
         var w = (centre - pad) / 2;
@@ -32,6 +34,23 @@ internal static class WingedLockGatefold
             Valley(120, "then the right inner panel"),
             Mountain(-60, "then the right door; what is left is the right wing", closed: 0),
         ]);
+        if (onFoam)
+        {
+            // It carries on over the wings on either side of its foam, and so holds them down.
+            var topper = c.Length("topperWidth", "topper's width", "width of the topper on the centre strip", 0.4m * W, "0.4 of the card's width",
+                [(pad + Pair.Of(1, 2, 12m), "it must reach ¼ in, or 6 mm, over either wing")], [(W, "a wider one stands out of the card")],
+                least: "more wings show", most: "surer hold", so: "it holds the wings down");
+            var topperPiece = c.Piece("topper", "Topper", Axis.X, topper, "the topper's width", "as high as it is wide", [Panel("topper", "topper", topper)], []);
+            c.Require("topper-height", H - topper, "the topper must stay inside the card");
+            var (left, foot) = (w + (2 * p) + ((centre - pad) / 2), (H - topper) / 2);
+            var topperBond = c.Bond("topper", basePiece["centre"].Up(new Rectangle(left, foot, left + pad, foot + topper)),
+                topperPiece["topper"].Down(new Rectangle((topper - pad) / 2, Zero, (topper + pad) / 2, topper)),
+                "in the middle of the centre strip, on foam no wider than the pad; no adhesive on the wings", raised: Pair.Of(1, 16, 1.5m));
+            c.Layer("topper", "topper", topperPiece, ["topper"], Face.Up);
+            c.Press("Put the topper on its foam in the middle of the centre strip, the wings under it on either side.", Pressed.Closed,
+                "the wings slide out from under it and back", topperBond);
+        }
+
         c.Trade("centre", "lock", centre, "door", p);
         c.Layer("doors", "doors and inner panels", basePiece, ["door-left", "inner-left", "inner-right", "door-right"], Face.Up,
             bothFaces: true);

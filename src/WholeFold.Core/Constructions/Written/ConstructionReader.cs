@@ -126,6 +126,7 @@ public sealed class ConstructionReader
             Tradeoffs = [.. c.Tradeoffs.Select((t, i) => new Tradeoff(Known(t.Parameter, $"tradeoffs[{i}].parameter", parameters), t.OneName, Sum(t.One, $"tradeoffs[{i}].one"), t.OtherName, Sum(t.Other, $"tradeoffs[{i}].other")))],
             States = [.. c.States.Select((s, i) => new CardState(s.Id, s.Name, s.How, s.Angles.ToDictionary(a => CreaseOf(a, $"states[{i}]"), a => Angle(a.Angle, $"states[{i}]"))))],
             Contacts = [.. c.Contacts.Select((r, i) => new Contact(PlateOf(r.PieceA, r.PlateA, $"rests[{i}]"), Spot(r.AtA, $"rests[{i}]"), PlateOf(r.PieceB, r.PlateB, $"rests[{i}]"), Spot(r.AtB, $"rests[{i}]"), r.How))],
+            Refused = c.Refused,
             NamedShown = c.NamedShown is { } named ? PlateOf(named.Piece, named.Plate, "namedShown") : null,
             LookedAt = c.LookedAt is { } look ? new LookedAt(PlateOf(look.Piece, look.Plate, "lookedAt"), look.Up) : null,
             RoundOneAsThickAs = c.RoundOneAsThickAs is { } thick ? Known(thick, "roundOneAsThickAs", parameters) : null,
@@ -195,6 +196,7 @@ public sealed class ConstructionReader
             [.. p.Creases.Select((k, i) => Crease(k, $"{at}.creases[{i}]"))],
             Sum(p.Across, $"{at}.across"), p.SizeRule, p.AcrossRule, p.Quantity)
         {
+            UsualStock = p.UsualStock,
             Lines = [.. p.Lines.Select((l, i) => new CreaseLine(Spot(l.From, $"{at}.lines[{i}].from"), Spot(l.To, $"{at}.lines[{i}].to"), Crease(l.Crease, $"{at}.lines[{i}].crease"), l.Between))],
             Openings = [.. p.Openings.Select((o, i) => new Opening(o.Id, o.Name, o.Panel, Rectangle(o.Within, $"{at}.openings[{i}].within"), o.Rule, o.Kind, o.StaysOn, o.Outline is null ? null : Corners(o.Outline, $"{at}.openings[{i}].outline")))],
             OwnPlates = plates,

@@ -55,6 +55,9 @@ public sealed record WrittenConstruction
 
     public IReadOnlyList<WrittenContact> Contacts { get; init; } = [];
 
+    /// <summary>Why these choices do not go together; null where they do.</summary>
+    public string? Refused { get; init; }
+
     /// <summary>The plate that some people name a standing card by; null where that is as large as the closed card.</summary>
     public WrittenPlateName? NamedShown { get; init; }
 
@@ -176,6 +179,9 @@ public sealed record WrittenPiece
     public required string AcrossRule { get; init; }
 
     public int Quantity { get; init; } = 1;
+
+    /// <summary>Id of the stock that it is cut from unless a design says otherwise; null is the design's card.</summary>
+    public string? UsualStock { get; init; }
 
     public required IReadOnlyList<WrittenPanel> Panels { get; init; }
 
