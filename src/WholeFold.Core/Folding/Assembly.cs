@@ -23,7 +23,14 @@ internal sealed record Assembly(IReadOnlyDictionary<PlateRef, RigidTransform> Fr
     /// <param name="value">Evaluates a bond's region at the sized figures.</param>
     /// <param name="angle">The fold angle of a crease, by piece and place; valley positive.</param>
     /// <param name="lift">How far a piece stands off the one that it is laid on, so that a drawing tells them apart; 0 to measure.</param>
-    public static Assembly Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, Func<SizedPiece, int, double> angle, double lift = 0)
+    public static Assembly Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, Func<SizedPiece, int, double> angle, double lift = 0) =>
+        Of(construction, pieces, value, angle, lift, construction.Bonds, null);
+
+    /// <summary>What of a card hangs together with one of its plates by the bonds that are made so far.</summary>
+    public static Assembly Partly(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, Func<SizedPiece, int, double> angle, IReadOnlyList<Bond> made, PlateRef from) =>
+        Of(construction, pieces, value, angle, 0, made, from);
+
+    private static Assembly Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, Func<SizedPiece, int, double> angle, double lift, IReadOnlyList<Bond> bonds, PlateRef? from)
     {
         // Each part of a piece (there are several where it is cut in two) within itself, its first plate lying still.
         var within = new Dictionary<PlateRef, (PlateRef Part, RigidTransform RigidTransform)>();
@@ -41,12 +48,17 @@ internal sealed record Assembly(IReadOnlyDictionary<PlateRef, RigidTransform> Fr
             }
         }
 
-        var parts = new Dictionary<PlateRef, RigidTransform> { [within.First().Value.Part] = RigidTransform.Still };
+        var parts = new Dictionary<PlateRef, RigidTransform> { [from is { } first ? within[first].Part : within.First().Value.Part] = RigidTransform.Still };
         var joints = new List<Joint>();
-        var left = construction.Bonds.ToList();
+        var left = bonds.ToList();
         while (left.Count > 0)
         {
             var index = left.FindIndex(b => parts.ContainsKey(within[b.A.Plate].Part) || parts.ContainsKey(within[b.B.Plate].Part));
+            if (index < 0 && from is not null)
+            {
+                break;
+            }
+
             if (index < 0)
             {
                 throw new InvalidOperationException($"{construction.Id}: {left[0].Id} joins pieces that nothing holds.");
@@ -73,7 +85,7 @@ internal sealed record Assembly(IReadOnlyDictionary<PlateRef, RigidTransform> Fr
             joints.Add(new Joint(bond, [.. Exact(bond.A.Region.Corners, value).Select(frameA.Apply)], [.. Exact(bond.B.Region.Corners, value).Select(frameB.Apply)], facing < 0));
         }
 
-        foreach (var (key, (part, _)) in within)
+        foreach (var (key, (part, _)) in from is null ? within : [])
         {
             if (!parts.ContainsKey(part))
             {
@@ -81,10 +93,10 @@ internal sealed record Assembly(IReadOnlyDictionary<PlateRef, RigidTransform> Fr
             }
         }
 
-        var frames = within.ToDictionary(p => p.Key, p => parts[p.Value.Part].Compose(p.Value.RigidTransform));
+        var frames = within.Where(p => parts.ContainsKey(p.Value.Part)).ToDictionary(p => p.Key, p => parts[p.Value.Part].Compose(p.Value.RigidTransform));
         foreach (var (id, piece) in copies)
         {
-            foreach (var ring in piece.Piece.Rings)
+            foreach (var ring in piece.Piece.Rings.Where(r => frames.ContainsKey(new PlateRef(id, r.One)) && frames.ContainsKey(new PlateRef(id, r.Other))))
             {
                 // Across the crease the other plate, folded by its angle, must be where it already is.
                 var onward = frames[new PlateRef(id, ring.One)].Compose(Folded(piece, flat[new PlateRef(id, ring.Other)], ring.By, angle(piece, ring.By)));

@@ -80,7 +80,7 @@ public class AllowanceTests
     ///.</summary>
     [Theory]
     [InlineData("0.6mm", Nested + "pillar-tiers: pillar1.width pillar2.width pillar3.width pillar4.width" + Creeping)]
-    [InlineData("0.9mm", "gatefold: base.scores[0] base.scores[1] base.width layers.door.width; " + Nested + "pillar-tiers: pillar1.width pillar2.width pillar3.width pillar4.width" + Creeping + "; sleeve-gatefold: base.scores[0] base.scores[1] base.width layers.door.width; split-gatefold: base.width layers.right.width")]
+    [InlineData("0.9mm", "gatefold: base.scores[0] base.scores[1] base.width layers.door.width; " + Nested + "pillar-tiers: pillar1.width pillar2.width pillar3.width pillar4.width" + Creeping + "; sleeve-gatefold: base.scores[0] base.scores[1] base.width layers.door.width; split-gatefold: base.scores[1] base.width layers.right.width")]
     public void Thick_card_changes_the_right_figures_and_no_others(string thick, string expected)
     {
         var changed = new SortedSet<string>(StringComparer.Ordinal);

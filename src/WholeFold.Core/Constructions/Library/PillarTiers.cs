@@ -84,10 +84,15 @@ internal static class PillarTiers
             c.Does(Effect.Stands);
             c.Press("Close each pillar: its flap goes inside, against the first edge.", Pressed.Closed,
                 "the pillar folds flat both ways and its corners stay square", tubes);
-            c.Press("Bond the pillars on the panel behind them, row by row, all pushed flat the same way in a row.", Pressed.Closed,
-                "outer edges and feet are level", pillars);
-            c.Press("Lay each face over its two pillars while they lie flat.", Pressed.Closed,
-                "the face's ends are level with the pillars' outer edges, feet level", faces);
+            for (var i = 1; i <= n; i++)
+            {
+                var row = n == 1 ? "" : $" of row {i}";
+                c.Press($"Bond the two pillars{row} on the {(i == 1 ? "back" : $"face of row {i - 1}")}, both pushed flat the same way.", Pressed.Closed,
+                    "outer edges and feet are level", [.. pillars.Skip(2 * (i - 1)).Take(2)]);
+                c.Press($"Put the paper on the pillars{row}, and lay the face over both while they lie flat.", Pressed.Closed,
+                    "the face's ends are level with the pillars' outer edges, feet level", [.. faces.Skip(2 * (i - 1)).Take(2)]);
+            }
+
             c.Step("Stand it up, and lay it flat again the way it goes.");
             c.Trouble("a pillar is skewed when it stands", "its flap was not shaved, or not pushed into the edge",
                 "open the seam, shave the flap by a hair and close it again");

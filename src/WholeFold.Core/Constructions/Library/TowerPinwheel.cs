@@ -39,10 +39,10 @@ internal static class TowerPinwheel
 
         c.Does(Effect.Stands);
         c.Step("Fold the strip's creases and burnish both ways.");
+        c.Press("Bond each further fin with its edge against a crease, covering a side, all turning the same way, while the strip lies flat.",
+            Pressed.Flat, "every fin covers a side from crease to crease, feet level", fins);
         c.Press("Close the tube: the first side on the start of the fin.", Pressed.Closed,
-            "the edge lies in the crease and the tube folds flat both ways", tubeBond);
-        c.Press("Bond each further fin with its edge against a crease, covering a side, all turning the same way.", Pressed.Closed,
-            "four fins stand out alike when the tube is open", fins);
+            "the edge lies in the crease, the tube folds flat both ways, and four fins stand out alike when it is open", tubeBond);
         c.Trouble("it stands on three fins", "the four are not equally high", "trim all four on the trimmer at one setting");
         c.Watch("Cut the strip and the fins to one height at one setting.");
     });

@@ -41,10 +41,11 @@ internal static class TroughPopUp
 
         c.Does(Effect.PopsUp);
         c.Step("Fold all five creases and burnish, the middle ones hard.");
-        c.Press("Glue both grooves that open to the outside shut.", Pressed.Closed,
-            "two fins stand inside, level, with a valley between them at the spine", leftFinBond, rightFinBond);
-        c.Press("Bond the clear strip into the valley, against both fins.", Pressed.Held, "its edges lie on the fins' outer creases",
-            stripBond);
+        c.Press("Glue one of the grooves that open to the outside shut.", Pressed.Closed, "a fin stands inside, its two faces level", leftFinBond);
+        c.Press("Tape the clear strip to that fin, with the elements on it or to stand on it later.", Pressed.Flat,
+            "its foot lies right down in the valley", stripBond);
+        c.Press("Glue the other groove shut and close the card on it.", Pressed.Closed,
+            "two fins stand inside, level, with the strip between them at the spine", rightFinBond);
         c.Step("Stand the elements on the strip, each shorter than the card is wide.");
         c.Trouble("the card gapes", "six plies and a strip at the spine", "lighter card, or leave it under a weight overnight");
         c.Trouble("an element looks out of the closed card", "it is taller than the card is wide",
