@@ -5,6 +5,7 @@ using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Folding;
+using WholeFold.Core.Guide;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
@@ -68,6 +69,24 @@ internal static class PlainText
             foreach (var layer in card.Layers)
             {
                 Line($"  {layer.Quantity} × {Both(layer.Width.Value)} × {Both(layer.Height.Value)}  {layer.Role.Name}{(layer.Level > 1 ? ", second" : "")}");
+            }
+        }
+
+        Line("");
+        Line("Where things go");
+        foreach (var place in Places.Of(sized))
+        {
+            Line($"  {place.What} on {place.On}: {place.Said.Write(unit)} ({place.Pose}); {place.Mark}, {place.Vanishes}");
+        }
+
+        Line("");
+        Line("Steps");
+        foreach (var (step, i) in Steps.Of(card).Select((s, i) => (s, i)))
+        {
+            Line($"  {i + 1}. {step.Say.Write(unit)}");
+            foreach (var caution in step.Cautions)
+            {
+                Line($"     {Steps.Cautions[caution]}");
             }
         }
 

@@ -222,6 +222,9 @@ public sealed record Construction
     /// <summary>What leans on what when it is shown, so that its angles follow from its sizes.</summary>
     public IReadOnlyList<Contact> Contacts { get; init; } = [];
 
+    /// <summary>Where things go that no bond says.</summary>
+    public IReadOnlyList<Placement> Places { get; init; } = [];
+
     /// <summary>What one looks at; null where it is the largest plate of the first piece, standing on its foot.</summary>
     public LookedAt? LookedAt { get; init; }
 

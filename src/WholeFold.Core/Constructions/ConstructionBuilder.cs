@@ -26,6 +26,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     private LookedAt? _lookedAt;
     private PlateRef? _namedShown;
     private string? _refused;
+    private readonly List<Placement> _places = [];
 
     /// <summary>Which option of a choice this is built for.</summary>
     public string Chosen(string choice) => choices[choice];
@@ -94,6 +95,13 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     public ConstructionBuilder Contacts((PlateRef Plate, Spot At) a, (PlateRef Plate, Spot At) b, string how)
     {
         _contacts.Add(new Contact(a.Plate, a.At, b.Plate, b.At, how));
+        return this;
+    }
+
+    /// <summary>Where something goes that no bond says.</summary>
+    public ConstructionBuilder Place(string id, string what, string from, Affine distance, string pose, string vanishes)
+    {
+        _places.Add(new Placement(id, what, from, distance, pose, vanishes));
         return this;
     }
 
@@ -250,6 +258,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         LookedAt = _lookedAt,
         NamedShown = _namedShown,
         Refused = _refused,
+        Places = _places,
         RoundOneAsThickAs = _roundOneAsThickAs,
         Slanting = _slanting,
         GrowsBecause = _grows,

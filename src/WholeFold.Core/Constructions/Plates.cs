@@ -33,6 +33,13 @@ public sealed record Ring(string One, string Other, int By);
 /// <param name="How">What one sees there.</param>
 public sealed record Contact(PlateRef A, Spot AtA, PlateRef B, Spot AtB, string How);
 
+/// <summary>Where something goes that no bond says: the catch of a hook, which depends on how far the card is opened.</summary>
+/// <param name="What">What is placed.</param>
+/// <param name="From">The edge or crease that it is measured from, in the trade's words.</param>
+/// <param name="Pose">How the card lies while it is measured: flat, closed or shown.</param>
+/// <param name="Vanishes">What becomes of its mark.</param>
+public sealed record Placement(string Id, string What, string From, Affine Distance, string Pose, string Vanishes);
+
 /// <summary>From where a card is looked at once it is shown: the plate that stands upright before one, and which way is up on it.</summary>
 public sealed record LookedAt(PlateRef Plate, Axis Up);
 

@@ -15,8 +15,13 @@ public sealed record Shape(PlateRef Plate, IReadOnlyList<(double X, double Y)> C
 /// <summary>The folded card seen a little from above and from one side, what is behind first.</summary>
 public sealed record Picture(IReadOnlyList<Shape> Shapes)
 {
-    // A third of a right angle from the side, a quarter of one from above: so one looks at a card on a table.
-    private const double Aside = 28 * Math.PI / 180, Above = 22 * Math.PI / 180;
+    /// <summary>A third of a right angle from the side, a quarter of one from above: so one looks at a card on a table.</summary>
+    public static From OnTheTable { get; } = new(28, 22);
+
+    /// <summary>From where a card is looked at, in degrees.</summary>
+    /// <param name="Aside">From straight before it round to the right.</param>
+    /// <param name="Above">From the height of the table up.</param>
+    public readonly record struct From(double Aside, double Above);
 
     /// <summary>What lies on another piece stands this far off it, so that it is not hidden in it.</summary>
     private static readonly Length Lift = Length.Mm(0.4m);
@@ -54,7 +59,7 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
         }
     }
 
-    public static Picture Of(Figures sized, IReadOnlyList<Body> bodies, MotionFrame frame)
+    public static Picture Of(Figures sized, IReadOnlyList<Body> bodies, MotionFrame frame, From? from = null)
     {
         ArgumentNullException.ThrowIfNull(sized);
         ArgumentNullException.ThrowIfNull(frame);
@@ -62,7 +67,7 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
         var assembly = Assembly.Of(construction, sized.Pieces, sized.Evaluator, (piece, crease) => frame.Angles[new CreaseRef(piece.Piece.Id, crease)], Lift.Units);
         var first = sized.Pieces[0];
         var view = construction.LookedAt ?? new LookedAt(new PlateRef(first.Piece.Copies[0], first.Plates.MaxBy(p => p.Box.Width.Units * p.Box.Height.Units)!.Id), Axis.Y);
-        var toTable = Eye(view.Up, construction.Slanting).Compose(assembly.Frames[view.Plate].Inverse);
+        var toTable = Eye(view.Up, construction.Slanting, from ?? OnTheTable).Compose(assembly.Frames[view.Plate].Inverse);
         var gone = construction.Bonds.Where(b => b.TakenOff && frame.Share > 0).Select(b => b.B.Piece).ToHashSet();
 
         // With what is taken off goes what is bonded to it.
@@ -129,11 +134,12 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
     }
 
     /// <summary>Turned and tilted as one looks at it: across, up, and towards the eye.</summary>
-    private static RigidTransform Eye(Axis up, bool slanting)
+    private static RigidTransform Eye(Axis up, bool slanting, From from)
     {
-        var across = new Vec(Math.Cos(Aside), Math.Sin(Aside) * Math.Sin(Above), -Math.Sin(Aside) * Math.Cos(Above));
-        var high = new Vec(0, Math.Cos(Above), Math.Sin(Above));
-        var towards = new Vec(Math.Sin(Aside), -Math.Cos(Aside) * Math.Sin(Above), Math.Cos(Aside) * Math.Cos(Above));
+        var (aside, above) = (from.Aside * Math.PI / 180, from.Above * Math.PI / 180);
+        var across = new Vec(Math.Cos(aside), Math.Sin(aside) * Math.Sin(above), -Math.Sin(aside) * Math.Cos(above));
+        var high = new Vec(0, Math.Cos(above), Math.Sin(above));
+        var towards = new Vec(Math.Sin(aside), -Math.Cos(aside) * Math.Sin(above), Math.Cos(aside) * Math.Cos(above));
         var eye = new RigidTransform(across, high, towards, default);
         var turn = slanting ? 45 : up == Axis.X ? 90 : 0;
         return turn == 0 ? eye : eye.Compose(RigidTransform.Turned(default, new Vec(0, 0, 1), turn));

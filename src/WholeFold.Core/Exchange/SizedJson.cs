@@ -7,6 +7,7 @@ using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Drawing;
 using WholeFold.Core.Folding;
+using WholeFold.Core.Guide;
 using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
@@ -57,6 +58,20 @@ public sealed record EnvelopeJson(string Id, LengthJson Width, LengthJson Height
 
 public sealed record CheckJson(string Id, string Severity, string Text, IReadOnlyDictionary<string, LengthJson> Figures);
 
+/// <param name="From">Its distances, each from a named edge or crease.</param>
+public sealed record PlaceJson(string Id, string What, string On, IReadOnlyList<EdgeJson> From, string Pose, string Mark, string Vanishes);
+
+public sealed record EdgeJson(string Edge, LengthJson Distance);
+
+/// <param name="A">The face that it is on: piece, plate and side.</param>
+/// <param name="Area">Its size across and along.</param>
+/// <param name="Limit">How far the adhesive stays back from a crease that moves.</param>
+/// <param name="RunLength">How much tape one run takes.</param>
+/// <param name="Pose">flat, foldedFlat, closed or standing; and how it is reached.</param>
+public sealed record BondJson(string Id, string A, string B, IReadOnlyList<LengthJson> Area, LengthJson Limit, LengthJson RunLength, string Pose);
+
+public sealed record StepJson(string Id, string Say, IReadOnlyList<string> Figures, string Tool, string? Lay, string? Face, IReadOnlyList<string> Bonds, string Pose, string? Reach, int Seconds, IReadOnlyList<string> Cautions);
+
 public sealed record ReasonJson(string Why, LengthJson From, LengthJson To);
 
 /// <param name="Side">scant, full, exact or either: which way the figure may miss.</param>
@@ -76,7 +91,10 @@ public sealed record SizedJsonDocument(
     IReadOnlyList<CheckJson> Checks,
     IReadOnlyDictionary<string, IReadOnlyList<ReasonJson>> Reasons,
     IReadOnlyDictionary<string, string> Said,
-    IReadOnlyDictionary<string, SafeJson> Safe);
+    IReadOnlyDictionary<string, SafeJson> Safe,
+    IReadOnlyList<PlaceJson> Places,
+    IReadOnlyList<BondJson> Bonds,
+    IReadOnlyList<StepJson> Steps);
 
 /// <summary>The sized design as JSON, the contract of the command line. The same design gives the same bytes.</summary>
 public static class SizedJson
@@ -145,7 +163,17 @@ public static class SizedJson
             [.. card.Checks.Select(c => new CheckJson(c.Id, c.Severity.ToString().ToLowerInvariant(), c.Text.Write(unit), c.Figures.ToDictionary(f => f.Key, f => LengthJson.Of(f.Value))))],
             card.All.ToDictionary(f => f.Id.ToString(), f => (IReadOnlyList<ReasonJson>)[.. f.Reasons.Select(r => new ReasonJson(r.Why.Write(unit), LengthJson.Of(r.From), LengthJson.Of(r.To)))]),
             card.All.ToDictionary(f => f.Id.ToString(), f => f.Said.Write(unit)),
-            card.SafeSides.ToDictionary(s => s.Key.ToString(), s => new SafeJson(Name(s.Value.Direction), s.Value.Why.Write(unit), s.Value.Twins)));
+            card.SafeSides.ToDictionary(s => s.Key.ToString(), s => new SafeJson(Name(s.Value.Direction), s.Value.Why.Write(unit), s.Value.Twins)),
+            [.. Places.Of(sized).Select(p => new PlaceJson(p.Id, p.What, p.On, [.. p.From.Select(f => new EdgeJson(f.Edge, LengthJson.Of(f.Distance)))], p.Pose, p.Mark, p.Vanishes))],
+            [.. (BondOrder.Of(sized) ?? []).Select(o => Bond(sized, o))],
+            [.. Steps.Of(card).Select(s => new StepJson(s.Id, s.Say.Write(unit), s.Figures, s.Tool, s.Lay, s.Face, s.Bonds, s.Pose, s.Reach, s.Seconds, s.Cautions))]);
+    }
+
+    private static BondJson Bond(Figures sized, OrderedBond ordered)
+    {
+        var bond = Places.FiguresOf(sized, ordered.Bond);
+        static string On(BondSide side) => $"{side.Plate} {Name(side.On.Face)}";
+        return new BondJson(bond.Bond.Id, On(bond.Bond.A), On(bond.Bond.B), [LengthJson.Of(bond.Width), LengthJson.Of(bond.Height)], LengthJson.Of(bond.Limit), LengthJson.Of(bond.Run), ordered.Laid switch { LaidBy.Flat => "flat", LaidBy.FoldedFlat => "foldedFlat", LaidBy.Closed => "closed", _ => "standing" });
     }
 
     /// <summary>A name as it is written in JSON: <c>headOverHeels</c>.</summary>

@@ -106,11 +106,11 @@ export const queries = {
       queryFn: ({ signal }) => answer(api.POST("/api/wall", { body: desk as Desk, signal })),
       ...worked<Schemas["WallView"]>(),
     }),
-  folding: (desk: Desk | undefined) =>
+  folding: (desk: Desk | undefined, from: { aside: number; above: number }) =>
     queryOptions({
-      queryKey: ["worked", "folding", desk],
+      queryKey: ["worked", "folding", desk, from],
       enabled: desk !== undefined,
-      queryFn: ({ signal }) => answer(api.POST("/api/folding", { body: desk as Desk, signal })),
+      queryFn: ({ signal }) => answer(api.POST("/api/folding", { body: { ...(desk as Desk), ...from }, signal })),
       ...worked<Schemas["FoldingView"]>(),
     }),
   sheet: (desk: Desk | undefined) =>

@@ -393,10 +393,10 @@ export interface components {
             same: boolean;
         };
         AssemblyView: {
-            text: string;
-            linedUp: string[];
-            pressed: null | string;
-            rightWhen: null | string;
+            id: string;
+            say: components["schemas"]["SentencePart"][];
+            lights: string[];
+            cautions: string[];
         };
         BenchRequest: {
             before?: null | components["schemas"]["DeskRequest"];
@@ -596,7 +596,7 @@ export interface components {
         DesignEditTake: {
             /** @enum {string} */
             edit?: "take";
-            /** @description tools, stock, caliper, grain, layerStock, matStock, adhesive, reveal, priority or name. */
+            /** @description tools, stock, caliper, grain, layerStock, matStock, adhesive, reveal, priority, namedBy or name. */
             what: string;
             /** @description What is taken; null goes back to none where that is possible. */
             value: null | string;
@@ -645,6 +645,8 @@ export interface components {
             reveal?: string;
             /** @description format, board or proportions. */
             priority?: string;
+            /** @description What a format names: closed, the card put away; or shown, the plate that one sees of it when it stands. */
+            namedBy?: string;
             /** @description How figures are liked best: no-sixteenths, one-stop, mountains-from-behind, with-ruler, whole-sheet. */
             prefer?: string[];
             /** @description Things of one's own that the design needs, by kind, so that its file stands alone. */
@@ -720,6 +722,14 @@ export interface components {
             place: null | number;
             text: components["schemas"]["SentencePart"][];
             likely: components["schemas"]["LikelyView"][];
+        };
+        FoldingRequest: {
+            /** Format: int32 */
+            aside?: number;
+            /** Format: int32 */
+            above?: number;
+            design: components["schemas"]["DesignSpec"];
+            edits?: components["schemas"]["DesignEdit"][];
         };
         FoldingView: {
             name: string;
@@ -941,6 +951,7 @@ export interface components {
             light: number;
             inside: boolean;
             layer: boolean;
+            plate: string;
         };
         SheetRow: {
             figureId: string;
@@ -1134,7 +1145,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["DeskRequest"];
+                "application/json": components["schemas"]["FoldingRequest"];
             };
         };
         responses: {

@@ -42,7 +42,7 @@ export const stages: Stage[] = [
     load: async () => (await import("../features/folding/FoldingPage")).FoldingPage,
   },
   {
-    name: "Sheet",
+    name: "Hand out",
     path: "/sheet/:id",
     key: "sheet",
     mark: "M5 3h14v18H5zM8 8h8M8 12h8M8 16h5",

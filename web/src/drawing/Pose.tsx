@@ -13,7 +13,18 @@ const outline = (points: number[]) => {
 };
 
 /** One picture of the card on its way from closed to shown. The core has seen to what lies where; this fills it in. */
-export const Pose = memo(function Pose({ poses, frame, label }: { poses: PosesView; frame: number; label: string }) {
+export const Pose = memo(function Pose({
+  poses,
+  frame,
+  label,
+  lit,
+}: {
+  poses: PosesView;
+  frame: number;
+  label: string;
+  /** Plates that the step at hand is about. */
+  lit?: readonly string[];
+}) {
   const shown = poses.frames[Math.min(frame, poses.frames.length - 1)];
   const edge = Math.max(poses.width, poses.height) * 0.02;
   return (
@@ -29,7 +40,7 @@ export const Pose = memo(function Pose({ poses, frame, label }: { poses: PosesVi
           key={i}
           d={outline(shape.outline) + shape.holes.map(outline).join("")}
           fillRule="evenodd"
-          className={`${s.shape} ${shape.layer ? s.decor : shape.inside ? s.inside : s.outside}`}
+          className={`${s.shape} ${shape.layer ? s.decor : lit?.includes(shape.plate) ? s.lit : shape.inside ? s.inside : s.outside}`}
           data-part="shape"
           style={{ "--light": shape.light } as React.CSSProperties}
         />

@@ -5,6 +5,7 @@ using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Drawing;
 using WholeFold.Core.Folding;
+using WholeFold.Core.Guide;
 using WholeFold.Core.Input;
 using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
@@ -17,7 +18,8 @@ namespace WholeFold.App.Features.Folding;
 /// <summary>A shape of a picture, as the core sees it; the browser only draws it.</summary>
 /// <param name="Outline">Corner after corner, x and y by turns; y grows downwards.</param>
 /// <param name="Light">0 to 1.</param>
-public sealed record ShapeView(IReadOnlyList<int> Outline, IReadOnlyList<IReadOnlyList<int>> Holes, double Light, bool Inside, bool Layer);
+/// <param name="Plate">Which plate it is, or is on.</param>
+public sealed record ShapeView(IReadOnlyList<int> Outline, IReadOnlyList<IReadOnlyList<int>> Holes, double Light, bool Inside, bool Layer, string Plate);
 
 /// <summary>A picture of the card on its way, what is farthest away first.</summary>
 /// <param name="Name">What one calls the card here: closed, shown, or one of its states; null on the way.</param>
@@ -30,10 +32,10 @@ public sealed record PosesView(bool Moves, int Left, int Top, int Width, int Hei
     /// <summary>Fine enough for the screen: a tenth of a millimetre.</summary>
     private const double Unit = 32;
 
-    public static PosesView Of(Card card, Motion motion)
+    public static PosesView Of(Card card, Motion motion, Picture.From from)
     {
         static IReadOnlyList<int> Flat(IReadOnlyList<(double X, double Y)> corners) => [.. corners.SelectMany(c => new[] { (int)Math.Round(c.X / Unit), (int)Math.Round(-c.Y / Unit) })];
-        var frames = motion.Frames.Select(f => new PoseView(f.Share, f.Name, [.. Picture.Of(card.Figures, card.Bodies, f).Shapes.Select(s => new ShapeView(Flat(s.Corners), [.. s.Holes.Select(Flat)], s.Light, s.Inside, s.IsLayer))])).ToList();
+        var frames = motion.Frames.Select(f => new PoseView(f.Share, f.Name, [.. Picture.Of(card.Figures, card.Bodies, f, from).Shapes.Select(s => new ShapeView(Flat(s.Corners), [.. s.Holes.Select(Flat)], s.Light, s.Inside, s.IsLayer, s.Plate.ToString()))])).ToList();
         var all = frames.SelectMany(f => f.Shapes).SelectMany(s => s.Outline.Chunk(2)).ToList();
         var (left, top) = (all.Min(p => p[0]), all.Min(p => p[1]));
         return new PosesView(motion.Moves, left, top, all.Max(p => p[0]) - left, all.Max(p => p[1]) - top, frames);
@@ -50,10 +52,9 @@ public sealed record ThickView(IReadOnlyList<Spot> Corners, double Share);
 /// <summary>How thick the closed card is, spot by spot.</summary>
 public sealed record ThicknessView(string Greatest, string Mean, Spot ThickestAt, IReadOnlyList<ThickView> Spots);
 
-/// <summary>A step of putting the card together.</summary>
-/// <param name="LinedUp">What is lined up with what, for each bond made in it.</param>
-/// <param name="Pressed">How the card lies meanwhile, in words.</param>
-public sealed record AssemblyView(string Text, IReadOnlyList<string> LinedUp, string? Pressed, string? RightWhen);
+/// <summary>A step of making the card.</summary>
+/// <param name="Lights">The plates that it bonds, which the drawing shows in another colour meanwhile.</param>
+public sealed record AssemblyView(string Id, IReadOnlyList<SentencePart> Say, IReadOnlyList<string> Lights, IReadOnlyList<string> Cautions);
 
 public sealed record TroubleView(string Sign, string Cause, string Remedy);
 
@@ -88,13 +89,29 @@ public sealed record FoldingView
     public required IReadOnlyList<EnvelopeView> Envelopes { get; init; }
 }
 
+/// <summary>A design to fold, and from where it is looked at.</summary>
+public sealed record FoldingRequest : DeskRequest
+{
+    /// <summary>In degrees, from straight before it round to the right.</summary>
+    public int Aside { get; init; } = (int)Picture.OnTheTable.Aside;
+
+    /// <summary>In degrees, from the height of the table up.</summary>
+    public int Above { get; init; } = (int)Picture.OnTheTable.Above;
+}
+
 internal static class FoldingEndpoints
 {
     public static void MapFolding(this IEndpointRouteBuilder app) =>
-        app.MapPost("/api/folding", async (Body<DeskRequest> body, Studio studio, CancellationToken cancel) => Fold(studio, await studio.Lay(body.Value.Design, body.Value.Edits, cancel), cancel))
+        app.MapPost("/api/folding", async (Body<FoldingRequest> body, Studio studio, CancellationToken cancel) =>
+            {
+                var (aside, above) = (body.Value.Aside, body.Value.Above);
+                return aside is < -180 or > 180 || above is < 0 or > 90
+                    ? throw new InputProblemException("folding.view", "aside", "from there the card cannot be looked at", "aside from -180 to 180 degrees, above from 0 to 90")
+                    : Fold(studio, await studio.Lay(body.Value.Design, body.Value.Edits, cancel), aside, above, cancel);
+            })
             .Describes<FoldingView>("folding", "The card from closed to shown, seen from a little above, and how it is put together.");
 
-    private static FoldingView Fold(Studio studio, Desk desk, CancellationToken cancel)
+    private static FoldingView Fold(Studio studio, Desk desk, int aside, int above, CancellationToken cancel)
     {
         var tell = new Teller(desk.Unit);
         var card = studio.Attempt(desk, cancel).Card ?? throw new InputProblemException("poses.noFigures", "design", $"there are no figures for {tell.NameAndSize(desk.Target).Write(tell.Unit)}", "a design that has figures; the bench says what stands in its way");
@@ -103,11 +120,11 @@ internal static class FoldingEndpoints
             Name = desk.Spec.Name,
             Construction = desk.Design.Family.Name,
             Size = tell.Say(tell.NameAndSize(desk.Target)),
-            Poses = PosesView.Of(card, Motion.Of(card.Figures)),
+            Poses = PosesView.Of(card, Motion.Of(card.Figures), new Picture.From(aside, above)),
             Closed = tell.Closed(card),
             Map = MapOf(card),
             States = [.. card.States.Select(s => new StateView(s.State.Id, s.State.Name, s.State.How, s.Pose.Width.Units, s.Pose.Height.Units, Teller.Drawn(s.Pose)))],
-            Steps = StepsOf(card.Construction),
+            Steps = StepsOf(card, tell),
             Troubles = [.. card.Construction.Troubles.Select(t => new TroubleView(t.Sign, t.Cause, t.Remedy))],
             Watch = card.Construction.Watch,
             Cautions = [.. card.Checks.Where(c => c.Severity != Severity.Note).Select(tell.Check)],
@@ -115,8 +132,11 @@ internal static class FoldingEndpoints
         };
     }
 
-    private static List<AssemblyView> StepsOf(Construction construction) =>
-        [.. construction.Steps.Select(s => new AssemblyView(s.Text, [.. s.Bonds.Select(id => construction.Bonds.First(b => b.Id == id).LinedUp).Distinct()], s.Pressed switch { Pressed.Flat => "pressed flat on the table", Pressed.Closed => "pressed with the card closed", Pressed.Held => "held until it sets", _ => null }, s.RightWhen))];
+    private static List<AssemblyView> StepsOf(Card card, Teller tell)
+    {
+        var plates = card.Construction.Bonds.ToDictionary(b => b.Id, b => new[] { b.A.Plate.ToString(), b.B.Plate.ToString() });
+        return [.. Steps.Of(card).Select(s => new AssemblyView(s.Id, tell.Say(s.Say), [.. s.Bonds.SelectMany(b => plates[b]).Distinct()], [.. s.Cautions.Select(c => Steps.Cautions[c])]))];
+    }
 
     private static ThicknessView MapOf(Card card)
     {

@@ -35,6 +35,14 @@ internal static class BayWindowHook
         ]);
         var glueBond = c.Bond("glue", basePiece["glue"].Up(new Rectangle(W - glue, Zero, W, H)),
             basePiece["back"].Up(new Rectangle(W + glue, Zero, W, H)), "fold the spine hard and press the strip down beside it");
+        // Bowed out by the angle the bay is narrower, so the hook's tip comes nearer to the spine; what catches it stands there.
+        var cosine = angle switch { 30 => Rational.Of(0.866m), 60 => Rational.Of(0.5m), _ => Rational.Of(0.7071m) };
+        var tip = glue + (2 * cosine * a) + b + hook;
+        c.Place("hook-tip", "the hook's tip", "the spine", tip, "shown", "nothing is drawn: what catches it covers the place");
+        c.Place("catch", "the edge of the catch's bonded part that is nearer to the spine", "the spine", tip, "shown", "covered by the catch");
+        c.Place("catch-width", "the catch's bonded part, at its widest", "the fore-edge", W - tip, "shown", "covered by the catch");
+        c.Place("catch-reach", "the catch's free part, at its least, towards the spine from its bonded part", "the hook's tip", hook + Pair.Of(1, 16, 1.5m), "shown",
+            "nothing is drawn");
         c.Trade("centre", "middle", b, "bay depth", a);
         c.Layer("sides", "bay sides", basePiece, ["left", "right"], Face.Down);
         c.Layer("middle", "bay middle", basePiece, ["middle"], Face.Down);

@@ -127,6 +127,7 @@ public sealed class ConstructionReader
             States = [.. c.States.Select((s, i) => new CardState(s.Id, s.Name, s.How, s.Angles.ToDictionary(a => CreaseOf(a, $"states[{i}]"), a => Angle(a.Angle, $"states[{i}]"))))],
             Contacts = [.. c.Contacts.Select((r, i) => new Contact(PlateOf(r.PieceA, r.PlateA, $"rests[{i}]"), Spot(r.AtA, $"rests[{i}]"), PlateOf(r.PieceB, r.PlateB, $"rests[{i}]"), Spot(r.AtB, $"rests[{i}]"), r.How))],
             Refused = c.Refused,
+            Places = [.. c.Places.Select((p, i) => new Placement(p.Id, p.What, p.From, Sum(p.Distance, $"places[{i}].distance"), p.Pose, p.Vanishes))],
             NamedShown = c.NamedShown is { } named ? PlateOf(named.Piece, named.Plate, "namedShown") : null,
             LookedAt = c.LookedAt is { } look ? new LookedAt(PlateOf(look.Piece, look.Plate, "lookedAt"), look.Up) : null,
             RoundOneAsThickAs = c.RoundOneAsThickAs is { } thick ? Known(thick, "roundOneAsThickAs", parameters) : null,

@@ -46,6 +46,7 @@ public static class ConstructionWriter
         States = [.. c.States.Select(s => new WrittenState(s.Id, s.Name, s.How, [.. s.Angles.Select(a => new WrittenAngle(a.Key.Piece, a.Key.Index, a.Value))]))],
         Contacts = [.. c.Contacts.Select(r => new WrittenContact(r.A.Piece.ToString(), r.A.Plate, Write(r.AtA), r.B.Piece.ToString(), r.B.Plate, Write(r.AtB), r.How))],
         Refused = c.Refused,
+        Places = [.. c.Places.Select(p => new WrittenPlacement(p.Id, p.What, p.From, Write(p.Distance), p.Pose, p.Vanishes))],
         NamedShown = c.NamedShown is { } named ? new WrittenPlateName(named.Piece.ToString(), named.Plate) : null,
         LookedAt = c.LookedAt is { } look ? new WrittenLookedAt(look.Plate.Piece.ToString(), look.Plate.Plate, look.Up) : null,
         RoundOneAsThickAs = c.RoundOneAsThickAs,

@@ -55,6 +55,9 @@ public sealed record WrittenConstruction
 
     public IReadOnlyList<WrittenContact> Contacts { get; init; } = [];
 
+    /// <summary>Where things go that no bond says.</summary>
+    public IReadOnlyList<WrittenPlacement> Places { get; init; } = [];
+
     /// <summary>Why these choices do not go together; null where they do.</summary>
     public string? Refused { get; init; }
 
@@ -232,6 +235,8 @@ public sealed record WrittenAngle(string Piece, int Crease, int Angle);
 public sealed record WrittenState(string Id, string Name, string How, IReadOnlyList<WrittenAngle> Angles);
 
 public sealed record WrittenContact(string PieceA, string PlateA, WrittenSpot AtA, string PieceB, string PlateB, WrittenSpot AtB, string How);
+
+public sealed record WrittenPlacement(string Id, string What, string From, WrittenSum Distance, string Pose, string Vanishes);
 
 public sealed record WrittenPlateName(string Piece, string Plate);
 

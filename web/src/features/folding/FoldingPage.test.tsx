@@ -3,7 +3,7 @@ import { describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../../api/client";
 import { frameAt } from "../../drawing/Pose";
 import { shown as inside, say } from "../../test/views";
-import { Folding } from "./FoldingPage";
+import { Folding, onTheTable } from "./FoldingPage";
 
 const shape = (x: number, more = {}) => ({
   outline: [x, 0, x + 10, 0, x + 10, 10],
@@ -11,6 +11,7 @@ const shape = (x: number, more = {}) => ({
   light: 0.5,
   inside: true,
   layer: false,
+  plate: "base.front",
   ...more,
 });
 const square = [
@@ -51,8 +52,8 @@ const view = (moves: boolean) =>
       { id: "cross", name: "cross", how: "fold the ends", width: 100, height: 100, panels: [{ id: "p", corners: square }] },
     ],
     steps: [
-      { text: "Fold it.", linedUp: [], pressed: null, rightWhen: null },
-      { text: "Bond it.", linedUp: ["feet level"], pressed: "pressed flat on the table", rightWhen: "it stands" },
+      { id: "cut-base", say: say("Cut base: 5 × 7."), lights: [], cautions: ["Fingers behind the guard."] },
+      { id: "make-1", say: say("Bond it: 1 1/2 from the crease."), lights: ["base.front"], cautions: [] },
     ],
     troubles: [{ sign: "it leans", cause: "a skew tab", remedy: "set it again" }],
     watch: ["Mind the tabs."],
@@ -63,7 +64,8 @@ const view = (moves: boolean) =>
   }) as unknown as Schemas["FoldingView"];
 
 const made = vi.fn();
-const shown = (moves = true) => inside(<Folding view={view(moves)} onEnvelope={made} />);
+const turn = vi.fn();
+const shown = (moves = true) => inside(<Folding view={view(moves)} from={onTheTable} onTurn={turn} onEnvelope={made} />);
 
 describe("how a card folds", () => {
   it("draws what is behind first, windows cut out, and moves with the slider", () => {
@@ -82,13 +84,33 @@ describe("how a card folds", () => {
     expect(screen.getByText(/nothing is drawn there/)).toBeTruthy();
     expect([0, 0.4, 0.6, 1].map((s) => frameAt(view(false).poses, s))).toEqual([0, 0, 1, 1]);
   });
-  it("tells each step with what is lined up, how it is pressed and when it is right", () => {
-    shown();
-    expect(screen.getByText("Bond it.").textContent).toBe(
-      "Bond it.Line up: feet level.Pressed flat on the table. Right when it stands.",
-    );
+  it("tells each step with its figures and cautions, and lights what it bonds", () => {
+    const { container } = shown();
+    expect(screen.getByText("Bond it: 1 1/2 from the crease.")).toBeTruthy();
+    expect(screen.getByText("Fingers behind the guard.")).toBeTruthy();
+    const lit = () => container.querySelectorAll("[data-part=folding-main] [class*=lit]").length;
+    expect(lit()).toBe(0);
+    fireEvent.click(screen.getByRole("button", { name: "Step 2" }));
+    expect(lit()).toBe(1);
+    expect(screen.getByRole("button", { name: "Step 2", pressed: true })).toBeTruthy();
+    fireEvent.click(screen.getByRole("button", { name: "Step 2" }));
+    expect(lit()).toBe(0);
     expect(screen.getByText("Cut away from the hand.")).toBeTruthy();
     expect(screen.getByText("it leans").parentElement?.textContent).toBe("it leansa skew tab: set it again.");
+  });
+  it("is turned about with the arrow keys and by dragging, and put back", () => {
+    shown();
+    const card = screen.getByRole("group", { name: /arrow keys/ });
+    fireEvent.keyDown(card, { key: "ArrowRight" });
+    expect(turn).toHaveBeenLastCalledWith({ aside: 43, above: 22 });
+    fireEvent.keyDown(card, { key: "ArrowDown" });
+    expect(turn).toHaveBeenLastCalledWith({ aside: 28, above: 7 });
+    fireEvent.pointerDown(card, { clientX: 100, clientY: 100 });
+    fireEvent.pointerMove(card, { clientX: 40, clientY: 100 });
+    expect(turn).toHaveBeenLastCalledWith({ aside: 58, above: 22 });
+    fireEvent.pointerUp(card);
+    fireEvent.keyDown(card, { key: "Home" });
+    expect(turn).toHaveBeenLastCalledWith(onTheTable);
   });
   it("says where it is thickest, what it weighs, and each other state", () => {
     const { container } = shown();

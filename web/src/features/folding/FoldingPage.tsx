@@ -1,6 +1,6 @@
 import { Button, Slider } from "@mantine/core";
-import { useQuery } from "@tanstack/react-query";
-import { type ReactNode, useState } from "react";
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { type KeyboardEvent, type PointerEvent, type ReactNode, useRef, useState } from "react";
 import { useParams } from "react-router";
 import type { DesignState, Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
@@ -13,11 +13,22 @@ import s from "./Folding.module.css";
 
 type FoldingView = Schemas["FoldingView"];
 
+/** From where the card is looked at, in degrees: round it, and up. */
+export type From = { aside: number; above: number };
+export const onTheTable: From = { aside: 28, above: 22 };
+const TURN = 15;
+const within = (least: number, value: number, most: number) => Math.min(most, Math.max(least, value));
+const turned = (from: From, aside: number, above: number): From => ({
+  aside: ((from.aside + aside + 540) % 360) - 180,
+  above: within(7, from.above + above, 82),
+});
+
 /** How the card goes from its envelope to the table, how thick it is where, and how it is put together. */
 export function FoldingPage() {
   const { id = "" } = useParams();
   const { design, desk } = useStoredDesk(id);
-  const folding = useQuery(queries.folding(desk));
+  const [from, setFrom] = useState(onTheTable);
+  const folding = useQuery({ ...queries.folding(desk, from), placeholderData: keepPreviousData });
   const make = useBegin();
   return (
     <PrintPage
@@ -27,23 +38,39 @@ export function FoldingPage() {
       problem={design.error ?? folding.error ?? make.error}
       waiting={folding.isLoading || design.isLoading ? "Folding it" : null}
     >
-      {folding.data ? <Folding view={folding.data} onEnvelope={(envelope) => make.mutate(envelope)} /> : null}
+      {folding.data ? (
+        <Folding view={folding.data} from={from} onTurn={setFrom} onEnvelope={(envelope) => make.mutate(envelope)} />
+      ) : null}
     </PrintPage>
   );
 }
 
-export function Folding({ view, onEnvelope }: { view: FoldingView; onEnvelope: (envelope: DesignState) => void }) {
+export function Folding({
+  view,
+  from,
+  onTurn,
+  onEnvelope,
+}: {
+  view: FoldingView;
+  from: From;
+  onTurn: (from: From) => void;
+  onEnvelope: (envelope: DesignState) => void;
+}) {
   const [share, setShare] = useState(1);
+  const [step, setStep] = useState<number | null>(null);
   const { poses, closed, map, states } = view;
   const where = poses.frames[frameAt(poses, share)]?.name ?? "on the way";
+  const lit = step === null ? [] : (view.steps[step]?.lights ?? []);
   return (
     <>
       <p className={s.head}>
         <b>{view.name}</b>, {view.construction}, <Sentence parts={view.size} />
       </p>
-      <div className={s.folding}>
+      <div className={s.beside}>
         <figure className={s.main} data-part="folding-main">
-          <Pose poses={poses} frame={frameAt(poses, share)} label={`The card ${where}`} />
+          <Turnable from={from} onTurn={onTurn}>
+            <Pose poses={poses} frame={frameAt(poses, share)} label={`The card ${where}`} lit={lit} />
+          </Turnable>
           {poses.moves ? (
             <Slider
               thumbLabel="From closed to shown"
@@ -57,11 +84,39 @@ export function Folding({ view, onEnvelope }: { view: FoldingView; onEnvelope: (
             />
           ) : (
             <>
-              <Pose poses={poses} frame={0} label="The card closed" />
+              <Pose poses={poses} frame={0} label="The card closed" lit={lit} />
               <figcaption>Shown, and closed. Between the two its paper bends, so nothing is drawn there.</figcaption>
             </>
           )}
         </figure>
+        <section aria-label="Putting it together" className={s.steps} data-part="folding-steps">
+          <h2>Putting it together</h2>
+          <ol>
+            {view.steps.map((one, i) => (
+              <li key={one.id}>
+                <button
+                  type="button"
+                  aria-pressed={step === i}
+                  aria-label={`Step ${i + 1}`}
+                  title={one.lights.length > 0 ? "show on the drawing what it bonds" : undefined}
+                  onClick={() => setStep(step === i ? null : i)}
+                >
+                  {i + 1}
+                </button>
+                <span>
+                  <Sentence parts={one.say} />
+                  {one.cautions.map((c) => (
+                    <span key={c} className={s.caution}>
+                      {c}
+                    </span>
+                  ))}
+                </span>
+              </li>
+            ))}
+          </ol>
+        </section>
+      </div>
+      <div className={s.folding}>
         <ThicknessMap closed={closed} map={map}>
           {view.envelopes.map((e) => (
             <Button key={e.name} size="compact-sm" variant="default" onClick={() => onEnvelope(e.design)}>
@@ -79,27 +134,6 @@ export function Folding({ view, onEnvelope }: { view: FoldingView; onEnvelope: (
         ))}
       </div>
       <div className={s.words} data-part="folding-words">
-        <section aria-label="Putting it together">
-          <h2>Putting it together</h2>
-          <ol>
-            {view.steps.map((step) => (
-              <li key={step.text}>
-                {step.text}
-                {step.linedUp.map((l) => (
-                  <span key={l} className={s.more}>
-                    Line up: {l}.
-                  </span>
-                ))}
-                {step.rightWhen ? (
-                  <span className={s.more}>
-                    {step.pressed ? `${step.pressed[0]?.toUpperCase()}${step.pressed.slice(1)}. ` : ""}Right when {step.rightWhen}
-                    .
-                  </span>
-                ) : null}
-              </li>
-            ))}
-          </ol>
-        </section>
         <section aria-label="What to watch for">
           <h2>What to watch for</h2>
           <ul>
@@ -112,6 +146,8 @@ export function Folding({ view, onEnvelope }: { view: FoldingView; onEnvelope: (
               </li>
             ))}
           </ul>
+        </section>
+        <section aria-label="If something is off">
           <h2>If something is off</h2>
           <dl className={s.troubles}>
             {view.troubles.map((t) => (
@@ -126,6 +162,57 @@ export function Folding({ view, onEnvelope }: { view: FoldingView; onEnvelope: (
         </section>
       </div>
     </>
+  );
+}
+
+/** Turned about by dragging, or with the arrow keys; Home puts it back on the table. */
+function Turnable({ from, onTurn, children }: { from: From; onTurn: (from: From) => void; children: ReactNode }) {
+  const grip = useRef<{ x: number; y: number; from: From } | null>(null);
+  const keys: Record<string, From> = {
+    ArrowLeft: turned(from, -TURN, 0),
+    ArrowRight: turned(from, TURN, 0),
+    ArrowUp: turned(from, 0, TURN),
+    ArrowDown: turned(from, 0, -TURN),
+    Home: onTheTable,
+  };
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: it is turned about, and no element of the page is for that
+    <div
+      className={s.turn}
+      role="group"
+      aria-label="The card: arrow keys turn it about, Home puts it back"
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: the keyboard turns it
+      tabIndex={0}
+      onKeyDown={(e: KeyboardEvent) => {
+        const to = keys[e.key];
+        if (to) {
+          e.preventDefault();
+          onTurn(to);
+        }
+      }}
+      onPointerDown={(e: PointerEvent<HTMLDivElement>) => {
+        grip.current = { x: e.clientX, y: e.clientY, from };
+        e.currentTarget.setPointerCapture?.(e.pointerId);
+      }}
+      onPointerMove={(e) => {
+        if (grip.current) {
+          const { x, y, from: start } = grip.current;
+          const step = (by: number) => Math.round(by / 30) * TURN;
+          const to = turned(start, step(x - e.clientX), step(e.clientY - y));
+          if (to.aside !== from.aside || to.above !== from.above) {
+            onTurn(to);
+          }
+        }
+      }}
+      onPointerUp={() => {
+        grip.current = null;
+      }}
+      onPointerCancel={() => {
+        grip.current = null;
+      }}
+    >
+      {children}
+    </div>
   );
 }
 

@@ -1,0 +1,88 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Guide;
+
+/// <summary>A distance from a named edge or crease: of the part's own crease where it hangs on one, else of its nearer edge.</summary>
+public sealed record FromEdge(string Edge, Length Distance, bool OfItsCrease = false)
+{
+    public Words Said => Words.Of($"{(OfItsCrease ? "its crease " : "")}{(Distance == Length.Zero ? Words.Of($"{(OfItsCrease ? "on" : "flush with")} {Edge}") : Words.Of($"{Distance} from {Edge}"))}");
+}
+
+/// <summary>Where something goes, as figures: by its distances from two named edges or creases.</summary>
+/// <param name="On">What it goes on.</param>
+/// <param name="Pose">How that lies while it is measured: flat, closed or shown.</param>
+/// <param name="Mark">What is drawn there, lightly.</param>
+/// <param name="Vanishes">What becomes of the mark.</param>
+public sealed record Place(string Id, string What, string On, IReadOnlyList<FromEdge> From, string Pose, string Mark, string Vanishes)
+{
+    public Words Said => Words.Join(", ", From.Select(f => f.Said));
+}
+
+/// <summary>What a bond asks of its adhesive.</summary>
+/// <param name="Limit">How far it stays back from a crease that moves; nothing where there is none beside it.</param>
+/// <param name="Run">How much tape it takes in one run.</param>
+public sealed record BondFigures(Bond Bond, Length Width, Length Height, Length Limit, Length Run);
+
+/// <summary>The places and the bonds of a card as figures.</summary>
+public static class Places
+{
+    /// <summary>How far adhesive stays back from a crease that moves.</summary>
+    private static readonly Pair Back = Pair.Of(1, 16, 1.5m);
+
+    public static IReadOnlyList<Place> Of(Figures figures)
+    {
+        ArgumentNullException.ThrowIfNull(figures);
+        var own = figures.Construction.Places.Select(p => new Place(p.Id, p.What, figures.Pieces[0].Piece.Name, [new FromEdge(p.From, figures.ValueOf(p.Distance))], p.Pose, "a light tick", p.Vanishes));
+        return [.. figures.Construction.Bonds.Select(b => Of(figures, b)), .. own];
+    }
+
+    /// <summary>Where the one part of a bond goes on the other.</summary>
+    public static Place Of(Figures figures, Bond bond)
+    {
+        ArgumentNullException.ThrowIfNull(figures);
+        ArgumentNullException.ThrowIfNull(bond);
+        var (piece, plate) = (figures.PieceOf(bond.A.Piece), figures.PlateOf(bond.A.Plate));
+        var (region, box) = (Box.Round([.. bond.A.Region.Corners.Select(figures.ValueOf)]), plate.Box);
+        var (creaseX, creaseY) = OwnCrease(figures, bond);
+        FromEdge Nearer(FromEdge one, FromEdge other) => other.Distance < one.Distance ? other : one;
+        FromEdge In(Axis axis, Length low, Length high, Length from, Length to, Length? crease, string first, string last) => Nearer(
+            new FromEdge(Edge(piece, low, axis, first), (crease ?? from) - low, crease is not null), new FromEdge(Edge(piece, high, axis, last), high - (crease ?? to), crease is not null));
+        var across = In(Axis.X, box.Left, box.Right, region.Left, region.Right, creaseX, "the left edge", "the right edge");
+        var along = In(Axis.Y, box.Bottom, box.Top, region.Bottom, region.Top, creaseY, "the foot", "the head");
+        var laid = figures.PlateOf(bond.B.Plate);
+        return new Place($"places.{bond.Id}", laid.Name, $"{piece.Piece.Name}, {plate.Name}", [across, along], bond.IsLoose ? "closed" : "flat", "two light ticks", bond.IsLoose ? "rubbed out" : $"covered by {laid.Name}");
+    }
+
+    /// <summary>Where the crease that the bonded part hangs on comes to lie on the other, across and along: it is what one lines up.</summary>
+    private static (Length? X, Length? Y) OwnCrease(Figures figures, Bond bond)
+    {
+        if (bond is not { A.Region: Rectangle on, B.Region: Rectangle own })
+        {
+            return default;
+        }
+
+        var part = figures.PieceOf(bond.B.Piece);
+        bool IsCrease(Affine at, Axis axis) => part.AllScores.Any(s => s.Axis == axis && s.Figure.Value == figures.ValueOf(at));
+        Length? At(Axis axis, Affine from, Affine to, Affine onFrom, Affine onTo) =>
+            figures.ValueOf(to - from) == Length.Zero || (figures.ValueOf(onTo - onFrom).Abs() != figures.ValueOf(to - from).Abs()) ? null
+            : IsCrease(from, axis) && !IsCrease(to, axis) ? figures.ValueOf(onFrom) : IsCrease(to, axis) && !IsCrease(from, axis) ? figures.ValueOf(onTo) : null;
+        return (At(Axis.X, own.FromX, own.ToX, on.FromX, on.ToX), At(Axis.Y, own.FromY, own.ToY, on.FromY, on.ToY));
+    }
+
+    public static BondFigures FiguresOf(Figures figures, Bond bond)
+    {
+        ArgumentNullException.ThrowIfNull(figures);
+        ArgumentNullException.ThrowIfNull(bond);
+        var region = Box.Round([.. bond.A.Region.Corners.Select(figures.ValueOf)]);
+        var piece = figures.PieceOf(bond.A.Piece);
+        var beside = piece.AllScores.Where(s => s.Crease.Working && s.Axis is not null).Any(s => s.Axis == Axis.X ? s.Figure.Value == region.Left || s.Figure.Value == region.Right : s.Figure.Value == region.Bottom || s.Figure.Value == region.Top);
+        return new BondFigures(bond, region.Width, region.Height, beside ? Back.For(figures.Tools.System) : Length.Zero, Length.Max(region.Width, region.Height));
+    }
+
+    /// <summary>An edge of a plate by what it is: a crease, by what lies on either side of it, or an edge of the piece.</summary>
+    private static string Edge(SizedPiece piece, Length at, Axis axis, string otherwise) =>
+        piece.AllScores.FirstOrDefault(s => s.Axis == axis && s.Figure.Value == at) is { } score ? $"the crease {BondOrder.CreaseName(score.Between)}" : otherwise;
+}
