@@ -1,3 +1,4 @@
+using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json;
 using WholeFold.App.Cli;
@@ -79,9 +80,15 @@ public sealed class FoldingTests : IDisposable
         Assert.Equal((0d, 1d), (view.Poses.Frames[0].Share, view.Poses.Frames[^1].Share));
         Assert.All(view.Poses.Frames.SelectMany(f => f.Shapes), s => Assert.True(s.Outline.Count >= 6 && s.Outline.Count % 2 == 0));
         Assert.All(view.Poses.Frames.SelectMany(f => f.Shapes).SelectMany(s => s.Outline.Chunk(2)), p => Assert.True(p[0] >= view.Poses.Left && p[0] <= view.Poses.Left + view.Poses.Width && p[1] >= view.Poses.Top && p[1] <= view.Poses.Top + view.Poses.Height));
-        var press = view.Steps.First(s => s.RightWhen is not null);
-        Assert.Equal("pressed flat on the table", press.Pressed);
-        Assert.NotEmpty(press.LinedUp);
+        var press = view.Steps.First(s => s.Lights.Count > 0);
+        Assert.Contains("It is right when", press.Say.Said(), StringComparison.Ordinal);
+        Assert.Contains("its crease", press.Say.Said(), StringComparison.Ordinal);
+        Assert.Contains(view.Steps, s => s.Cautions.Count > 0);
+
+        // Seen from the other side it is another picture of the same card.
+        var behind = await Http.Read<FoldingView>(await _client.PostAsJsonAsync("/api/folding", new FoldingRequest { Design = Spec("tier-scene"), Aside = -150 }, StrictJson.Options, TestContext.Current.CancellationToken));
+        Assert.NotEqual(view.Poses.Frames[^1].Shapes[0].Outline, behind.Poses.Frames[^1].Shapes[0].Outline);
+        Assert.Equal(HttpStatusCode.BadRequest, (await _client.PostAsJsonAsync("/api/folding", new FoldingRequest { Design = Spec("tier-scene"), Above = 91 }, StrictJson.Options, TestContext.Current.CancellationToken)).StatusCode);
         Assert.NotEmpty(view.Troubles);
         Assert.Equal(view.Closed.Thickness, view.Map.Greatest);
         Assert.Contains(view.Map.Spots, s => s.Share == 1);

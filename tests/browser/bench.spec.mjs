@@ -34,6 +34,7 @@ test("a 5 in square is converted with the mouse, in inches and centimetres, and 
   await page.getByRole("button", { name: /^A2 US/ }).click();
   await settled(page, "comet-supper");
   const before = (await stored(page, "comet-supper")).version;
+  await page.getByRole("button", { name: "Adjust centre" }).click();
   const thumb = page.getByRole("slider").first();
   const box = await thumb.boundingBox();
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
@@ -42,8 +43,8 @@ test("a 5 in square is converted with the mouse, in inches and centimetres, and 
   await page.mouse.up();
   await expect.poll(async () => (await stored(page, "comet-supper")).version).toBe(before + 1);
   const { state, view } = await settled(page, "comet-supper");
-  expect(state.adjustments["a2-us"].centre).toBe(view.parameters[0].value.exact);
-  expect(view.parameters[0].pinned).toBe(true);
+  expect(state.adjustments["a2-us"].centre).toEqual({ value: view.parameters[0].value.exact, tools: "imperial-eighths" });
+  expect(view.parameters[0].hold).toBe("set");
 
   await page.reload();
   await settled(page, "comet-supper");
@@ -54,7 +55,7 @@ test("a 5 in square is converted with the mouse, in inches and centimetres, and 
   await page.getByRole("button", { name: /^Undo/ }).click();
   await expect.poll(async () => (await stored(page, "comet-supper")).state.adjustments["a2-us"]).toBeUndefined();
   await page.getByRole("button", { name: /^Redo/ }).click();
-  await expect.poll(async () => (await stored(page, "comet-supper")).state.adjustments["a2-us"]?.centre).toBe(state.adjustments["a2-us"].centre);
+  await expect.poll(async () => (await stored(page, "comet-supper")).state.adjustments["a2-us"]?.centre).toEqual(state.adjustments["a2-us"].centre);
 });
 
 test("everything goes from the keyboard, and one always sees where one is", async ({ page }) => {
@@ -99,6 +100,9 @@ test("everything goes from the keyboard, and one always sees where one is", asyn
     await page.keyboard.press("Tab");
     if (await page.evaluate(() => document.activeElement === document.body)) break;
     await seen();
+    if (!slid && (await page.evaluate(() => document.activeElement?.getAttribute("aria-label")?.startsWith("Adjust ") && document.activeElement.getAttribute("aria-expanded") === "false"))) {
+      await page.keyboard.press("Enter");
+    }
     if (!slid && (await page.evaluate(() => document.activeElement?.getAttribute("role") === "slider"))) {
       slid = true;
       const version = (await stored(page, "comet-supper")).version;
@@ -219,11 +223,11 @@ test("a measure list typed in is looked through", async ({ page }) => {
   await expect(dialog.getByRole("alert")).toContainText("line 1");
 });
 
-test("pins that cannot hold together are named, and freeing one mends it", async ({ page }) => {
-  const made = await (await page.request.post("/api/designs", { data: { state: { name: "Wedged", construction: "winged-lock-gatefold", format: "5x5", set: { centre: "3/4", pad: "5/8" } } } })).json();
+test("locks that cannot hold together are named, and freeing one mends it", async ({ page }) => {
+  const made = await (await page.request.post("/api/designs", { data: { state: { name: "Wedged", construction: "winged-lock-gatefold", format: "5x5", lock: { centre: "3/4", pad: "5/8" } } } })).json();
   await page.goto(`/bench/${made.id}`);
-  await expect(page.locator("[data-part=foot]")).toContainText("It does not go yet.");
-  await expect(page.locator("[data-part=foot]")).toContainText("pad set to 5/8 in");
+  await expect(page.locator("[data-part=foot]")).toContainText("It does not fit yet.");
+  await expect(page.locator("[data-part=foot]")).toContainText("pad locked at 5/8 in");
   await page.getByRole("button", { name: /^let the pad go/ }).click();
   await expect(page.locator("g[data-piece=base]")).toBeVisible();
 });

@@ -5,6 +5,7 @@ using WholeFold.App.Features.Shelf;
 using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions.Library;
 using WholeFold.Core.Exchange;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Lists;
@@ -57,11 +58,21 @@ internal static class ListCommands
         var file = new Argument<FileInfo>("list") { Description = "A text file with lines such as: width 10, scores 1/2, 2 1/2 …" };
         var units = new Option<string>("--units") { Description = "The unit of bare numbers: in, cm or mm.", DefaultValueFactory = _ => "in" };
         var json = new Option<bool>("--json") { Description = "Write the findings as JSON." };
-        var command = new Command("check", "Look through a measure list for what contradicts itself.") { file, units, json };
+        var construction = new Option<string?>("--construction") { Description = "Hold the list against a construction: which figures contradict its rules." };
+        var set = new Option<string[]>("--set") { Description = "NAME=OPTION: a choice of the construction. May be given several times." };
+        var command = new Command("check", "Look through a measure list for what contradicts itself.") { file, units, construction, set, json };
         command.SetAction(parsed =>
         {
             var unit = UnitReader.Read(parsed.GetValue(units)!, "--units");
-            var findings = ListChecker.Check(MeasureList.Read(CommandLine.ReadFile(parsed.GetValue(file)!, "list"), unit));
+            var list = MeasureList.Read(CommandLine.ReadFile(parsed.GetValue(file)!, "list"), unit);
+            var findings = ListChecker.Check(list).ToList();
+            if (parsed.GetValue(construction) is { } id)
+            {
+                var reader = CommandLine.Reader(null);
+                var design = new DesignSpec { Construction = id, Format = unit == DisplayUnit.Inch ? "5x7" : "a5" };
+                findings.InsertRange(0, RuleChecker.Check(list, (parsed.GetValue(set) ?? []).Aggregate(design, (d, text) => DesignEdit.Parse(text, hard: false, d, reader, "--set").Apply(d, reader)), reader));
+            }
+
             if (parsed.GetValue(json))
             {
                 output.WriteLine(JsonSerializer.Serialize(findings.Select(f => new { f.Id, f.Line, f.Place, Text = f.Text.Write(unit), Likely = f.Likely.Select(l => new { Value = LengthWriter.WithUnit(l.Value, unit), Because = l.Because.Write(unit) }) }), StrictJson.Options));

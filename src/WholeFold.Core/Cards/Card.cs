@@ -97,7 +97,7 @@ public sealed class Card : ICard
             var found = Checks.Select(c => c.AtAGlance).OfType<Verdict>().MaxBy(v => v.Kind);
             return found
                 ?? (Figures.Eased.FirstOrDefault() is { } eased ? new Verdict(VerdictKind.Eased, Words.Of($"{eased.Parameter.Name} eased to {eased.Value}"))
-                : new Verdict(VerdictKind.AsDrawn, Words.Of($"goes as drawn")));
+                : new Verdict(VerdictKind.AsDrawn, Words.Of($"fits")));
         }
     }
 

@@ -20,6 +20,11 @@ internal sealed class SetByHand : ICheck
             }
 
             var off = (parameter.Value - asked).Abs();
+            if (parameter.Grown && parameter.Past is null && off <= Noticeable.For(card.Figures.Tools.System))
+            {
+                continue;
+            }
+
             var side = parameter.Value < asked ? "less" : "more";
             var text = parameter.Past is { } limit
                 ? Words.Of($"The {parameter.Parameter.Name} was set to {asked:u} and is {parameter.Value:u} here, since {limit.Because}.")

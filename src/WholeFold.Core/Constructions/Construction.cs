@@ -70,7 +70,39 @@ public enum Axis
 /// <summary>A panel of a piece, by its place in the piece's chain.</summary>
 /// <param name="Extent">Its size along the chain.</param>
 /// <param name="Min">The least it may be, by its role.</param>
-public sealed record Panel(string Id, string Name, Affine Extent, Limit Min);
+public sealed record Panel(string Id, string Name, Affine Extent, Limit Min)
+{
+    /// <summary>A tab: it is bonded and hidden, so it may end a mark short, and never reaches past its crease.</summary>
+    public bool IsTab { get; init; }
+}
+
+/// <summary>What a piece does, as far as it matters which way it is cut if in doubt.</summary>
+public enum PartFunction
+{
+    /// <summary>Nothing that the closed card does not say by itself.</summary>
+    None,
+
+    /// <summary>It slides, or passes through a slit.</summary>
+    Slides,
+
+    /// <summary>It turns in an opening.</summary>
+    Turns,
+
+    /// <summary>It goes inside another piece, or inside a tube.</summary>
+    GoesInside,
+
+    /// <summary>A neighbour hides where it ends.</summary>
+    IsHidden,
+
+    /// <summary>It covers what must not be seen.</summary>
+    Covers,
+
+    /// <summary>Its like is cut with it, and they meet or stand side by side.</summary>
+    CutAlike,
+
+    /// <summary>Its two ends meet, as doors do.</summary>
+    Meets,
+}
 
 /// <summary>A crease between two neighbours of a chain.</summary>
 /// <param name="Working">It moves whenever the card is opened; otherwise it is glued and never moves again.</param>
@@ -117,6 +149,9 @@ public sealed record Piece(
     string AcrossRule,
     int Quantity = 1)
 {
+    /// <summary>What its length along the chain is there for, and what its size along the creases.</summary>
+    public (PartFunction Along, PartFunction Across) Functions { get; init; }
+
     /// <summary>Id of the stock that it is cut from unless a design says otherwise; null is the design's card.</summary>
     public string? UsualStock { get; init; }
 

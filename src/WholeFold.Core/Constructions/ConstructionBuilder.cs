@@ -145,7 +145,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         new(id, name, extent, new Limit(min ?? Construction.SmallestPanel, $"{name} would be a sliver"));
 
     public static Panel Tab(string id, string name, Affine extent) =>
-        new(id, name, extent, new Limit(Construction.SmallestTab, $"{name} would be too narrow to hold"));
+        new(id, name, extent, new Limit(Construction.SmallestTab, $"{name} would be too narrow to hold")) { IsTab = true };
 
     public static Crease Valley(int shown, string rule, int closed = 180, bool working = true) => new(Fold.Valley, working, shown, closed, rule);
 

@@ -35,6 +35,11 @@ public sealed class PieceHandle(ConstructionBuilder builder, string id, int copy
         return Change(piece => piece with { Openings = [.. piece.Openings, opening] });
     }
 
+    /// <summary>What it does, which says which way it is cut if in doubt.</summary>
+    public PieceHandle Is(PartFunction along, PartFunction across) => Change(piece => piece with { Functions = (along, across) });
+
+    public PieceHandle Is(PartFunction both) => Is(both, both);
+
     /// <summary>The stock that it is cut from unless a design says otherwise, by its id.</summary>
     public PieceHandle From(string stock) => Change(piece => piece with { UsualStock = stock });
 

@@ -53,7 +53,9 @@ public static class SafeSides
                 var index = edge;
                 var id = isCut ? piece.Along.Id : piece.Scores[edge].Figure.Id;
                 var expression = isCut ? piece.Piece.Along : piece.Piece.Position(edge);
-                sides[id] = Judge(sized, closed, piece, by => piece.Moved(index, by), mark, TwinsOf(sized, id, isCut, expression, piece));
+                var twins = TwinsOf(sized, id, isCut, expression, piece);
+                var function = isCut && piece.Panels[^1].Panel.IsTab && piece.Piece.Functions.Along == PartFunction.None ? PartFunction.IsHidden : piece.Piece.Functions.Along;
+                sides[id] = (isCut || function == PartFunction.Meets ? ByFunction(function, twins) : null) ?? Judge(sized, closed, piece, by => piece.Moved(index, by), mark, twins);
             }
 
             for (var line = 0; line < piece.Lines.Count; line++)
@@ -67,7 +69,8 @@ public static class SafeSides
                 sides[edge.Id] = OfLine(piece, opening, edge);
             }
 
-            sides[piece.Across.Id] = Judge(sized, closed, piece, piece.AcrossMoved, cut, TwinsOf(sized, piece.Across.Id, true, piece.Piece.Across, piece));
+            var alike = TwinsOf(sized, piece.Across.Id, true, piece.Piece.Across, piece);
+            sides[piece.Across.Id] = ByFunction(piece.Piece.Functions.Across, alike) ?? Judge(sized, closed, piece, piece.AcrossMoved, cut, alike);
         }
 
         return sides;
@@ -90,6 +93,19 @@ public static class SafeSides
 
         return new SafeSide(edge == opening.Left || edge == opening.Foot ? SafeDirection.Full : SafeDirection.Scant, Words.Of($"it can be cut larger, never smaller again"), twins);
     }
+
+    /// <summary>What a part does says more than how it lies: null where it does nothing of its own.</summary>
+    private static SafeSide? ByFunction(PartFunction function, IReadOnlyList<string> twins) => function switch
+    {
+        PartFunction.Slides => new SafeSide(SafeDirection.Scant, Words.Of($"it slides; full, it binds"), twins),
+        PartFunction.Turns => new SafeSide(SafeDirection.Scant, Words.Of($"it turns; full, it strikes the frame"), twins),
+        PartFunction.GoesInside => new SafeSide(SafeDirection.Scant, Words.Of($"it goes inside; full, it does not go in"), twins),
+        PartFunction.IsHidden => new SafeSide(SafeDirection.Scant, Words.Of($"it ends where nobody sees it; full, it shows or lies in a crease"), twins),
+        PartFunction.Covers => new SafeSide(SafeDirection.Full, Words.Of($"it covers; scant, what is under it shows"), twins),
+        PartFunction.CutAlike => new SafeSide(SafeDirection.Exact, Words.Of($"its like is cut with it, at one setting"), twins),
+        PartFunction.Meets => new SafeSide(SafeDirection.Exact, Words.Of($"its two ends meet: scant, a gap; full, they overlap"), twins),
+        _ => null,
+    };
 
     /// <summary>A machine has no marks; a slip of the sheet in it is about this.</summary>
     private static readonly Length Slip = Length.Mm(0.5m);
@@ -137,28 +153,10 @@ public static class SafeSides
             return Words.Of($"it stands out of the closed card");
         }
 
-        // A tab that ends before its glue does no longer holds.
-        foreach (var bond in sized.Construction.Bonds.Where(b => !b.IsLoose))
-        {
-            foreach (var side in bond.Sides)
-            {
-                if (changed.Piece.Id == side.Piece.Piece && !Holds(sized, changed, side) && Holds(sized, old, side))
-                {
-                    return Words.Of($"its bond is not covered");
-                }
-            }
-        }
-
         return null;
     }
 
     private static string NameOf(Figures sized, PlateRef plate) => $"the {sized.PlateOf(plate).Name}";
-
-    private static bool Holds(Figures sized, SizedPiece piece, BondSide side)
-    {
-        var box = piece.Plate(side.Plate.Plate).Box;
-        return side.Region.Corners.All(c => sized.ValueOf(c.X) is var x && sized.ValueOf(c.Y) is var y && x >= box.Left && x <= box.Right && y >= box.Bottom && y <= box.Top);
-    }
 
     private static bool Apart(Box a, Box b) => a.Right < b.Left || b.Right < a.Left || a.Top < b.Bottom || b.Top < a.Bottom;
 

@@ -107,9 +107,9 @@ public static class Steps
 
             var bonds = order.Where(o => step.Bonds.Contains(o.Bond.Id)).ToList();
             var say = Words.Of($"{step.Text}");
-            foreach (var place in bonds.Select(b => (b.Laid, Place: Places.Of(figures, b.Bond))).DistinctBy(p => p.Place.Said.Write(DisplayUnit.Millimetre)).Take(MostPlaces))
+            foreach (var place in bonds.Select(b => (b.Laid, Place: Places.Of(figures, b.Bond))).DistinctBy(p => $"{p.Place.What} {p.Place.Said.Write(DisplayUnit.Millimetre)}").Take(MostPlaces))
             {
-                say.Add($" {(place.Laid is LaidBy.Closed ? "It comes to lie" : "Place it")} on {Lower(place.Place.On)}: {place.Place.Said}.");
+                say.Add($" {place.Place.What} {(place.Laid is LaidBy.Closed ? "comes to lie" : "goes")} on {Lower(place.Place.On)}: {place.Place.Said}.");
             }
 
             if (bonds.FirstOrDefault(b => b.Laid == LaidBy.Closed) is { } closed && closed.Folded.Count > 0)

@@ -11,7 +11,7 @@ namespace WholeFold.Core.Lists;
 public sealed record LikelyFigure(Length Value, Words Because);
 
 /// <summary>Something in a list that contradicts the rest of it.</summary>
-/// <param name="Id">order, beyond, sum, positions, systems or slip.</param>
+/// <param name="Id">skipped, twice, count, beyond, sum, positions, systems, rounding, rule or slip.</param>
 /// <param name="Place">Which figure, counted from 1; null for the line as a whole.</param>
 /// <param name="Likely">What would be right, the likeliest first; several where the list alone cannot tell.</param>
 public sealed record ListFinding(string Id, int Line, int? Place, Words Text, IReadOnlyList<LikelyFigure> Likely);
@@ -34,58 +34,77 @@ public static class ListChecker
         var findings = new List<ListFinding>();
         foreach (var kind in Enum.GetValues<ListKind>())
         {
+            findings.AddRange(Twice(list, kind));
             findings.AddRange(Systems(list, kind));
         }
 
-        var width = list.First(ListKind.Width)?.Figures[0];
-        var scores = list.First(ListKind.Scores);
+        var width = list.First(ListKind.Width);
         var panels = list.First(ListKind.Panels);
-        if (panels is not null && width is { } w)
+        if (panels is not null && width is not null)
         {
-            findings.AddRange(Sum(panels, w));
+            findings.AddRange(Sum(panels, width));
         }
 
-        if (scores is null)
+        // Scores are written as they are set, which need not be the order in which they lie.
+        if (list.First(ListKind.Scores) is { } written)
         {
-            return findings;
+            var scores = written with { Figures = [.. written.Figures.Order()] };
+            var beyond = Beyond(scores, width).ToList();
+            findings.AddRange(beyond);
+            if (panels is not null)
+            {
+                findings.AddRange(Positions(scores, panels));
+            }
+
+            if (beyond.Count == 0 && width is not null && width.Unit == scores.Unit)
+            {
+                findings.AddRange(Slips(list, scores, width.Figures[0]));
+            }
         }
 
-        var order = Order(scores, width).ToList();
-        findings.AddRange(order);
-        if (panels is not null)
-        {
-            findings.AddRange(Positions(scores, panels));
-        }
+        findings.AddRange(list.Skipped.Select(s => new ListFinding("skipped", s.Line, null, Words.Of($"Line {s.Line} is not looked at, since its first word is not known: “{s.Text}”."), [])));
 
-        if (order.Count == 0 && width is { } whole)
-        {
-            findings.AddRange(Slips(list, scores, whole));
-        }
-
-        return findings;
+        // What is only rounded to a mark comes last.
+        return [.. findings.OrderBy(f => f.Id is "rounding" or "skipped" ? 1 : 0)];
     }
 
-    private static IEnumerable<ListFinding> Order(ListLine scores, Length? width)
+    /// <summary>How far two figures may be apart by rounding alone: each to its own line's mark.</summary>
+    private static Length Rounding(params ListLine[] lines) => lines.DistinctBy(l => l.Unit).Count() == 1 ? Length.Zero : lines.Select(l => l.Unit switch { DisplayUnit.Inch => Length.In(1, 32), DisplayUnit.Centimetre => Length.Mm(0.5m), _ => Length.Mm(0.25m) }).Max();
+
+    /// <summary>Two values for one thing, in one system.</summary>
+    private static IEnumerable<ListFinding> Twice(MeasureList list, ListKind kind)
+    {
+        if (kind is not (ListKind.Width or ListKind.Height))
+        {
+            yield break;
+        }
+
+        foreach (var same in list.Lines.Where(l => l.Kind == kind).GroupBy(l => l.Unit))
+        {
+            var first = same.First();
+            foreach (var other in same.Skip(1).Where(o => o.Figures[0] != first.Figures[0]))
+            {
+                yield return new ListFinding("twice", other.Line, 1, Words.Of($"{Capital(kind)} is {first.Figures[0]} in line {first.Line} and {other.Figures[0]} here."), [new LikelyFigure(first.Figures[0], Words.Of($"{first.Figures[0]:u}, as in line {first.Line}")), new LikelyFigure(other.Figures[0], Words.Of($"{other.Figures[0]:u}, as here"))]);
+            }
+        }
+    }
+
+    private static IEnumerable<ListFinding> Beyond(ListLine scores, ListLine? width)
     {
         for (var i = 0; i < scores.Figures.Count; i++)
         {
-            var at = scores.Figures[i];
-            if (i > 0 && at <= scores.Figures[i - 1])
+            if (width is not null && scores.Figures[i] >= width.Figures[0])
             {
-                yield return new ListFinding("order", scores.Line, i + 1, Words.Of($"Score {i + 1} at {at} does not come after the one before it, at {scores.Figures[i - 1]}."), []);
-            }
-
-            if (width is { } w && at >= w)
-            {
-                yield return new ListFinding("beyond", scores.Line, i + 1, Words.Of($"Score {i + 1} at {at} lies beyond the sheet, which is {w} wide."), []);
+                yield return new ListFinding("beyond", scores.Line, i + 1, Words.Of($"Score {i + 1} at {scores.Figures[i]} lies beyond the sheet, which is {width.Figures[0]} wide."), []);
             }
         }
     }
 
-    private static IEnumerable<ListFinding> Sum(ListLine panels, Length width)
+    private static IEnumerable<ListFinding> Sum(ListLine panels, ListLine sheet)
     {
+        var width = sheet.Figures[0];
         var sum = panels.Figures.Aggregate(Length.Zero, (a, b) => a + b);
-        if (sum == width)
+        if ((sum - width).Abs() <= panels.Figures.Count * Rounding(panels, sheet))
         {
             yield break;
         }
@@ -103,11 +122,17 @@ public static class ListChecker
 
     private static IEnumerable<ListFinding> Positions(ListLine scores, ListLine panels)
     {
+        if (panels.Figures.Count != scores.Figures.Count + 1)
+        {
+            yield return new ListFinding("count", panels.Line, null, Words.Of($"{panels.Figures.Count} panels have {panels.Figures.Count - 1} scores between them, and there are {scores.Figures.Count}."), []);
+            yield break;
+        }
+
         var at = Length.Zero;
         for (var i = 0; i < Math.Min(scores.Figures.Count, panels.Figures.Count - 1); i++)
         {
             at += panels.Figures[i];
-            if (at != scores.Figures[i])
+            if ((at - scores.Figures[i]).Abs() > (i + 1) * Rounding(scores, panels))
             {
                 yield return new ListFinding("positions", scores.Line, i + 1, Words.Of($"Score {i + 1} is at {scores.Figures[i]}, but the panels before it add up to {at}."), [new LikelyFigure(at, Words.Of($"the panels' sum"))]);
                 yield break;
@@ -118,36 +143,39 @@ public static class ListChecker
     /// <summary>The same figure in two systems: they may differ by what rounding to the coarser one's mark can do, and no more.</summary>
     private static IEnumerable<ListFinding> Systems(MeasureList list, ListKind kind)
     {
-        var lines = list.Lines.Where(l => l.Kind == kind).ToList();
-        var first = lines.FirstOrDefault(l => l.Unit == DisplayUnit.Inch);
-        var second = lines.FirstOrDefault(l => l.Unit != DisplayUnit.Inch);
-        if (first is null || second is null)
+        var lines = list.Lines.Where(l => l.Kind == kind).DistinctBy(l => l.Unit).ToList();
+        foreach (var (first, second) in lines.SelectMany((a, i) => lines.Skip(i + 1).Select(b => a.Unit == DisplayUnit.Inch || b.Unit != DisplayUnit.Inch ? (a, b) : (b, a))))
         {
-            yield break;
+            foreach (var finding in Systems(kind, first, second))
+            {
+                yield return finding;
+            }
         }
+    }
 
+    private static IEnumerable<ListFinding> Systems(ListKind kind, ListLine first, ListLine second)
+    {
         if (first.Figures.Count != second.Figures.Count)
         {
             yield return new ListFinding("systems", second.Line, null, Words.Of($"One system has {first.Figures.Count} figures, the other {second.Figures.Count}."), []);
             yield break;
         }
 
-        for (var i = 0; i < first.Figures.Count; i++)
+        // A tenth of a centimetre is written for anything within half of it; a thirty-second for anything within half of that.
+        // Up to a whole mark it is only rounded; the real differences come first, the largest before the others.
+        var allowed = Length.Max(second.Unit == DisplayUnit.Centimetre ? Length.Mm(0.5m) : Length.Mm(0.25m), Length.In(1, 64));
+        var apart = first.Figures.Zip(second.Figures).Select((p, i) => (Place: i + 1, One: p.First, Other: p.Second, Off: (p.First - p.Second).Abs())).Where(d => d.Off > allowed);
+        foreach (var (place, one, other, off) in apart.OrderByDescending(d => d.Off))
         {
-            var (inch, metric) = (first.Figures[i], second.Figures[i]);
-
-            // A tenth of a centimetre is written for anything within half of it; a thirty-second for anything within half of that.
-            var allowed = second.Unit == DisplayUnit.Centimetre ? Length.Mm(0.5m) : Length.Mm(0.25m);
-            if ((inch - metric).Abs() > Length.Max(allowed, Length.In(1, 64)))
-            {
-                yield return new ListFinding(
-                    "systems", second.Line, i + 1,
-                    Words.Of($"{Capital(kind)} {i + 1}: {LengthWriter.WithUnit(inch, DisplayUnit.Inch)} and {LengthWriter.WithUnit(metric, second.Unit)} are not the same length."),
+            yield return off <= Length.In(1, 32) + allowed
+                ? new ListFinding("rounding", second.Line, place, Words.Of($"{Capital(kind)} {place}: {LengthWriter.WithUnit(one, first.Unit)} and {LengthWriter.WithUnit(other, second.Unit)} are one figure, rounded to a mark."), [])
+                : new ListFinding(
+                    "systems", second.Line, place,
+                    Words.Of($"{Capital(kind)} {place}: {LengthWriter.WithUnit(one, first.Unit)} and {LengthWriter.WithUnit(other, second.Unit)} are not the same length."),
                     [
-                        new LikelyFigure(inch, Words.Of($"{LengthWriter.WithUnit(inch, second.Unit)}, if the inches are right")),
-                        new LikelyFigure(metric, Words.Of($"{LengthWriter.WithUnit(metric, DisplayUnit.Inch)}, if the {LengthWriter.Symbol(second.Unit)} are right")),
+                        new LikelyFigure(one, Words.Of($"{LengthWriter.WithUnit(one, second.Unit)}, if line {first.Line} is right")),
+                        new LikelyFigure(other, Words.Of($"{LengthWriter.WithUnit(other, first.Unit)}, if line {second.Line} is right")),
                     ]);
-            }
         }
     }
 
@@ -226,5 +254,5 @@ public static class ListChecker
 
     private static int MirroredPairs(List<Length> panels) => Enumerable.Range(0, panels.Count / 2).Count(i => panels[i] == panels[^(i + 1)]);
 
-    private static string Capital(ListKind kind) => kind switch { ListKind.Scores => "Score", ListKind.Panels => "Panel", _ => kind.ToString() };
+    private static string Capital(ListKind kind) => kind switch { ListKind.Scores => "Score", ListKind.Panels => "Panel", ListKind.Layers => "Layer figure", ListKind.Mats => "Mat figure", ListKind.Ticks => "Tick", ListKind.Dies => "Die", _ => kind.ToString() };
 }

@@ -53,6 +53,9 @@ public sealed record SizedParameter(Parameter Parameter, Length Value, Length Id
     /// <summary>What a person set, as it stands in this format; null where nobody did.</summary>
     public Length? Asked { get; init; }
 
+    /// <summary>What was set at home grew or shrank with the format, so that it lies on no mark to begin with.</summary>
+    public bool Grown { get; init; }
+
     /// <summary>The limit that a lock is past, or that what was set would be past.</summary>
     public Limit? Past { get; init; }
 

@@ -64,6 +64,9 @@ internal sealed class ProblemBuilder
     /// <summary>A piece that is to be as long as a side of its sheet.</summary>
     public (string Piece, Length Length)? Led { get; init; }
 
+    /// <summary>Those of them that grew or shrank with the format, and so lie on no mark to begin with.</summary>
+    public IReadOnlySet<string> Grown { get; init; } = new HashSet<string>();
+
     /// <summary>Where a format names what is shown: the plate, and how large it is to be. The closed card follows from it.</summary>
     public NamedPlate? Named { get; init; }
 

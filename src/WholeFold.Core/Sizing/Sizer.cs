@@ -100,6 +100,7 @@ public static class Sizer
         var pins = new Dictionary<string, Length>(design.Locks);
         var wishes = new Dictionary<string, Wish>();
         var asked = new Dictionary<string, Length>();
+        var grown = new HashSet<string>();
         var atHome = target.Key == design.Home.Key;
         var adjusted = design.Adjustments.GetValueOrDefault(target.Key);
         var named = NamedAt(design, target, tools);
@@ -123,6 +124,11 @@ public static class Sizer
             var scales = !here && parameter.OnConversion == OnConversion.Proportional;
             var value = scales ? Scaled() : hand.Value.Units;
             asked[name] = new Length(value.Nearest());
+            if (scales)
+            {
+                grown.Add(name);
+            }
+
 
             // Nothing is on every tool, and what may be nothing though its limits forbid it is that where a person says so.
             if ((parameter.ZeroByHand is not null && value.IsZero) || (firm && !scales && hand.Tools == tools.Id))
@@ -140,7 +146,7 @@ public static class Sizer
             wishes[wished] = rest;
         }
 
-        return new ProblemBuilder(construction, named?.Closed ?? target, tools, design.Papers, design.Priority, design.Prefer, pins, wishes) { Locked = design.Locks.Keys.ToHashSet(), Asked = asked, Named = named?.Plate, Led = led, Cancel = cancel };
+        return new ProblemBuilder(construction, named?.Closed ?? target, tools, design.Papers, design.Priority, design.Prefer, pins, wishes) { Locked = design.Locks.Keys.ToHashSet(), Asked = asked, Grown = grown, Named = named?.Plate, Led = led, Cancel = cancel };
     }
 
     /// <summary>Where a format names what is shown: the plate, and the closed card that has it at its ideals.</summary>
@@ -199,7 +205,7 @@ public static class Sizer
                 Hold.Set when asked.Units != exact => ProblemBuilder.Past(parameter, asked.Units, explainer.Value),
                 _ => null,
             };
-            return new SizedParameter(parameter, new Length(exact.Nearest()), new Length(builder.Ideals[parameter.Id].Nearest()), hold) { Asked = isSet ? asked : null, Past = limit };
+            return new SizedParameter(parameter, new Length(exact.Nearest()), new Length(builder.Ideals[parameter.Id].Nearest()), hold) { Asked = isSet ? asked : null, Grown = builder.Grown.Contains(parameter.Id), Past = limit };
         }
 
         var sizer = new PieceSizer(explainer, tools, design.Prefer, relaxation);

@@ -14,12 +14,44 @@ public class SafeSideTests
 {
     [Theory]
     [InlineData("plain-fold", "base.height", SafeDirection.Scant)]
-    [InlineData("gatefold", "base.scores[0]", SafeDirection.Full)]
-    [InlineData("gatefold", "base.scores[1]", SafeDirection.Scant)]
-    [InlineData("front-step", "base.height", SafeDirection.Full)]
     [InlineData("front-step", "base.scores[0]", SafeDirection.Exact)]
     [InlineData("gatefold", "layers.door.width", SafeDirection.Scant)]
     public void By_hand(string construction, string figure, SafeDirection side) => Assert.Equal(side, Size(Spec(construction, "a2-us")).SafeSides.ByName()[figure].Direction);
+
+    /// <summary>Against the table that was written before the code, from what each part does.</summary>
+    [Theory]
+    [InlineData("5x7", "imperial-eighths")]
+    [InlineData("a5", "metric-5mm")]
+    [InlineData("6x6", "machine")]
+    public void Every_part_errs_on_the_side_that_its_function_asks_for(string format, string tools)
+    {
+        var wrong = new List<string>();
+        foreach (var row in File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Folding", "expected-sides.txt")).Where(l => l.Contains('|', StringComparison.Ordinal) && !l.StartsWith('#')))
+        {
+            var cells = row.Split('|', StringSplitOptions.TrimEntries);
+            var named = cells[0].Split(", ");
+            var card = Size(Spec(named[0], format, named.Length > 1 ? named[1].Split(' ') : []) with { Tools = tools });
+            var side = card.SafeSides.ByName()[cells[1]].Direction.ToString().ToLowerInvariant();
+            if (side != cells[2])
+            {
+                wrong.Add($"{cells[0]}, {cells[1]}: {side}, not {cells[2]}: {cells[3]}");
+            }
+        }
+
+        Assert.True(wrong.Count == 0, string.Join('\n', wrong));
+    }
+
+    [Fact]
+    public void No_side_is_taken_because_a_bond_would_be_a_mark_short()
+    {
+        foreach (var (family, choices) in Variants())
+        {
+            if (Try(new DesignSpec { Construction = family.Id, Format = "5x7", Set = Support.Written(choices) }) is { } card)
+            {
+                Assert.All(card.SafeSides.Values, s => Assert.DoesNotContain("not covered", s.Why.Write(Core.Measure.DisplayUnit.Inch), StringComparison.Ordinal));
+            }
+        }
+    }
 
     [Fact]
     public void Every_figure_has_one_with_a_reason()

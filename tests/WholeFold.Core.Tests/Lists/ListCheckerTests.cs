@@ -20,12 +20,15 @@ public class ListCheckerTests
     [InlineData("width cm: 21\nheight cm: 14.8\nscores cm: 10.5")]
     [InlineData("width 10\nscores 1 1/2, 3, 7, 8 1/2")]
     [InlineData("width 11\nscores 2, 5, 6 1/2")]
+    [InlineData("width 8\nscores 7, 1\nlayers 5 7/8 x 4 3/4\nmat 4\nticks 1, 2\ndie 3 1/4")]
+    [InlineData("width 8\nscores cm 2.5, 17.8\npanels 1 | 6 | 1")]
     public void A_list_that_holds_together_is_left_alone(string list) => Assert.Empty(Check(list));
 
     [Theory]
     [InlineData("width 10\nscores 1/2, 2 1/2, 4 3/8, 5 1/2, 7 1/2, 9 1/2", "slip", 3, "4 1/2")]
     [InlineData("width 10\nscores 1/2, 2 1/2, 4 1/2, 5 1/2, 7 3/4, 9 1/2", "slip", 5, "7 1/2")]
-    [InlineData("width 10\nscores 5, 4", "order", 2, null)]
+    [InlineData("width 8\nwidth 9", "twice", 1, "8")]
+    [InlineData("width cm 20\nwidth mm 210", "systems", 1, "7 7/8 scant")]
     [InlineData("width 10\nscores 5, 10 1/2", "beyond", 2, null)]
     [InlineData("width 8\npanels 1 | 6 1/8 | 1", "sum", 2, "6")]
     [InlineData("width 9\npanels 2 | 2 | 2 1/4 | 2 | 1", "sum", 3, "2")]
@@ -83,5 +86,51 @@ public class ListCheckerTests
         var problem = Assert.Throws<InputProblemException>(() => Check(text));
         Assert.Equal((code, place), (problem.Code, problem.Field));
         Assert.Contains("scores", problem.Accepted, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void An_unknown_line_is_skipped_and_named_and_the_rest_is_looked_through()
+    {
+        var findings = Check("width 8\nribbon 24 of the blue one\npanels 1 | 6 1/8 | 1");
+        Assert.Equal(["sum", "skipped"], findings.Select(f => f.Id));
+        Assert.Equal(2, findings[1].Line);
+        Assert.Contains("ribbon", findings[1].Text.Write(DisplayUnit.Inch), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Scores_and_panels_of_unequal_number_contradict_each_other() => Assert.Equal("count", Assert.Single(Check("scores 1, 2, 3\npanels 1 | 1 | 1")).Id);
+
+    [Fact]
+    public void The_real_difference_comes_before_what_is_only_rounded()
+    {
+        var findings = Check("scores 2 7/16, 7 7/16\nscores cm 6.1, 18.4");
+        Assert.Equal(["systems", "rounding"], findings.Select(f => f.Id));
+        Assert.Equal(2, findings[0].Place);
+    }
+
+    /// <summary>Every construction's own list is left alone, and with one score moved that one is found, or one of those that it could be.</summary>
+    [Theory]
+    [InlineData("imperial-eighths", "5x7")]
+    [InlineData("metric-5mm", "a5")]
+    public void A_figure_that_contradicts_a_constructions_rules_is_found(string tools, string format)
+    {
+        var (found, clean) = (0, 0);
+        foreach (var (family, choices) in Support.Variants())
+        {
+            var spec = new DesignSpec { Construction = family.Id, Format = format, Tools = tools, Set = Support.Written(choices) };
+            if (Support.Try(spec) is not { } card || card.Pieces.FirstOrDefault(p => p.Scores.Count >= 3) is not { } piece || card.Pieces.First(p => p.Scores.Count == piece.Scores.Count) != piece)
+            {
+                continue;
+            }
+
+            string List(int? moved) => $"width mm {piece.Along.Value.Millimetres}\nscores mm {string.Join("; ", piece.Scores.Select((s, i) => (s.Figure.Value + (i == moved ? Length.Mm(3) : Length.Zero)).Millimetres))}";
+            IReadOnlyList<ListFinding> Rules(int? moved) => RuleChecker.Check(MeasureList.Read(List(moved), DisplayUnit.Millimetre), spec, Support.Reader);
+            Assert.True(Rules(null).Count == 0, $"{spec.Named()}: {List(null)}");
+            clean++;
+            var finding = Rules(1);
+            found += finding.Count > 0 && finding[0].Likely.Any(l => (l.Value - piece.Scores[1].Figure.Value).Abs() <= Length.Mm(1.2m)) ? 1 : 0;
+        }
+
+        Assert.True(clean > 15 && found > clean / 2, $"{found} of {clean}");
     }
 }

@@ -65,7 +65,7 @@ public class ConversionTests
     }
 
     [Theory]
-    [InlineData("plain-fold", "5x5", null, VerdictKind.AsDrawn, "goes as drawn")]
+    [InlineData("plain-fold", "5x5", null, VerdictKind.AsDrawn, "fits")]
     [InlineData("winged-lock-gatefold", "6x6", null, VerdictKind.LargerSheet, "wants a larger sheet")]
     [InlineData("gatefold", "5x7", null, VerdictKind.Eased, "2 scores by ruler")]
     [InlineData("plain-fold", "a6-iso", "imperial-eighths", VerdictKind.Eased, "a hair under")]

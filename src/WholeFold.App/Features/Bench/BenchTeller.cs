@@ -59,9 +59,9 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
             Compared = card is null || compared is null ? null : Compared(compared, card),
             Summary = _tell.Say(attempt.Verdict.Kind switch
             {
-                VerdictKind.AsDrawn => Words.Of($"Nothing stands in its way."),
-                VerdictKind.Stuck => Words.Of($"It does not go yet."),
-                _ => Words.Of($"It goes: {attempt.Verdict.Text}."),
+                VerdictKind.AsDrawn => Words.Of($"It fits."),
+                VerdictKind.Stuck => Words.Of($"It does not fit yet."),
+                _ => attempt.Verdict.Kind == VerdictKind.LargerSheet ? Words.Of($"It fits, and {attempt.Verdict.Text}.") : Words.Of($"It fits: {attempt.Verdict.Text}."),
             }),
             Verdict = SizedJson.Name(attempt.Verdict.Kind),
             Closed = card is null ? null : _tell.Closed(card),

@@ -29,7 +29,7 @@ internal static class BayWindowStop
             Valley(33, "then the strip", closed: 0),
             Valley(147, "the card's width: the spine"),
         ]);
-        var stopPiece = c.Piece("stop", "Stop", Axis.X, H, "the stop's width", "the card's height", [Panel("stop", "stop", stop)], []);
+        var stopPiece = c.Piece("stop", "Stop", Axis.X, H, "the stop's width", "the card's height", [Panel("stop", "stop", stop)], []).Is(PartFunction.IsHidden, PartFunction.None);
         var stopBond = c.Bond("stop", basePiece["back"].Up(new Rectangle((2 * W) - stop + lip, Zero, 2 * W, H)),
             stopPiece["stop"].Down(new Rectangle(lip, Zero, stop, H)),
             "edges level at the fore-edge; the foam stays back from the inner edge by the lip", raised: Pair.Of(1, 25, 1m));

@@ -168,6 +168,8 @@ internal static class Envelope
             "the face's width and height by 0.707, and the overlap", [(first + h + inset, "the card would not go in")],
             [((w + h + overlap) * Rational.Of(1.1m), "it would rattle")], least: "snug", most: "looser");
         var (m, f) = (inset, first);
+        c.Require("tip", height - ((f + m) * slant), "so slim a card has flaps whose tips pass beyond the face: take the rectangle");
+        c.Require("tip-other", width - ((s - f + m) * slant), "so slim a card has flaps whose tips pass beyond the face: take the rectangle");
         c.Require("flaps", f - (s / 4), "so slim a card leaves its long flaps too far apart: take the rectangle");
         c.Require("flaps-other", (3 * s / 4) - f, "so slim a card leaves its long flaps too far apart: take the rectangle");
         var envelopePiece = c.Piece("envelope", "Envelope", Axis.X, s, "the square's side", "the square's side, the same",

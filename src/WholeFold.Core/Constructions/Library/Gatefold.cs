@@ -30,7 +30,7 @@ internal static class Gatefold
                 : "twice the card's width, less both reliefs", "the card's height",
                 [Panel("left", "left door", door), Panel("back", "back", back), Panel("right", "right door", door)],
                 [Valley(90, "half the card's width, less the relief, so that the doors do not touch"),
-                Valley(90, "the left door and the back")]);
+                Valley(90, "the left door and the back")]).Is(PartFunction.Meets, PartFunction.None);
             c.Layer("door", "doors", basePiece, ["left", "right"], Face.Down);
             c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up);
             if (keepsSheet)

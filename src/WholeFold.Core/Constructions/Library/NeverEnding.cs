@@ -18,6 +18,7 @@ internal static class NeverEnding
             [Panel("foot", "lower quarter", h, quarter), Panel("middle", "middle", 2 * h), Panel("head", "upper quarter", h, quarter)], [
             Valley(0, "a quarter of the card's height", closed: 0), Valley(0, "three quarters of the card's height", closed: 0),
         ]);
+        topPiece.Is(PartFunction.CutAlike);
         topPiece.Opening("halves", "cut in two", "middle", new Rectangle(2 * w, Zero, 2 * w, H), "half the card's width", CutKind.Divide);
         topPiece.Plates([.. new[] { ("left", Zero, 2 * w), ("right", 2 * w, W) }.SelectMany(half => new[]
         {
@@ -31,6 +32,7 @@ internal static class NeverEnding
             [Panel("left", "left quarter", w, quarter), Panel("middle", "middle", 2 * w), Panel("right", "right quarter", w, quarter)], [
             Mountain(0, "a quarter of the card's width", closed: 0), Mountain(0, "three quarters of the card's width", closed: 0),
         ]);
+        bottomPiece.Is(PartFunction.CutAlike);
         bottomPiece.Opening("halves", "cut in two", "middle", new Rectangle(Zero, 2 * h, W, 2 * h), "half the card's height",
             CutKind.Divide);
         bottomPiece.Plates([.. new[] { ("lower", Zero, 2 * h), ("upper", 2 * h, H) }.SelectMany(half => new[]

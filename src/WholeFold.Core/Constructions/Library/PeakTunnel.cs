@@ -49,7 +49,7 @@ internal static class PeakTunnel
                 [(H - (2 * margin) - (2 * room), "it must pass the window above and below")], OnConversion.Fixed, least: "lower",
                 most: "higher");
             var spinnerPiece = c.Piece("spinner", "Spinner half", Axis.X, tall, "the spinner's width", "the spinner's height",
-                [Panel("spinner", "spinner half", wide)], [], quantity: 2);
+                [Panel("spinner", "spinner half", wide)], [], quantity: 2).Is(PartFunction.Turns);
             c.Lies("thread", tunnelPiece["slope-front"].Up(new Rectangle(W - (wide / 2), (H - tall) / 2, W + (wide / 2), (H + tall) / 2)),
                 spinnerPiece.Copy(1)["spinner"].Up(new Rectangle(Zero, Zero, wide, tall)),
                 "on a thread along the peak, in the middle of the window");

@@ -56,9 +56,9 @@ internal static class PillarTiers
                     Mountain(-90, "a side", closed: odd), Mountain(-90, "two sides", closed: even),
                         Mountain(-90, "three sides", closed: odd), Mountain(-90,
                         "four sides; the flap is what is left, a hair less than a side", closed: even),
-                ], quantity: 2);
+                ], quantity: 2).Is(PartFunction.GoesInside, PartFunction.None);
                 var facePiece = c.Piece($"face{i}", n == 1 ? "Face" : $"Face {i}", Axis.X, face, "the back's width", i == n
-                    ? "the front face's height" : "as high as the next row's pillars", [Panel("face", "face", w0)], []);
+                    ? "the front face's height" : "as high as the next row's pillars", [Panel("face", "face", w0)], []).Is(PartFunction.IsHidden, PartFunction.None);
                 foreach (var copy in new[] { 1, 2 })
                 {
                     var (own, id, at) = (pillarPiece.Copy(copy), $"{pillar}:{copy}", copy == 1 ? Zero : w0 - s);

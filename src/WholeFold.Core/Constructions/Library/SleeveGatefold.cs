@@ -57,12 +57,13 @@ internal static class SleeveGatefold
                 : "twice the card's width, less both reliefs", "the card's height",
                 [Panel("left", "left door", door), Panel("back", "back", back), Panel("right", "right door", door)],
                 [Valley(90, "half the card's width, less the relief, so that the doors do not touch"),
-                Valley(90, "the left door and the back")]);
+                Valley(90, "the left door and the back")]).Is(PartFunction.Meets, PartFunction.None);
             var tilePiece = c.Piece("tile", "Tile", Axis.X, high, "the tile's width", oval ? "the tile's height"
-                : "the tile's height, the same", [Panel("tile", "tile", tile)], []);
+                : "the tile's height, the same", [Panel("tile", "tile", tile)], []).Is(PartFunction.Covers);
             var pocketPiece = c.Piece("pocket", "Pocket", Axis.X, tall, "the pocket's width", oval ? "the pocket's height"
                 : "the pocket's height, the same", [Panel("front", "half on the tile", half), Panel("inner", "half behind the door", half)],
-                [Valley(180, "half the pocket, hard; the fold lies on the tile's middle line", working: false)], quantity: 2);
+                [Valley(180, "half the pocket, hard; the fold lies on the tile's middle line", working: false)], quantity: 2)
+                .Is(PartFunction.IsHidden);
 
             // The folds butt on the tile's middle line, so that the pockets open outwards.
             var (middle, low, up) = (tile / 2, (high - tall) / 2, (high + tall) / 2);

@@ -43,7 +43,7 @@ internal static class SliderStand
             "the slit's length, less the clearance at either end", [(Construction.SmallestPanel, "a narrower slide does not hold the card up")],
             [(slit, "a wider one binds in the slit")], least: "narrower", most: "wider", so: "it passes the slit");
         var slidePiece = c.Piece("slide", "Slide", Axis.X, wide, "the card's width", "the slide's width",
-            [Panel("slide", "slide", W)], []);
+            [Panel("slide", "slide", W)], []).Is(PartFunction.None, PartFunction.Slides);
         Rectangle Foot(Affine from, Affine to) => new(from, (H - wide) / 2, to, (H + wide) / 2);
         var foot1Bond = c.Bond("foot1", basePiece["flap1"].Down(Foot(f, Zero)),
             slidePiece["slide"].Down(new Rectangle(Zero, Zero, f, wide)),

@@ -43,7 +43,7 @@ internal static class SpinnerWindow
         frontLayerPiece.Opening("window", "window", "front", new Rectangle(left - border, low - border, W - left - border,
             H - low - border), "the same window; cut both together before they are glued");
         var spinnerPiece = c.Piece("spinner", "Spinner half", Axis.X, tall, "the spinner's width", "the spinner's height",
-            [Panel("spinner", "spinner half", spinner)], [], quantity: 2);
+            [Panel("spinner", "spinner half", spinner)], [], quantity: 2).Is(PartFunction.Turns);
         var w = W - (2 * border);
         var frontBond = c.Bond("front", basePiece["front"].Down(new Rectangle(border, border, W - border, H - border)),
             frontLayerPiece["front"].Down(new Rectangle(w, Zero, Zero, H - (2 * border))),

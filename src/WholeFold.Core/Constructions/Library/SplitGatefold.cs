@@ -25,7 +25,7 @@ internal static class SplitGatefold
             least: "narrower left", most: "wider left");
         var basePiece = c.Piece("base", "Base", Axis.X, H, keepsSheet ? "twice the card's width, kept whole" : "twice the card's width, less the gap", "the card's height",
             [Panel("left", "left door", left), Panel("back", "back", keepsSheet ? W + relief : W), Panel("right", "right door", W - left - relief)],
-            [Valley(90, "the left door"), Valley(90, "the left door and the back")]);
+            [Valley(90, "the left door"), Valley(90, "the left door and the back")]).Is(PartFunction.Meets, PartFunction.None);
         c.Trade("left", "left door", left, "right door", W - left - relief);
         c.Layer("left", "left door", basePiece, ["left"], Face.Down);
         c.Layer("right", "right door", basePiece, ["right"], Face.Down);

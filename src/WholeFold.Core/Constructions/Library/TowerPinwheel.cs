@@ -17,9 +17,9 @@ internal static class TowerPinwheel
             "the card's height, cut alike on all four", [Panel("side1", "side 1", s), Panel("side2", "side 2", s),
             Panel("side3", "side 3", s), Panel("side4", "side 4", s), Panel("fin", "fin", f)],
             [Mountain(-90, "a side", closed: 0), Mountain(-90, "two sides"), Mountain(-90, "three sides", closed: 0),
-            Mountain(-90, "four sides; the fin is what is left")]);
+            Mountain(-90, "four sides; the fin is what is left")]).Is(PartFunction.None, PartFunction.CutAlike);
         var finPiece = c.Piece("fin", "Fin", Axis.X, H, "half the card's width", "the card's height, cut alike on all four",
-            [Panel("fin", "fin", f)], [], quantity: 3);
+            [Panel("fin", "fin", f)], [], quantity: 3).Is(PartFunction.None, PartFunction.CutAlike);
         Rectangle On(Affine from, Affine to) => new(from, Zero, to, H);
         var tubeBond = c.Bond("tube", stripPiece["side1"].Up(On(Zero, s)), stripPiece["fin"].Down(On(4 * s, 5 * s)),
             "the first side's edge into the fin's crease");

@@ -26,7 +26,7 @@ internal static class TroughPopUp
             Valley(90, "the depth again; the back is what is left"),
         ]);
         var stripPiece = c.Piece("strip", "Clear strip", Axis.X, H, "how far it stands out of the valley", "the card's height",
-            [Panel("strip", "strip", a)], []).From("acetate");
+            [Panel("strip", "strip", a)], []).From("acetate").Is(PartFunction.IsHidden, PartFunction.None);
         var leftFinBond = c.Bond("left-fin", basePiece["fin1"].Down(new Rectangle(W, Zero, W + d, H)),
             basePiece["fin2"].Down(new Rectangle(W + (2 * d), Zero, W + d, H)),
             "fold the left groove shut, its two outer faces on each other");

@@ -193,11 +193,12 @@ public sealed class ConstructionReader
 
         return new Piece(
             p.Id, p.Name, p.Axis,
-            [.. p.Panels.Select((n, i) => new Panel(n.Id, n.Name, Sum(n.Extent, $"{at}.panels[{i}].extent"), Limit(n.Least, $"{at}.panels[{i}].least")))],
+            [.. p.Panels.Select((n, i) => new Panel(n.Id, n.Name, Sum(n.Extent, $"{at}.panels[{i}].extent"), Limit(n.Least, $"{at}.panels[{i}].least")) { IsTab = n.Tab })],
             [.. p.Creases.Select((k, i) => Crease(k, $"{at}.creases[{i}]"))],
             Sum(p.Across, $"{at}.across"), p.SizeRule, p.AcrossRule, p.Quantity)
         {
             UsualStock = p.UsualStock,
+            Functions = (p.Along ?? PartFunction.None, p.Broad ?? PartFunction.None),
             Lines = [.. p.Lines.Select((l, i) => new CreaseLine(Spot(l.From, $"{at}.lines[{i}].from"), Spot(l.To, $"{at}.lines[{i}].to"), Crease(l.Crease, $"{at}.lines[{i}].crease"), l.Between))],
             Openings = [.. p.Openings.Select((o, i) => new Opening(o.Id, o.Name, o.Panel, Rectangle(o.Within, $"{at}.openings[{i}].within"), o.Rule, o.Kind, o.StaysOn, o.Outline is null ? null : Corners(o.Outline, $"{at}.openings[{i}].outline")))],
             OwnPlates = plates,

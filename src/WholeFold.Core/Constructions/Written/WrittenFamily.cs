@@ -154,7 +154,7 @@ public sealed record WrittenAllowance
     public WrittenContents? Contents { get; init; }
 }
 
-public sealed record WrittenPanel(string Id, string Name, WrittenSum Extent, WrittenLimit Least);
+public sealed record WrittenPanel(string Id, string Name, WrittenSum Extent, WrittenLimit Least, bool Tab = false);
 
 public sealed record WrittenStretch(WrittenSum From, WrittenSum To);
 
@@ -182,6 +182,12 @@ public sealed record WrittenPiece
     public required string AcrossRule { get; init; }
 
     public int Quantity { get; init; } = 1;
+
+    /// <summary>What its length along the chain is there for: slides, turns, goesInside and so on; null for nothing of its own.</summary>
+    public PartFunction? Along { get; init; }
+
+    /// <summary>The same of its size along the creases.</summary>
+    public PartFunction? Broad { get; init; }
 
     /// <summary>Id of the stock that it is cut from unless a design says otherwise; null is the design's card.</summary>
     public string? UsualStock { get; init; }

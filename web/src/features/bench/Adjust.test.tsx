@@ -35,6 +35,7 @@ function adjust(answers = true, hold = "free") {
         ]
       : [],
   );
+  fireEvent.click(screen.getByRole("button", { name: "Adjust relief" }));
   return does;
 }
 
@@ -66,6 +67,15 @@ describe("a slider", () => {
   });
 });
 
+describe("what is traded off", () => {
+  it("is one line until it is opened", () => {
+    adjust();
+    fireEvent.click(screen.getByRole("button", { name: "Adjust relief", expanded: true }));
+    expect(screen.queryByRole("slider")).toBeNull();
+    expect(screen.getByRole("button", { name: "Adjust relief", expanded: false }).textContent).toContain("in");
+  });
+});
+
 describe("a lock", () => {
   it("is put on at the value there is, by its button or K on the slider", () => {
     const does = adjust();
@@ -87,6 +97,8 @@ describe("a lock", () => {
 describe("which wish comes first", () => {
   it("says what each gives, or that it is the same, and is picked", () => {
     const does = adjust();
+    expect(screen.queryByRole("button", { name: /grooves/ })).toBeNull();
+    fireEvent.click(screen.getByRole("button", { name: /If not all/ }));
     expect(screen.getByRole("button", { pressed: true, name: /keep the format/ }).textContent).toBe("keep the formatfull size");
     const other = screen.getByRole("button", { pressed: false, name: /grooves/ });
     expect(other.textContent).toBe("keep to the groovesthe same figures");

@@ -31,6 +31,9 @@ export function Adjust({
 }) {
   const ranges = useQuery(queries.ranges(view.stuck ? undefined : desk));
   const alternatives = useQuery(queries.alternatives(desk));
+  // Folded away to a line each; one is open at a time, in its place.
+  const [open, setOpen] = useState<string | null>(null);
+  const wish = alternatives.data?.find((a) => a.current);
   return (
     <section className={s.adjust} aria-label="Adjust">
       {curves}
@@ -42,7 +45,7 @@ export function Adjust({
           <SegmentedControl
             size="xs"
             aria-labelledby={`choice-${choice.id}`}
-            data={choice.options}
+            data={choice.options.map((option) => ({ value: option, label: spoken(option) }))}
             value={choice.value}
             onChange={(value) => onChoice(choice.id, value)}
           />
@@ -54,30 +57,51 @@ export function Adjust({
           parameter={parameter}
           range={ranges.data?.find((r) => r.parameter === parameter.id)}
           unit={view.unit}
-          compact={view.parameters.length > 2}
+          open={open === parameter.id}
+          onOpen={() => setOpen(open === parameter.id ? null : parameter.id)}
           onTry={onTry}
           onSet={onSet}
           onLock={onLock}
         />
       ))}
       <fieldset className={s.priorities}>
-        <legend>If not all can be had</legend>
-        {alternatives.data?.map((a) => (
-          <button key={a.priority} type="button" aria-pressed={a.current} onClick={() => onPriority(a.priority, a.name)}>
-            <b>{a.name}</b>
-            <span>{a.same && !a.current ? "the same figures" : <Sentence parts={a.gives} />}</span>
+        <legend>
+          <button
+            type="button"
+            className={s.fold}
+            aria-expanded={open === WISHES}
+            onClick={() => setOpen(open === WISHES ? null : WISHES)}
+          >
+            <span>If not all can be had</span>
+            <b>{wish?.name ?? ""}</b>
           </button>
-        ))}
+        </legend>
+        {open === WISHES ? (
+          <div className={s.wishes}>
+            {alternatives.data?.map((a) => (
+              <button key={a.priority} type="button" aria-pressed={a.current} onClick={() => onPriority(a.priority, a.name)}>
+                <b>{a.name}</b>
+                <span>{a.same && !a.current ? "the same figures" : <Sentence parts={a.gives} />}</span>
+              </button>
+            ))}
+          </div>
+        ) : null}
       </fieldset>
     </section>
   );
 }
 
+const WISHES = "which wish comes first";
+
+/** An option as it is said: "backTab" is "back tab". */
+const spoken = (option: string) => option.replace(/([a-z])([A-Z])/g, (_, a: string, b: string) => `${a} ${b.toLowerCase()}`);
+
 function Trade({
   parameter,
   range,
   unit,
-  compact,
+  open,
+  onOpen,
   onTry,
   onSet,
   onLock,
@@ -86,7 +110,8 @@ function Trade({
   /** What it can be set to; not known yet where it is not given. */
   range: RangeView | undefined;
   unit: string;
-  compact: boolean;
+  open: boolean;
+  onOpen: () => void;
   onTry: (parameter: string, value: string) => void;
   onSet: (parameter: string, value: string | null) => void;
   onLock: (parameter: string, value: string | null) => void;
@@ -104,60 +129,65 @@ function Trade({
   );
   const [moving, setMoving] = useState<number | null>(null);
   const at = moving ?? here;
-  const label = `trade-${parameter.id}`;
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: the key is heard from the slider and the buttons in it
     <div
-      className={`${s.trade} ${compact ? s.compact : ""}`}
+      className={s.trade}
       onKeyDown={(e) => {
         if (e.key.toLowerCase() === "k" && !e.ctrlKey && !e.metaKey && !e.altKey) {
           turnLock();
         }
       }}
     >
-      <div className={s.head}>
-        <span id={label} title={parameter.meaning}>
-          {parameter.name}
-        </span>
+      <button
+        type="button"
+        className={s.fold}
+        aria-expanded={open}
+        aria-label={`Adjust ${parameter.name}`}
+        title={parameter.meaning}
+        onClick={onOpen}
+      >
+        <span>{parameter.name}</span>
+        <small>{locked ? "locked" : parameter.hold === "set" ? "set by you" : ""}</small>
         <b>
           <Fig figure={moving === null ? parameter.value.text : (stops[at]?.text ?? parameter.value.text)} /> {unit}
         </b>
-        <small>
-          {stops.length > 1 && compact ? null : stops.length > 1 ? (
-            <>
-              can be {range ? <Fig figure={range.min.text} /> : null} to {range ? <Fig figure={range.max.text} /> : null}
-            </>
-          ) : stops.length === 1 ? (
-            "only this can be set"
-          ) : locked ? (
-            "locked"
-          ) : parameter.hold === "set" ? (
-            "set by you"
-          ) : null}
-        </small>
-        <Button
-          size="compact-xs"
-          variant={locked ? "filled" : "default"}
-          className={s.button}
-          aria-pressed={locked}
-          title={
-            locked
-              ? "kept exactly, in every format and on every board: press to let it move again"
-              : "keep it exactly, in every format and on every board: a die, a bought blank, a piece already cut"
-          }
-          onClick={turnLock}
-        >
-          {locked ? "locked" : "lock"}
-        </Button>
-        {parameter.hold === "set" ? (
-          <Button size="compact-xs" variant="default" className={s.button} onClick={() => onSet(parameter.id, null)}>
-            let go
+      </button>
+      {open ? (
+        <div className={s.head}>
+          <small>
+            {stops.length > 1 && range ? (
+              <>
+                can be <Fig figure={range.min.text} /> to <Fig figure={range.max.text} />
+              </>
+            ) : stops.length === 1 ? (
+              "only this can be set"
+            ) : null}
+          </small>
+          <Button
+            size="compact-xs"
+            variant={locked ? "filled" : "default"}
+            className={s.button}
+            aria-pressed={locked}
+            title={
+              locked
+                ? "kept exactly, in every format and on every board: press to let it move again"
+                : "keep it exactly, in every format and on every board: a die, a bought blank, a piece already cut"
+            }
+            onClick={turnLock}
+          >
+            {locked ? "locked" : "lock"}
           </Button>
-        ) : null}
-      </div>
-      {stops.length > 1 ? (
+          {parameter.hold === "set" ? (
+            <Button size="compact-xs" variant="default" className={s.button} onClick={() => onSet(parameter.id, null)}>
+              let go
+            </Button>
+          ) : null}
+        </div>
+      ) : null}
+      {open && stops.length > 1 ? (
         <div className={s.line}>
-          <span aria-hidden="true">{compact && range ? <Fig figure={range.min.text} /> : parameter.least}</span>
+          <span aria-hidden="true">{parameter.least}</span>
           <Slider
             min={0}
             max={stops.length - 1}
@@ -180,7 +210,7 @@ function Trade({
               }
             }}
           />
-          <span aria-hidden="true">{compact && range ? <Fig figure={range.max.text} /> : parameter.most}</span>
+          <span aria-hidden="true">{parameter.most}</span>
         </div>
       ) : null}
     </div>

@@ -36,7 +36,7 @@ const view = (atHome: boolean) =>
       },
     ],
     ledger: [{ id: "base", title: "Base", detail: "Oat 216, cut 1", rows: [row("base.scores[0]", atHome ? null : "3", "2")] }],
-    summary: say("It does not go yet."),
+    summary: say("It does not fit yet."),
     verdict: "stuck",
     checks: [{ id: "larger-sheet", severity: "note", text: say("Base is 12 × 6: cut it from 12 × 12 in.") }],
     closed: null,

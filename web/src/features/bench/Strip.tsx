@@ -6,7 +6,7 @@ import s from "./Strip.module.css";
 
 type Format = Schemas["StripFormat"];
 
-const SILHOUETTE = 46;
+const SILHOUETTE = 34;
 
 /** Every format to one scale, with what becomes of the design in it. One click, or its key, makes it the target. */
 export function Strip({

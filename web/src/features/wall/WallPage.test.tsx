@@ -17,7 +17,7 @@ const card = (key: string, width: number, height: number, stuck = false) =>
       home: key === "a",
       target: key === "a",
       verdict: stuck ? "stuck" : "asDrawn",
-      verdictText: say(stuck ? "will not" : "goes as drawn"),
+      verdictText: say(stuck ? "will not" : "fits"),
       envelope: "A7 envelope",
     },
     closed: stuck
