@@ -141,11 +141,11 @@ public class CommandLineTests
     public void A_figure_is_told_with_its_sum_its_safe_side_and_in_the_order_of_setting()
     {
         var plain = Run("convert", "--construction", "gatefold", "--format", "5x7").Out;
-        Assert.Contains("2 7/16 = half of the width 5, less the relief 1/16 so that the doors do not touch; between grooves, so just inside 2 1/2; rather full: scant, it stands out of the closed card (together with its twin at the other end)", plain, StringComparison.Ordinal);
+        Assert.Contains("2 7/16 = half of the width 5, less the relief 1/16 so that the doors do not touch; between grooves, so just inside 2 1/2; exact: its two ends meet: scant, a gap; full, they overlap (together with its twin at the other end)", plain, StringComparison.Ordinal);
         using var json = JsonDocument.Parse(Run("convert", "--construction", "front-step", "--format", "a2-us", "--json").Out);
         var order = json.RootElement.GetProperty("pieces")[0].GetProperty("order");
         Assert.Equal(["asItLies", "turnedRound"], order.EnumerateArray().Select(p => p.GetProperty("lay").GetString()));
-        Assert.Equal("full", json.RootElement.GetProperty("safe").GetProperty("base.height").GetProperty("side").GetString());
+        Assert.Equal("scant", json.RootElement.GetProperty("safe").GetProperty("base.height").GetProperty("side").GetString());
     }
 
     [Fact]

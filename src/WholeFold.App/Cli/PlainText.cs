@@ -138,10 +138,10 @@ internal static class PlainText
         return $"{(isItsName ? "" : $"{format.Name}, ")}{size}{(sized.Named != sized.Target ? " shown" : "")}";
     }
 
-    /// <summary>"rather scant: full, the doors would touch".</summary>
+    /// <summary>"if in doubt scant: full, the doors would touch".</summary>
     private static string Safe(SafeSide safe, DisplayUnit unit)
     {
-        var side = safe.Direction switch { SafeDirection.Scant => "rather scant: ", SafeDirection.Full => "rather full: ", SafeDirection.Exact => "exact: ", _ => "" };
+        var side = safe.Direction switch { SafeDirection.Scant => "if in doubt scant: ", SafeDirection.Full => "if in doubt full: ", SafeDirection.Exact => "exact: ", _ => "" };
         return $"{side}{safe.Why.Write(unit)}{(safe.Twins.Count > 0 ? $" (together with {string.Join(", ", safe.Twins)})" : "")}";
     }
 }

@@ -39,6 +39,9 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
     /// <summary>What doubles lose on a third of a unit, and far below one.</summary>
     private const double Nothing = 1e-3;
 
+    /// <summary>What is a hair less hangs in the middle of its hair, on half a unit at either end.</summary>
+    private const double InTheMiddle = 1.5;
+
     /// <summary>The card closed, or in another state.</summary>
     public static ClosedPose Of(Figures figures, CardState? state = null) => Of(figures.Construction, figures.Pieces, figures.Evaluator, state);
 
@@ -52,7 +55,7 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
         foreach (var joint in assembly.Joints)
         {
             var play = joint.Bond?.Play is { } p ? value(p).Ceiling() : 0;
-            if (joint.Bond is not { IsLoose: true } && (joint.Apart > play + Nothing || joint.WrongFace))
+            if (joint.Bond is not { IsLoose: true } && (joint.Apart > play + (play > 0 ? InTheMiddle : Nothing) || joint.WrongFace))
             {
                 misses.Add(new BondMiss(joint.Bond?.Id, new Length((long)Math.Ceiling(joint.Apart - Nothing)), joint.WrongFace));
             }

@@ -45,7 +45,7 @@ public static class Steps
         steps.Add(new Step("break-in", Words.Of($"Break it in: open and shut it several times before it is given."), [], "by hand", null, null, [], "shown", null, 20, []));
         if (!card.Construction.GoesRound)
         {
-            steps.Add(new Step("envelope", card.Envelope is { } e ? Words.Of($"Check it against its envelope, {e.Name}, {e.Width} × {e.Height}.") : Words.Of($"Check it against the envelope that is made for it."), [], "by hand", null, null, [], "closed", null, 10, []));
+            steps.Add(new Step("put-away", card.Envelope is { } e ? Words.Of($"Check it against its envelope, {e.Name}, {e.Width} × {e.Height}.") : Words.Of($"Check it against the envelope that is made for it."), [], "by hand", null, null, [], "closed", null, 10, []));
         }
 
         return steps;

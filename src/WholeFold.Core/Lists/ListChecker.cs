@@ -56,9 +56,9 @@ public static class ListChecker
                 findings.AddRange(Positions(scores, panels));
             }
 
-            if (beyond.Count == 0 && width is not null && width.Unit == scores.Unit)
+            if (beyond.Count == 0 && width is not null)
             {
-                findings.AddRange(Slips(list, scores, width.Figures[0]));
+                findings.AddRange(Slips(list, scores, width.Figures[0], Rounding(scores, width)));
             }
         }
 
@@ -179,7 +179,7 @@ public static class ListChecker
         }
     }
 
-    private static IEnumerable<ListFinding> Slips(MeasureList list, ListLine scores, Length width)
+    private static IEnumerable<ListFinding> Slips(MeasureList list, ListLine scores, Length width, Length rounding)
     {
         var now = Untidiness(PanelsOf(scores.Figures, width));
         var changes = new List<(int Index, Length Value, int Plain)>();
@@ -197,7 +197,7 @@ public static class ListChecker
         // image, unequal ends may well be meant, so that only a small difference is a slip.
         var panelsNow = PanelsOf(scores.Figures, width);
         var mirrored = MirroredPairs(panelsNow);
-        changes.RemoveAll(c => now - c.Plain < 2
+        changes.RemoveAll(c => now - c.Plain < 2 || (c.Value - scores.Figures[c.Index]).Abs() <= rounding
             || MirroredPairs(PanelsOf([.. scores.Figures.Select((s, j) => j == c.Index ? c.Value : s)], width)) < panelsNow.Count / 2
             || (mirrored == 0 && (c.Value - scores.Figures[c.Index]).Abs() > SmallSlip));
         if (scores.Figures.Count < 2 || changes.Count == 0)

@@ -63,7 +63,7 @@ public enum Lay
     /// <summary>Turned over like a page: read from the other end, the other face up.</summary>
     TurnedOver,
 
-    /// <summary>Turned over head over heels: read from its own end, the other face up.</summary>
+    /// <summary>Turned over, head to foot: read from its own end, the other face up.</summary>
     HeadOverHeels,
 }
 
@@ -81,13 +81,13 @@ public abstract record Setting(Length At, Lay Lay = Lay.AsItLies)
     public abstract Words Text { get; }
 
     /// <summary>The same as a colleague says it, after the figure: "between grooves, so just inside 2 1/2".</summary>
-    public Words Spoken => Words.Of($"{Lay switch { Lay.TurnedRound => "turn the piece round, ", Lay.TurnedOver => "turn the piece over, ", Lay.HeadOverHeels => "turn the piece over head over heels, ", _ => "" }}{Where}");
+    public Words Spoken => Words.Of($"{Lay switch { Lay.TurnedRound => "turn the piece round, ", Lay.TurnedOver => "turn the piece over, ", Lay.HeadOverHeels => "turn the piece over, head to foot, ", _ => "" }}{Where}");
 
     /// <summary>Where stop, stylus or knife go, as it is said aloud.</summary>
     protected abstract Words Where { get; }
 
     /// <summary>How the piece lies, before what is set.</summary>
-    protected string Lies => Lay switch { Lay.TurnedRound => "turned, ", Lay.TurnedOver => "turned over, ", Lay.HeadOverHeels => "head over heels, ", _ => "" };
+    protected string Lies => Lay switch { Lay.TurnedRound => "turned, ", Lay.TurnedOver => "turned over, ", Lay.HeadOverHeels => "over head to foot, ", _ => "" };
 
     public string Write(DisplayUnit unit) => Text.Write(unit);
 

@@ -509,6 +509,7 @@ export interface components {
             width: number;
             /** Format: int64 */
             height: number;
+            panels: components["schemas"]["ClosedPanel"][];
             stock: string;
             changed: string;
             latest: boolean;

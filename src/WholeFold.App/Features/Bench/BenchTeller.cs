@@ -133,8 +133,8 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
 
     public IReadOnlyList<SafeView> Safe() => studio.Attempt(desk, cancel).Card is not { } card ? [] : [.. card.SafeSides.Select(s =>
     {
-        // "rather scant: full, the doors would touch; set its twin at the other end with it".
-        var side = s.Value.Direction switch { SafeDirection.Scant => "Rather scant: ", SafeDirection.Full => "Rather full: ", SafeDirection.Exact => "Exact: ", _ => "Either way: " };
+        // "if in doubt, scant: full, the doors would touch; set its twin at the other end with it".
+        var side = s.Value.Direction switch { SafeDirection.Scant => "If in doubt, scant: ", SafeDirection.Full => "If in doubt, full: ", SafeDirection.Exact => "Exact: ", _ => "Either way: " };
         var twins = s.Value.Twins.Count > 0 ? $"; set {string.Join(", ", s.Value.Twins)} with it" : "";
         return new SafeView(s.Key.ToString(), SizedJson.Name(s.Value.Direction), _tell.Say($"{side}{s.Value.Why}{twins}"));
     })];

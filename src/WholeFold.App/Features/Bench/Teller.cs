@@ -62,7 +62,7 @@ public sealed class Teller(DisplayUnit unit)
         Lay.AsItLies => "as it lies",
         Lay.TurnedRound => "turn it round",
         Lay.TurnedOver => "turn it over like a page",
-        _ => "turn it over head over heels",
+        _ => "turn it over, head to foot",
     };
 
     public CheckView Check(Check check)

@@ -36,6 +36,9 @@ public sealed record DesignCard
 
     public required long Height { get; init; }
 
+    /// <summary>The closed card, panel by panel; empty where it has no figures at home.</summary>
+    public required IReadOnlyList<ClosedPanel> Panels { get; init; }
+
     public required string Stock { get; init; }
 
     public required string Changed { get; init; }
@@ -161,6 +164,7 @@ internal static class DesignEndpoints
             Home = [],
             Width = 0,
             Height = 0,
+            Panels = [],
             Stock = "",
             Changed = stored.ChangedAt.ToString("d MMM yyyy", System.Globalization.CultureInfo.InvariantCulture),
             Latest = latest,
@@ -176,13 +180,15 @@ internal static class DesignEndpoints
             var design = reader.Read(stored.State).Design;
             var home = design.Home;
             var tell = new Teller(home.Format.System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre);
+            var closed = Core.Cards.Card.Try(design, home)?.Closed;
             return card with
             {
                 Construction = design.Family.Name,
                 Opens = design.Family.Opens,
                 Home = tell.Say(tell.NameAndSizeShown(home)),
-                Width = home.Width.Units,
-                Height = home.Height.Units,
+                Width = (closed?.Width ?? home.Width).Units,
+                Height = (closed?.Height ?? home.Height).Units,
+                Panels = closed is null ? [] : Teller.Drawn(closed),
                 Stock = design.Stock.Name,
             };
         }

@@ -42,7 +42,8 @@ public abstract record Allowance(string? Piece = null)
 
         // What making cards has taught comes on top, and never takes more than there is.
         var exact = Length.Max(Length.Zero, Exact(papers) + papers.CorrectionOf(Kind, papers.Of(Piece)));
-        return UpToTheMark ? tools.CutUp(exact) : exact;
+        // Where the trimmer has both systems, on a mark of the format's own, or nothing else of the piece would lie on one.
+        return UpToTheMark ? exact.Up(tools.OwnCutMark) : exact;
     }
 
     /// <summary>k · t for a crease factor that is a decimal, rounded up to the unit, since an allowance may not be short.</summary>

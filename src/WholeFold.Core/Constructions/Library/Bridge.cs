@@ -30,7 +30,7 @@ internal static class Bridge
         var leftBond = c.Bond("left", basePiece["outer-left"].Up(On(Zero, s)), bridgePiece["bridge"].Down(On(Zero, s)),
             "flush with the outer edge and the foot");
         var rightBond = c.Bond("right", basePiece["outer-right"].Up(On((3 * s) + back, (4 * s) + back)),
-            bridgePiece["bridge"].Down(On(W - s, W)), "as on the left");
+            bridgePiece["bridge"].Down(On(W - s, W)), "the same on the right");
         c.Trade("back", "back", back, "depth", s);
         c.Layer("back", "back", basePiece, ["back"], Face.Up);
         c.Layer("message", "behind the back, for the message", basePiece, ["back"], Face.Down);

@@ -46,7 +46,7 @@ internal static class InsideTunnel
                     layerPiece["tab-left"].Down(new Rectangle(Zero, h, f, Zero)), k == 1
                     ? "the tab's edge against the crease beside the window" : $"the tab's edge against layer {k - 1}'s crease"));
                 tabs.Add(c.Bond($"{id}-right", c.The("box")["wall"].Up(Wall(W + ((k - 1) * f), W + (k * f))),
-                    layerPiece["tab-right"].Down(new Rectangle((2 * f) + w, h, f + w, Zero)), "as on the left", play: hair));
+                    layerPiece["tab-right"].Down(new Rectangle((2 * f) + w, h, f + w, Zero)), "the same on the right", play: hair));
                 c.Require($"{id}-width", w - (2 * inset) - Construction.SmallestWindow,
                     "the last window would be too narrow to see through");
                 c.Require($"{id}-height", h - foot - (k * step) - inset - Construction.SmallestWindow, "the last window would be too low to see through");

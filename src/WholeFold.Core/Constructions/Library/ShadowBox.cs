@@ -53,7 +53,7 @@ internal static class ShadowBox
             var backLeft = c.Bond("back-left", frontPiece["wall-left"].Down(Strip(Zero, tab)), backPiece["tab-left"].Down(Strip(tab, Zero)),
                 "the back's crease level with the wall's edge");
             var backRight = c.Bond("back-right", frontPiece["wall-right"].Down(Strip(W + depth, W + depth - tab)),
-                backPiece["tab-right"].Down(Strip(tab + m, (2 * tab) + m)), "as on the left");
+                backPiece["tab-right"].Down(Strip(tab + m, (2 * tab) + m)), "the same on the right");
             var f = shallow ? tab : (depth - tab) / (n + 1);
             var tabs = new List<BondHandle>();
             if (shallow)
@@ -66,7 +66,7 @@ internal static class ShadowBox
                 tabs.Add(c.Bond("middle1-left", backPiece["tab-left"].Up(Strip(Zero, tab)), middlePiece["tab-left"].Up(Strip(f, Zero)),
                     "the tab's edge into the back's crease"));
                 tabs.Add(c.Bond("middle1-right", backPiece["tab-right"].Up(Strip(tab + m, (2 * tab) + m)),
-                    middlePiece["tab-right"].Up(Strip((2 * f) + m - hair, f + m - hair)), "as on the left", play: hair));
+                    middlePiece["tab-right"].Up(Strip((2 * f) + m - hair, f + m - hair)), "the same on the right", play: hair));
             }
 
             for (var k = 1; k <= n && !shallow; k++)
@@ -81,7 +81,7 @@ internal static class ShadowBox
                     : "the tab's edge against the crease of the middle behind it"));
                 tabs.Add(c.Bond($"{id}-right",
                     frontPiece["wall-right"].Down(Strip(W + depth - tab - ((k - 1) * f), W + depth - tab - (k * f))),
-                    middlePiece["tab-right"].Up(Strip((2 * f) + m, f + m)), "as on the left"));
+                    middlePiece["tab-right"].Up(Strip((2 * f) + m, f + m)), "the same on the right"));
             }
 
             // Within the limits of its margins the window is never smaller than this.

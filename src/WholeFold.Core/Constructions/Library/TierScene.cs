@@ -52,7 +52,7 @@ internal static class TierScene
                     : $"tab's edge against tier {i + 1}'s crease, flush at the foot"));
                 rights.Insert(0, c.Bond($"{tier}-right",
                     basePiece["wall-right"].Up(Strip(depth + middle + (k * f), depth + middle + ((k - 1) * f))),
-                    tierPiece["tab-right"].Up(Strip(f + middle, (2 * f) + middle)), "as on the left"));
+                    tierPiece["tab-right"].Up(Strip(f + middle, (2 * f) + middle)), "the same on the right"));
             }
 
             c.NamedShown(basePiece["back"]);

@@ -33,7 +33,7 @@ internal static class WingedLockGatefold
             Mountain(-60, "then the centre", closed: 0),
             Valley(120, "then the right inner panel"),
             Mountain(-60, "then the right door; what is left is the right wing", closed: 0),
-        ]);
+        ]).Is(PartFunction.Slides, PartFunction.None);
         if (onFoam)
         {
             // It carries on over the wings on either side of its foam, and so holds them down.

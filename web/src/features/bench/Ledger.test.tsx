@@ -46,7 +46,7 @@ const view = (atHome: boolean) =>
 const answers: Answer[] = [
   [
     queries.safe(desk).queryKey,
-    [{ figureId: "base.scores[0]", side: "full", text: say("Rather full: scant, it stands out of the closed card") }],
+    [{ figureId: "base.scores[0]", side: "full", text: say("If in doubt, full: scant, it stands out of the closed card") }],
   ],
   [
     queries.explain(desk, "base.scores[0]").queryKey,

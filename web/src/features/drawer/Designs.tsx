@@ -5,6 +5,7 @@ import { answer, api, type Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
 import { Sentence } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
+import { Panels } from "../../drawing/Closed";
 import s from "./Drawer.module.css";
 
 type DesignCard = Schemas["DesignCard"];
@@ -21,10 +22,7 @@ export function Designs({ designs }: { designs: DesignCard[] }) {
           ) : (
             <Link to={`/bench/${d.id}`} className={s.design}>
               <span className={s.silhouette}>
-                <span
-                  className={s.paper}
-                  style={{ width: Math.round((d.width / tallest) * 112), height: Math.round((d.height / tallest) * 112) }}
-                />
+                <Closed design={d} scale={112 / tallest} />
               </span>
               <b>{d.name}</b>
               <span>
@@ -39,6 +37,17 @@ export function Designs({ designs }: { designs: DesignCard[] }) {
         </li>
       ))}
     </ul>
+  );
+}
+
+/** The card as it is put away, panel by panel, all to one scale. */
+function Closed({ design, scale }: { design: DesignCard; scale: number }) {
+  const [w, h] = [design.width * scale, design.height * scale];
+  return (
+    <svg width={w + 4} height={h + 4} role="img" aria-label={`${design.name}, closed`}>
+      <rect x={2} y={2} width={w} height={h} className={s.paper} />
+      <Panels panels={design.panels} left={2} foot={h + 2} scale={scale} />
+    </svg>
   );
 }
 

@@ -12,6 +12,16 @@ const card = (id: string, more = {}) => ({
   name: id,
   construction: "Gatefold",
   opens: "two doors open from the middle",
+  panels: [
+    {
+      id: "base.front",
+      corners: [
+        { x: 0, y: 0 },
+        { x: 100, y: 0 },
+        { x: 100, y: 140 },
+      ],
+    },
+  ],
   home: say(fig("5"), " × ", fig("7"), " in"),
   width: 40640,
   height: 56896,
@@ -36,8 +46,9 @@ describe("the designs in the drawer", () => {
   it("each lead to their bench, drawn to one scale", () => {
     const { container } = shown(<Designs designs={[card("kite"), card("boat", { width: 56896, height: 28448 })]} />);
     expect(screen.getByRole("link", { name: /kite/ }).getAttribute("href")).toBe("/bench/kite");
-    const heights = [...container.querySelectorAll<HTMLElement>("[style*=height]")].map((p) => p.style.height);
-    expect(heights).toEqual(["112px", "56px"]);
+    const heights = [...container.querySelectorAll("svg rect")].map((p) => Math.round(Number(p.getAttribute("height"))));
+    expect(heights).toEqual([112, 56]);
+    expect(container.querySelectorAll("svg polygon")).toHaveLength(2);
   });
   it("say where one cannot be read, give its file out, and hide none of the others", async () => {
     thrown.mockResolvedValue(answers(undefined));

@@ -7,7 +7,7 @@ const words: [string, string][] = [
   ["turn it round", "the piece is turned end for end, and the figure read from its other edge"],
   ["inside, past", "between grooves: that much before or beyond the groove"],
   ["≤ ≥ =", "the safe side of a figure: never more, never less, neither; its row says what would go wrong"],
-  ["↻ ⇄ ⇅", "the piece turned round, turned over like a page, turned over head over heels"],
+  ["↻ ⇄ ⇅", "the piece turned round, turned over like a page, turned over head to foot"],
   ["from … to …", "a cut inside the sheet: start there, stop there, and finish the corners with a knife"],
   [
     "ticks at … by …",
