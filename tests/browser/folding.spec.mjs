@@ -35,7 +35,17 @@ test("a construction is found on the shelf by what it does, begun, seen folding 
   await page.getByRole("slider", { name: "From closed to shown" }).press("Home");
   await expect.poll(shape).not.toBe(before);
   await expect(page.getByText("Putting it together")).toBeVisible();
-  await expect(page.locator("[data-part=folding-words] ol li")).toHaveCount(3);
+  expect(await page.locator("[data-part=folding-steps] li").count()).toBeGreaterThan(8);
+  await expect(page.locator("[data-part=folding-steps] li").first()).toContainText("Cut base:");
+
+  // Turned about with the keys it is another picture; Home puts it back.
+  const shut = await shape();
+  const card = page.getByRole("group", { name: /arrow keys turn it about/ });
+  await card.focus();
+  await page.keyboard.press("ArrowRight");
+  await expect.poll(shape).not.toBe(shut);
+  await page.keyboard.press("Home");
+  await expect.poll(shape).toBe(shut);
   await page.locator("body").press("Escape");
   await expect(page).toHaveURL(/bench/);
 });

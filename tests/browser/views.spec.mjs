@@ -67,9 +67,9 @@ for (const colorScheme of ["light", "dark"]) {
       await check("new design with an error");
       await page.keyboard.press("Escape");
       await page.getByRole("button", { name: "Check a list" }).click();
-      await page.getByRole("textbox", { name: "Measure list" }).fill("width 10\nscores 5, 4");
+      await page.getByRole("textbox", { name: "Measure list" }).fill("width 10\nscores 5, 12");
       await page.getByRole("button", { name: "Look through it" }).click();
-      await page.getByText("does not come after").waitFor();
+      await page.getByText("lies beyond the sheet").waitFor();
       await check("a list with findings");
       await page.keyboard.press("Escape");
       for (const kind of ["tool set", "stock"]) {

@@ -127,7 +127,7 @@ internal static class ConvertCommand
         }
 
         var remedies = Remedies.Of(design, reader);
-        error.WriteLine(remedies.Count == 0 ? "Nothing that could be given up here makes it go; take other tools, or another format." : "It goes if you:");
+        error.WriteLine(remedies.Count == 0 ? "Nothing that could be given up here makes it fit; take other tools, or another format." : "It fits if you:");
         foreach (var remedy in remedies)
         {
             error.WriteLine($"  - {remedy.Text.Write(unit)}");

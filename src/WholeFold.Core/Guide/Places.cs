@@ -47,7 +47,8 @@ public static class Places
         var (piece, plate) = (figures.PieceOf(bond.A.Piece), figures.PlateOf(bond.A.Plate));
         var (region, box) = (Box.Round([.. bond.A.Region.Corners.Select(figures.ValueOf)]), plate.Box);
         var (creaseX, creaseY) = OwnCrease(figures, bond);
-        FromEdge Nearer(FromEdge one, FromEdge other) => other.Distance < one.Distance ? other : one;
+        // What lies across an edge is measured from the other one.
+        FromEdge Nearer(FromEdge one, FromEdge other) => one.Distance < Length.Zero || (other.Distance >= Length.Zero && other.Distance < one.Distance) ? other : one;
         FromEdge In(Axis axis, Length low, Length high, Length from, Length to, Length? crease, string first, string last) => Nearer(
             new FromEdge(Edge(piece, low, axis, first), (crease ?? from) - low, crease is not null), new FromEdge(Edge(piece, high, axis, last), high - (crease ?? to), crease is not null));
         var across = In(Axis.X, box.Left, box.Right, region.Left, region.Right, creaseX, "the left edge", "the right edge");

@@ -31,7 +31,7 @@ internal static class TroughPopUp
             basePiece["fin2"].Down(new Rectangle(W + (2 * d), Zero, W + d, H)),
             "fold the left groove shut, its two outer faces on each other");
         var rightFinBond = c.Bond("right-fin", basePiece["fin3"].Down(new Rectangle(W + (2 * d), Zero, W + (3 * d), H)),
-            basePiece["fin4"].Down(new Rectangle(W + (4 * d), Zero, W + (3 * d), H)), "fold the right groove shut, as on the left");
+            basePiece["fin4"].Down(new Rectangle(W + (4 * d), Zero, W + (3 * d), H)), "fold the right groove shut, its two outer faces on each other");
         var stripBond = c.Bond("strip", basePiece["fin2"].Up(new Rectangle(W + (2 * d), Zero, W + d, H)),
             stripPiece["strip"].Up(new Rectangle(Zero, Zero, d, H)), "the strip's foot right down in the valley");
         c.Trade("trough", "trough", d, "inside", W - d);

@@ -30,7 +30,7 @@ export function Stuck({
       {remedies.data ? (
         <h3>
           {remedies.data.length > 0
-            ? "It goes if you"
+            ? "It fits if you"
             : "Nothing given up here makes it go: take other tools, or another format."}
         </h3>
       ) : null}
