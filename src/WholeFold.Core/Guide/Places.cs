@@ -55,7 +55,7 @@ public static class Places
         var along = In(Axis.Y, box.Bottom, box.Top, region.Bottom, region.Top, creaseY, "the foot", "the head");
         var (laid, whose) = (figures.PlateOf(bond.B.Plate), figures.PieceOf(bond.B.Piece).Piece.Name);
         var what = bond.A.Piece.Piece == bond.B.Piece.Piece || laid.Name.Equals(whose, StringComparison.OrdinalIgnoreCase) ? laid.Name : $"{whose}, {laid.Name},";
-        return new Place($"places.{bond.Id}", char.ToUpperInvariant(what[0]) + what[1..], $"{piece.Piece.Name}, {plate.Name}", [across, along], bond.IsLoose ? "closed" : "flat", "two light ticks", bond.IsLoose ? "rubbed out" : $"covered by {laid.Name}");
+        return new Place($"places.{bond.Id}", char.ToUpperInvariant(what[0]) + what[1..], plate.Name.Equals(piece.Piece.Name, StringComparison.OrdinalIgnoreCase) ? piece.Piece.Name : $"{piece.Piece.Name}, {plate.Name}", [across, along], bond.IsLoose ? "closed" : "flat", "two light ticks", bond.IsLoose ? "rubbed out" : $"covered by {laid.Name}");
     }
 
     /// <summary>Where the crease that the bonded part hangs on comes to lie on the other, across and along: it is what one lines up.</summary>

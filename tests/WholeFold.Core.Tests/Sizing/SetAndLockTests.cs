@@ -101,6 +101,34 @@ public class SetAndLockTests
                 && p.Lines.Where(p.RunsAcross).All(l => On(p.Axis == Axis.X ? l.From.Y : l.From.X, tools.RulerMarks)))));
     }
 
+    /// <summary>Whatever was set by hand, with any tools, card and format: where there are figures without it there are figures with it.</summary>
+    [Fact]
+    public void A_figure_set_by_hand_is_never_why_there_are_none()
+    {
+        var (random, none, looked) = (new RandomDesigns(7), 0, 0);
+        for (var i = 0; i < 700; i++)
+        {
+            var spec = random.Next();
+            try
+            {
+                var read = Support.Reader.Read(spec);
+                looked++;
+                if (Sizer.TrySize(read.Design, read.Target) is null)
+                {
+                    none++;
+                    var free = read.Design with { Sets = new Dictionary<string, HandFigure>(), Adjustments = new Dictionary<string, IReadOnlyDictionary<string, HandFigure>>() };
+                    Assert.True(Sizer.TrySize(free, read.Target) is null, $"{spec.Named()} to {spec.Target}");
+                }
+            }
+            catch (Core.Input.InputProblemException)
+            {
+                // Choices that do not go together, or a parameter that another choice has not.
+            }
+        }
+
+        Assert.True(none > 10 && looked > 500, $"{none} of {looked}");
+    }
+
     [Fact]
     public void A_figure_past_its_limits_is_no_reason_to_refuse()
     {
