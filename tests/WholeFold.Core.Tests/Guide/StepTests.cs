@@ -116,6 +116,17 @@ public class StepTests
     }
 
     [Fact]
+    public void A_tab_under_a_quarter_inch_is_a_caution_and_the_usual_one_is_not()
+    {
+        bool Narrow(string depth) => Support.Size(Support.Spec("inside-tunnel", "6x6", "layers=1", $"depth={depth}")).Checks.Any(c => c.Id == "tab-narrow");
+        Assert.Equal((true, true, false), (Narrow("1/4"), Narrow("7/16"), Narrow("1/2")));
+        foreach (var (family, choices) in Support.Variants())
+        {
+            Assert.True(Support.Try(new DesignSpec { Construction = family.Id, Format = "6x6", Set = Support.Written(choices) })?.Checks.Any(c => c.Id == "tab-narrow") != true, family.Id);
+        }
+    }
+
+    [Fact]
     public void The_json_names_every_bond_in_the_order_of_making()
     {
         var card = Support.Size(Support.Spec("shadow-box", "5x7", "middles=1"));

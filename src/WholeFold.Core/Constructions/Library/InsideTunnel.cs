@@ -34,8 +34,8 @@ internal static class InsideTunnel
                 var (id, name) = ($"layer{k}", n == 1 ? "Layer" : $"Layer {k}");
                 var inset = margin + (k * step);
                 var layerPiece = c.Piece(id, name, Axis.X, h, "the window panel, a hair less, and both tabs",
-                    "the card's height, a hair less", [Panel("tab-left", "left tab", f, shallow), Panel("face", "layer", w),
-                    Panel("tab-right", "right tab", f, shallow)], [Valley(90, n == 1 ? "half the depth" : "its share of the depth"),
+                    "the card's height, a hair less", [Panel("tab-left", "left tab", f, shallow) with { IsTab = true }, Panel("face", "layer", w),
+                    Panel("tab-right", "right tab", f, shallow) with { IsTab = true }], [Valley(90, n == 1 ? "half the depth" : "its share of the depth"),
                     Valley(90, "the tab and the layer", closed: 0)]).Is(PartFunction.GoesInside);
                 layerPiece.Opening("window", "window", "face", new Rectangle(f + inset, foot + (k * step), f + w - inset, h - inset),
                     "a step narrower on every side than the window before it");
