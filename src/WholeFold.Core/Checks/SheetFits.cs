@@ -19,6 +19,20 @@ internal sealed class SheetFits : ICheck
             var figures = new Dictionary<string, Length> { ["width"] = width, ["height"] = height };
             if (card.Figures.Design.Inventory.SheetFor(width, height, system) is not { } sheet)
             {
+                if (Seam(card.Figures.Design.Inventory, piece, system) is { } seam)
+                {
+                    var (first, rest) = (seam.Figure.Value, piece.Along.Value - seam.Figure.Value);
+                    var (one, other) = seam.Between.Split(" | ") is [var a, var b] ? (a, b) : (seam.Between, "the rest");
+                    yield return new Check(
+                        "joined", Severity.Caution,
+                        Words.Of($"{piece.Piece.Name} is {width} × {height}: no sheet here is that large. Join it on the crease between {one} and {other}, where a glued ply covers the seam: one part {first} long, the other {rest}."),
+                        new Dictionary<string, Length>(figures) { ["first"] = first, ["rest"] = rest })
+                    {
+                        AtAGlance = new Verdict(VerdictKind.LargerSheet, Words.Of($"joined of two sheets")),
+                    };
+                    continue;
+                }
+
                 yield return new Check("sheet-too-small", Severity.Error, Words.Of($"{piece.Piece.Name} is {width} × {height}: no sheet here is that large."), figures) { AtAGlance = new Verdict(VerdictKind.Stuck, Words.Of($"no sheet of {Length.Max(width, height)}")) };
             }
             else if (!everyday.Holds(width, height))
@@ -26,5 +40,13 @@ internal sealed class SheetFits : ICheck
                 yield return new Check("larger-sheet", Severity.Note, Words.Of($"{piece.Piece.Name} is {width} × {height}: cut it from {sheet.Name}, it is too large for {everyday.Name}."), figures) { AtAGlance = new Verdict(VerdictKind.LargerSheet, Words.Of($"wants a larger sheet")) };
             }
         }
+    }
+
+    /// <summary>A crease that is folded over and glued, at which a piece may be joined so that both its parts come out of a sheet; null where there is none.</summary>
+    private static SizedScore? Seam(Inventory hand, SizedPiece piece, UnitSystem system)
+    {
+        bool Holds(Length along) => hand.SheetFor(along, piece.Across.Value, system) is not null;
+        return piece.Scores.Where(s => s.Crease is { Working: false, Closed: not 0 } && Holds(s.Figure.Value) && Holds(piece.Along.Value - s.Figure.Value))
+            .MinBy(s => (piece.Along.Value - s.Figure.Value - s.Figure.Value).Abs());
     }
 }

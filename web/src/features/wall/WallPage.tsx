@@ -71,12 +71,17 @@ export function Wall({ wall, onPick }: { wall: Schemas["WallView"]; onPick: (car
               aria-current={card.format.target ? "true" : undefined}
               onClick={() => onPick(card)}
             >
-              <WallDrawing card={card} scale={scale} />
+              <span className={s.drawing} style={{ height: TALLEST + 4 }}>
+                <WallDrawing card={card} scale={scale} />
+              </span>
               <b>{card.format.name}</b>
               <span>
                 <Sentence parts={card.format.size} />
               </span>
               <span className={s.verdict}>
+                <span className={s.mark} aria-hidden="true">
+                  {marks[card.format.verdict] ?? ""}
+                </span>
                 {card.format.home ? <em>from here · </em> : null}
                 <Sentence parts={card.format.verdictText} />
               </span>
@@ -104,6 +109,9 @@ export function Wall({ wall, onPick }: { wall: Schemas["WallView"]; onPick: (car
     </>
   );
 }
+
+/** At a glance, and not by colour: it fits, something gave way, it wants more, it does not fit. */
+const marks: Record<string, string> = { asDrawn: "✓", eased: "≈", largerSheet: "⤢", stuck: "✕" };
 
 function WallDrawing({ card, scale }: { card: Card; scale: number }) {
   const size = card.closed
