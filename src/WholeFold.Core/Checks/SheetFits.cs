@@ -22,10 +22,9 @@ internal sealed class SheetFits : ICheck
                 if (Seam(card.Figures.Design.Inventory, piece, system) is { } seam)
                 {
                     var (first, rest) = (seam.Figure.Value, piece.Along.Value - seam.Figure.Value);
-                    var (one, other) = seam.Between.Split(" | ") is [var a, var b] ? (a, b) : (seam.Between, "the rest");
                     yield return new Check(
                         "joined", Severity.Caution,
-                        Words.Of($"{piece.Piece.Name} is {width} × {height}: no sheet here is that large. Join it on the crease between {one} and {other}, where a glued ply covers the seam: one part {first} long, the other {rest}."),
+                        Words.Of($"{piece.Piece.Name} is {width} × {height}: no sheet here is that large. Join it on the crease {seam.Place}, where a glued ply covers the seam: one part {first} long, the other {rest}."),
                         new Dictionary<string, Length>(figures) { ["first"] = first, ["rest"] = rest })
                     {
                         AtAGlance = new Verdict(VerdictKind.LargerSheet, Words.Of($"joined of two sheets")),

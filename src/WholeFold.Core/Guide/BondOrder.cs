@@ -87,10 +87,7 @@ public static class BondOrder
     private static OrderedBond Told(Figures figures, Bond bond, LaidBy laid)
     {
         var pieces = figures.Pieces.Where(p => p.Piece.Id == bond.A.Piece.Piece || p.Piece.Id == bond.B.Piece.Piece).ToList();
-        var creases = pieces.SelectMany(p => p.AllScores.Select(s => (Name: CreaseName(s.Between), s.Crease.Closed))).ToList();
+        var creases = pieces.SelectMany(p => p.AllScores.Select(s => (Name: s.Place, s.Crease.Closed))).ToList();
         return new OrderedBond(bond, laid, [.. creases.Where(c => c.Closed != 0).Select(c => c.Name).Distinct()], [.. creases.Where(c => c.Closed == 0).Select(c => c.Name).Distinct()]);
     }
-
-    /// <summary>"back | floor" as it is said.</summary>
-    internal static string CreaseName(string between) => between.Split(" | ") is [var one, var other] ? $"between {one} and {other}" : between;
 }

@@ -86,5 +86,5 @@ public static class Places
 
     /// <summary>An edge of a plate by what it is: a crease, by what lies on either side of it, or an edge of the piece.</summary>
     private static string Edge(SizedPiece piece, Length at, Axis axis, string otherwise) =>
-        piece.AllScores.FirstOrDefault(s => s.Axis == axis && s.Figure.Value == at) is { } score ? $"the crease {BondOrder.CreaseName(score.Between)}" : otherwise;
+        piece.AllScores.FirstOrDefault(s => s.Axis == axis && s.Figure.Value == at) is { } score ? $"the crease {score.Place}" : otherwise;
 }

@@ -82,7 +82,7 @@ public sealed record FigureSheet(SheetColumn? Inches, SheetColumn? Centimetres)
         var crossing = piece.Lines.Where(l => l.Axis is not null).ToList();
         if (crossing.Count > 0)
         {
-            var names = crossing.Select(l => l.Between.Split(" | ")[0]).Append(crossing[^1].Between.Split(" | ")[^1]).ToList();
+            var names = crossing.Select(l => l.Sides[0]).Append(crossing[^1].Sides[^1]).ToList();
             var edges = crossing.Select(l => l.Figure.Value).Prepend(Length.Zero).Append(piece.Across.Value).ToList();
             yield return [.. names.Select((name, i) => (name, edges[i], edges[i + 1], edges[i + 1] - edges[i]))];
         }

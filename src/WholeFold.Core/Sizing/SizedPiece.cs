@@ -12,6 +12,12 @@ namespace WholeFold.Core.Sizing;
 /// <param name="Stretches">What of the line is scored, counted along it; empty for all of it.</param>
 public sealed record SizedScore(Measured Figure, Crease Crease, string Between, Axis? Axis, Point From, Point To, IReadOnlyList<(Length From, Length To)> Stretches)
 {
+    /// <summary>What lies on either side of it, one after the other.</summary>
+    public IReadOnlyList<string> Sides => Between.Split(" | ");
+
+    /// <summary>Where it is, as it is said: "between back and floor".</summary>
+    public string Place => Sides is [var one, var other] ? $"between {one} and {other}" : Between;
+
     /// <summary>What of its line is scored, in words; null for all of it.</summary>
     public Words? Only => Stretches.Count == 0 ? null : Words.Of($"only {Words.Join(" and ", Stretches.Select(s => Words.Of($"{s.From} to {s.To}")))}");
 
