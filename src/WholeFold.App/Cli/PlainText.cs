@@ -28,6 +28,11 @@ internal static class PlainText
         void Line(string line) => text.AppendLine(line);
         Line($"{sized.Design.Family.Name}, {Named(sized, unit, Both)}");
         Line($"{sized.Tools.Name}; {sized.Design.Stock.Name}");
+        foreach (var parameter in sized.Parameters)
+        {
+            Line($"  {parameter.Parameter.Name,-20} {Both(parameter.Value),-26} {parameter.Said(sized.Tools).Write(unit)}");
+        }
+
         var safe = card.SafeSides;
         foreach (var piece in sized.Pieces)
         {

@@ -122,9 +122,6 @@ public sealed record Crease(Fold Fold, bool Working, int Shown, int Closed, stri
 /// <param name="Outline">The corners of a shape that is no rectangle, within its four lines; null where it is one.</param>
 public sealed record Opening(string Id, string Name, string Panel, Rectangle Within, string Rule, CutKind Kind, Edge? StaysOn = null, IReadOnlyList<Spot>? Outline = null)
 {
-    /// <summary>A single line, as a slit and a dividing cut are.</summary>
-    public bool IsLine { get; } = Outline is null && ((Within.ToX - Within.FromX).IsZero || (Within.ToY - Within.FromY).IsZero);
-
     /// <summary>Cut inside the sheet with a blade, not from its edge.</summary>
     public bool IsKnifeWork => Kind is CutKind.Window or CutKind.Slit or CutKind.Flap;
 
@@ -154,6 +151,9 @@ public sealed record Piece(
 
     /// <summary>Id of the stock that it is cut from unless a design says otherwise; null is the design's card.</summary>
     public string? UsualStock { get; init; }
+
+    /// <summary>A die cuts it out, and no trimmer.</summary>
+    public bool ByDie { get; init; }
 
     /// <summary>What is cut out of it, or into it.</summary>
     public IReadOnlyList<Opening> Openings { get; init; } = [];
@@ -199,7 +199,8 @@ public sealed record BondSide(FaceRef On, Region Region)
 /// <param name="Play">How far the two may be apart because one is cut a hair less to go inside another; otherwise they meet exactly.</param>
 /// <param name="IsLoose">Not glued: where a piece that slides or hangs lies when the card is closed.</param>
 /// <param name="TakenOff">Of a loose one, that it is taken away before the card is opened.</param>
-public sealed record Bond(string Id, BondSide A, BondSide B, string LinedUp, Pair? Raised = null, bool IsLoose = false, Affine? Play = null, bool TakenOff = false)
+/// <param name="AtLeast">The regions are the least that holds: adhesive may go as far as the two plates lie on each other.</param>
+public sealed record Bond(string Id, BondSide A, BondSide B, string LinedUp, Pair? Raised = null, bool IsLoose = false, Affine? Play = null, bool TakenOff = false, bool AtLeast = false)
 {
     public IEnumerable<BondSide> Sides => [A, B];
 }

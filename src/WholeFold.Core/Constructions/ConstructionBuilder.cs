@@ -151,9 +151,9 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
 
     public static Crease Mountain(int shown, string rule, int closed = -180, bool working = true) => new(Fold.Mountain, working, shown, closed, rule);
 
-    public BondHandle Bond(string id, BondSide a, BondSide b, string linedUp, Pair? raised = null, Affine? play = null)
+    public BondHandle Bond(string id, BondSide a, BondSide b, string linedUp, Pair? raised = null, Affine? play = null, bool atLeast = false)
     {
-        _bonds.Add(new Bond(id, a, b, linedUp, raised, Play: play));
+        _bonds.Add(new Bond(id, a, b, linedUp, raised, Play: play, AtLeast: atLeast));
         return new BondHandle(id);
     }
 

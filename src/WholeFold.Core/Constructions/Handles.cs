@@ -43,6 +43,9 @@ public sealed class PieceHandle(ConstructionBuilder builder, string id, int copy
     /// <summary>The stock that it is cut from unless a design says otherwise, by its id.</summary>
     public PieceHandle From(string stock) => Change(piece => piece with { UsualStock = stock });
 
+    /// <summary>A die cuts it out.</summary>
+    public PieceHandle ByDie() => Change(piece => piece with { ByDie = true });
+
     /// <summary>A crease that is none of its chain's.</summary>
     public PieceHandle Line(Spot from, Spot to, Crease crease, string between) =>
         Change(piece => piece with { Lines = [.. piece.Lines, new CreaseLine(from, to, crease, between)] });

@@ -67,7 +67,7 @@ public sealed record PieceDrawing(
             piece.Height.Value,
             [.. piece.Plates.Select(p => new DrawnPlate(p.Id, p.Name, p.Corners, NameBox(piece, p, layers)))],
             [.. piece.AllScores.Select(s => new DrawnScore(s, s.Axis is null ? ScoreRun.Slanting : s.Axis == piece.Piece.Axis ? ScoreRun.Upright : ScoreRun.Level, [.. s.Parts]))],
-            [.. piece.Openings.Select(o => new DrawnCut(o, LineOf(o), o.Opening.Kind is CutKind.Window or CutKind.Notch))],
+            [.. piece.Openings.Select(o => new DrawnCut(o, LineOf(o), o.IsHole || o.Opening.Kind == CutKind.Notch))],
             [.. GlueOn(card.Figures, piece)],
             layers,
             false);
@@ -114,9 +114,8 @@ public sealed record PieceDrawing(
     {
         var box = opening.Box;
         Point foot = new(box.Left, box.Bottom), right = new(box.Right, box.Bottom), head = new(box.Right, box.Top), left = new(box.Left, box.Top);
-        return opening.Opening switch
+        return opening.IsLine ? [foot, head] : opening.Opening switch
         {
-            { IsLine: true } => [foot, head],
             { StaysOn: Edge.Left } => [foot, right, head, left],
             { StaysOn: Edge.Right } => [right, foot, left, head],
             { StaysOn: Edge.Foot } => [foot, left, head, right],

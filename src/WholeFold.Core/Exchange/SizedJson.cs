@@ -68,7 +68,8 @@ public sealed record EdgeJson(string Edge, LengthJson Distance);
 /// <param name="Limit">How far the adhesive stays back from a crease that moves.</param>
 /// <param name="RunLength">How much tape one run takes.</param>
 /// <param name="Pose">flat, foldedFlat, closed or standing; and how it is reached.</param>
-public sealed record BondJson(string Id, string A, string B, IReadOnlyList<LengthJson> Area, LengthJson Limit, LengthJson RunLength, string Pose);
+/// <param name="Most">Where the area is only the least that holds, how large it may be.</param>
+public sealed record BondJson(string Id, string A, string B, IReadOnlyList<LengthJson> Area, LengthJson Limit, LengthJson RunLength, string Pose, IReadOnlyList<LengthJson>? Most = null);
 
 public sealed record StepJson(string Id, string Say, IReadOnlyList<string> Figures, string Tool, string? Lay, string? Face, IReadOnlyList<string> Bonds, string Pose, string? Reach, int Seconds, IReadOnlyList<string> Cautions);
 
@@ -150,7 +151,7 @@ public static class SizedJson
                     new CutJson("outer", "rectangle", [LengthJson.Of(Length.Zero), LengthJson.Of(Length.Zero)], [LengthJson.Of(p.Width.Value), LengthJson.Of(p.Height.Value)], Set(p.Width.Setting)),
                     .. p.Openings.Select(o => new CutJson(
                         Name(o.Opening.Kind),
-                        o.Opening.IsLine ? "line" : o.Opening.Outline is null && o.Opening.StaysOn is null ? "rectangle" : "contour",
+                        o.IsLine ? "line" : o.Opening.Outline is null && o.Opening.StaysOn is null ? "rectangle" : "contour",
                         Spot(new Point(o.Left.Value, o.Foot.Value)),
                         Spot(new Point(o.Right.Value, o.Head.Value)),
                         Set(o.Left.Setting),
@@ -173,7 +174,7 @@ public static class SizedJson
     {
         var bond = Places.FiguresOf(sized, ordered.Bond);
         static string On(BondSide side) => $"{side.Plate} {Name(side.On.Face)}";
-        return new BondJson(bond.Bond.Id, On(bond.Bond.A), On(bond.Bond.B), [LengthJson.Of(bond.Width), LengthJson.Of(bond.Height)], LengthJson.Of(bond.Limit), LengthJson.Of(bond.Run), ordered.Laid switch { LaidBy.Flat => "flat", LaidBy.FoldedFlat => "foldedFlat", LaidBy.Closed => "closed", _ => "standing" });
+        return new BondJson(bond.Bond.Id, On(bond.Bond.A), On(bond.Bond.B), [LengthJson.Of(bond.Width), LengthJson.Of(bond.Height)], LengthJson.Of(bond.Limit), LengthJson.Of(bond.Run), ordered.Laid switch { LaidBy.Flat => "flat", LaidBy.FoldedFlat => "foldedFlat", LaidBy.Closed => "closed", _ => "standing" }, bond.Most is var (wide, high) ? [LengthJson.Of(wide), LengthJson.Of(high)] : null);
     }
 
     /// <summary>A name as it is written in JSON: <c>headOverHeels</c>.</summary>

@@ -25,7 +25,7 @@ public static class Weight
     public static double Area(SizedPiece piece)
     {
         ArgumentNullException.ThrowIfNull(piece);
-        return piece.Plates.Sum(p => Area(p.Corners)) - piece.Openings.Where(o => o.Opening.Kind == CutKind.Window).Sum(o => Area(o.Corners));
+        return piece.Plates.Sum(p => Area(p.Corners)) - piece.Openings.Where(o => o.IsHole).Sum(o => Area(o.Corners));
     }
 
     /// <summary>What is thicker is foam.</summary>

@@ -24,7 +24,8 @@ public sealed record Place(string Id, string What, string On, IReadOnlyList<From
 /// <summary>What a bond asks of its adhesive.</summary>
 /// <param name="Limit">How far it stays back from a crease that moves; nothing where there is none beside it.</param>
 /// <param name="Run">How much tape it takes in one run.</param>
-public sealed record BondFigures(Bond Bond, Length Width, Length Height, Length Limit, Length Run);
+/// <param name="Most">Where its area is only the least that holds, how far the adhesive may go.</param>
+public sealed record BondFigures(Bond Bond, Length Width, Length Height, Length Limit, Length Run, (Length Width, Length Height)? Most = null);
 
 /// <summary>The places and the bonds of a card as figures.</summary>
 public static class Places
@@ -79,9 +80,16 @@ public static class Places
         ArgumentNullException.ThrowIfNull(figures);
         ArgumentNullException.ThrowIfNull(bond);
         var region = Box.Round([.. bond.A.Region.Corners.Select(figures.ValueOf)]);
-        var piece = figures.PieceOf(bond.A.Piece);
-        var beside = piece.AllScores.Where(s => s.Crease.Working && s.Axis is not null).Any(s => s.Axis == Axis.X ? s.Figure.Value == region.Left || s.Figure.Value == region.Right : s.Figure.Value == region.Bottom || s.Figure.Value == region.Top);
-        return new BondFigures(bond, region.Width, region.Height, beside ? Back.For(figures.Tools.System) : Length.Zero, Length.Max(region.Width, region.Height));
+        var limit = bond.Sides.Any(side => IsBesideACrease(figures, side)) ? Back.For(figures.Tools.System) : Length.Zero;
+        return new BondFigures(bond, region.Width, region.Height, limit, Length.Max(region.Width, region.Height), bond.AtLeast ? Overlap.Of(figures, bond) : null);
+    }
+
+    /// <summary>Whether a working crease runs along an edge of one side of a bond: of the part that it is on, or of the part that is laid on it.</summary>
+    private static bool IsBesideACrease(Figures figures, BondSide side)
+    {
+        var region = Box.Round([.. side.Region.Corners.Select(figures.ValueOf)]);
+        return figures.PieceOf(side.Piece).AllScores.Where(s => s.Crease.Working && s.Axis is not null)
+            .Any(s => s.Axis == Axis.X ? s.Figure.Value == region.Left || s.Figure.Value == region.Right : s.Figure.Value == region.Bottom || s.Figure.Value == region.Top);
     }
 
     /// <summary>An edge of a plate by what it is: a crease, by what lies on either side of it, or an edge of the piece.</summary>

@@ -29,6 +29,7 @@ public static class Steps
     {
         ["trimmer"] = "Fingers behind the trimmer's guard; the blade is down at the end of the cut.",
         ["knife"] = "Cut on a mat against a metal rule, away from the hand that holds it; cap the blade afterwards.",
+        ["rollers"] = "Fingers, hair and sleeves away from the rollers while the die goes through.",
         ["scissors"] = "Turn the card, not the scissors, and cut away from the hand.",
     };
 
@@ -54,7 +55,7 @@ public static class Steps
     private static Step Cut(SizedPiece piece)
     {
         var how = new[] { piece.Width.Setting.How, piece.Height.Setting.How };
-        var (tool, cautions) = how.Contains(SetBy.Machine) ? ("machine", Array.Empty<string>()) : how.All(h => h == SetBy.Given) ? ("as it is there", []) : how.Contains(SetBy.Knife) ? ("knife and metal rule", ["knife"]) : ("trimmer", new[] { "trimmer" });
+        var (tool, cautions) = how.Contains(SetBy.Machine) ? ("machine", Array.Empty<string>()) : how.All(h => h == SetBy.Given) ? ("as it is there", []) : how.Contains(SetBy.Die) ? ("die", ["rollers"]) : how.Contains(SetBy.Knife) ? ("knife and metal rule", ["knife"]) : ("trimmer", new[] { "trimmer" });
         var many = piece.Piece.Quantity > 1 ? $"{piece.Piece.Quantity} of " : "";
         return new Step($"cut-{piece.Piece.Id}", Words.Of($"Cut {many}{Lower(piece.Piece.Name)}: {piece.Width.Value} × {piece.Height.Value}."), [piece.Width.Id.ToString(), piece.Height.Id.ToString()], tool, null, null, [], "flat", null, 20 * piece.Piece.Quantity, cautions);
     }
@@ -110,6 +111,11 @@ public static class Steps
             foreach (var place in bonds.Select(b => (b.Laid, Place: Places.Of(figures, b.Bond))).DistinctBy(p => $"{p.Place.What} {p.Place.Said.Write(DisplayUnit.Millimetre)}").Take(MostPlaces))
             {
                 say.Add($" {place.Place.What} {(place.Laid is LaidBy.Closed ? "comes to lie" : "goes")} on {Lower(place.Place.On)}: {place.Place.Said}.");
+            }
+
+            foreach (var range in bonds.Where(b => b.Bond.AtLeast).Select(b => Places.FiguresOf(figures, b.Bond)))
+            {
+                say.Add($" At least {range.Width} × {range.Height} of it holds; at most {range.Most!.Value.Width} × {range.Most.Value.Height} stays clear of every crease.");
             }
 
             if (bonds.FirstOrDefault(b => b.Laid == LaidBy.Closed) is { } closed && closed.Folded.Count > 0)

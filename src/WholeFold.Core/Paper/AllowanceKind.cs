@@ -27,6 +27,9 @@ public enum AllowanceKind
     /// <summary>A slide needs room in its slit.</summary>
     Slit,
 
+    /// <summary>A slit is as wide as what slides through it is thick.</summary>
+    SlitWidth,
+
     /// <summary>Light card tears at a narrow edge.</summary>
     LightCard,
 }

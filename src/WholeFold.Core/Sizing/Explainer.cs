@@ -20,7 +20,7 @@ internal sealed class Explainer(Construction construction, ToolSet tools, Proble
 
     /// <summary>How a figure came about, for when somebody asks.</summary>
     public Explanation For(Affine expression, string rule, Length result, Setting setting) =>
-        new(() => Explain(expression, rule, result, setting), () => Say(expression, result, setting));
+        new(() => Explain(expression, rule, result, setting), () => Say(expression, rule, result, setting));
 
     private IReadOnlyList<Reason> Explain(Affine expression, string rule, Length result, Setting? setting)
     {
@@ -66,7 +66,7 @@ internal sealed class Explainer(Construction construction, ToolSet tools, Proble
             {
                 var ideal = builder.Ideals[name.Id];
                 var moved = values[name] - ideal;
-                Step(Words.Of($"{Capital(parameter.Name)} goes from {new Length(ideal.Nearest())} to {new Length(values[name].Nearest())}, {MovedBecause()}."), ratio * moved);
+                Step(Words.Of($"{Capital(parameter.Name)} goes from {new Length(ideal.Nearest())} to {new Length(values[name].Nearest())}, {MovedBecause(tools)}."), ratio * moved);
             }
         }
 
@@ -83,7 +83,7 @@ internal sealed class Explainer(Construction construction, ToolSet tools, Proble
         return reasons;
     }
 
-    private string MovedBecause() => tools.Exact ? "so that every figure is a whole one" : tools.HasBoard ? "the nearest that your board and trimmer can set" : "the nearest that your ruler can set";
+    internal static string MovedBecause(ToolSet tools) => tools.Exact ? "so that every figure is a whole one" : tools.HasBoard ? "the nearest that your board and trimmer can set" : "the nearest that your ruler can set";
 
     private string Why(Length format) =>
         tools.OnCutMark(format) ? "which the board asked for" : "the nearest mark of your trimmer that is not above it";
@@ -92,11 +92,15 @@ internal sealed class Explainer(Construction construction, ToolSet tools, Proble
     /// The figure as a colleague explains it: "2 7/16 = half of the width 5, less the relief 1/16 so that the doors do not
     /// touch; between grooves, so just inside 2 1/2". Its sum is of what was settled on, so it adds up as it is read.
     /// </summary>
-    private Words Say(Affine expression, Length result, Setting setting)
+    private Words Say(Affine expression, string rule, Length result, Setting setting)
     {
         var said = Words.Of($"{result}");
         var terms = expression.Terms.Where(t => Settled(t.Key) != Length.Zero).ToList();
-        if (terms.Count == 1 && terms[0].Value == Rational.One && expression.ConstantIn(tools.System).IsZero)
+        if (terms.Count == 0)
+        {
+            said.Add($": {rule}");
+        }
+        else if (terms.Count == 1 && terms[0].Value == Rational.One && expression.ConstantIn(tools.System).IsZero)
         {
             said.Add($": {Called(terms[0].Key)}{Aside(terms[0].Key)}");
         }
@@ -138,8 +142,8 @@ internal sealed class Explainer(Construction construction, ToolSet tools, Proble
         var ideal = builder.Ideals[name.Id];
         return builder.Locked.Contains(name.Id) ? Words.Of($"{so} (locked)")
             : builder.Asked.TryGetValue(name.Id, out var asked) && asked == Settled(name) ? Words.Of($"{so} (as you set it)")
-            : values[name] == ideal ? Words.Of($"{so}")
-            : Words.Of($"{so} ({new Length(ideal.Nearest())} by its rule, {MovedBecause()})");
+            : tools.LooksLike(Settled(name), new Length(ideal.Nearest())) ? Words.Of($"{so}")
+            : Words.Of($"{so} (its rule gives {new Length(ideal.Nearest())})");
     }
 
     private Length Settled(Symbol symbol) => new((symbol.Kind == SymbolKind.Allowance ? builder.Known(symbol) : values[symbol]).Nearest());

@@ -60,6 +60,20 @@ public sealed record SizedParameter(Parameter Parameter, Length Value, Length Id
     public Limit? Past { get; init; }
 
     public bool ByHand => Hold != Hold.Free;
+
+    /// <summary>Why it is what it is, in a line of its own.</summary>
+    public Words Said(ToolSet tools)
+    {
+        ArgumentNullException.ThrowIfNull(tools);
+        return Hold switch
+        {
+            Hold.Locked => Words.Of($"locked"),
+            Hold.Set when Asked is { } asked && asked != Value => Words.Of($"you set {asked}; {Explainer.MovedBecause(tools)}"),
+            Hold.Set => Words.Of($"as you set it"),
+            _ when tools.LooksLike(Value, Ideal) => Words.Of($"{Parameter.Rule}"),
+            _ => Words.Of($"its rule gives {Ideal} ({Parameter.Rule}); {Explainer.MovedBecause(tools)}"),
+        };
+    }
 }
 
 /// <summary>How hard it was to find settable figures.</summary>

@@ -38,7 +38,7 @@ internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences
         var panels = piece.Panels.Select((panel, i) => new SizedPanel(panel, edges[i], edges[i + 1])).ToList();
         Measured Cut(bool isWidth, Affine expression, string rule, Length value, Length line, bool whole = false)
         {
-            var setting = whole ? new Setting.WholeSide(value) : explainer.IsGiven(expression) && !tools.Exact && !tools.OnCutMark(value) ? new Setting.AsGiven(value) : Setting.ForCut(tools, value, line);
+            var setting = piece.ByDie && !tools.Exact ? new Setting.CutOut(value) : whole ? new Setting.WholeSide(value) : explainer.IsGiven(expression) && !tools.Exact && !tools.OnCutMark(value) ? new Setting.AsGiven(value) : Setting.ForCut(tools, value, line);
             return new(new FigureRef.Side(piece.Id, isWidth), value, setting, explainer.For(expression, rule, value, setting));
         }
 

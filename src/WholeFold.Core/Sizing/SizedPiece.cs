@@ -54,6 +54,12 @@ public sealed record SizedOpening(Opening Opening, Measured Left, Measured Right
     public IEnumerable<Measured> Edges => [Left, Right, Foot, Head];
 
     public Box Box => new(Left.Value, Foot.Value, Right.Value, Head.Value);
+
+    /// <summary>A single line, as a dividing cut is, and a slit for what is thin.</summary>
+    public bool IsLine => Opening.Outline is null && (Left.Value == Right.Value || Foot.Value == Head.Value);
+
+    /// <summary>Whether a part of the card is missing there.</summary>
+    public bool IsHole => Opening.Kind == CutKind.Window || (Opening.Kind == CutKind.Slit && !IsLine);
 }
 
 /// <summary>Scores set with the piece lying one way, whichever way they run.</summary>
@@ -86,11 +92,11 @@ public sealed record SizedPiece(
 
     public SizedPlate Plate(string id) => Plates.First(p => p.Id == id);
 
-    /// <summary>What the windows take out of one plate; a window across a crease takes something out of both.</summary>
+    /// <summary>What windows and wide slits take out of one plate; one across a crease takes something out of both.</summary>
     public IEnumerable<IReadOnlyList<Point>> HolesIn(SizedPlate plate)
     {
         ArgumentNullException.ThrowIfNull(plate);
-        foreach (var window in Openings.Where(o => o.Opening.Kind == CutKind.Window).Select(o => o.Box))
+        foreach (var window in Openings.Where(o => o.IsHole).Select(o => o.Box))
         {
             var (left, right) = (Length.Max(window.Left, plate.Box.Left), Length.Min(window.Right, plate.Box.Right));
             var (foot, head) = (Length.Max(window.Bottom, plate.Box.Bottom), Length.Min(window.Top, plate.Box.Top));

@@ -41,7 +41,7 @@ public enum SetBy
     /// <summary>Not cut at all: the sheet's own side.</summary>
     Sheet,
 
-    /// <summary>With a die, laid against a score of the piece.</summary>
+    /// <summary>With a die: one laid against a score of the piece, or the one that cuts it out.</summary>
     Die,
 
     /// <summary>With knife and metal rule, where the trimmer does not reach.</summary>
@@ -222,6 +222,16 @@ public abstract record Setting(Length At, Lay Lay = Lay.AsItLies)
         public override Words Text => Words.Of($"the whole sheet");
 
         protected override Words Where => Words.Of($"the sheet's own side, which need not be cut");
+    }
+
+    /// <summary>Cut out by a die of that size.</summary>
+    public sealed record CutOut(Length At) : Setting(At)
+    {
+        public override SetBy How => SetBy.Die;
+
+        public override Words Text => Words.Of($"by its die");
+
+        protected override Words Where => Words.Of($"cut out by its die");
     }
 
     /// <summary>As it is there already: the size of a die, of a bought blank, of a piece cut before.</summary>

@@ -90,6 +90,9 @@ public sealed record ToolSet
     /// <summary>On a groove, or on a mark of a trimmer that scores.</summary>
     public bool OnStop(Length at) => OnGroove(at) || (TrimmerScores && at > Length.Zero && OnCutMark(at) && !(at > LongestCut));
 
+    /// <summary>Whether a person reads two figures off a rule as the same.</summary>
+    public bool LooksLike(Length one, Length other) => 2 * (one - other).Abs() < FinestRuler.For(System);
+
     public bool IsPlain(Length at) => PlainMarks.Any(at.IsOn);
 
     public bool OnCutMark(Length at) => CutMarks.Any(at.IsOn);

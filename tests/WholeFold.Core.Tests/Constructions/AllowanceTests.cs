@@ -67,8 +67,8 @@ public class AllowanceTests
     [Fact]
     public void A_thick_slide_needs_a_slit_as_wide_as_itself()
     {
-        Assert.Equal(Length.Zero, Slit.WidthFor(Length.Mm(0.4m)));
-        Assert.Equal(Length.Mm(0.6m), Slit.WidthFor(Length.Mm(0.6m)));
+        Assert.Equal(Length.Zero, new SlitWidth(new Contents(Length.Mm(0.4m))).Value(Support.PapersOf(Heavy), Machine));
+        Assert.Equal(Length.Mm(0.6m), new SlitWidth(new Contents(Length.Mm(0.6m))).Value(Support.PapersOf(Heavy), Machine));
     }
 
     private const string Nested = "inside-tunnel: layer1.height layer1.scores[1] layer1.width layer1.window.foot layer1.window.head layer1.window.left layer1.window.right layer2.height layer2.scores[1] layer2.width layer2.window.foot layer2.window.head layer2.window.left layer2.window.right layer3.height layer3.scores[1] layer3.width layer3.window.foot layer3.window.head layer3.window.left layer3.window.right; ";

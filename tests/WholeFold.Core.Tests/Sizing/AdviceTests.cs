@@ -158,7 +158,7 @@ public class AdviceTests
     [Theory]
     [InlineData("gatefold", "5x7", "base.scores[0]", "2 7/16 = half of the width 5, less the relief 1/16 so that the doors do not touch; between grooves, so just inside 2 1/2")]
     [InlineData("plain-fold", "5x7", "base.scores[0]", "5: the width; on a groove")]
-    [InlineData("front-step", "a2-us", "base.scores[3]", "9 13/16 = the height 5 1/2, and twice the rise 1 1/8 (1 3/32 full by its rule, the nearest that your board and trimmer can set), and the step 2 1/16 (2 1/32 full by its rule, the nearest that your board and trimmer can set); turn the piece round, 1/2 is on a groove")]
+    [InlineData("front-step", "a2-us", "base.scores[3]", "9 13/16 = the height 5 1/2, and twice the rise 1 1/8 (its rule gives 1 3/32 full), and the step 2 1/16 (its rule gives 2 1/32 full); turn the piece round, 1/2 is on a groove")]
     public void A_figure_is_said_as_a_colleague_would(string construction, string format, string figure, string said) =>
         Assert.Equal(said, Support.Size(Support.Spec(construction, format)).All.Single(f => f.Id.ToString() == figure).Said.Write(DisplayUnit.Inch));
 }

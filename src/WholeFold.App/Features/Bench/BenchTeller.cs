@@ -178,7 +178,7 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
                 return ScorePlan.Ways(figures.Tools, figure.Value, score.Axis == piece.Piece.Axis ? piece.Along.Value : piece.Across.Value).Where(w => w != figure.Setting);
             }
 
-            if (figure.Id is FigureRef.Line line && line.Piece == piece.Piece.Id && piece.Openings.First(o => o.Opening.Id == line.Opening) is { Opening: { IsLine: false, Kind: CutKind.Window } })
+            if (figure.Id is FigureRef.Line line && line.Piece == piece.Piece.Id && piece.Openings.First(o => o.Opening.Id == line.Opening) is { IsHole: true })
             {
                 // The scores that run as the window's line does.
                 var beside = line.Edge is Edge.Left or Edge.Right == (piece.Piece.Axis == Axis.X) ? piece.Scores.Select(s => s.Figure.Value).ToList() : [];

@@ -57,7 +57,7 @@ internal static class PieceTeller
 
     private static IReadOnlyList<SentencePart> Size(Teller teller, DrawnLayer layer) => teller.Say($"{layer.Layer.Width.Value} × {layer.Layer.Height.Value}");
 
-    private static IReadOnlyList<SentencePart> Size(Teller teller, SizedOpening opening) => opening.Opening.IsLine
+    private static IReadOnlyList<SentencePart> Size(Teller teller, SizedOpening opening) => opening.IsLine
         ? teller.Say($"{Length.Max(opening.Box.Width, opening.Box.Height)} long")
         : teller.Say($"{opening.Box.Width} × {opening.Box.Height}");
 

@@ -12,7 +12,8 @@ namespace WholeFold.Core.Constructions.Allowances;
 /// thickness, and each side wall takes that much of the width.
 /// </remarks>
 /// <param name="Inside">What goes in.</param>
-public sealed record Sleeve(Contents Inside) : Allowance
+/// <param name="Walls">The piece that the sleeve is made of, where its outside counts: its two walls come on top. Null for the inside.</param>
+public sealed record Sleeve(Contents Inside, string? Walls = null) : Allowance(Walls)
 {
     public override AllowanceKind Kind => AllowanceKind.Sleeve;
 
@@ -22,5 +23,5 @@ public sealed record Sleeve(Contents Inside) : Allowance
 
     public override Length Exact(Length caliper) => 2 * (Inside.Other + Hand);
 
-    protected override Length Exact(Papers papers) => 2 * (Inside.Thickness(papers) + Hand);
+    protected override Length Exact(Papers papers) => 2 * (Inside.Thickness(papers) + Hand + (Walls is null ? Length.Zero : papers.Of(Walls).Caliper));
 }

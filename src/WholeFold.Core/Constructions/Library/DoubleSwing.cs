@@ -111,14 +111,13 @@ internal static class DoubleSwing
             c.Trade("rail", "rails", rail, "height of what swings", H - (2 * rail));
 
             c.Does(Effect.Turns);
-            c.Step("Score the creases on the rails only, then cut the swings free: along both rails and down their outer edges, on a mat against a metal rule, away from the hand that holds it.");
             c.Step("Fold the rails as a zigzag and burnish, the swings kept flat in the middle.");
             if (two && c.Chosen("folding") != "steps")
             {
                 c.Step("Let one strip lead: fold the left one over first, then the other; moved evenly the swings would strike each other on the way.");
             }
 
-            c.Step("Put the layers on, front and back, before it is closed for the first time.");
+            c.Step("Keep it open until its layers are on, front and back.");
             c.Trouble("a swing catches its frame", "a cut that stops short of its corner", "finish the corner with the point of the knife");
             c.Trouble("a swing creases", "a score that runs on into it", "burnish it flat from behind; score on the rails only");
             c.Watch("A layer on a swing must stay inside it, or it catches.");

@@ -7,8 +7,10 @@ namespace WholeFold.Core.Constructions.Library;
 /// <summary>A back with a step standing before it. Closed, the step slides up by its rise.</summary>
 internal static class FrontStep
 {
-    public static ConstructionFamily Family { get; } = new("front-step", "Front step", "stands with a step before its back", [], c =>
+    public static ConstructionFamily Family { get; } = new("front-step", "Front step", "stands with a step before its back",
+        [new Choice("boxes", "boxes", "1: one step before the back; 2: a second box stands on it, by the same rule", ["1", "2"], "1")], c =>
     {
+        var second = c.Count("boxes") == 2;
         var rise = c.Length("rise", "rise", "how far the step stands before the back", H / 5, "a fifth of the card's height",
             [(Construction.SmallestPanel, "a narrower step does not stand")], [(H / 3, "a deeper one pushes out of the closed card")],
             least: "shallower", most: "deeper");
@@ -32,15 +34,61 @@ internal static class FrontStep
             basePiece["tab"].Down(new Rectangle(Zero, foot, W, foot + tab)),
             "the tab's crease as far above the bottom crease as the step is high");
         c.Layer("front", "step front, on the other face of the sheet", basePiece, ["front"], Face.Down);
-        c.Layer("back", "back above the step", basePiece, ["back"], Face.Up, free: new Rectangle(Zero, Zero, W, H - step));
+        var (top, above) = (H - step, second ? SecondBox(c, basePiece, rise, step) : []);
+        c.Layer("back", second ? "back above the second box" : "back above the step", basePiece, ["back"], Face.Up,
+            free: new Rectangle(Zero, Zero, W, second ? top - Affine.Name("upperStep") : top));
 
         c.Does(Effect.Stands);
         c.Step("Fold all four valleys and burnish both ways.");
         c.Press("Bring the tab down inside the step and bond it to the back.", Pressed.Flat,
             "the tab's crease lies a step above the bottom crease, sides level", tabBond);
+        if (second)
+        {
+            c.Step("Fold the second box's four valleys and burnish both ways.");
+            c.Press("Bond the second box's lower tab to the back, just above the first box.", Pressed.Flat,
+                "its crease lies on the crease of the first box's tab, sides level", above[0]);
+            c.Press("Bring its upper tab down inside it and bond it to the back.", Pressed.Closed,
+                "both boxes stand square and slide up together", above[1]);
+        }
+
         c.Step("Push the step up to close it, never down: it would hang out below.");
         c.Trouble("the step leans forward", "the tab's crease is lower than the step",
             "lift the tab and set its crease at the step's height");
         c.Watch("The step's layer goes on the other face of the sheet than the back's: the usual mistake.");
     });
+
+    /// <summary>
+    /// A second box that stands on the first. It begins at the crease of the first one's tab and is no deeper, so that closed
+    /// it slides up behind the first one's front.
+    /// </summary>
+    /// <returns>The bonds of its lower and its upper tab.</returns>
+    private static BondHandle[] SecondBox(ConstructionBuilder c, PieceHandle basePiece, Affine rise, Affine step)
+    {
+        var upperRise = c.Length("upperRise", "second rise", "how far the second box stands before the back", rise, "the first box's rise",
+            [(Construction.SmallestPanel, "a narrower box does not stand")], [(rise, "a deeper box would hang over the first")],
+            least: "steps back", most: "level with the first");
+        var upperStep = c.Length("upperStep", "second step", "height of the second box's front", 0.37m * H, "0.37 of the card's height",
+            [(Pair.Of(3, 4, 20m), "a lower step shows nothing")],
+            [(H - step - upperRise, "closed, both boxes and the rise must not be higher than the card")], least: "lower", most: "higher");
+        var tab = c.Length("upperTab", "second tab", "height of the second box's two tabs", Pair.Of(1, 2, 12m),
+            "½ in, or 12 mm: what a tab needs", [(Construction.SmallestTab, "a narrower tab does not hold")],
+            [(upperStep / 2, "the two tabs would lie on each other")], OnConversion.Fixed, least: "less card", most: "surer bond");
+        var (foot, end) = (H - step, tab + (2 * upperRise) + upperStep);
+        var box = c.Piece("upper", "Second box", Axis.Y, W, "both tabs, both rises and the step", "the card's width",
+            [Tab("lowerTab", "lower tab", tab), Panel("floor", "second floor", upperRise), Panel("front", "second step front", upperStep),
+            Panel("top", "second step top", upperRise), Tab("tab", "upper tab", tab)], [
+            Valley(90, "the tab"),
+            Valley(90, "the tab and the floor", closed: 0),
+            Valley(90, "then the step's front"),
+            Valley(90, "then the step's top; the upper tab is what is left", closed: 0),
+        ]);
+        c.Layer("upper-front", "second step front, on the other face of the sheet", box, ["front"], Face.Down);
+        return
+        [
+            c.Bond("upper-foot", basePiece["back"].Up(new Rectangle(Zero, foot - tab, W, foot)), box["lowerTab"].Down(new Rectangle(Zero, Zero, W, tab)),
+                "its crease on the crease of the first box's tab"),
+            c.Bond("upper-tab", basePiece["back"].Up(new Rectangle(Zero, foot - upperStep, W, foot - upperStep + tab)),
+                box["tab"].Down(new Rectangle(Zero, end, W, end + tab)), "its crease as far above the first box as the second step is high"),
+        ];
+    }
 }

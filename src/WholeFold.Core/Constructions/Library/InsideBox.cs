@@ -15,7 +15,7 @@ internal static class InsideBox
         c.Layer("inside", "inside the front, for the message", c.The("card"), ["front"], Face.Up,
             free: new Rectangle(Zero, Zero, W - Name("depth"), H));
         c.Layer("scene", "scene in the box", c.The("box"), ["base"], Face.Up);
-        c.Step("Cut the window, fold the card and the box, and burnish both ways.");
+        c.Step("Fold the card and the box, and burnish both ways.");
         Assembled(c);
     });
 

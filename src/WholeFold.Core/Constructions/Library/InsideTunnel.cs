@@ -54,7 +54,7 @@ internal static class InsideTunnel
 
             c.Layer("front", "front", c.The("card"), ["front"], Face.Down, levels: 2);
             c.Layer("scene", "scene behind the layers", c.The("box"), ["base"], Face.Up);
-            c.Step("Cut the windows, nested from the front to the back, fold the card, the box and the layers, and burnish both ways.");
+            c.Step("Fold the card, the box and the layers, and burnish both ways.");
             c.Press("Bond the layers' tabs inside the box, the one behind the window first, tabs pointing to the window.", Pressed.Closed,
                 "each tab touches the crease or the tab before it, and the windows are concentric", tabs);
             InsideBox.Assembled(c);

@@ -73,7 +73,7 @@ internal static class NeverEnding
             Face.Up, frees: [new(Zero, h, w, 2 * h), new(3 * w, h, W, 2 * h), new(Zero, 2 * h, w, 3 * h), new(3 * w, 2 * h, W, 3 * h)]);
 
         c.Does(Effect.Turns);
-        c.Step("Score both sheets whole, burnish the creases both ways, and only then cut each in two.");
+        c.Step("Burnish every crease both ways.");
         c.Press("Lay the bottom's halves side by side, glue at the four corners only, and lay the top's halves on it, cuts crossing.",
             Pressed.Flat, "corners and edges are level all round, the two cuts cross in the middle", corners);
         c.Step("Let it dry under a weight, then turn it through all its states, gently the first time.");

@@ -64,7 +64,7 @@ internal static class PeakTunnel
         c.Layer("front", "front", basePiece, ["front"], Face.Down, levels: 2);
 
         c.Does(Effect.PopsUp);
-        c.Step("Cut the window across the peak, fold the tunnel in a valley, a mountain and a valley, and burnish both ways.");
+        c.Step("Fold the tunnel in a valley, a mountain and a valley, and burnish both ways.");
         c.Press("Bond one outer panel of the tunnel to the inside of the front.", Pressed.Flat,
             "its edge lies the inset from the fore-edge, head and foot level", frontBond);
         c.Press("Put adhesive on the other panel, close the card on it and press.", Pressed.Closed,

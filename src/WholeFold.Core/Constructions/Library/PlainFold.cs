@@ -42,7 +42,6 @@ internal static class PlainFold
 
         c.Does(Effect.Opens);
         c.Step("Fold at the score and burnish it, both ways.");
-        c.Step("Layers last, each in the middle of its panel.");
         c.Trouble("the front stands out past the back", "the score lies a hair off the middle",
             "trim the longer side with the card closed, a hair at a time");
         c.Watch("Turned, it opens upwards: check which way your image stands before you score.");

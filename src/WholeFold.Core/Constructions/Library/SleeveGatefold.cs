@@ -59,7 +59,7 @@ internal static class SleeveGatefold
                 [Valley(90, "half the card's width, less the relief, so that the doors do not touch"),
                 Valley(90, "the left door and the back")]).Is(PartFunction.Meets, PartFunction.None);
             var tilePiece = c.Piece("tile", "Tile", Axis.X, high, "the tile's width", oval ? "the tile's height"
-                : "the tile's height, the same", [Panel("tile", "tile", tile)], []).Is(PartFunction.Covers);
+                : "the tile's height, the same", [Panel("tile", "tile", tile)], []).Is(PartFunction.Covers).ByDie();
             var pocketPiece = c.Piece("pocket", "Pocket", Axis.X, tall, "the pocket's width", oval ? "the pocket's height"
                 : "the pocket's height, the same", [Panel("front", "half on the tile", half), Panel("inner", "half behind the door", half)],
                 [Valley(180, "half the pocket, hard; the fold lies on the tile's middle line", working: false)], quantity: 2)
@@ -94,7 +94,7 @@ internal static class SleeveGatefold
             {
                 // Between the doors and the back, its face away from one; the pockets lie between the two tiles.
                 var backTilePiece = c.Piece("backTile", "Tile behind", Axis.X, high, "the tile's width", "the tile's height",
-                    [Panel("tile", "tile behind", tile)], []);
+                    [Panel("tile", "tile behind", tile)], []).ByDie();
                 var leftBehindBond = c.Bond("left-behind", pocketPiece.Copy(1)["inner"].Down(new Rectangle(half, tall, pocket, Zero)),
                     backTilePiece["tile"].Down(new Rectangle(middle, low, middle + half, up)), "level with the tile in front");
                 var rightBehindBond = c.Bond("right-behind", pocketPiece.Copy(2)["inner"].Down(new Rectangle(half, Zero, pocket, tall)),

@@ -57,7 +57,6 @@ internal static class SpinnerWindow
         c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up);
 
         c.Does(Effect.Turns);
-        c.Step("Cut the window through the card and its front layer together, before anything is glued.");
         c.Press("Lay the thread between the two spinner halves and press them on each other, back to back.", Pressed.Flat,
             "the halves cover each other all round and the thread runs through their middle", halvesBond);
         c.Step("Tape the thread tight above and below the window, parallel to the spine, and cut the ends short.");
@@ -67,6 +66,7 @@ internal static class SpinnerWindow
         c.Trouble("the spinner rubs on the window", "one half is wider than the other, or the thread is not in the middle",
             "trim the wider half, or a larger window");
         c.Trouble("it does not spin", "the thread is slack", "lift the front layer, pull the thread and tape it again");
+        c.Watch("Cut the window through the card and its front layer together, before anything is glued.");
         c.Watch("A spinner needs its larger half-width on both sides of the thread.");
     });
 }

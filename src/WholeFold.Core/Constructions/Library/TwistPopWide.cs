@@ -82,27 +82,27 @@ internal static class TwistPopWide
         var firstBond = c.Bond("first",
             insertPiece["high-left"].Up(Region.Of(At(west, head - patch), At(west + patch, head - patch), At(west + patch, head),
             At(west, head))), twistPiece["one"].Down(Region.Of(At(2 * patch, edge), At(2 * patch, edge + patch), At(patch, edge + patch),
-            At(patch, edge))), "the crease exactly ¾ of a square from the column's end, the strip in its middle; glue only the outer corner");
+            At(patch, edge))), "the crease exactly ¾ of a square from the column's end, the strip in its middle; glue only the outer corner", atLeast: true);
         var fourthBond = c.Bond("fourth",
             insertPiece["low-right"].Up(Region.Of(At(east, Zero), At(east - patch, Zero), At(east - patch, patch), At(east, patch))),
             twistPiece["four"].Down(Region.Of(At((4 * k) - patch, k - edge), At((4 * k) - patch, k - edge - patch),
             At((4 * k) - (2 * patch), k - edge - patch), At((4 * k) - (2 * patch), k - edge))),
-            "glue the other outer corner and close the card: it finds its place");
+            "glue the other outer corner and close the card: it finds its place", atLeast: true);
         c.Layer("squares", "squares", twistPiece, ["one", "two", "three", "four"], Face.Up);
         c.Layer("front", "front", cardPiece, ["front"], Face.Down, levels: 2);
         c.Trade("square", "squares", k, "reach left beyond them", reach - k);
 
         c.Does(Effect.PopsUp);
-        c.Step("Cut the corners away, fold the diagonals as valleys and the middle as a mountain, and burnish both ways.");
+        c.Step("Fold the diagonals as valleys and the middle as a mountain, and burnish both ways.");
         c.Press("Glue one arm into the card, only between the diagonals.", Pressed.Flat,
             "the insert's middle lies on the spine and in the middle of the height", frontBond);
         c.Press("Glue the other arm and close the card on it.", Pressed.Closed,
             "opened, the insert lies flat and the diagonals meet on the spine", backBond);
-        c.Press("Glue the strip's first square to the column's head, its outer corner only.", Pressed.Flat,
+        c.Press("Glue the strip's first square to the column's head, by its outer corner.", Pressed.Flat,
             "the strip's crease lies three quarters of a square from the column's end, the strip in its middle", firstBond);
         c.Press("Put glue on the other outer corner and close the card: the strip finds its place.", Pressed.Closed,
             "opened, the strip stands evenly in the middle", fourthBond);
-        c.Trouble("the strip tears loose", "the first square was glued past its outer corner", "glue a quarter of a square, no more");
+        c.Trouble("the strip tears loose", "the first square was glued past the column's middle", "glue its outer corner, and nothing beyond the middle score");
         c.Trouble("the arms crease", "glued beyond the diagonals", "ease them off: beyond the diagonals they swing with the column");
         c.Watch("Half-way the strip bends as paper does: use a card that is supple.");
     });

@@ -160,7 +160,8 @@ public sealed class ConstructionReader
             AllowanceKind.Creep => new Creep(Count(a.Plies ?? 1, MostPieces, $"{at}.plies"), a.CreaseFactor is null ? Creep.Soft : Decimal(a.CreaseFactor, $"{at}.creaseFactor")),
             AllowanceKind.BoxDepth => new BoxDepth(Count(a.Layers ?? 0, MostPieces, $"{at}.layers"), a.OnThem is null ? Length.Zero : Millimetres(a.OnThem, $"{at}.onThem")),
             AllowanceKind.Slit => new Slit(a.Clearance is null ? throw At($"{at}.clearance", "it is missing") : Millimetres(a.Clearance, $"{at}.clearance")),
-            AllowanceKind.Sleeve => new Sleeve(Inside()),
+            AllowanceKind.SlitWidth => new SlitWidth(Inside()),
+            AllowanceKind.Sleeve => new Sleeve(Inside(), a.Piece),
             _ => new WrappedStack(Inside(), a.Piece),
         };
     }
@@ -198,6 +199,7 @@ public sealed class ConstructionReader
             Sum(p.Across, $"{at}.across"), p.SizeRule, p.AcrossRule, p.Quantity)
         {
             UsualStock = p.UsualStock,
+            ByDie = p.ByDie,
             Functions = (p.Along ?? PartFunction.None, p.Broad ?? PartFunction.None),
             Lines = [.. p.Lines.Select((l, i) => new CreaseLine(Spot(l.From, $"{at}.lines[{i}].from"), Spot(l.To, $"{at}.lines[{i}].to"), Crease(l.Crease, $"{at}.lines[{i}].crease"), l.Between))],
             Openings = [.. p.Openings.Select((o, i) => new Opening(o.Id, o.Name, o.Panel, Rectangle(o.Within, $"{at}.openings[{i}].within"), o.Rule, o.Kind, o.StaysOn, o.Outline is null ? null : Corners(o.Outline, $"{at}.openings[{i}].outline")))],
@@ -214,7 +216,7 @@ public sealed class ConstructionReader
     private Bond Bond(WrittenBond b, string at)
     {
         Pair? raised = b.RaisedIn is { } inches && b.RaisedMm is { } mm ? new Pair(new Length((Number(inches, $"{at}.raisedIn") * Length.PerInch).Nearest()), Millimetres(mm, $"{at}.raisedMm")) : null;
-        return new Bond(b.Id, Side(b.A, $"{at}.a"), Side(b.B, $"{at}.b"), b.LinedUp, raised, b.Loose, b.Play is null ? null : Sum(b.Play, $"{at}.play"), b.TakenOff);
+        return new Bond(b.Id, Side(b.A, $"{at}.a"), Side(b.B, $"{at}.b"), b.LinedUp, raised, b.Loose, b.Play is null ? null : Sum(b.Play, $"{at}.play"), b.TakenOff, b.AtLeast);
     }
 
     private BondSide Side(WrittenSide side, string at) => new(new FaceRef(PlateOf(side.Piece, side.Plate, at), side.Face), side.Region switch

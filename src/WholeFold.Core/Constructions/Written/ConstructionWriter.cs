@@ -85,6 +85,7 @@ public static class ConstructionWriter
             Creep creep => written with { Plies = creep.Plies, CreaseFactor = creep.CreaseFactor.ToString(CultureInfo.InvariantCulture) },
             BoxDepth box => written with { Layers = box.Layers, OnThem = Mm(box.OnThem) },
             Slit slit => written with { Clearance = Mm(slit.Clearance) },
+            SlitWidth width => written with { Contents = Write(width.Through) },
             Sleeve sleeve => written with { Contents = Write(sleeve.Inside) },
             WrappedStack stack => written with { Contents = Write(stack.Stack) },
             _ => written,
@@ -103,6 +104,7 @@ public static class ConstructionWriter
         AcrossRule = p.AcrossRule,
         Quantity = p.Quantity,
         UsualStock = p.UsualStock,
+        ByDie = p.ByDie,
         Along = p.Functions.Along == PartFunction.None ? null : p.Functions.Along,
         Broad = p.Functions.Across == PartFunction.None ? null : p.Functions.Across,
         Panels = [.. p.Panels.Select(n => new WrittenPanel(n.Id, n.Name, Write(n.Extent), Write(n.Min), n.IsTab))],
@@ -117,7 +119,7 @@ public static class ConstructionWriter
         new(c.Fold, c.Working, c.Shown, c.Closed, c.Rule, c.Stretches.Count == 0 ? null : [.. c.Stretches.Select(s => new WrittenStretch(Write(s.From), Write(s.To)))]);
 
     private static WrittenBond Write(Bond b) =>
-        new(b.Id, Write(b.A), Write(b.B), b.LinedUp, b.Raised is { } raised ? Inches(raised.Imperial.Units) : null, b.Raised is { } foam ? Mm(foam.Metric) : null, b.IsLoose, b.Play is null ? null : Write(b.Play), b.TakenOff);
+        new(b.Id, Write(b.A), Write(b.B), b.LinedUp, b.Raised is { } raised ? Inches(raised.Imperial.Units) : null, b.Raised is { } foam ? Mm(foam.Metric) : null, b.IsLoose, b.Play is null ? null : Write(b.Play), b.TakenOff, b.AtLeast);
 
     private static WrittenSide Write(BondSide side) => new(side.Piece.ToString(), side.Plate.Plate, side.On.Face, side.Region switch
     {

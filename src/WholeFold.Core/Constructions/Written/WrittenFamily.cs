@@ -192,6 +192,9 @@ public sealed record WrittenPiece
     /// <summary>Id of the stock that it is cut from unless a design says otherwise; null is the design's card.</summary>
     public string? UsualStock { get; init; }
 
+    /// <summary>A die cuts it out, and no trimmer.</summary>
+    public bool ByDie { get; init; }
+
     public required IReadOnlyList<WrittenPanel> Panels { get; init; }
 
     public IReadOnlyList<WrittenCrease> Creases { get; init; } = [];
@@ -209,7 +212,7 @@ public sealed record WrittenPiece
 public sealed record WrittenSide(string Piece, string Plate, Face Face, WrittenRegion Region);
 
 /// <param name="RaisedIn">How thick the foam between them is, in inches; <paramref name="RaisedMm"/> in millimetres.</param>
-public sealed record WrittenBond(string Id, WrittenSide A, WrittenSide B, string LinedUp, string? RaisedIn = null, string? RaisedMm = null, bool Loose = false, WrittenSum? Play = null, bool TakenOff = false);
+public sealed record WrittenBond(string Id, WrittenSide A, WrittenSide B, string LinedUp, string? RaisedIn = null, string? RaisedMm = null, bool Loose = false, WrittenSum? Play = null, bool TakenOff = false, bool AtLeast = false);
 
 public sealed record WrittenRole
 {
