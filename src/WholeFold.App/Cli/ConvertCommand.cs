@@ -37,10 +37,11 @@ internal static class ConvertCommand
         var set = new Option<string[]>("--set") { Description = "NAME=VALUE: sets a parameter by hand. May be given several times." };
         var locked = new Option<string[]>("--lock") { Description = "NAME=VALUE: a parameter that is hard, such as a die's size. May be given several times." };
         var prefer = new Option<string[]>("--prefer") { Description = $"{string.Join(", ", Preferences.All.Select(p => p.Id))}. May be given several times." };
+        var sheets = new Option<string?>("--sheets") { Description = "The sheets that are there, such as a4,letter: a piece that just misses one is eased to it." };
         var workshop = new Option<FileInfo?>("--workshop") { Description = "A file with tools, stocks and other things of your own." };
         var sheet = new Option<bool>("--sheet") { Description = "Write the figure sheet: every figure in inches and in centimetres." };
         var json = new Option<bool>("--json") { Description = "Write the whole result as JSON." };
-        var command = new Command("convert", "Size a design for a format.") { construction, file, format, turn, units, set, locked, prefer, workshop, sheet, json };
+        var command = new Command("convert", "Size a design for a format.") { construction, file, format, turn, units, set, locked, prefer, sheets, workshop, sheet, json };
         foreach (var (_, option) in takes)
         {
             command.Add(option);
@@ -76,6 +77,11 @@ internal static class ConvertCommand
             foreach (var preference in parsed.GetValue(prefer) ?? [])
             {
                 Do(new Prefer(preference));
+            }
+
+            if (parsed.GetValue(sheets) is { } there)
+            {
+                Do(new UseSheets(there.Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)));
             }
 
             var names = new HashSet<string>();

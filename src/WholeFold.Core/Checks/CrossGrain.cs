@@ -18,7 +18,7 @@ internal sealed class CrossGrain : ICheck
         foreach (var piece in card.Figures.Pieces.Where(p => p.Scores.Count > 0))
         {
             var stock = card.Figures.Design.StockOf(piece.Piece.Id);
-            var sheet = card.Figures.Design.Inventory.SheetFor(piece.Width.Value, piece.Height.Value, card.Figures.Target.Format.System);
+            var sheet = card.Figures.Design.SheetFor(piece.Width.Value, piece.Height.Value, card.Figures.Target.Format.System);
             if (card.Figures.Design.Grain == Grain.Unknown || stock.Grammage is not > Stock.CracksAbove || sheet is null)
             {
                 continue;

@@ -12,14 +12,14 @@ internal sealed class SheetFits : ICheck
     public IEnumerable<Check> Find(ICard card)
     {
         var system = card.Figures.Target.Format.System;
-        var everyday = card.Figures.Design.Inventory.EverydaySheet(system);
+        var everyday = card.Figures.Design.EverydaySheet(system);
         foreach (var piece in card.Figures.Pieces)
         {
             var (width, height) = (piece.Width.Value, piece.Height.Value);
             var figures = new Dictionary<string, Length> { ["width"] = width, ["height"] = height };
-            if (card.Figures.Design.Inventory.SheetFor(width, height, system) is not { } sheet)
+            if (card.Figures.Design.SheetFor(width, height, system) is not { } sheet)
             {
-                if (Seam(card.Figures.Design.Inventory, piece, system) is { } seam)
+                if (Seam(card.Figures.Design, piece, system) is { } seam)
                 {
                     var (first, rest) = (seam.Figure.Value, piece.Along.Value - seam.Figure.Value);
                     yield return new Check(
@@ -34,7 +34,7 @@ internal sealed class SheetFits : ICheck
 
                 yield return new Check("sheet-too-small", Severity.Error, Words.Of($"{piece.Piece.Name} is {width} × {height}: no sheet here is that large."), figures) { AtAGlance = new Verdict(VerdictKind.Stuck, Words.Of($"no sheet of {Length.Max(width, height)}")) };
             }
-            else if (!everyday.Holds(width, height))
+            else if (card.Figures.Design.Sheets.Count == 0 && !everyday.Holds(width, height))
             {
                 yield return new Check("larger-sheet", Severity.Note, Words.Of($"{piece.Piece.Name} is {width} × {height}: cut it from {sheet.Name}, it is too large for {everyday.Name}."), figures) { AtAGlance = new Verdict(VerdictKind.LargerSheet, Words.Of($"wants a larger sheet")) };
             }
@@ -42,9 +42,9 @@ internal sealed class SheetFits : ICheck
     }
 
     /// <summary>A crease that is folded over and glued, at which a piece may be joined so that both its parts come out of a sheet; null where there is none.</summary>
-    private static SizedScore? Seam(Inventory hand, SizedPiece piece, UnitSystem system)
+    private static SizedScore? Seam(Design design, SizedPiece piece, UnitSystem system)
     {
-        bool Holds(Length along) => hand.SheetFor(along, piece.Across.Value, system) is not null;
+        bool Holds(Length along) => design.SheetFor(along, piece.Across.Value, system) is not null;
         return piece.Scores.Where(s => s.Crease is { Working: false, Closed: not 0 } && Holds(s.Figure.Value) && Holds(piece.Along.Value - s.Figure.Value))
             .MinBy(s => (piece.Along.Value - s.Figure.Value - s.Figure.Value).Abs());
     }

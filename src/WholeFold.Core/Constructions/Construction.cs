@@ -261,6 +261,21 @@ public sealed record Construction
     /// <summary>Where things go that no bond says.</summary>
     public IReadOnlyList<Placement> Places { get; init; } = [];
 
+    /// <summary>The pieces that are taken away before the card is opened, and what is bonded to them.</summary>
+    public IReadOnlySet<PieceRef> TakenOff
+    {
+        get
+        {
+            var gone = Bonds.Where(b => b.TakenOff).Select(b => b.B.Piece).ToHashSet();
+            while (Bonds.FirstOrDefault(b => !b.IsLoose && gone.Contains(b.A.Piece) != gone.Contains(b.B.Piece)) is { } bond)
+            {
+                gone.UnionWith([bond.A.Piece, bond.B.Piece]);
+            }
+
+            return gone;
+        }
+    }
+
     /// <summary>What one looks at; null where it is the largest plate of the first piece, standing on its foot.</summary>
     public LookedAt? LookedAt { get; init; }
 

@@ -108,6 +108,16 @@ public sealed record Design
     /// <summary>How its maker likes to set figures.</summary>
     public Preferences Prefer { get; init; } = Preferences.None;
 
+    /// <summary>The sheets that are there; none where nobody said, and all the usual ones count.</summary>
+    public IReadOnlyList<Sheet> Sheets { get; init; } = [];
+
+    /// <summary>The smallest sheet there is, those of the system first, that a piece comes out of whole; null where none does.</summary>
+    public Sheet? SheetFor(Length width, Length height, UnitSystem system) =>
+        (Sheets.Count > 0 ? Sheets : Inventory.Sheets.Where(s => s.Usual)).Where(s => s.Holds(width, height)).OrderBy(s => s.System == system ? 0 : 1).ThenBy(s => s.Width.Units * s.Height.Units).FirstOrDefault();
+
+    /// <summary>The sheet that is taken without a thought: the first that is there, or else the everyday one of the system.</summary>
+    public Sheet EverydaySheet(UnitSystem system) => Sheets.Count > 0 ? Sheets[0] : Inventory.EverydaySheet(system);
+
     public IReadOnlyDictionary<string, string> Choices { get; init; } = new Dictionary<string, string>();
 
     /// <summary>Parameters set by hand in the home format. A fixed one is kept in every format, a proportional one scales.</summary>

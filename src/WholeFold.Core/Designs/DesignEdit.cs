@@ -26,6 +26,7 @@ namespace WholeFold.Core.Designs;
 [JsonDerivedType(typeof(Take), "take")]
 [JsonDerivedType(typeof(CutFrom), "cutFrom")]
 [JsonDerivedType(typeof(Prefer), "prefer")]
+[JsonDerivedType(typeof(UseSheets), "useSheets")]
 [JsonDerivedType(typeof(ShowIn), "showIn")]
 [JsonDerivedType(typeof(Replace), "replace")]
 public abstract record DesignEdit
@@ -347,6 +348,31 @@ public sealed record Prefer(string Preference, bool On = true) : DesignEdit
     {
         ArgumentNullException.ThrowIfNull(before);
         return before.Prefer.Contains(Preference) ? new Prefer(Preference) : new Prefer(Preference, On: false);
+    }
+}
+
+/// <summary>Says which sheets are there; none for all the usual ones.</summary>
+/// <param name="Sheets">Their ids.</param>
+public sealed record UseSheets(IReadOnlyList<string> Sheets) : DesignEdit
+{
+    public override DesignSpec Apply(DesignSpec design, DesignReader reader)
+    {
+        ArgumentNullException.ThrowIfNull(design);
+        return design with { Sheets = Sheets };
+    }
+
+    public override Words Describe(DesignSpec before, DesignReader reader)
+    {
+        ArgumentNullException.ThrowIfNull(before);
+        ArgumentNullException.ThrowIfNull(reader);
+        var hand = reader.Inventory.With(before.Own);
+        return Sheets.Count == 0 ? Words.Of($"from any sheet") : Words.Of($"from {string.Join(" or ", Sheets.Select(s => hand.Find<Sheet>(s)?.Name ?? s))}");
+    }
+
+    public override DesignEdit Inverse(DesignSpec before, DesignReader reader)
+    {
+        ArgumentNullException.ThrowIfNull(before);
+        return new UseSheets(before.Sheets);
     }
 }
 

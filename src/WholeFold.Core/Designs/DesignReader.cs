@@ -81,6 +81,7 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
             Inventory = hand,
             Tools = spec.Tools,
             Prefer = PreferencesOf(spec.Prefer),
+            Sheets = [.. spec.Sheets.Select(s => Known<Sheet>(hand, s, "sheet.unknown", "sheets", "a sheet")).DistinctBy(s => s.Id)],
             Stock = StockOf(hand, spec.Stock, spec.Caliper, "stock"),
             LayerStock = StockOf(hand, spec.LayerStock, null, "layerStock"),
             MatStock = StockOf(hand, spec.MatStock, null, "matStock"),

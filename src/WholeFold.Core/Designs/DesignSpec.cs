@@ -76,6 +76,9 @@ public sealed record DesignSpec
     /// <summary>How figures are liked best: no-sixteenths, one-stop, mountains-from-behind, with-ruler, whole-sheet.</summary>
     public IReadOnlyList<string> Prefer { get; init; } = [];
 
+    /// <summary>Ids of the sheets that are there; none for all that are usual. A piece that just misses one of them is eased to it.</summary>
+    public IReadOnlyList<string> Sheets { get; init; } = [];
+
     /// <summary>Things of one's own that the design needs, by kind, so that its file stands alone.</summary>
     public IReadOnlyDictionary<string, IReadOnlyList<JsonObject>>? Own { get; init; }
 

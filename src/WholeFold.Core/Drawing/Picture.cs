@@ -68,14 +68,7 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
         var first = sized.Pieces[0];
         var view = construction.LookedAt ?? new LookedAt(new PlateRef(first.Piece.Copies[0], first.Plates.MaxBy(p => p.Box.Width.Units * p.Box.Height.Units)!.Id), Axis.Y);
         var toTable = Eye(view.Up, construction.Slanting, from ?? OnTheTable).Compose(assembly.Frames[view.Plate].Inverse);
-        var gone = construction.Bonds.Where(b => b.TakenOff && frame.Share > 0).Select(b => b.B.Piece).ToHashSet();
-
-        // With what is taken off goes what is bonded to it.
-        while (construction.Bonds.FirstOrDefault(b => !b.IsLoose && gone.Contains(b.A.Piece) != gone.Contains(b.B.Piece)) is { } bond)
-        {
-            gone.UnionWith([bond.A.Piece, bond.B.Piece]);
-        }
-
+        var gone = frame.Share > 0 ? construction.TakenOff : new HashSet<PieceRef>();
         var seen = new List<Seen>();
         foreach (var (id, piece) in sized.Pieces.SelectMany(p => p.Piece.Copies.Select(id => (id, p))).Where(p => !gone.Contains(p.id)))
         {

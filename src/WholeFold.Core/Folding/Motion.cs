@@ -23,7 +23,8 @@ public sealed record MotionFrame(double Share, IReadOnlyDictionary<CreaseRef, do
 /// Whether rigid panels can go all the way. Where they cannot (paper bends on the way) there are two frames only, and nothing is
 /// pretended between them.
 /// </param>
-public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
+/// <param name="Leads">The creases that open first, where all of them opened evenly would send the card through itself; none otherwise.</param>
+public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves, IReadOnlyList<CreaseRef> Leads)
 {
     /// <summary>Bonds count as shut below this: a tenth of the finest mark a person sees.</summary>
     private static readonly Length Shut = Length.Mm(0.05m);
@@ -50,6 +51,35 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
         var stops = sized.Construction.States.Select(s => (s.Name, Angles: (IReadOnlyDictionary<CreaseRef, double>)solver.In(s))).ToList();
         var steps = stops.Count == 0 ? frames - 1 : StepsToAState;
         stops.Add(stops.Count == 0 ? ("shown", shown.Angles) : ("closed again", closed.Angles));
+        if (Way(solver, closed, stops, steps, []) is not { } evenly)
+        {
+            return new Motion([closed, shown], false, []);
+        }
+
+        // Where nothing but its folds holds a card, a hand may open some of them before the others.
+        if (solver.IsFree && Passes(sized, evenly))
+        {
+            foreach (var leads in solver.Leads)
+            {
+                if (Way(solver, closed, stops, steps, leads) is { } led && !Passes(sized, led))
+                {
+                    return new Motion(led, true, leads);
+                }
+            }
+        }
+
+        return new Motion(evenly, true, []);
+    }
+
+    /// <summary>The creases that must open first, where nothing but its folds holds the card and it would pass through itself otherwise; none elsewhere.</summary>
+    public static IReadOnlyList<CreaseRef> LeadsOf(Figures sized) => new Solver(sized).IsFree ? Of(sized).Leads : [];
+
+    private static bool Passes(Figures sized, List<MotionFrame> way) => way.Any(frame => Collisions.In(sized, frame) is not null);
+
+    /// <summary>From stop to stop; null where rigid panels cannot go there.</summary>
+    /// <param name="leads">What has opened before the rest begins.</param>
+    private static List<MotionFrame>? Way(Solver solver, MotionFrame closed, List<(string Name, IReadOnlyDictionary<CreaseRef, double> Angles)> stops, int steps, IReadOnlyList<CreaseRef> leads)
+    {
         var way = new List<MotionFrame> { closed };
         foreach (var (name, angles) in stops)
         {
@@ -57,17 +87,18 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
             for (var step = 1; step <= steps; step++)
             {
                 var part = step / (double)steps;
-                var guess = from.Keys.ToDictionary(k => k, k => from[k] + (part * (angles[k] - from[k])));
+                double Of(CreaseRef crease) => leads.Count == 0 ? part : leads.Contains(crease) ? Math.Min(1, 2 * part) : Math.Max(0, (2 * part) - 1);
+                var guess = from.Keys.ToDictionary(k => k, k => from[k] + (Of(k) * (angles[k] - from[k])));
                 if (solver.At((double)way.Count / (steps * stops.Count), guess, exact: false) is not { } frame || IsLeap(way[^1], frame))
                 {
-                    return new Motion([closed, shown], false);
+                    return null;
                 }
 
                 way.Add(step == steps ? frame with { Name = name } : frame);
             }
         }
 
-        return new Motion(way, true);
+        return way;
     }
 
     private const int StepsToAState = 6;
@@ -92,6 +123,13 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves)
             // Figures that were rounded one by one are a mark off.
             _allowed = (Shut + (sized.Relaxation == Relaxation.RoundedFigures ? 2 * sized.Tools.CutMarks.Max() : Length.Zero)).Units;
         }
+
+        /// <summary>Held by nothing but its folds, so that each of them can be opened by itself.</summary>
+        public bool IsFree => _sized.Construction.Bonds.All(b => b.IsLoose) && _sized.Pieces.All(p => p.Piece.Rings.Count == 0);
+
+        /// <summary>What may lead: the creases at one end of the card, half of them first.</summary>
+        public IEnumerable<IReadOnlyList<CreaseRef>> Leads => Enumerable.Range(1, Math.Max(0, _moving.Count - 1)).OrderBy(n => Math.Abs((2 * n) - _moving.Count))
+            .SelectMany(n => new IReadOnlyList<CreaseRef>[] { [.. _moving.Take(n)], [.. _moving.TakeLast(n)] });
 
         public Dictionary<CreaseRef, double> ClosedAngles { get; }
 

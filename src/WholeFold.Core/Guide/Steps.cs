@@ -1,5 +1,6 @@
 using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Folding;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
@@ -43,6 +44,11 @@ public static class Steps
         steps.AddRange(pieces.SelectMany(Openings));
         steps.AddRange(Together(card));
         steps.AddRange(card.Layers.Select(Layer));
+        if (Motion.LeadsOf(card.Figures) is { Count: > 0 } leads)
+        {
+            steps.Add(Lead(card.Figures, leads));
+        }
+
         steps.Add(new Step("break-in", Words.Of($"Break it in: open and shut it several times before it is given."), [], "by hand", null, null, [], "shown", null, 20, []));
         if (!card.Construction.GoesRound)
         {
@@ -129,6 +135,13 @@ public static class Steps
                 $"make-{i + 1}", say, [.. bonds.Select(b => $"places.{b.Bond.Id}")], "adhesive", null, bonds[0].Bond.A.On.Face == Face.Up ? "up" : "down", [.. bonds.Select(b => b.Bond.Id)],
                 last switch { LaidBy.Flat => "flat", LaidBy.FoldedFlat => "foldedFlat", LaidBy.Closed => "closed", _ => "standing" }, last switch { LaidBy.Closed => "closing", LaidBy.Opening => "opening", _ => "flat" }, 30 * bonds.Count, []);
         }
+    }
+
+    /// <summary>What opens first, where all of it at once would send the card through itself.</summary>
+    private static Step Lead(Figures figures, IReadOnlyList<CreaseRef> leads)
+    {
+        var names = leads.Select(l => figures.Pieces.First(p => p.Piece.Id == l.Piece).Score(l.Index).Place).ToList();
+        return new Step("lead", Words.Of($"Open the {Creases(names)} first and the others after them; close it the other way about. Moved all at once, its parts would run into each other."), [], "by hand", null, null, [], "shown", null, 20, []);
     }
 
     private const int MostPlaces = 4;

@@ -59,13 +59,6 @@ public sealed class Inventory
     /// <summary>The sheet that a person of a system takes without a thought.</summary>
     public Sheet EverydaySheet(UnitSystem system) => Sheets.First(s => s.System == system);
 
-    /// <summary>The smallest sheet, those of the system first, that a piece comes out of whole; null where none does.</summary>
-    public Sheet? SheetFor(Length width, Length height, UnitSystem system) =>
-        Sheets.Where(s => s.Holds(width, height))
-            .OrderBy(s => s.System == system ? 0 : 1)
-            .ThenBy(s => s.Width.Units * s.Height.Units)
-            .FirstOrDefault();
-
     /// <summary>The envelope for a closed card: of the system first, then the one it goes into best, then the smallest; null where one has to be made.</summary>
     /// <param name="need">What its thickness takes in each direction beside its size.</param>
     public (Envelope Envelope, EnvelopeGrade Grade)? EnvelopeFor(Length width, Length height, (Length Across, Length Along) need, UnitSystem system) =>

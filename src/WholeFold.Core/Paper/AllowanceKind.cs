@@ -30,6 +30,9 @@ public enum AllowanceKind
     /// <summary>A slit is as wide as what slides through it is thick.</summary>
     SlitWidth,
 
+    /// <summary>What is folded round a thing is larger outside than inside.</summary>
+    Walls,
+
     /// <summary>Light card tears at a narrow edge.</summary>
     LightCard,
 }

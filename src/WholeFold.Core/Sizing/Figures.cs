@@ -111,6 +111,9 @@ public sealed record Figures
     /// <summary>Null where these are proven to be the best; else how much better there may be some, at the most.</summary>
     public Gap? Gap { get; init; }
 
+    /// <summary>The pieces that just missed the sheets that are there, and what was eased for them; none where none did.</summary>
+    public IReadOnlyList<EasedPiece> EasedPieces { get; init; } = [];
+
     /// <summary>How much the search looked into: the measure of its budget.</summary>
     public long Effort { get; init; }
 

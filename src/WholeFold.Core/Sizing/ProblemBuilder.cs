@@ -16,6 +16,9 @@ internal readonly record struct Wish(Rational Value, Words Because, bool ByHand 
         new(value, scaled ? Words.Of($"what you set at home, grown or shrunk with the format") : atHome ? Words.Of($"as you set it") : Words.Of($"what you set at home"), ByHand: true);
 }
 
+/// <summary>What a sheet has for a piece, along its chain and across it.</summary>
+internal sealed record SheetRoom(string Piece, Length Along, Length Across);
+
 /// <summary>A plate that a format names, and the size that it is to have.</summary>
 internal sealed record NamedPlate(string Called, Affine Width, Affine Height, Length Wide, Length High);
 
@@ -63,6 +66,9 @@ internal sealed class ProblemBuilder
 
     /// <summary>A piece that is to be as long as a side of its sheet.</summary>
     public (string Piece, Length Length)? Led { get; init; }
+
+    /// <summary>How large pieces may be at most, so that they come out of their sheets: along the chain and across it.</summary>
+    public IReadOnlyList<SheetRoom> Rooms { get; init; } = [];
 
     /// <summary>Those of them that grew or shrank with the format, and so lie on no mark to begin with.</summary>
     public IReadOnlySet<string> Grown { get; init; } = new HashSet<string>();
@@ -166,7 +172,7 @@ internal sealed class ProblemBuilder
     public bool IsGiven(Affine figure) => Locked.Count > 0 && figure.Terms.Count > 0 && figure.Terms.Keys.All(s => s.Kind == SymbolKind.Parameter && Locked.Contains(s.Id));
 
     /// <summary>How far a parameter may be from its ideal and nobody minds: 15 %, or half a groove of the board.</summary>
-    private long Band(Rational ideal)
+    public long Band(Rational ideal)
     {
         var own = _tools.GrooveRows.Where(r => Pair.Of(1, 8, 1m).For(_tools.System) is var mark && r.Step.IsOn(mark)).Concat(_tools.GrooveRows).FirstOrDefault();
         var groove = _tools.HasBoard ? own.Step.Units / 2 : WithoutBoard.For(_tools.System).Units;
@@ -247,6 +253,13 @@ internal sealed class ProblemBuilder
                 yield return new Requirement($"named:{side}.least", at - Affine.Constant(size), "what is shown has the size of the format");
                 yield return new Requirement($"named:{side}.most", Affine.Constant(size) - at, "what is shown has the size of the format");
             }
+        }
+
+        foreach (var room in Rooms)
+        {
+            var piece = _construction.Pieces.First(p => p.Id == room.Piece);
+            yield return new Requirement($"sheet:{piece.Id}.along", Affine.Constant(room.Along) - piece.Along, "it must come out of its sheet");
+            yield return new Requirement($"sheet:{piece.Id}.across", Affine.Constant(room.Across) - piece.Across, "it must come out of its sheet");
         }
 
         if (Led is var (led, length))

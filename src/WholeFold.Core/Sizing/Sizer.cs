@@ -49,6 +49,7 @@ public static class Sizer
             {
                 if (Found(builder, relaxation) is { } sized)
                 {
+                    sized = design.Sheets.Count > 0 && !design.Prefer.NotEased ? SheetEase.Use(sized, builder == firm, cancel) : sized;
                     return design.Prefer.WholeSheet ? WholeSheet.Use(sized, builder == firm, cancel) ?? sized : sized;
                 }
             }
@@ -93,7 +94,7 @@ public static class Sizer
         FeasibleRange.Of(BuilderFor(design, target, firm: false, cancel), design.ToolsFor(target), parameter, relaxation);
 
     /// <param name="firm">Whether what was set by hand on the tools in use is exactly that; otherwise the nearest to it will do.</param>
-    internal static ProblemBuilder BuilderFor(Design design, Target target, bool firm, CancellationToken cancel, (string Parameter, Wish Wish)? wish = null, (string Piece, Length Length)? led = null)
+    internal static ProblemBuilder BuilderFor(Design design, Target target, bool firm, CancellationToken cancel, (string Parameter, Wish Wish)? wish = null, (string Piece, Length Length)? led = null, IReadOnlyList<SheetRoom>? rooms = null)
     {
         var construction = design.Construction;
         var tools = design.ToolsFor(target);
@@ -146,7 +147,7 @@ public static class Sizer
             wishes[wished] = rest;
         }
 
-        return new ProblemBuilder(construction, named?.Closed ?? target, tools, design.Papers, design.Priority, design.Prefer, pins, wishes) { Locked = design.Locks.Keys.ToHashSet(), Asked = asked, Grown = grown, Named = named?.Plate, Led = led, Cancel = cancel };
+        return new ProblemBuilder(construction, named?.Closed ?? target, tools, design.Papers, design.Priority, design.Prefer, pins, wishes) { Locked = design.Locks.Keys.ToHashSet(), Asked = asked, Grown = grown, Named = named?.Plate, Led = led, Rooms = rooms ?? [], Cancel = cancel };
     }
 
     /// <summary>Where a format names what is shown: the plate, and the closed card that has it at its ideals.</summary>

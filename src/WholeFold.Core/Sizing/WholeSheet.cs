@@ -14,7 +14,7 @@ internal static class WholeSheet
     /// </summary>
     public static Figures? Use(Figures sized, bool firm, CancellationToken cancel)
     {
-        var sheet = sized.Design.Inventory.EverydaySheet(sized.Tools.System);
+        var sheet = sized.Design.EverydaySheet(sized.Tools.System);
         foreach (var parameter in sized.Parameters.Where(p => p.Parameter.Absorbs is not null && !p.ByHand))
         {
             var piece = sized.Pieces.First(p => p.Piece.Id == parameter.Parameter.Absorbs);

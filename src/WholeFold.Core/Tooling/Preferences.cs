@@ -5,8 +5,9 @@ namespace WholeFold.Core.Tooling;
 /// <param name="OneStop">Equal figures at both ends from a single stop, the piece turned between: few settings before few turns.</param>
 /// <param name="MountainsFromBehind">Mountains are scored from their own side, the piece turned over.</param>
 /// <param name="WholeSheet">The sheet's whole length is used where a panel can take up what is left: one cut fewer.</param>
+/// <param name="NotEased">Figures stay as they are where a piece just misses the sheets that are there.</param>
 /// <param name="WithRuler">Scores between grooves are set with a ruler, though the tool set has none of its own.</param>
-public sealed record Preferences(bool AvoidFineMarks = false, bool OneStop = false, bool MountainsFromBehind = false, bool WholeSheet = false, bool WithRuler = false)
+public sealed record Preferences(bool AvoidFineMarks = false, bool OneStop = false, bool MountainsFromBehind = false, bool WholeSheet = false, bool WithRuler = false, bool NotEased = false)
 {
     public static Preferences None { get; } = new();
 
@@ -18,5 +19,6 @@ public sealed record Preferences(bool AvoidFineMarks = false, bool OneStop = fal
         ("mountains-from-behind", "mountains from behind", "mountains from behind", p => p.MountainsFromBehind, p => p with { MountainsFromBehind = true }),
         ("with-ruler", "ruler between grooves", "set scores between grooves with a ruler", p => p.WithRuler, p => p with { WithRuler = true }),
         ("whole-sheet", "use the whole sheet", "use the whole sheet", p => p.WholeSheet, p => p with { WholeSheet = true }),
+        ("not-eased", "not eased to the sheet", "leave the figures as they are for the sheets", p => p.NotEased, p => p with { NotEased = true }),
     ];
 }

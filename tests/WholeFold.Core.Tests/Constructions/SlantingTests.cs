@@ -1,4 +1,9 @@
+using WholeFold.Core.Cards;
+using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Constructions.Library;
+using WholeFold.Core.Constructions.Written;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Exchange;
 using WholeFold.Core.Folding;
 using WholeFold.Core.Inventories;
@@ -181,5 +186,22 @@ public class SlantingTests
         using var never = System.Text.Json.JsonDocument.Parse(SizedJson.Write(Size(Spec("never-ending", "5x5")), DisplayUnit.Inch));
         Assert.Equal(3, never.RootElement.GetProperty("closed").GetProperty("states").GetArrayLength());
         Assert.Equal("divide", never.RootElement.GetProperty("pieces")[0].GetProperty("cuts")[1].GetProperty("kind").GetString());
+    }
+
+    /// <summary>The library refuses a square sheet round so slim a card; written down without that rule, it is found by folding it.</summary>
+    [Fact]
+    public void A_flap_that_reaches_past_the_face_is_found_by_folding()
+    {
+        var family = ConstructionWriter.Write(ConstructionLibrary.All.Single(f => f.Id == "envelope"));
+        var loose = family with { Variants = [.. family.Variants.Select(v => v with { Requirements = [.. v.Requirements.Where(r => !r.Id.StartsWith("tip", StringComparison.Ordinal))] })] };
+        var reader = new DesignReader(new Catalogue([ConstructionReader.Read(loose, "construction")]), Inventory.Shipped);
+        Card Sized(string format)
+        {
+            var read = reader.Read(Spec("envelope", format));
+            return Card.Of(read.Design, read.Target);
+        }
+
+        Assert.Contains(Sized("90x200mm").Checks, c => c is { Id: "sticks-out-when-closed", Severity: Severity.Error });
+        Assert.DoesNotContain(Sized("5x7").Checks, c => c.Id == "sticks-out-when-closed");
     }
 }

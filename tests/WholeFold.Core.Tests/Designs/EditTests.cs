@@ -20,7 +20,7 @@ public class EditTests
         new ConvertTo("5x7"), new ConvertTo("a6-iso"), new ConvertTo(null), new ConvertTo("5x5"), new ConvertTo("150x150mm", Turn: true),
         new Take("tools", "machine"), new Take("tools", null), new Take("stock", "card-300"), new Take("caliper", "0.4 mm"), new Take("caliper", null), new Take("grain", "long"), new Take("layerStock", "vellum"),
         new Take("matStock", "card-300"), new Take("adhesive", "tape"), new Take("reveal", "standard"), new Take("priority", "board"), new Take("name", "Kite"),
-        new CutFrom("base", "card-300"), new CutFrom("base", null), new Prefer("one-stop", On: false), new Prefer("no-sixteenths"), new ShowIn("cm"), new ShowIn(null, Both: true), new Replace(Support.Spec("gatefold", "5x7", "relief=1/16")),
+        new CutFrom("base", "card-300"), new CutFrom("base", null), new Prefer("one-stop", On: false), new Prefer("no-sixteenths"), new UseSheets(["a4", "letter"]), new UseSheets([]), new ShowIn("cm"), new ShowIn(null, Both: true), new Replace(Support.Spec("gatefold", "5x7", "relief=1/16")),
     ];
 
     [Fact]

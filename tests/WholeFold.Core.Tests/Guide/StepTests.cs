@@ -42,7 +42,7 @@ public class StepTests
             Assert.Equal(card.Layers.Select(l => $"layer-{l.Id}").Order(), steps.Where(s => s.Id.StartsWith("layer-", StringComparison.Ordinal)).Select(s => s.Id).Order());
 
             // Cut, score, cut inside, fold and bond, layers, breaking in: never the other way about.
-            var kinds = steps.Select(s => Array.FindIndex(["cut-", "score-", "open-", "make-", "layer-", "break-in", "put-away"], k => s.Id.StartsWith(k, StringComparison.Ordinal))).ToList();
+            var kinds = steps.Select(s => Array.FindIndex(["cut-", "score-", "open-", "make-", "layer-", "lead", "break-in", "put-away"], k => s.Id.StartsWith(k, StringComparison.Ordinal))).ToList();
             Assert.DoesNotContain(-1, kinds);
             Assert.Equal(kinds.Order(), kinds);
 

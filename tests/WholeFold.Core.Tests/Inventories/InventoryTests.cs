@@ -72,9 +72,10 @@ public class InventoryTests
     [Fact]
     public void A_piece_comes_out_of_the_smallest_sheet_of_its_own_system()
     {
-        Assert.Equal("letter", Inventory.Shipped.SheetFor(Length.In(11), Length.In(8), UnitSystem.Imperial)!.Id);
-        Assert.Equal("a4", Inventory.Shipped.SheetFor(Length.Mm(290), Length.Mm(200), UnitSystem.Metric)!.Id);
-        Assert.Equal("12x12", Inventory.Shipped.SheetFor(Length.In(12), Length.In(9), UnitSystem.Imperial)!.Id);
-        Assert.Null(Inventory.Shipped.SheetFor(Length.In(13), Length.In(2), UnitSystem.Imperial));
+        var design = Support.Reader.Read(Support.Spec("plain-fold", "5x5")).Design;
+        Assert.Equal("letter", design.SheetFor(Length.In(11), Length.In(8), UnitSystem.Imperial)!.Id);
+        Assert.Equal("a4", design.SheetFor(Length.Mm(290), Length.Mm(200), UnitSystem.Metric)!.Id);
+        Assert.Equal("12x12", design.SheetFor(Length.In(12), Length.In(9), UnitSystem.Imperial)!.Id);
+        Assert.Null(design.SheetFor(Length.In(13), Length.In(2), UnitSystem.Imperial));
     }
 }

@@ -163,8 +163,13 @@ public class SetAndLockTests
             var sized = Support.Size(new DesignSpec { Construction = "sleeve-gatefold", Format = format, Tools = board, Lock = new Dictionary<string, string> { ["tile"] = "3 1/4 in" } });
             Assert.Equal(Length.In(13, 4), sized.Figures.Parameters.Single(p => p.Parameter.Id == "tile").Value);
             Assert.Equal(Length.In(13, 4), sized.Piece("tile").Width.Value);
-            var width = sized.Piece("tile").Width;
-            Assert.True(sized.Figures.Tools.OnCutMark(width.Value) || sized.Figures.Tools.Exact ? width.Setting is not Setting.AsGiven : width.Setting is Setting.AsGiven);
+            Assert.True(sized.Piece("tile").Width.Setting is Setting.CutOut == !sized.Figures.Tools.Exact, "a die cuts it, and no trimmer");
+
+            // What no die cuts out and no mark has is there as it is.
+            var slide = Support.Size(new DesignSpec { Construction = "slider-stand", Format = format, Tools = board, Lock = new Dictionary<string, string> { ["slideWidth"] = "2 9/32 in" } });
+            var height = slide.Piece("slide").Height;
+            Assert.Equal(Length.In(73, 32), height.Value);
+            Assert.True(slide.Figures.Tools.OnCutMark(height.Value) || slide.Figures.Tools.Exact ? height.Setting is not Setting.AsGiven : height.Setting is Setting.AsGiven);
         }
     }
 

@@ -12,8 +12,7 @@ namespace WholeFold.Core.Constructions.Allowances;
 /// thickness, and each side wall takes that much of the width.
 /// </remarks>
 /// <param name="Inside">What goes in.</param>
-/// <param name="Walls">The piece that the sleeve is made of, where its outside counts: its two walls come on top. Null for the inside.</param>
-public sealed record Sleeve(Contents Inside, string? Walls = null) : Allowance(Walls)
+public sealed record Sleeve(Contents Inside) : Allowance
 {
     public override AllowanceKind Kind => AllowanceKind.Sleeve;
 
@@ -23,5 +22,5 @@ public sealed record Sleeve(Contents Inside, string? Walls = null) : Allowance(W
 
     public override Length Exact(Length caliper) => 2 * (Inside.Other + Hand);
 
-    protected override Length Exact(Papers papers) => 2 * (Inside.Thickness(papers) + Hand + (Walls is null ? Length.Zero : papers.Of(Walls).Caliper));
+    protected override Length Exact(Papers papers) => 2 * (Inside.Thickness(papers) + Hand);
 }

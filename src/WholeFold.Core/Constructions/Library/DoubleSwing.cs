@@ -112,11 +112,6 @@ internal static class DoubleSwing
 
             c.Does(Effect.Turns);
             c.Step("Fold the rails as a zigzag and burnish, the swings kept flat in the middle.");
-            if (two && c.Chosen("folding") != "steps")
-            {
-                c.Step("Let one strip lead: fold the left one over first, then the other; moved evenly the swings would strike each other on the way.");
-            }
-
             c.Step("Keep it open until its layers are on, front and back.");
             c.Trouble("a swing catches its frame", "a cut that stops short of its corner", "finish the corner with the point of the knife");
             c.Trouble("a swing creases", "a score that runs on into it", "burnish it flat from behind; score on the rails only");

@@ -45,7 +45,7 @@ internal static class SliderStand
             "along the middle crease, short of either end by the edge, and as wide as what goes through is thick", CutKind.Slit);
         var slit = H - (2 * edge) - ease;
         var bow = covered ? c.Allow(new Sleeve(new Contents(Measure.Length.Zero, 0, "slide"))) : Zero;
-        var through = covered ? slit - c.Allow(new Sleeve(new Contents(Measure.Length.Zero, 0, "slide"), "cover")) : slit;
+        var through = covered ? slit - bow - c.Allow(new Walls("cover")) : slit;
         var wide = c.Length("slideWidth", "slide's width", "width of the slide, which may be anything up to what the slit lets through", through,
             covered ? "the slit's length, less the clearance at either end and the cover" : "the slit's length, less the clearance at either end",
             [(Construction.SmallestPanel, "a narrower slide does not hold the card up")],

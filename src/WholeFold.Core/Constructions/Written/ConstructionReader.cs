@@ -161,7 +161,8 @@ public sealed class ConstructionReader
             AllowanceKind.BoxDepth => new BoxDepth(Count(a.Layers ?? 0, MostPieces, $"{at}.layers"), a.OnThem is null ? Length.Zero : Millimetres(a.OnThem, $"{at}.onThem")),
             AllowanceKind.Slit => new Slit(a.Clearance is null ? throw At($"{at}.clearance", "it is missing") : Millimetres(a.Clearance, $"{at}.clearance")),
             AllowanceKind.SlitWidth => new SlitWidth(Inside()),
-            AllowanceKind.Sleeve => new Sleeve(Inside(), a.Piece),
+            AllowanceKind.Sleeve => new Sleeve(Inside()),
+            AllowanceKind.Walls => new Walls(a.Piece),
             _ => new WrappedStack(Inside(), a.Piece),
         };
     }

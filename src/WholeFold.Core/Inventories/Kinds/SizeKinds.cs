@@ -5,10 +5,14 @@ namespace WholeFold.Core.Inventories.Kinds;
 
 /// <summary>Something with two sides, as it is written down: texts as people write them, in <paramref name="Units"/> where bare.</summary>
 /// <param name="Units">in, cm or mm: the system it is made in.</param>
-public sealed record SizeSpec(string Id, string Name, string Width, string Height, string Units = "in");
+public record SizeSpec(string Id, string Name, string Width, string Height, string Units = "in");
+
+/// <summary>A sheet as it is written down.</summary>
+/// <param name="Usual">It is reckoned with where nobody said which sheets are there.</param>
+public sealed record SheetSpec(string Id, string Name, string Width, string Height, string Units = "in", bool Usual = true) : SizeSpec(Id, Name, Width, Height, Units);
 
 /// <summary>What is known by its two sides.</summary>
-public abstract class SizeKind<T>(Length least, Length greatest) : Kind<T, SizeSpec> where T : class, IThing
+public abstract class SizeKind<T, TWritten>(Length least, Length greatest) : Kind<T, TWritten> where T : class, IThing where TWritten : SizeSpec
 {
     public override IReadOnlyList<KindField> Fields =>
     [
@@ -20,11 +24,11 @@ public abstract class SizeKind<T>(Length least, Length greatest) : Kind<T, SizeS
 
     protected override string Example => """{"id": "bench-square", "name": "Bench square", "width": "5 3/4", "height": "5 3/4", "units": "in"}""";
 
-    protected abstract T Of(string id, string name, Length width, Length height, UnitSystem system);
+    protected abstract T Of(TWritten written, string id, string name, Length width, Length height, UnitSystem system);
 
     protected abstract (Length Width, Length Height, UnitSystem System) SidesOf(T thing);
 
-    protected sealed override T Read(SizeSpec written, string place)
+    protected sealed override T Read(TWritten written, string place)
     {
         var unit = UnitReader.Read(written.Units, $"{place}.units");
         Length Side(string text, string field)
@@ -34,7 +38,7 @@ public abstract class SizeKind<T>(Length least, Length greatest) : Kind<T, SizeS
             return side >= least && side <= greatest ? side : throw new InputProblemException("own.range", $"{place}.{field}", $"{text} is out of range", accepted);
         }
 
-        return Of(IdOf(written.Id, place), NameOf(written.Name, place, "Bench square"), Side(written.Width, "width"), Side(written.Height, "height"), unit == DisplayUnit.Inch ? UnitSystem.Imperial : UnitSystem.Metric);
+        return Of(written, IdOf(written.Id, place), NameOf(written.Name, place, "Bench square"), Side(written.Width, "width"), Side(written.Height, "height"), unit == DisplayUnit.Inch ? UnitSystem.Imperial : UnitSystem.Metric);
     }
 
     protected sealed override string Describe(T thing)
@@ -46,7 +50,7 @@ public abstract class SizeKind<T>(Length least, Length greatest) : Kind<T, SizeS
 }
 
 /// <summary>Finished sizes; a size typed by hand may be saved as one.</summary>
-public sealed class FormatKind() : SizeKind<Format>(Format.Least, Format.Greatest)
+public sealed class FormatKind() : SizeKind<Format, SizeSpec>(Format.Least, Format.Greatest)
 {
     public override string Id => "formats";
 
@@ -56,13 +60,13 @@ public sealed class FormatKind() : SizeKind<Format>(Format.Least, Format.Greates
 
     public override string Meaning => "finished sizes, closed and flat";
 
-    protected override Format Of(string id, string name, Length width, Length height, UnitSystem system) => new(id, name, width, height, system);
+    protected override Format Of(SizeSpec written, string id, string name, Length width, Length height, UnitSystem system) => new(id, name, width, height, system);
 
     protected override (Length, Length, UnitSystem) SidesOf(Format thing) => (thing.Width, thing.Height, thing.System);
 }
 
 /// <summary>The first of a system is its everyday one; a piece that does not come out of it "wants a larger sheet".</summary>
-public sealed class SheetKind() : SizeKind<Sheet>(Length.In(2), Length.In(40))
+public sealed class SheetKind() : SizeKind<Sheet, SheetSpec>(Length.In(2), Length.In(40))
 {
     public override string Id => "sheets";
 
@@ -72,13 +76,13 @@ public sealed class SheetKind() : SizeKind<Sheet>(Length.In(2), Length.In(40))
 
     public override string Meaning => "what card and paper are sold as";
 
-    protected override Sheet Of(string id, string name, Length width, Length height, UnitSystem system) => new(id, name, width, height, system);
+    protected override Sheet Of(SheetSpec written, string id, string name, Length width, Length height, UnitSystem system) => new(id, name, width, height, system, written.Usual);
 
     protected override (Length, Length, UnitSystem) SidesOf(Sheet thing) => (thing.Width, thing.Height, thing.System);
 }
 
 /// <summary>Envelopes sold by name.</summary>
-public sealed class EnvelopeKind() : SizeKind<Envelope>(Length.In(2), Length.In(20))
+public sealed class EnvelopeKind() : SizeKind<Envelope, SizeSpec>(Length.In(2), Length.In(20))
 {
     public override string Id => "envelopes";
 
@@ -88,7 +92,7 @@ public sealed class EnvelopeKind() : SizeKind<Envelope>(Length.In(2), Length.In(
 
     public override string Meaning => "by their inside";
 
-    protected override Envelope Of(string id, string name, Length width, Length height, UnitSystem system) => new(id, name, width, height, system);
+    protected override Envelope Of(SizeSpec written, string id, string name, Length width, Length height, UnitSystem system) => new(id, name, width, height, system);
 
     protected override (Length, Length, UnitSystem) SidesOf(Envelope thing) => (thing.Width, thing.Height, thing.System);
 }
