@@ -107,6 +107,7 @@ public partial class ArchitectureTests
             .Append(Support.Spec("tier-scene", "10.1x10.1cm", "tiers=3") with { Tools = "metric-5mm" })
             .Append(Support.Spec("plain-fold", "6x6") with { Own = own, Tools = "small-board", Stock = "one-sided", LayerStock = "way-up" })
             .Append(Support.Spec("front-step", "4 3/8 x 6 3/4 in") with { Sheets = ["12x12"] })
+            .Append(Support.Spec("plain-fold", "5x7") with { Blank = "5x7in" })
             .Append(Support.Spec("envelope", "a2-us", "first=4in", "side=9in"))
             .Concat(RandomDesigns.Known.Take(1))
             .Select(Support.Try).Where(s => s is not null).SelectMany(s => s!.Checks).Select(c => c.Id).ToHashSet();

@@ -21,6 +21,7 @@ internal static class ConvertCommand
         ("--tools", "tools", "imperial-eighths, metric-5mm, both, ruler, machine or one of your own."),
         ("--stock", "stock", "Id of a stock, such as card-270."),
         ("--caliper", "caliper", "The card's caliper: 0.33mm, 13pt, a stack such as 3.4mm/10, or a weight such as \"110lb cover\"."),
+        ("--blank", "blank", "A bought blank that it begins with, already cut and folded: its size closed as measured, such as 125x175mm."),
         ("--reveal", "reveal", "thin, standard, framed, wide, flush or a width."),
         ("--priority", "priority", "format, board or proportions."),
         ("--named-by", "namedBy", "closed or shown: what the format names, the card put away or what one sees of it when it stands."),

@@ -40,15 +40,15 @@ internal static class PlainText
             Line($"{piece.Piece.Name}: cut {(piece.Piece.Quantity > 1 ? $"{piece.Piece.Quantity}, " : "")}{Both(piece.Width.Value)} × {Both(piece.Height.Value)}");
             foreach (var side in new[] { piece.Width, piece.Height })
             {
-                Line($"  {(ReferenceEquals(side, piece.Width) ? "width" : "height"),-8} {side.Said.Write(unit)}; {Safe(safe[side.Id], unit)}");
+                Line($"  {(ReferenceEquals(side, piece.Width) ? "width" : "height"),-8} {side.Said.Write(unit)}{Safe(safe[side.Id], side, unit)}");
             }
 
             // In the order of setting: as it lies first, then turned.
-            foreach (var score in piece.Passes.SelectMany(p => p.Scores).Select(piece.Score))
+            foreach (var score in piece.InOrder)
             {
                 var fold = score.Crease.Fold == Fold.Valley ? "valley" : "mountain";
                 Line($"  {fold,-8} {Both(score.Figure.Value),-26} {score.Figure.Setting.Write(unit),-34} {score.Between}{(score.Only is { } only ? $"; {only.Write(unit)}" : "")}");
-                Line($"           {score.Figure.Said.Write(unit)}; {Safe(safe[score.Figure.Id], unit)}");
+                Line($"           {score.Figure.Said.Write(unit)}{Safe(safe[score.Figure.Id], score.Figure, unit)}");
             }
 
             foreach (var lines in piece.CutLines)
@@ -77,9 +77,14 @@ internal static class PlainText
             }
         }
 
-        Line("");
-        Line("Where things go");
-        foreach (var place in Places.Of(sized))
+        var places = Places.Of(sized);
+        if (places.Count > 0)
+        {
+            Line("");
+            Line("Where things go");
+        }
+
+        foreach (var place in places)
         {
             Line($"  {place.What} on {place.On}: {place.Said.Write(unit)} ({place.Pose}); {place.Mark}, {place.Vanishes}");
         }
@@ -96,7 +101,7 @@ internal static class PlainText
         }
 
         Line("");
-        Line($"Closed {Both(card.Closed.Width)} × {Both(card.Closed.Height)}, {card.Thickness.Greatest.Millimetres.ToString("0.0", CultureInfo.InvariantCulture)} mm thick, {Math.Round(card.Grams).ToString(CultureInfo.InvariantCulture)} g; {(sized.Construction.GoesRound ? "goes round the card" : card.Envelope is { } e ? $"{e.Name} envelope{(card.EnvelopeGrade == EnvelopeGrade.Snug ? ", snugly" : "")}" : "envelope to make")}");
+        Line($"Closed {Both(card.Size.Width)} × {Both(card.Size.Height)}, {card.Thickness.Greatest.Millimetres.ToString("0.0", CultureInfo.InvariantCulture)} mm thick, {Math.Round(card.Grams).ToString(CultureInfo.InvariantCulture)} g; {(sized.Construction.GoesRound ? "goes round the card" : card.Envelope is { } e ? $"{e.Name} envelope{(card.EnvelopeGrade == EnvelopeGrade.Snug ? ", snugly" : "")}" : "envelope to make")}");
         foreach (var check in card.Checks)
         {
             Line($"{check.Severity}: {check.Text.Write(unit)}");
@@ -140,13 +145,23 @@ internal static class PlainText
         var (format, size) = (sized.Named.Format, $"{written(sized.Named.Width)} × {written(sized.Named.Height)}");
         var sides = new[] { sized.Named.Width, sized.Named.Height }.Select(s => LengthWriter.Write(s, unit)).ToList();
         var isItsName = format.Name == $"{sides[0]} × {sides[1]}" || format.Name == $"{sides[1]} × {sides[0]}";
+        if (sized.Blank is { } blank)
+        {
+            return $"from a blank of {written(blank.Width)} × {written(blank.Height)}";
+        }
+
         return $"{(isItsName ? "" : $"{format.Name}, ")}{size}{(sized.Named != sized.Target ? " shown" : "")}";
     }
 
     /// <summary>"if in doubt scant: full, the doors would touch".</summary>
-    private static string Safe(SafeSide safe, DisplayUnit unit)
+    private static string Safe(SafeSide safe, Measured figure, DisplayUnit unit)
     {
+        if (figure.Setting.How == SetBy.Given)
+        {
+            return "";
+        }
+
         var side = safe.Direction switch { SafeDirection.Scant => "if in doubt scant: ", SafeDirection.Full => "if in doubt full: ", SafeDirection.Exact => "exact: ", _ => "" };
-        return $"{side}{safe.Why.Write(unit)}{(safe.Twins.Count > 0 ? $" (together with {string.Join(", ", safe.Twins)})" : "")}";
+        return $"; {side}{safe.Why.Write(unit)}{(safe.Twins.Count > 0 ? $" (together with {string.Join(", ", safe.Twins)})" : "")}";
     }
 }

@@ -35,7 +35,7 @@ public sealed class Card : ICard
         _bodies = new(() => [.. Layers.SelectMany(l => l.Bodies(Design.Adhesive))]);
         _closed = new(() => ClosedPose.Of(figures));
         _thickness = new(() => ThicknessMap.Of(figures, Closed, Bodies));
-        _envelope = new(() => figures.Construction.GoesRound ? null : Design.Inventory.EnvelopeFor(Closed.Width, Closed.Height, Need, Target.Format.System));
+        _envelope = new(() => figures.Construction.GoesRound ? null : Design.Inventory.EnvelopeFor(Size.Width, Size.Height, Need, Target.Format.System));
         _need = new(() => Girth.Of(Thickness, Closed));
         _checks = new(() => AllChecks.Run(this));
         _safe = new(FindSafeSides);
@@ -61,6 +61,9 @@ public sealed class Card : ICard
 
     /// <summary>The other states of a card that has several, each lying flat.</summary>
     public IEnumerable<(CardState State, ClosedPose Pose)> States => Construction.States.Select(s => (s, ClosedPose.Of(Figures, s)));
+
+    /// <summary>How large it is closed: as its folds and bonds make it, and at least as its blank measures.</summary>
+    public (Length Width, Length Height) Size => Figures.Blank is { } blank ? (Length.Max(Closed.Width, blank.Width), Length.Max(Closed.Height, blank.Height)) : (Closed.Width, Closed.Height);
 
     public ThicknessMap Thickness => _thickness.Value;
 

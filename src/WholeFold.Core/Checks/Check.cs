@@ -1,3 +1,4 @@
+using WholeFold.Core.Designs;
 using WholeFold.Core.Dressing;
 using WholeFold.Core.Folding;
 using WholeFold.Core.Inventories;
@@ -37,7 +38,13 @@ public sealed record Check(string Id, Severity Severity, Words Text, IReadOnlyDi
 {
     /// <summary>What it makes of the design at a glance; null where it does not change that.</summary>
     public Verdict? AtAGlance { get; init; }
+
+    /// <summary>What can be done about it at once; null where there is nothing.</summary>
+    public Fix? Fix { get; init; }
 }
+
+/// <summary>One change of the design that takes a finding away, and what it is called.</summary>
+public sealed record Fix(DesignEdit Edit, Words Words);
 
 /// <summary>A card as a check looks at it: its figures, and what follows from them once it is asked for.</summary>
 public interface ICard

@@ -13,7 +13,7 @@ internal sealed class SheetFits : ICheck
     {
         var system = card.Figures.Target.Format.System;
         var everyday = card.Figures.Design.EverydaySheet(system);
-        foreach (var piece in card.Figures.Pieces)
+        foreach (var piece in card.Figures.Pieces.Where(p => p.Piece.Id != card.Figures.Blank?.Piece))
         {
             var (width, height) = (piece.Width.Value, piece.Height.Value);
             var figures = new Dictionary<string, Length> { ["width"] = width, ["height"] = height };

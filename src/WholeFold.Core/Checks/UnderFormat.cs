@@ -10,7 +10,7 @@ internal sealed class UnderFormat : ICheck
     public IEnumerable<Check> Find(ICard card)
     {
         var (width, height) = (card.Figures.Target.Width - card.Figures.Width, card.Figures.Target.Height - card.Figures.Height);
-        if (width > Length.Zero || height > Length.Zero)
+        if (card.Figures.Blank is null && (width > Length.Zero || height > Length.Zero))
         {
             yield return new Check(
                 "under-format",

@@ -36,7 +36,8 @@ public enum Pressed
 /// <param name="Bonds">The bonds that are made in it, by id; none where something is only folded or laid.</param>
 /// <param name="Pressed">How the card lies meanwhile; null where nothing is bonded.</param>
 /// <param name="RightWhen">How one knows that it is right; null where nothing is bonded.</param>
-public sealed record AssemblyStep(string Text, IReadOnlyList<string> Bonds, Pressed? Pressed, string? RightWhen);
+/// <param name="Places">The placements whose figures it needs, by id.</param>
+public sealed record AssemblyStep(string Text, IReadOnlyList<string> Bonds, Pressed? Pressed, string? RightWhen, IReadOnlyList<string>? Places = null);
 
 /// <summary>Something one sees that is wrong, why, and what to do.</summary>
 public sealed record Trouble(string Sign, string Cause, string Remedy);

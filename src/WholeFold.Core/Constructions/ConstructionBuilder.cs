@@ -211,9 +211,17 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     }
 
     /// <summary>A step in which nothing is bonded.</summary>
-    public ConstructionBuilder Step(string text)
+    /// <param name="places">The placements whose figures it needs, by id.</param>
+    /// <exception cref="InvalidOperationException">There is no such placement.</exception>
+    public ConstructionBuilder Step(string text, params string[] places)
     {
-        _steps.Add(new AssemblyStep(text, [], null, null));
+        ArgumentNullException.ThrowIfNull(places);
+        if (places.FirstOrDefault(p => _places.All(known => known.Id != p)) is { } unknown)
+        {
+            throw new InvalidOperationException($"there is no place {unknown}.");
+        }
+
+        _steps.Add(new AssemblyStep(text, [], null, null, places.Length == 0 ? null : places));
         return this;
     }
 

@@ -45,6 +45,42 @@ public readonly record struct Target(Format Format, bool Turn)
 /// <summary>A figure that a person set, and the id of the tools it was set with: on those it is exactly that, on others the nearest.</summary>
 public readonly record struct HandFigure(Length Value, string Tools);
 
+/// <summary>A card that was bought cut and folded: how large it is closed, as measured, and which piece of the construction it becomes.</summary>
+/// <remarks>Everything else is reckoned from it as from a format; where it lies on no mark, from the marks below it, and what is left over stays at its fore-edges.</remarks>
+/// <param name="Piece">The id of that piece.</param>
+/// <param name="Spine">Which of its creases is there already.</param>
+public sealed record Blank(Length Width, Length Height, string Piece, int Spine)
+{
+    public const string Accepted = "its size closed, with the unit, such as 4 15/16 x 6 7/8 in or 125x175mm";
+
+    /// <summary>The piece that a blank can become, and which crease of it is the blank's spine: on one side of that lies a whole half. Null where there is none.</summary>
+    public static (string Piece, int Spine)? In(Construction construction)
+    {
+        ArgumentNullException.ThrowIfNull(construction);
+        foreach (var piece in construction.Pieces.Where(p => p.Quantity == 1))
+        {
+            var (side, across) = SidesOf(piece);
+            for (var i = 0; i < piece.Creases.Count && (piece.Across - across).IsZero; i++)
+            {
+                if ((piece.Position(i) - side).IsZero || (piece.Along - piece.Position(i) - side).IsZero)
+                {
+                    return (piece.Id, i);
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /// <summary>How long a half of the blank is along a piece's chain, and how broad.</summary>
+    public static (Affine Half, Affine Across) SidesOf(Piece piece)
+    {
+        ArgumentNullException.ThrowIfNull(piece);
+        var (width, height) = (Affine.Of(Symbol.Width), Affine.Of(Symbol.Height));
+        return piece.Axis == Axis.X ? (width, height) : (height, width);
+    }
+}
+
 /// <summary>The visible border of a layer: its width per side, and whether a paper lies on a mat.</summary>
 public sealed record Reveal(string Id, string Name, Pair Width, bool Framed = false)
 {
@@ -107,6 +143,12 @@ public sealed record Design
 
     /// <summary>How its maker likes to set figures.</summary>
     public Preferences Prefer { get; init; } = Preferences.None;
+
+    /// <summary>The bought blank that it begins with at home; null where its card is cut from a sheet.</summary>
+    public Blank? Blank { get; init; }
+
+    /// <summary>The blank that it begins with in a format; null in every other than its home.</summary>
+    public Blank? BlankFor(Target target) => target.Key == Home.Key ? Blank : null;
 
     /// <summary>The sheets that are there; none where nobody said, and all the usual ones count.</summary>
     public IReadOnlyList<Sheet> Sheets { get; init; } = [];

@@ -258,7 +258,7 @@ public sealed record ConvertTo([property: MaxLength(60)] string? Format, bool Tu
 }
 
 /// <summary>Takes another tool set, stock, caliper, reveal and so on for the whole design.</summary>
-/// <param name="What">tools, stock, caliper, grain, layerStock, matStock, adhesive, reveal, priority, namedBy or name.</param>
+/// <param name="What">tools, stock, caliper, blank, grain, layerStock, matStock, adhesive, reveal, priority, namedBy or name.</param>
 /// <param name="Value">What is taken; null goes back to none where that is possible.</param>
 public sealed record Take(string What, [property: MaxLength(80)] string? Value) : DesignEdit
 {
@@ -271,6 +271,7 @@ public sealed record Take(string What, [property: MaxLength(80)] string? Value) 
         ["tools"] = new(d => d.Tools, (d, v) => d with { Tools = v }, (v, h) => Named<ToolKit>(h, v, "the format’s own tools"), true),
         ["stock"] = new(d => d.Stock, (d, v) => d with { Stock = v! }, (v, h) => Named<Stock>(h, v, "")),
         ["caliper"] = new(d => d.Caliper, (d, v) => d with { Caliper = v }, (v, _) => Words.Of($"{(v is null ? "the stock’s usual caliper" : $"caliper {v}")}"), true),
+        ["blank"] = new(d => d.Blank, (d, v) => d with { Blank = v }, (v, _) => Words.Of($"{(v is null ? "cut from a sheet again" : $"begun with a blank of {v}")}"), true),
         ["grain"] = new(d => d.Grain, (d, v) => d with { Grain = v }, (v, _) => Words.Of($"{(v is null ? "grain unknown" : $"grain {v}")}"), true),
         ["layerStock"] = new(d => d.LayerStock, (d, v) => d with { LayerStock = v! }, (v, h) => Named<Stock>(h, v, "").Add($" for layers")),
         ["matStock"] = new(d => d.MatStock, (d, v) => d with { MatStock = v! }, (v, h) => Named<Stock>(h, v, "").Add($" for mats")),

@@ -81,6 +81,7 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
             Inventory = hand,
             Tools = spec.Tools,
             Prefer = PreferencesOf(spec.Prefer),
+            Blank = BlankOf(spec.Blank, construction, family),
             Sheets = [.. spec.Sheets.Select(s => Known<Sheet>(hand, s, "sheet.unknown", "sheets", "a sheet")).DistinctBy(s => s.Id)],
             Stock = StockOf(hand, spec.Stock, spec.Caliper, "stock"),
             LayerStock = StockOf(hand, spec.LayerStock, null, "layerStock"),
@@ -168,6 +169,18 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
     private static Preferences PreferencesOf(IReadOnlyList<string> names) => names.Aggregate(Preferences.None, (prefer, name) =>
         Preferences.All.FirstOrDefault(p => p.Id == name).With is { } with ? with(prefer)
             : throw new InputProblemException("prefer.unknown", "prefer", $"“{name}” is not a preference", string.Join(", ", Preferences.All.Select(p => p.Id))));
+
+    private static Blank? BlankOf(string? written, Construction construction, ConstructionFamily family)
+    {
+        if (written is null)
+        {
+            return null;
+        }
+
+        var size = FormatReader.Read(written, [], out var reason) ?? throw new InputProblemException("blank.unreadable", "blank", reason!, Blank.Accepted);
+        return Blank.In(construction) is var (piece, spine) ? new Blank(size.Width, size.Height, piece, spine)
+            : throw new InputProblemException("blank.none", "blank", $"{family.Name.ToLowerInvariant()} does not begin with a bought blank: none of its pieces is a sheet folded once in the middle", "a construction such as plain-fold, or no blank");
+    }
 
     private static Stock StockOf(Inventory hand, string id, string? caliper, string field)
     {

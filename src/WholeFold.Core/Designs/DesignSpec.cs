@@ -76,6 +76,10 @@ public sealed record DesignSpec
     /// <summary>How figures are liked best: no-sixteenths, one-stop, mountains-from-behind, with-ruler, whole-sheet.</summary>
     public IReadOnlyList<string> Prefer { get; init; } = [];
 
+    /// <summary>A bought blank that it begins with at home, already cut and folded: its size as measured, closed. Null for none.</summary>
+    [MaxLength(60)]
+    public string? Blank { get; init; }
+
     /// <summary>Ids of the sheets that are there; none for all that are usual. A piece that just misses one of them is eased to it.</summary>
     public IReadOnlyList<string> Sheets { get; init; } = [];
 

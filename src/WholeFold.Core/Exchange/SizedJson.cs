@@ -56,7 +56,10 @@ public sealed record LayerJson(string Id, IReadOnlyList<string> Panels, string F
 /// <param name="Grade">easy, or snug.</param>
 public sealed record EnvelopeJson(string Id, LengthJson Width, LengthJson Height, string Grade);
 
-public sealed record CheckJson(string Id, string Severity, string Text, IReadOnlyDictionary<string, LengthJson> Figures);
+public sealed record CheckJson(string Id, string Severity, string Text, IReadOnlyDictionary<string, LengthJson> Figures, FixJson? Fix = null);
+
+/// <summary>An edit of the design that takes a finding away, and what it is called.</summary>
+public sealed record FixJson(DesignEdit Edit, string Words);
 
 /// <param name="From">Its distances, each from a named edge or crease.</param>
 public sealed record PlaceJson(string Id, string What, string On, IReadOnlyList<EdgeJson> From, string Pose, string Mark, string Vanishes);
@@ -129,7 +132,7 @@ public static class SizedJson
             sized.Tools.Id,
             LengthWriter.Symbol(unit),
             parameters,
-            new ClosedJson(LengthJson.Of(card.Closed.Width), LengthJson.Of(card.Closed.Height), LengthJson.Of(card.Thickness.Greatest), LengthJson.Of(card.Thickness.Mean), Spot(new Point(card.Thickness.ThickestAt.X - card.Closed.Footprint.Left, card.Thickness.ThickestAt.Y - card.Closed.Footprint.Bottom)), Math.Round(card.Grams, 1), sized.Construction.States.Count == 0 ? null : [.. card.States.Select(s => new StateJson(s.State.Id, s.State.Name, LengthJson.Of(s.Pose.Width), LengthJson.Of(s.Pose.Height)))]),
+            new ClosedJson(LengthJson.Of(card.Size.Width), LengthJson.Of(card.Size.Height), LengthJson.Of(card.Thickness.Greatest), LengthJson.Of(card.Thickness.Mean), Spot(new Point(card.Thickness.ThickestAt.X - card.Closed.Footprint.Left, card.Thickness.ThickestAt.Y - card.Closed.Footprint.Bottom)), Math.Round(card.Grams, 1), sized.Construction.States.Count == 0 ? null : [.. card.States.Select(s => new StateJson(s.State.Id, s.State.Name, LengthJson.Of(s.Pose.Width), LengthJson.Of(s.Pose.Height)))]),
             [.. sized.Pieces.Select(p => new PieceJson(
                 p.Piece.Id,
                 p.Piece.Name,
@@ -161,7 +164,7 @@ public static class SizedJson
                 new PieceSetJson(Set(p.Width.Setting), Set(p.Height.Setting))))],
             [.. card.Layers.Select(l => new LayerJson(l.Id, l.Panels, l.Role.BothFaces ? "both" : l.Role.Face == Face.Up ? "up" : "down", l.Level, l.Stock.Id, LengthJson.Of(l.Width.Value), LengthJson.Of(l.Height.Value), l.Quantity))],
             card.Envelope is { } e ? new EnvelopeJson(e.Id, LengthJson.Of(e.Width), LengthJson.Of(e.Height), Name(card.EnvelopeGrade!.Value)) : null,
-            [.. card.Checks.Select(c => new CheckJson(c.Id, c.Severity.ToString().ToLowerInvariant(), c.Text.Write(unit), c.Figures.ToDictionary(f => f.Key, f => LengthJson.Of(f.Value))))],
+            [.. card.Checks.Select(c => new CheckJson(c.Id, c.Severity.ToString().ToLowerInvariant(), c.Text.Write(unit), c.Figures.ToDictionary(f => f.Key, f => LengthJson.Of(f.Value)), c.Fix is { } fix ? new FixJson(fix.Edit, fix.Words.Write(unit)) : null))],
             card.All.ToDictionary(f => f.Id.ToString(), f => (IReadOnlyList<ReasonJson>)[.. f.Reasons.Select(r => new ReasonJson(r.Why.Write(unit), LengthJson.Of(r.From), LengthJson.Of(r.To)))]),
             card.All.ToDictionary(f => f.Id.ToString(), f => f.Said.Write(unit)),
             card.SafeSides.ToDictionary(s => s.Key.ToString(), s => new SafeJson(Name(s.Value.Direction), s.Value.Why.Write(unit), s.Value.Twins)),

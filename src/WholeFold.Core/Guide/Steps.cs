@@ -1,5 +1,6 @@
 using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Folding;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
@@ -38,8 +39,8 @@ public static class Steps
     {
         ArgumentNullException.ThrowIfNull(card);
         var steps = new List<Step>();
-        var pieces = card.Pieces.OrderByDescending(p => Length.Max(p.Width.Value, p.Height.Value)).ToList();
-        steps.AddRange(pieces.Select(p => Cut(p)));
+        var pieces = card.Pieces.OrderBy(p => p.Piece.Id == card.Figures.Blank?.Piece ? 0 : 1).ThenByDescending(p => Length.Max(p.Width.Value, p.Height.Value)).ToList();
+        steps.AddRange(pieces.Select(p => p.Piece.Id == card.Figures.Blank?.Piece ? Begun(p, card.Figures.Blank) : Cut(p)));
         steps.AddRange(pieces.SelectMany(Scores));
         steps.AddRange(pieces.SelectMany(Openings));
         steps.AddRange(Together(card));
@@ -64,6 +65,14 @@ public static class Steps
         var (tool, cautions) = how.Contains(SetBy.Machine) ? ("machine", Array.Empty<string>()) : how.All(h => h == SetBy.Given) ? ("as it is there", []) : how.Contains(SetBy.Die) ? ("die", ["rollers"]) : how.Contains(SetBy.Knife) ? ("knife and metal rule", ["knife"]) : ("trimmer", new[] { "trimmer" });
         var many = piece.Piece.Quantity > 1 ? $"{piece.Piece.Quantity} of " : "";
         return new Step($"cut-{piece.Piece.Id}", Words.Of($"Cut {many}{Lower(piece.Piece.Name)}: {piece.Width.Value} × {piece.Height.Value}."), [piece.Width.Id.ToString(), piece.Height.Id.ToString()], tool, null, null, [], "flat", null, 20 * piece.Piece.Quantity, cautions);
+    }
+
+    /// <summary>A bought blank is taken as it is; where a part of it is shorter it is trimmed.</summary>
+    private static Step Begun(SizedPiece piece, Blank blank)
+    {
+        var say = Words.Of($"Take the blank for {Lower(piece.Piece.Name)}, {blank.Width} × {blank.Height} closed: its spine is there.");
+        var trimmed = piece.Along.Setting.How != SetBy.Given;
+        return new Step($"cut-{piece.Piece.Id}", trimmed ? say.Add($" Trim it to {piece.Width.Value} × {piece.Height.Value}.") : say, [piece.Width.Id.ToString(), piece.Height.Id.ToString()], trimmed ? "trimmer" : "as it is there", null, null, [], "flat", null, 20, trimmed ? ["trimmer"] : []);
     }
 
     private static IEnumerable<Step> Scores(SizedPiece piece)
@@ -108,7 +117,9 @@ public static class Steps
         {
             if (step.Bonds.Count == 0)
             {
-                yield return new Step($"make-{i + 1}", Words.Of($"{step.Text}"), [], "by hand", null, null, [], "flat", null, 30, []);
+                var places = Places.Of(figures).Where(p => step.Places?.Contains(p.Id) == true).ToList();
+                var told = Words.Join("", places.Select(p => Words.Of($" {p.What}: {p.Said}.")).Prepend(Words.Of($"{step.Text}")));
+                yield return new Step($"make-{i + 1}", told, [.. places.Select(p => p.Id)], "by hand", null, null, [], "flat", null, 30, []);
                 continue;
             }
 

@@ -26,7 +26,7 @@ public static class EnvelopeToMake
         // In the card's own system, where its size has an exact decimal there.
         static string Exact(Length length) => length.Millimetres.ToString("0.######", CultureInfo.InvariantCulture);
         static string Inches(Length length) => (length.Millimetres / 25.4m).ToString("0.######", CultureInfo.InvariantCulture);
-        var (width, height) = (card.Closed.Width, card.Closed.Height);
+        var (width, height) = card.Size;
         var imperial = card.Target.Format.System == UnitSystem.Imperial && width.IsOn(Length.In(1, 64)) && height.IsOn(Length.In(1, 64));
         return [.. from family in catalogue.All
                    let round = family.For().RoundOneAsThickAs

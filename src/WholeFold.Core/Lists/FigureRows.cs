@@ -31,7 +31,7 @@ public static class FigureRows
         [
             new(p.Width, "width", "cut", ""),
             new(p.Height, "height", "cut", ""),
-            .. (inOrderOfSetting ? p.Passes.SelectMany(pass => pass.Scores).Select(p.Score) : p.AllScores).Select(s => new FigureRow(s.Figure, Letter(s) == "v" ? "valley" : "mountain", s.Between, Letter(s), s.Only)),
+            .. (inOrderOfSetting ? p.InOrder : p.AllScores).Select(s => new FigureRow(s.Figure, Letter(s) == "v" ? "valley" : "mountain", s.Between, Letter(s), s.Only)),
             .. p.CutLines.Select(l => new FigureRow(l.First, l.Name, l.Edge, l.Figures.Count > 1 ? $"× {l.Figures.Count}" : "")),
         ])).ToList();
         if (card.Layers.Count > 0)

@@ -18,6 +18,21 @@ internal sealed class Explainer(Construction construction, ToolSet tools, Proble
     /// <summary>A figure that is there already.</summary>
     public bool IsGiven(Affine expression) => builder.IsGiven(expression);
 
+    public Blank? Blank => builder.Blank;
+
+    /// <summary>An edge or the spine of the blank, as it measures.</summary>
+    public Measured AsMeasured(FigureRef id, Length value)
+    {
+        var lies = tools.Exact || tools.OnCutMark(value) ? Words.Of($"As the blank measures.") : Words.Of($"As the blank measures; everything else is reckoned from the marks below it.");
+        return new Measured(id, value, new Setting.AsGiven(value), new(() => [new Reason(lies, value, value)], () => Words.Of($"{value}: as the blank measures")));
+    }
+
+    /// <inheritdoc cref="ProblemBuilder.IsEdgeThere"/>
+    public bool IsEdgeThere(Piece piece, Affine edge) => builder.IsEdgeThere(piece, edge);
+
+    /// <inheritdoc cref="ProblemBuilder.IsSpineThere"/>
+    public bool IsSpineThere(Piece piece, int crease) => builder.IsSpineThere(piece, crease);
+
     /// <summary>How a figure came about, for when somebody asks.</summary>
     public Explanation For(Affine expression, string rule, Length result, Setting setting) =>
         new(() => Explain(expression, rule, result, setting), () => Say(expression, rule, result, setting));

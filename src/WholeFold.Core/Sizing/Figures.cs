@@ -102,6 +102,9 @@ public sealed record Figures
     /// <summary>The format as it was named: that of the closed card, or of what is shown of it.</summary>
     public required Target Named { get; init; }
 
+    /// <summary>The bought blank that it begins with; null where all of it is cut.</summary>
+    public Blank? Blank { get; init; }
+
     public required ToolSet Tools { get; init; }
 
     public required Relaxation Relaxation { get; init; }

@@ -1,4 +1,5 @@
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Tooling;
@@ -15,13 +16,18 @@ internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences
     {
         var alongIsWidth = piece.Axis == Axis.X;
         var (exactAlong, exactAcross) = (At(piece.Along), At(piece.Across));
-        var cutAlong = Rounds && !explainer.IsGiven(piece.Along) ? tools.CutDown(exactAlong) : exactAlong;
-        var cutAcross = Rounds && !explainer.IsGiven(piece.Across) ? tools.CutDown(exactAcross) : exactAcross;
+        bool IsGiven(Affine at) => explainer.IsGiven(at) || explainer.IsEdgeThere(piece, at);
+        var cutAlong = Rounds && !IsGiven(piece.Along) ? tools.CutDown(exactAlong) : exactAlong;
+        var cutAcross = Rounds && !IsGiven(piece.Across) ? tools.CutDown(exactAcross) : exactAcross;
         Length Placed(Affine at, Length end) => At(at) is var exact && Rounds ? Marks.Rounded(tools, exact, end).At : exact;
 
         // The chain's scores, and those across it, are two settings of the board.
         var positions = piece.Creases.Select((_, i) => Placed(piece.Position(i), cutAlong)).ToList();
-        var plan = ScorePlan.Of(tools, prefer, cutAlong, [.. positions.Select((at, i) => new ScoreAt(at, ProblemBuilder.ScoredFromBehind(piece.Creases[i], prefer)))]);
+        var there = Enumerable.Range(0, positions.Count).FirstOrDefault(i => explainer.IsSpineThere(piece, i), -1);
+        var plan = ScorePlan.Of(tools, prefer, cutAlong, [.. positions.Select((at, i) => (At: at, I: i)).Where(s => s.I != there).Select(s => new ScoreAt(s.At, ProblemBuilder.ScoredFromBehind(piece.Creases[s.I], prefer)))]);
+        plan = there < 0 ? plan : plan.With(there, new Setting.AsGiven(positions[there]));
+        var blank = there < 0 ? null : explainer.Blank;
+        var (half, broad) = blank is null ? default : piece.Axis == Axis.X ? (blank.Width, blank.Height) : (blank.Height, blank.Width);
         var crossing = piece.Lines.Where(piece.RunsAcross).ToList();
         var crossed = crossing.Select(l => Placed(PositionOf(piece, l), cutAcross)).ToList();
         var acrossPlan = ScorePlan.Of(tools, prefer, cutAcross, [.. crossed.Select((at, i) => new ScoreAt(at, ProblemBuilder.ScoredFromBehind(crossing[i].Crease, prefer)))]);
@@ -31,13 +37,19 @@ internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences
         var scores = piece.Creases.Select((crease, i) =>
         {
             var (from, to) = piece.Axis == Axis.X ? (new Point(positions[i], Length.Zero), new Point(positions[i], cutAcross)) : (new Point(Length.Zero, positions[i]), new Point(cutAcross, positions[i]));
-            return new SizedScore(Figure(i, piece.Position(i), crease.Rule, positions[i], plan.Settings[i]), crease, $"{piece.Panels[i].Name} | {piece.Panels[i + 1].Name}", piece.Axis, from, to, Stretches(crease));
+            var figure = i == there && At(piece.Position(i)) == At(Blank.SidesOf(piece).Half) ? explainer.AsMeasured(new FigureRef.Score(new CreaseRef(piece.Id, i)), half) : Figure(i, piece.Position(i), crease.Rule, positions[i], plan.Settings[i]);
+            return new SizedScore(figure, crease, $"{piece.Panels[i].Name} | {piece.Panels[i + 1].Name}", piece.Axis, from, to, Stretches(crease));
         }).ToList();
         var lines = piece.Lines.Select((line, i) => SizeLine(piece, line, scores.Count + i, crossing.IndexOf(line), crossed, acrossPlan, Figure)).ToList();
         var edges = positions.Prepend(Length.Zero).Append(cutAlong).ToList();
         var panels = piece.Panels.Select((panel, i) => new SizedPanel(panel, edges[i], edges[i + 1])).ToList();
         Measured Cut(bool isWidth, Affine expression, string rule, Length value, Length line, bool whole = false)
         {
+            if (explainer.IsEdgeThere(piece, expression))
+            {
+                return explainer.AsMeasured(new FigureRef.Side(piece.Id, isWidth), expression == piece.Along ? 2 * half : broad);
+            }
+
             var setting = piece.ByDie && !tools.Exact ? new Setting.CutOut(value) : whole ? new Setting.WholeSide(value) : explainer.IsGiven(expression) && !tools.Exact && !tools.OnCutMark(value) ? new Setting.AsGiven(value) : Setting.ForCut(tools, value, line);
             return new(new FigureRef.Side(piece.Id, isWidth), value, setting, explainer.For(expression, rule, value, setting));
         }

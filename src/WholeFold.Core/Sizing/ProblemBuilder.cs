@@ -70,6 +70,9 @@ internal sealed class ProblemBuilder
     /// <summary>How large pieces may be at most, so that they come out of their sheets: along the chain and across it.</summary>
     public IReadOnlyList<SheetRoom> Rooms { get; init; } = [];
 
+    /// <summary>A bought blank that is one of the pieces: what is there is not cut.</summary>
+    public Blank? Blank { get; init; }
+
     /// <summary>Those of them that grew or shrank with the format, and so lie on no mark to begin with.</summary>
     public IReadOnlySet<string> Grown { get; init; } = new HashSet<string>();
 
@@ -155,9 +158,9 @@ internal sealed class ProblemBuilder
             Cancel = Cancel,
             Unknowns = [.. unknowns],
             Bounds = [.. Requirements().Where(b => !Without(b.Id)).Select(b => new Bound(b.Id, FormOf(b.AtLeastZero)))],
-            Cuts = [.. _construction.Pieces.SelectMany(p => MarkedOut(p).Select(at => (At: at, Inner: true)).Prepend((At: p.Across, Inner: false)).Prepend((At: p.Along, Inner: false)))
+            Cuts = [.. _construction.Pieces.SelectMany(p => MarkedOut(p).Select(at => (At: at, Inner: true)).Concat(new[] { p.Along, p.Across }.Where(at => !IsEdgeThere(p, at)).Select(at => (At: at, Inner: false))))
                 .Where(c => !IsGiven(c.At)).Select(c => new CutForm(FormOf(c.At), c.Inner))],
-            Scores = [.. _construction.Pieces.SelectMany((p, strip) => p.Creases.Select((crease, i) => new ScoreForm(strip, FormOf(p.Position(i)), FormOf(p.Along), ScoredFromBehind(crease, _prefer)))
+            Scores = [.. _construction.Pieces.SelectMany((p, strip) => p.Creases.Select((crease, i) => (crease, i)).Where(c => !IsSpineThere(p, c.i)).Select(c => new ScoreForm(strip, FormOf(p.Position(c.i)), FormOf(p.Along), ScoredFromBehind(c.crease, _prefer)))
                 .Concat(p.Lines.Where(p.RunsAcross).Select(l => new ScoreForm(_construction.Pieces.Count + strip, FormOf(p.Axis == Axis.X ? l.From.Y : l.From.X), FormOf(p.Across), ScoredFromBehind(l.Crease, _prefer)))))],
             Priority = _priority,
             Prefer = _prefer,
@@ -170,6 +173,12 @@ internal sealed class ProblemBuilder
 
     /// <summary>A figure that is there already: it hangs on nothing but what is locked, on a mark or not.</summary>
     public bool IsGiven(Affine figure) => Locked.Count > 0 && figure.Terms.Count > 0 && figure.Terms.Keys.All(s => s.Kind == SymbolKind.Parameter && Locked.Contains(s.Id));
+
+    /// <summary>An edge of the blank that is not cut: the piece is as large as the blank.</summary>
+    public bool IsEdgeThere(Piece piece, Affine edge) => Blank?.Piece == piece.Id && At(edge) == (edge == piece.Across ? At(Designs.Blank.SidesOf(piece).Across) : 2 * At(Designs.Blank.SidesOf(piece).Half));
+
+    /// <summary>The spine of the blank, which nobody scores.</summary>
+    public bool IsSpineThere(Piece piece, int crease) => Blank?.Piece == piece.Id && Blank.Spine == crease;
 
     /// <summary>How far a parameter may be from its ideal and nobody minds: 15 %, or half a groove of the board.</summary>
     public long Band(Rational ideal)
@@ -260,6 +269,14 @@ internal sealed class ProblemBuilder
             var piece = _construction.Pieces.First(p => p.Id == room.Piece);
             yield return new Requirement($"sheet:{piece.Id}.along", Affine.Constant(room.Along) - piece.Along, "it must come out of its sheet");
             yield return new Requirement($"sheet:{piece.Id}.across", Affine.Constant(room.Across) - piece.Across, "it must come out of its sheet");
+        }
+
+        if (Blank is { } blank)
+        {
+            var piece = _construction.Pieces.First(p => p.Id == blank.Piece);
+            var (half, spine) = (Designs.Blank.SidesOf(piece).Half, piece.Position(blank.Spine));
+            yield return new Requirement("blank:before", half - spine, "each half must come out of the blank");
+            yield return new Requirement("blank:after", half - piece.Along + spine, "each half must come out of the blank");
         }
 
         if (Led is var (led, length))

@@ -24,7 +24,7 @@ internal static class SheetEase
         ArgumentNullException.ThrowIfNull(sized);
         var (rooms, eased) = (new List<SheetRoom>(), new List<EasedPiece>());
         var now = sized;
-        foreach (var id in sized.Pieces.Select(p => p.Piece.Id))
+        foreach (var id in sized.Pieces.Select(p => p.Piece.Id).Where(id => id != sized.Blank?.Piece))
         {
             var piece = now.Pieces.First(p => p.Piece.Id == id);
             if (Comes(sized.Design, piece))

@@ -172,6 +172,9 @@ public sealed record SizedPiece(
         }
     }
 
+    /// <summary>Its scores in the order of setting; one that is there already comes first.</summary>
+    public IEnumerable<SizedScore> InOrder => AllScores.Where(s => s.Figure.Setting.How == SetBy.Given).Concat(Passes.SelectMany(p => p.Scores).Select(Score));
+
     /// <summary>The piece with one edge or crease somewhere else along the chain: 0 is the first crease, the last is the cut.</summary>
     internal SizedPiece Moved(int edge, Length by)
     {

@@ -104,8 +104,10 @@ public static class Sizer
         var grown = new HashSet<string>();
         var atHome = target.Key == design.Home.Key;
         var adjusted = design.Adjustments.GetValueOrDefault(target.Key);
-        var named = NamedAt(design, target, tools);
+        var blank = design.BlankFor(target);
+        var named = blank is null ? NamedAt(design, target, tools) : null;
         var home = NamedAt(design, design.Home, tools);
+        var closed = blank is null ? named?.Closed ?? target : new Target(target.Format with { Width = blank.Width, Height = blank.Height }, false);
         ProblemBuilder Bare(Target where) => new(construction, where, tools, design.Papers, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
         ProblemBuilder? bare = null, bareHome = null;
         foreach (var (name, hand) in design.SetsFor(target).Where(s => !design.Locks.ContainsKey(s.Key)))
@@ -116,7 +118,7 @@ public static class Sizer
             // A proportional parameter keeps its relation to the ideal; a fixed one, or one set for this format, its size.
             Rational Scaled()
             {
-                bare ??= Bare(named?.Closed ?? target);
+                bare ??= Bare(closed);
                 bareHome ??= Bare(home?.Closed ?? design.Home);
                 var there = bareHome.At(parameter.Ideal);
                 return there.IsZero ? hand.Value.Units : new Rational((bare.At(parameter.Ideal) / there * hand.Value.Units).Nearest());
@@ -147,7 +149,7 @@ public static class Sizer
             wishes[wished] = rest;
         }
 
-        return new ProblemBuilder(construction, named?.Closed ?? target, tools, design.Papers, design.Priority, design.Prefer, pins, wishes) { Locked = design.Locks.Keys.ToHashSet(), Asked = asked, Grown = grown, Named = named?.Plate, Led = led, Rooms = rooms ?? [], Cancel = cancel };
+        return new ProblemBuilder(construction, closed, tools, design.Papers, design.Priority, design.Prefer, pins, wishes) { Locked = design.Locks.Keys.ToHashSet(), Asked = asked, Grown = grown, Named = named?.Plate, Led = led, Rooms = rooms ?? [], Blank = blank, Cancel = cancel };
     }
 
     /// <summary>Where a format names what is shown: the plate, and the closed card that has it at its ideals.</summary>
@@ -214,8 +216,9 @@ public static class Sizer
         {
             Design = design,
             Construction = construction,
-            Target = builder.Named is null ? target : new Target(target.Format with { Width = new Length(values[Symbol.Width].Nearest()), Height = new Length(values[Symbol.Height].Nearest()) }, false),
+            Target = builder.Blank is not null ? builder.Target : builder.Named is null ? target : new Target(target.Format with { Width = new Length(values[Symbol.Width].Nearest()), Height = new Length(values[Symbol.Height].Nearest()) }, false),
             Named = target,
+            Blank = builder.Blank,
             Tools = tools,
             Relaxation = relaxation,
             Cost = solution.Cost,

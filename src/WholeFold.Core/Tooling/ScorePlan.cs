@@ -34,6 +34,13 @@ public sealed record ScorePlan(IReadOnlyList<Setting> Settings, IReadOnlyList<Pa
         return new ScorePlan(settings, passes, turns, stops);
     }
 
+    /// <summary>The same with one more score among them, which is there already and is in no pass.</summary>
+    internal ScorePlan With(int index, Setting there) => this with
+    {
+        Settings = [.. Settings.Take(index), there, .. Settings.Skip(index)],
+        Passes = [.. Passes.Select(p => p with { Scores = [.. p.Scores.Select(s => s >= index ? s + 1 : s)] })],
+    };
+
     /// <summary>Every other way in which a score can be set on these tools, each lying of the piece once.</summary>
     public static IEnumerable<Setting> Ways(ToolSet tools, Length at, Length width)
     {

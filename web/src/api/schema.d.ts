@@ -444,6 +444,7 @@ export interface components {
             id: string;
             severity: string;
             text: components["schemas"]["SentencePart"][];
+            fix: null | components["schemas"]["FixView"];
         };
         ChoiceView: {
             id: string;
@@ -519,7 +520,7 @@ export interface components {
          * @description A change of a design: the one vocabulary in which interface, command line, remedies and checks' fixes say what is to be
          *     different, and in which history remembers it.
          */
-        DesignEdit: components["schemas"]["DesignEditSetFigure"] | components["schemas"]["DesignEditLockFigure"] | components["schemas"]["DesignEditFreeFigure"] | components["schemas"]["DesignEditChoose"] | components["schemas"]["DesignEditConvertTo"] | components["schemas"]["DesignEditTake"] | components["schemas"]["DesignEditCutFrom"] | components["schemas"]["DesignEditPrefer"] | components["schemas"]["DesignEditShowIn"] | components["schemas"]["DesignEditReplace"];
+        DesignEdit: components["schemas"]["DesignEditSetFigure"] | components["schemas"]["DesignEditLockFigure"] | components["schemas"]["DesignEditFreeFigure"] | components["schemas"]["DesignEditChoose"] | components["schemas"]["DesignEditConvertTo"] | components["schemas"]["DesignEditTake"] | components["schemas"]["DesignEditCutFrom"] | components["schemas"]["DesignEditPrefer"] | components["schemas"]["DesignEditUseSheets"] | components["schemas"]["DesignEditShowIn"] | components["schemas"]["DesignEditReplace"];
         /** @description Another option of a choice, in every format. */
         DesignEditChoose: {
             /** @enum {string} */
@@ -597,10 +598,17 @@ export interface components {
         DesignEditTake: {
             /** @enum {string} */
             edit?: "take";
-            /** @description tools, stock, caliper, grain, layerStock, matStock, adhesive, reveal, priority, namedBy or name. */
+            /** @description tools, stock, caliper, blank, grain, layerStock, matStock, adhesive, reveal, priority, namedBy or name. */
             what: string;
             /** @description What is taken; null goes back to none where that is possible. */
             value: null | string;
+        };
+        /** @description Says which sheets are there; none for all the usual ones. */
+        DesignEditUseSheets: {
+            /** @enum {string} */
+            edit?: "useSheets";
+            /** @description Their ids. */
+            sheets: string[];
         };
         /**
          * @description A design as it is written down: in a file, in the store, on the wire. It holds what was chosen, as people write it,
@@ -650,6 +658,10 @@ export interface components {
             namedBy?: string;
             /** @description How figures are liked best: no-sixteenths, one-stop, mountains-from-behind, with-ruler, whole-sheet. */
             prefer?: string[];
+            /** @description A bought blank that it begins with at home, already cut and folded: its size as measured, closed. Null for none. */
+            blank?: null | string;
+            /** @description Ids of the sheets that are there; none for all that are usual. A piece that just misses one of them is eased to it. */
+            sheets?: string[];
             /** @description Things of one's own that the design needs, by kind, so that its file stands alone. */
             own?: null | {
                 [key: string]: components["schemas"]["JsonObject"][];
@@ -723,6 +735,10 @@ export interface components {
             place: null | number;
             text: components["schemas"]["SentencePart"][];
             likely: components["schemas"]["LikelyView"][];
+        };
+        FixView: {
+            text: components["schemas"]["SentencePart"][];
+            edit: components["schemas"]["DesignEdit"];
         };
         FoldingRequest: {
             /** Format: int32 */

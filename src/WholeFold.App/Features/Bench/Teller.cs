@@ -68,7 +68,7 @@ public sealed class Teller(DisplayUnit unit)
     public CheckView Check(Check check)
     {
         ArgumentNullException.ThrowIfNull(check);
-        return new CheckView(check.Id, SizedJson.Name(check.Severity), Say(check.Text));
+        return new CheckView(check.Id, SizedJson.Name(check.Severity), Say(check.Text), check.Fix is { } fix ? new FixView(Say(fix.Words), fix.Edit) : null);
     }
 
     /// <summary>The card in the envelope that it goes into.</summary>

@@ -148,7 +148,10 @@ public sealed record ChoiceView(string Id, string Name, string Meaning, string V
 
 public sealed record PreferenceView(string Id, string Name, bool On);
 
-public sealed record CheckView(string Id, string Severity, IReadOnlyList<SentencePart> Text);
+public sealed record CheckView(string Id, string Severity, IReadOnlyList<SentencePart> Text, FixView? Fix);
+
+/// <summary>What takes a finding away, in words and as an edit.</summary>
+public sealed record FixView(IReadOnlyList<SentencePart> Text, DesignEdit Edit);
 
 /// <summary>A parameter as it stands. What else can be set is asked for by itself.</summary>
 public sealed record ParameterView

@@ -49,12 +49,15 @@ internal static class BayWindowHook
         c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up, free: new Rectangle(W + glue, Zero, 2 * W, H));
 
         c.Does(Effect.Opens);
-        c.Step("Fold the bay's creases and burnish both ways.");
+        c.Step("Fold the bay's creases and burnish both ways; burnish the hook's only lightly.");
         c.Press("Bond the glue strip on the back beside the spine.", Pressed.Closed, "the fold lies along the spine, head and foot level",
             glueBond);
-        c.Step("Bow the bay out and catch the hook under an element that overhangs.");
+        c.Step("Crease the edges of the bay again, now that the strip holds them.");
+        c.Step("Bow the bay out, bond the catch where the hook comes to lie, its free part without adhesive, and catch the hook under it.", "hook-tip", "catch",
+            "catch-width", "catch-reach");
         c.Trouble("the hook slips out", "the element's free half is too short",
             "let it reach the hook's width and a sixteenth towards the spine");
+        c.Trouble("the bay springs open", "the strip beside the spine is loose", "press it down again along the spine, with stronger tape");
         c.Watch("Elements may cross the two creases of the bay's middle, bonded on one side; never those beside the hook and the glue strip.");
     });
 }

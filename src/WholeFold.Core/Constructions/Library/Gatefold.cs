@@ -39,6 +39,7 @@ internal static class Gatefold
             }
 
             c.Does(Effect.Opens);
+            Gates.OneLine(c, door + (back / 2));
             c.Step("Fold both doors in and burnish, each by itself.");
             c.Step("Close both and look along the middle: the gap is even from end to end.");
             c.Trouble("the doors touch or overlap", "no relief, or the card is thicker than reckoned",

@@ -87,6 +87,7 @@ internal static class SleeveGatefold
             }
 
             c.Does(Effect.Opens);
+            Gates.OneLine(c, door + (back / 2));
             c.Step("Fold the doors in and burnish; fold both pockets in half and burnish hard.");
             c.Press("Tape one half of each pocket to the tile's back, the folds butting on its middle line.", Pressed.Flat,
                 "the folds touch along the tile's middle line and the pockets open outwards", leftPocketBond, rightPocketBond);

@@ -137,6 +137,11 @@ public sealed class ConstructionReader
             Troubles = c.Troubles,
             Watch = c.Watch,
         };
+        foreach (var place in c.Steps.SelectMany(s => s.Places ?? []).Where(p => c.Places.All(known => known.Id != p)))
+        {
+            throw At("steps", $"there is no place “{place}”");
+        }
+
         foreach (var step in c.Steps.SelectMany(s => s.Bonds).Where(b => bonds.All(known => known.Id != b)))
         {
             throw At("steps", $"there is no bond “{step}”");

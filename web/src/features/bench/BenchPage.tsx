@@ -160,7 +160,7 @@ export function BenchPage() {
               />
             </aside>
           </div>
-          <Foot view={view} />
+          <Foot view={view} onFix={commit} />
         </>
       ) : (
         <div className={shell.middle}>

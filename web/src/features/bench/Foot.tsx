@@ -1,9 +1,17 @@
-import type { BenchView } from "../../api/client";
+import type { BenchView, Edit, Schemas } from "../../api/client";
 import { Sentence, sentenceText } from "../../components/Fig";
 import s from "./Foot.module.css";
 
+function Fix({ fix, onFix }: { fix: Schemas["FixView"]; onFix: (edits: Edit[]) => void }) {
+  return (
+    <button type="button" className={s.fix} onClick={() => onFix([fix.edit])}>
+      <Sentence parts={fix.text} />
+    </button>
+  );
+}
+
 /** What was found, and the card as it goes to the post. */
-export function Foot({ view }: { view: BenchView }) {
+export function Foot({ view, onFix }: { view: BenchView; onFix: (edits: Edit[]) => void }) {
   return (
     <footer className={`${s.foot} ${view.verdict === "stuck" ? s.stuck : ""}`} data-part="foot">
       <strong aria-live="polite">
@@ -19,6 +27,7 @@ export function Foot({ view }: { view: BenchView }) {
         {view.checks.map((c) => (
           <li key={c.id + sentenceText(c.text)} className={s[c.severity]}>
             <Sentence parts={c.text} />
+            {c.fix ? <Fix fix={c.fix} onFix={onFix} /> : null}
           </li>
         ))}
         {view.closed ? (

@@ -64,6 +64,7 @@ export function Head({
         stocks={things("stocks").filter((t) => t.toHand || t.id === state.stock)}
         all={things("stocks")}
         adhesives={things("adhesives")}
+        sheets={things("sheets")}
         accepted={inventory?.acceptsCaliper ?? ""}
         pieces={view?.pieces ?? []}
         onChange={commitCompared}

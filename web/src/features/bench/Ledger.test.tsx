@@ -130,7 +130,7 @@ describe("what is stuck", () => {
     const { container } = shown(
       <>
         <Stuck desk={desk} view={view(false)} stuck={stuck} onRemedy={mended} />
-        <Foot view={{ ...view(false), stuck }} />
+        <Foot view={{ ...view(false), stuck }} onFix={mended} />
       </>,
       [[queries.remedies(desk, true).queryKey, [{ text: say("let the pad go; it becomes ", fig("", 1, 4)), edits }]]],
     );
@@ -139,6 +139,25 @@ describe("what is stuck", () => {
     expect(remedy.textContent).toBe("let the pad go; it becomes 1/4");
     fireEvent.click(remedy);
     expect(mended).toHaveBeenCalledWith(edits);
+  });
+});
+
+describe("what was found", () => {
+  it("is put right by its own button, where there is one", () => {
+    const fixed = vi.fn();
+    const edit = { edit: "prefer", preference: "not-eased", on: true } as const;
+    const checks = [
+      {
+        id: "eased-to-sheet",
+        severity: "note",
+        text: say("Base was 12 1/2 long."),
+        fix: { text: say("leave it as it was"), edit },
+      },
+      { id: "blank", severity: "note", text: say("Base is a bought blank."), fix: null },
+    ];
+    shown(<Foot view={{ ...view(false), checks }} onFix={fixed} />);
+    fireEvent.click(screen.getByRole("button", { name: "leave it as it was" }));
+    expect(fixed).toHaveBeenCalledWith([edit]);
   });
 });
 

@@ -24,6 +24,7 @@ async function papers() {
       stocks={[item("oat"), item("moss")]}
       all={[item("oat"), item("moss"), item("ember")]}
       adhesives={[item("glue"), item("tape")]}
+      sheets={[item("letter"), item("a4")]}
       accepted="0.33mm or 13pt"
       pieces={[
         { id: "base", name: "Base" },
@@ -66,6 +67,21 @@ describe("card and papers", () => {
     expect(changed).toHaveBeenLastCalledWith([{ edit: "cutFrom", piece: "tier1", stock: "moss" }], "Tier 1 of MOSS");
     pick("Tier 1", "");
     expect(changed).toHaveBeenLastCalledWith([{ edit: "cutFrom", piece: "tier1", stock: null }], "Tier 1 as the rest");
+  });
+  it("a sheet that is there is ticked", async () => {
+    const changed = await papers();
+    fireEvent.click(screen.getByLabelText("A4"));
+    expect(changed).toHaveBeenLastCalledWith([{ edit: "useSheets", sheets: ["a4"] }], "from A4");
+  });
+  it("a bought blank is sent as it was measured, and taken back where nothing is typed", async () => {
+    const changed = await papers();
+    const field = screen.getByLabelText("Begun with a bought blank");
+    fireEvent.change(field, { target: { value: " 125 x 175 mm" } });
+    fireEvent.submit(field);
+    expect(changed).toHaveBeenLastCalledWith([{ edit: "take", what: "blank", value: "125 x 175 mm" }], "a blank of 125 x 175 mm");
+    fireEvent.change(field, { target: { value: "" } });
+    fireEvent.submit(field);
+    expect(changed).toHaveBeenLastCalledWith([{ edit: "take", what: "blank", value: null }], "no blank");
   });
   it("papers, mats and what holds them are each one edit", async () => {
     const changed = await papers();

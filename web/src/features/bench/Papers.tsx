@@ -1,7 +1,7 @@
-import { Button, NativeSelect, Popover, SegmentedControl, TextInput, UnstyledButton } from "@mantine/core";
+import { Button, Checkbox, NativeSelect, Popover, SegmentedControl, TextInput, UnstyledButton } from "@mantine/core";
 import { useState } from "react";
 import type { DesignState, Edit } from "../../api/client";
-import { cutFrom, take } from "./edits";
+import { cutFrom, sheetsThere, take } from "./edits";
 import type { PickItem } from "./Picks";
 import p from "./Picks.module.css";
 
@@ -12,6 +12,7 @@ export function Papers({
   stocks,
   all,
   adhesives,
+  sheets,
   accepted,
   pieces,
   onChange,
@@ -21,12 +22,14 @@ export function Papers({
   stocks: PickItem[];
   all: PickItem[];
   adhesives: PickItem[];
+  sheets: PickItem[];
   accepted: string;
   pieces: { id: string; name: string }[];
   onChange: (edits: Edit[], gesture: string) => void;
 }) {
   const [open, setOpen] = useState(false);
   const [caliper, setCaliper] = useState("");
+  const [blank, setBlank] = useState("");
   const options = (items: PickItem[]) => items.map((i) => ({ value: i.id, label: `${i.name}, ${i.detail}` }));
   const named = (items: PickItem[], id: string) => items.find((i) => i.id === id)?.name ?? id;
   return (
@@ -85,6 +88,48 @@ export function Papers({
             onChange={(value) => onChange([take("grain", value || null)], value ? `grain ${value}` : "grain unknown")}
           />
         </div>
+        <fieldset className={p.sheets}>
+          <legend>Sheets that are there: a piece that just misses one is eased to it</legend>
+          {sheets.map((sheet) => {
+            const there = state.sheets ?? [];
+            const on = there.includes(sheet.id);
+            return (
+              <Checkbox
+                key={sheet.id}
+                size="xs"
+                label={sheet.name}
+                checked={on}
+                onChange={() => {
+                  const next = on ? there.filter((id) => id !== sheet.id) : [...there, sheet.id];
+                  onChange(
+                    [sheetsThere(next)],
+                    next.length === 0 ? "from any sheet" : `from ${next.map((id) => named(sheets, id)).join(" or ")}`,
+                  );
+                }}
+              />
+            );
+          })}
+        </fieldset>
+        <form
+          onSubmit={(event) => {
+            event.preventDefault();
+            onChange([take("blank", blank.trim() || null)], blank.trim() ? `a blank of ${blank.trim()}` : "no blank");
+          }}
+        >
+          <TextInput
+            label="Begun with a bought blank"
+            description="its size closed, as measured, such as 125 x 175 mm"
+            placeholder={state.blank ?? "cut from a sheet"}
+            value={blank}
+            onChange={(e) => setBlank(e.currentTarget.value)}
+            rightSectionWidth={62}
+            rightSection={
+              <Button type="submit" size="compact-xs" variant="default">
+                begin
+              </Button>
+            }
+          />
+        </form>
         {pieces.length > 1 ? (
           <details>
             <summary>One piece from another card</summary>

@@ -9,6 +9,7 @@ export const choose = (choice: string, option: string): Edit => ({ edit: "choose
 export const convert = (format: string, turn: boolean): Edit => ({ edit: "convert", format, turn });
 export const take = (what: string, value: string | null): Edit => ({ edit: "take", what, value });
 export const cutFrom = (piece: string, stock: string | null): Edit => ({ edit: "cutFrom", piece, stock });
+export const sheetsThere = (sheets: string[]): Edit => ({ edit: "useSheets", sheets });
 export const prefer = (preference: string, on: boolean): Edit => ({ edit: "prefer", preference, on });
 export const showIn = (units: string | null, both: boolean): Edit => ({ edit: "showIn", units, both });
 
