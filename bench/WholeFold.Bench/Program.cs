@@ -39,9 +39,9 @@ if (args is ["comfort"])
     return;
 }
 
-if (args is ["worst", var many, var seed])
+if (args is ["worst" or "worst-unset", var many, var seed])
 {
-    WholeFold.Bench.Worst.Run(int.Parse(many, System.Globalization.CultureInfo.InvariantCulture), int.Parse(seed, System.Globalization.CultureInfo.InvariantCulture), Console.Out);
+    WholeFold.Bench.Worst.Run(int.Parse(many, System.Globalization.CultureInfo.InvariantCulture), int.Parse(seed, System.Globalization.CultureInfo.InvariantCulture), args[0] == "worst", Console.Out);
     return;
 }
 

@@ -11,8 +11,7 @@ test("a construction is found on the shelf by what it does, begun, seen folding 
   await page.getByRole("textbox", { name: "Words" }).fill("");
   await page.getByRole("checkbox", { name: "one sheet" }).check();
   await page.getByRole("checkbox", { name: /flat in the post/ }).check();
-  await page.getByRole("combobox", { name: "What it does" }).click();
-  await page.getByRole("option", { name: "turns" }).click();
+  await page.getByRole("combobox", { name: "What it does" }).selectOption("turns");
   await expect(page.locator("[data-part=shelf-item] b")).toHaveText(["Double swing", "Never-ending"]);
 
   // It opens and shuts while one points at it.

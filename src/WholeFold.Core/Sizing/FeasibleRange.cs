@@ -12,8 +12,11 @@ public sealed record FeasibleRange(Length Min, Length Max, Length Step, IReadOnl
 {
     private const int MostStops = 400;
 
-    /// <summary>What one of many stops may cost to find, before the next one is tried: about ten milliseconds.</summary>
-    private const long StopEffort = 2_000;
+    /// <summary>What an end of a range may cost to find, and what one of its stops, before the next one is tried: some milliseconds.</summary>
+    private const long EndEffort = 40_000, StopEffort = 12_000;
+
+    /// <summary>The same of one of the many stops on a machine, or on two systems at once.</summary>
+    private const long ManyStopsEffort = 4_000;
 
     internal static FeasibleRange? Of(ProblemBuilder builder, ToolSet tools, string parameter, Relaxation relaxation)
     {
@@ -21,7 +24,7 @@ public sealed record FeasibleRange(Length Min, Length Max, Length Step, IReadOnl
         var only = problem.OnlyUnknown!.Value;
 
         // The settable value nearest to an ideal, at least as great as a low end.
-        long? Nearest(long ideal, long low, long effort = Search.Budget / 8)
+        long? Nearest(long ideal, long low, long effort = EndEffort)
         {
             var asked = problem with { Effort = effort, Unknowns = [.. problem.Unknowns.Select((u, i) => i == only ? u with { Ideal = ideal, Low = low } : u)] };
             return Search.Solve(asked) is { } solution ? solution.Values[only] : null;
@@ -54,7 +57,7 @@ public sealed record FeasibleRange(Length Min, Length Max, Length Step, IReadOnl
             var next = Math.Min(max, (new Length(at) + grid).Down(grid).Units);
             try
             {
-                at = next == max ? max : Nearest(next, next, many ? StopEffort : Search.Budget / 8) ?? max;
+                at = next == max ? max : Nearest(next, next, many ? ManyStopsEffort : StopEffort) ?? max;
                 stops.Add(new Length(at));
             }
             catch (UndecidedException)

@@ -162,7 +162,8 @@ internal sealed class ProblemBuilder
                 .Where(c => !IsGiven(c.At)).Select(c => new CutForm(FormOf(c.At), c.Inner))],
             Scores = [.. _construction.Pieces.SelectMany((p, strip) => p.Creases.Select((crease, i) => (crease, i)).Where(c => !IsSpineThere(p, c.i)).Select(c => new ScoreForm(strip, FormOf(p.Position(c.i)), FormOf(p.Along), ScoredFromBehind(c.crease, _prefer)))
                 .Concat(p.Lines.Where(p.RunsAcross).Select(l => new ScoreForm(_construction.Pieces.Count + strip, FormOf(p.Axis == Axis.X ? l.From.Y : l.From.X), FormOf(p.Across), ScoredFromBehind(l.Crease, _prefer)))))],
-            Priority = _priority,
+            // Where there is no board, nothing can be put before the format for its sake.
+            Priority = _priority == Priority.Board && _tools.Stops.Count == 0 ? Priority.Format : _priority,
             Prefer = _prefer,
             OnMarks = relaxation != Relaxation.RoundedFigures,
             ScoresOnMarks = !Without("marks:scores"),

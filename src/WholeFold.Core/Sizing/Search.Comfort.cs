@@ -85,6 +85,8 @@ internal sealed partial class Search
             return MayBe(limit, unknown => (_search.CostOf(unknown, 1).Distance * _problem.Unknowns[unknown].Ideal.Denominator, 0));
         }
 
+        private (long Weight, long From) PastComfort(int unknown) => _problem.Unknowns[unknown] is { Band: { } band } its ? (its.Strain, band) : (0, 0);
+
         /// <summary>
         /// On a machine, whose marks are finer than anybody cuts: whether the bounds leave anything that is more comfortable than the
         /// best by a tenth of a millimetre. On a board it is found out mark by mark.
@@ -102,7 +104,7 @@ internal sealed partial class Search
 
             var most = _problem.Unknowns.Where(u => u.Strain <= best.Discomfort).Select(u => u.Strain).DefaultIfEmpty(1).Max();
             var limit = best.Discomfort - (Tenth * most);
-            var may = limit > 0 && MayBe(limit, unknown => _problem.Unknowns[unknown] is { Band: { } band } its ? (its.Strain, band) : (0, 0));
+            var may = limit > 0 && MayBe(limit, PastComfort);
             low.CopyTo(_search._low, 0);
             high.CopyTo(_search._high, 0);
             return may;

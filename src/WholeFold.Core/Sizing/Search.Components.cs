@@ -142,14 +142,11 @@ internal sealed partial class Search
         {
             IEnumerable<Length> own = cut.Inner ? [tools.OwnCutMark] : tools.CutMarks;
             var marks = _problem.CutsOnMarks ? own.Select(m => new Option(cut.At, 0, m.Units, default)).ToList() : [new Option(null, 0, 1, default)];
-            var free = IsFree(cut);
-            if ((CountsFineMarks || free) && !byDistance)
+            if (CountsFineMarks && !byDistance)
             {
-                // Coarser marks first, each with what it saves; where a cut hangs on a score only plain ones are told apart.
-                IEnumerable<Option> On(IEnumerable<Length> steps, long fineness) =>
-                    steps.Where(m => !cut.Inner || m.IsOn(tools.OwnCutMark)).Select(m => new Option(cut.At, 0, m.Units, new Cost { Fineness = fineness }));
-                var coarse = free ? tools.CoarseMarks.SelectMany((steps, i) => On(steps, i)) : On(tools.PlainMarks, 0);
-                Add($"{(cut.Inner ? "line" : "cut")} {Text(cut.At)}", [.. coarse, .. marks.Select(m => m with { Cost = new Cost { Sixteenths = CountsFineMarks ? 1 : 0, Fineness = free ? tools.CoarseMarks.Count : 0 } })]);
+                // Plain marks first; how coarse a mark a free cut is on shows as its values are taken.
+                var plain = tools.PlainMarks.Where(m => !cut.Inner || m.IsOn(tools.OwnCutMark)).Select(m => new Option(cut.At, 0, m.Units, default));
+                Add($"{(cut.Inner ? "line" : "cut")} {Text(cut.At)}", [.. plain, .. marks.Select(m => m with { Cost = new Cost { Sixteenths = 1 } })]);
             }
             else if (_problem.CutsOnMarks)
             {

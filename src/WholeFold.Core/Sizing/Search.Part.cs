@@ -21,6 +21,9 @@ internal sealed partial class Search
         /// <summary>What planning the settings costs, beside a value that is tried.</summary>
         private const int EffortOfPlan = 10;
 
+        /// <summary>What putting a figure on marks costs.</summary>
+        private const int EffortOfMarks = 4;
+
         private readonly Search _search;
         private readonly Problem _problem;
         private readonly Component _component;
@@ -29,6 +32,7 @@ internal sealed partial class Search
         private readonly Choice[] _choices;
         private readonly long[] _x;
         private readonly long[] _z;
+        private readonly CutForm[][] _decided;
         private readonly long[][] _lows;
         private readonly long[][] _highs;
         private readonly long[] _bestValues;
@@ -42,13 +46,22 @@ internal sealed partial class Search
         {
             (_search, _problem, _component) = (search, search._problem, component);
             _sides = [.. component.Unknowns.Where(u => search.IsSizeFirst(u))];
-            _free = [.. component.Unknowns.Where(u => u == _problem.OnlyUnknown), .. component.Unknowns.Where(u => !_sides.Contains(u) && u != _problem.OnlyUnknown)];
+            var rest = component.Unknowns.Where(u => !_sides.Contains(u) && u != _problem.OnlyUnknown);
+            _free = [.. component.Unknowns.Where(u => u == _problem.OnlyUnknown), .. _problem.OnlyUnknown is null && !_problem.AnyWillDo ? DearestFirst(rest) : rest];
+            _decided = [.. _free.Select((_, i) => component.Cuts.Where(c => search.IsFree(c) && Last(c.At) == i).ToArray())];
             _choices = [.. search.Choices(component).OrderBy(c => c.Options.Count > 1)];
             (_x, _z) = (new long[_free.Length], new long[_free.Length]);
             _lows = [.. Enumerable.Range(0, _free.Length + 1).Select(_ => new long[_problem.Unknowns.Length])];
             _highs = [.. Enumerable.Range(0, _free.Length + 1).Select(_ => new long[_problem.Unknowns.Length])];
             _bestValues = new long[_problem.Unknowns.Length];
         }
+
+        /// <summary>In which order values are taken: what costs most first, so that most of the rest is given up at once. What a person set comes
+        /// before all that nobody did, and what only cuts hang on, which are free to go to a coarse mark, before what scores hang on.</summary>
+        private IEnumerable<int> DearestFirst(IEnumerable<int> unknowns) => unknowns.OrderByDescending(u => _problem.Unknowns[u].Strain).ThenByDescending(u => _problem.Unknowns[u].CutsOnly);
+
+        /// <summary>The last of the unknowns, in the order in which they are taken, that a figure hangs on.</summary>
+        private int Last(Form form) => Array.FindLastIndex(_free, u => form.A[u] != 0);
 
         /// <summary>How much better there may be something, where the effort was used up with something found.</summary>
         public Gap? Gap { get; private set; }
@@ -81,6 +94,12 @@ internal sealed partial class Search
         private void Look()
         {
             if (_component.Bounds.Any(b => b.Form.B < 0 && b.Form.A.All(a => a == 0)))
+            {
+                return;
+            }
+
+            // Where the bounds leave nothing at all, no mark does.
+            if (_component.Unknowns.Count > 1 && !_search.MayHold(_component.Bounds))
             {
                 return;
             }
@@ -168,7 +187,7 @@ internal sealed partial class Search
             _search._left -= spared;
             try
             {
-                if (_search.Narrow(_component.Bounds) && (_reach == Reach.Anywhere || Draw()))
+                if (_search.Narrow(_component.Bounds) && (_free.Length < 2 || _search.MayHold(_component.Bounds)) && (_reach == Reach.Anywhere || Draw()))
                 {
                     _mostOff = pastComfort ? most : _mostOff;
                     for (; _mostOff <= most; _mostOff++)
@@ -193,7 +212,6 @@ internal sealed partial class Search
 
         private void Choose(int index, Lattice lattice, Cost chosen)
         {
-            _search.Spend();
             if (Hopeless(lattice, chosen))
             {
                 return;
@@ -234,6 +252,8 @@ internal sealed partial class Search
                 return lattice;
             }
 
+            // This is what most of the time goes into, so each counts, whether anything is left or not.
+            _search.Spend(EffortOfMarks);
             var b = form.B - (form.D * option.Offset);
             foreach (var side in _sides)
             {

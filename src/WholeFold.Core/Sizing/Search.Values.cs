@@ -86,13 +86,19 @@ internal sealed partial class Search
 
                 _x[i] = value;
                 _search._values[index] = value;
+                var decided = chosen + FinenessDecided(i);
+                if (TooDear(decided + here + rest))
+                {
+                    continue;
+                }
+
                 _search._low.CopyTo(_lows[i + 1], 0);
                 _search._high.CopyTo(_highs[i + 1], 0);
                 (_search._low[index], _search._high[index]) = (value, value);
                 var patient = tried < Patience || _best is not null;
                 if (_search.Narrow(_component.Bounds) && (patient || _search.MayHold(_component.Bounds)))
                 {
-                    Value(i + 1, lattice, chosen, here);
+                    Value(i + 1, lattice, decided, here);
                 }
                 else
                 {
@@ -102,6 +108,18 @@ internal sealed partial class Search
                 _lows[i + 1].CopyTo(_search._low, 0);
                 _highs[i + 1].CopyTo(_search._high, 0);
             }
+        }
+
+        /// <summary>How fine a mark the free cuts are on that nothing is open of any more.</summary>
+        private Cost FinenessDecided(int i)
+        {
+            var cost = default(Cost);
+            foreach (var cut in _decided[i])
+            {
+                cost += new Cost { Fineness = _problem.Tools.FinenessOf(new Length(cut.At.Value(_search._values))) };
+            }
+
+            return cost;
         }
 
         private void Found(Cost away)

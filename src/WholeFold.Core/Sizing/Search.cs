@@ -19,7 +19,7 @@ namespace WholeFold.Core.Sizing;
 internal sealed partial class Search
 {
     /// <summary>What all the searches of one sizing may cost together: some tenths of a second. Nearly all take a hundredth of it.</summary>
-    internal const long Budget = 250_000;
+    internal const long Budget = 600_000;
 
     /// <summary>The most scores that one piece can have.</summary>
     internal const int MostScores = 32;

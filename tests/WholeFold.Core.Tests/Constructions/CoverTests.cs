@@ -88,8 +88,10 @@ public class CoverTests
 
             made++;
             Length Of(string id) => card.Figures.Parameters.Single(p => p.Parameter.Id == id).Value;
-            Assert.True(Of("upperRise") <= Of("rise") && Of("step") + Of("upperStep") + Of("upperRise") <= card.Figures.Height, spec.Named());
-            Assert.True(2 * Of("upperTab") <= Of("upperStep"), spec.Named());
+            var tab = card.Piece("upper").Panels[0].Extent;
+            Assert.True(Of("step") + Of("upperStep") + Of("rise") <= card.Figures.Height, spec.Named());
+            Assert.True(2 * tab <= Of("upperStep"), spec.Named());
+            Assert.Equal(Of("rise"), card.Piece("upper").Panels[1].Extent);
             Assert.Empty(card.Closed.Misses);
             var foot = Places.Of(card.Figures).Single(p => p.Id == "places.upper-foot");
             Assert.Contains(foot.From, f => f.Distance == Of("step") && f.OfItsCrease);

@@ -27,12 +27,16 @@ public class BudgetTests
         Assert.All(unproven.Pieces, p => Assert.True(unproven.Figures.Tools.OnCutMark(p.Width.Value)));
     }
 
-    [Fact]
-    public void Of_random_designs_hardly_any_meets_the_budget_and_all_say_the_same_again()
+    /// <summary>Of designs with any tools, calipers, preferences and formats hardly one in a thousand meets the budget; where figures are
+    /// set by hand at random they often cannot hold together, and the nearest to them is then now and then only nearly proven.</summary>
+    [Theory]
+    [InlineData(false, 1)]
+    [InlineData(true, 8)]
+    public void Hardly_any_random_design_meets_the_budget_and_all_say_the_same_again(bool byHand, int ofAThousand)
     {
-        var random = new RandomDesigns(8);
+        var random = new RandomDesigns(8, byHand);
         var (sized, unproven) = (0, 0);
-        for (var i = 0; i < 900; i++)
+        for (var i = 0; i < 1100; i++)
         {
             var spec = random.Next();
             try
@@ -53,13 +57,12 @@ public class BudgetTests
             }
             catch (InputProblemException)
             {
-                // A figure set by hand that this construction cannot have.
+                // A choice or a figure that this construction cannot have.
             }
         }
 
-        Assert.True(sized > 500, $"only {sized} sized");
-        // Figures set by hand at random often cannot hold together, and the nearest to them is then only nearly proven.
-        Assert.True(unproven * 100 < 3 * sized, $"{unproven} of {sized} not proven");
+        Assert.True(sized > 900, $"only {sized} sized");
+        Assert.True(unproven * 1000 <= ofAThousand * sized, $"{unproven} of {sized} not proven");
     }
 
     [Fact]

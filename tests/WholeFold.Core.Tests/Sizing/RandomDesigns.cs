@@ -13,7 +13,7 @@ namespace WholeFold.Core.Tests;
 /// Designs as nobody plans them: any construction, home and target of any size, tools with any grooves and marks, any caliper,
 /// wishes and figures set by hand. The same for the same seed.
 /// </summary>
-internal sealed class RandomDesigns(int seed)
+internal sealed class RandomDesigns(int seed, bool byHand = true)
 {
     private static readonly string[] Shipped = ["imperial-eighths", "metric-5mm", "both", "ruler", "machine"];
     private static readonly string[] Preferences = ["one-stop", "no-sixteenths", "whole-sheet"];
@@ -39,7 +39,7 @@ internal sealed class RandomDesigns(int seed)
     {
         var (family, choices) = Pick(Variants);
         var set = choices.ToDictionary(c => c.Key, c => new WrittenFigure(c.Value));
-        foreach (var parameter in family.For(choices).Parameters.Where(_ => _random.Next(4) == 0))
+        foreach (var parameter in family.For(choices).Parameters.Where(_ => byHand && _random.Next(4) == 0))
         {
             set[parameter.Id] = Measure(2, 60);
         }

@@ -92,10 +92,10 @@ export const queries = {
       queryFn: ({ signal }) => answer(api.POST("/api/bench/remedies", { body: desk as Desk, signal })),
       ...worked<Schemas["RemedyView"][]>(),
     }),
-  curves: (desk: Desk | undefined, open: boolean) =>
+  curves: (desk: Desk | undefined) =>
     queryOptions({
       queryKey: ["worked", "curves", desk],
-      enabled: desk !== undefined && open,
+      enabled: desk !== undefined,
       queryFn: ({ signal }) => answer(api.POST("/api/bench/curves", { body: desk as Desk, signal })),
       ...worked<Schemas["CurveView"][]>(),
     }),

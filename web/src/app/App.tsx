@@ -1,23 +1,28 @@
-import { createBrowserRouter, RouterProvider } from "react-router";
+import { type ComponentType, lazy } from "react";
+import { BrowserRouter, Route, Routes } from "react-router";
 import { Lost } from "../features/help/Lost";
-import { Shell, Waiting } from "./Shell";
-import { drawer, type Stage, stages } from "./stages";
+import { Shell } from "./Shell";
+import { drawer, stages } from "./stages";
 
-const route = ({ path, load }: Stage) => ({ path, lazy: async () => ({ Component: await load() }) });
+/** A view that is loaded when it is first gone to. */
+const view = (load: () => Promise<ComponentType>) => lazy(async () => ({ default: await load() }));
 
-/** Every view is loaded when it is first gone to; the shell round them stays. */
-const router = createBrowserRouter([
-  {
-    element: <Shell />,
-    hydrateFallbackElement: <Waiting />,
-    children: [
-      { path: "/", lazy: async () => ({ Component: (await import("../features/drawer/Start")).Start }) },
-      ...[...stages, drawer].map(route),
-      { path: "*", element: <Lost /> },
-    ],
-  },
-]);
+const Start = view(async () => (await import("../features/drawer/Start")).Start);
+const views = [...stages, drawer].map(({ path, load }) => ({ path, View: view(load) }));
 
+/** Every view by its address; the shell round them stays. */
 export function App() {
-  return <RouterProvider router={router} />;
+  return (
+    <BrowserRouter>
+      <Routes>
+        <Route element={<Shell />}>
+          <Route path="/" element={<Start />} />
+          {views.map(({ path, View }) => (
+            <Route key={path} path={path} element={<View />} />
+          ))}
+          <Route path="*" element={<Lost />} />
+        </Route>
+      </Routes>
+    </BrowserRouter>
+  );
 }

@@ -1,5 +1,5 @@
 import { useRef } from "react";
-import { NavLink, useMatches, useNavigate } from "react-router";
+import { matchPath, NavLink, useLocation, useNavigate } from "react-router";
 import type { KeyName } from "../keys/registry";
 import { registry } from "../keys/registry";
 import { useKeys } from "../keys/useKeys";
@@ -8,7 +8,8 @@ import { drawer, type Stage, stages } from "./stages";
 
 /** The stages in the order of work, always in the same spot. What is about one design is about the one last on the bench. */
 export function Rail() {
-  const now = useMatches().at(-1)?.params.id;
+  const { pathname } = useLocation();
+  const now = stages.map((stage) => matchPath(stage.path, pathname)?.params.id).find((id) => id !== undefined);
   const last = useRef(now);
   last.current = now ?? last.current;
   const design = last.current;

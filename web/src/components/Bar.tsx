@@ -1,4 +1,4 @@
-import { ActionIcon, Tooltip } from "@mantine/core";
+import { ActionIcon } from "@mantine/core";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
 import shell from "../app/Shell.module.css";
@@ -59,19 +59,18 @@ export function IconButton({
   children: ReactNode;
 }) {
   return (
-    <Tooltip label={`${label} (${keys})`}>
-      <ActionIcon
-        variant="default"
-        size={36}
-        radius="xl"
-        className={s.icon}
-        aria-label={label}
-        aria-disabled={disabled}
-        data-disabled={disabled || undefined}
-        onClick={() => !disabled && onClick()}
-      >
-        {children}
-      </ActionIcon>
-    </Tooltip>
+    <ActionIcon
+      variant="default"
+      size={36}
+      radius="xl"
+      className={s.icon}
+      aria-label={label}
+      title={`${label} (${keys})`}
+      aria-disabled={disabled}
+      data-disabled={disabled || undefined}
+      onClick={() => !disabled && onClick()}
+    >
+      {children}
+    </ActionIcon>
   );
 }

@@ -5,7 +5,7 @@ import { figureText } from "../components/Fig";
 import { ClosedDrawing, type ClosedView, closedSize } from "./Closed";
 import d from "./drawing.module.css";
 import { type Item, layOut } from "./layout";
-import { flagsOf, roomBelow, roomRight } from "./measure";
+import { flagsOf, onItsSide, roomBelow, roomRight } from "./measure";
 import { Piece } from "./Piece";
 
 /** The closed card is drawn at half the scale of the pieces: they are what one works on. */
@@ -42,6 +42,7 @@ function places(pieces: BenchView["pieces"], closed: ClosedView | null, width: n
       below: roomBelow(flagsOf(p, scale).lanes),
       left: 26,
       right: roomRight(p, scale),
+      mayTurn: p.scores.length === 0,
     })),
     ...(closed
       ? [
@@ -57,13 +58,12 @@ function places(pieces: BenchView["pieces"], closed: ClosedView | null, width: n
         ]
       : []),
   ];
-  // Flags need more lanes the smaller the drawing, so the scale is settled in a few rounds.
-  let scale = layOut(items(0.05), width - 20, height - 16)[0]?.scale ?? 0.01;
-  for (let round = 0; round < 4; round++) {
-    scale = layOut(items(scale), width - 20, height - 16)[0]?.scale ?? scale;
-  }
-  const placed = layOut(items(scale), width - 20, height - 16);
-  return { at: new Map(placed.map((p) => [p.id, { x: p.x + 10, y: p.y + 8 }])), scale: placed[0]?.scale ?? scale };
+  const placed = layOut(items, width - 20, height - 16);
+  return {
+    at: new Map(placed.map((p) => [p.id, { x: p.x + 10, y: p.y + 8 }])),
+    laid: pieces.map((p) => (placed.find((q) => q.id === p.id)?.turned ? onItsSide(p) : p)),
+    scale: placed[0]?.scale ?? 0.01,
+  };
 }
 
 function Drawing({
@@ -80,7 +80,7 @@ function Drawing({
   onSelect: (figure: string) => void;
 }) {
   const { pieces, closed, rule } = view;
-  const { at, scale } = useMemo(() => places(pieces, closed, width, height), [pieces, closed, width, height]);
+  const { at, laid, scale } = useMemo(() => places(pieces, closed, width, height), [pieces, closed, width, height]);
   const closedAt = at.get("closed");
   return (
     <svg
@@ -94,7 +94,7 @@ function Drawing({
           <line x1="0" y1="0" x2="0" y2="6" className={d.hatch} />
         </pattern>
       </defs>
-      {pieces.map((piece) => {
+      {laid.map((piece) => {
         const place = at.get(piece.id);
         return place ? (
           <Piece

@@ -1,57 +1,156 @@
 /** Lays things of known true size out on the table, all at one scale. Positions on the screen, no measures. */
-export type Item = { id: string; width: number; height: number; above: number; below: number; left: number; right: number };
-export type Placed = { id: string; x: number; y: number; scale: number };
+export type Item = {
+  id: string;
+  width: number;
+  height: number;
+  above: number;
+  below: number;
+  left: number;
+  right: number;
+  /** Nothing on it is read along a rule, so that it may lie on its side. */
+  mayTurn?: boolean;
+};
+export type Placed = { id: string; x: number; y: number; scale: number; turned: boolean };
 
-/** Puts items in rows, largest scale that fits. Sizes in true units; margins and the area in pixels. */
-export function layOut(items: Item[], areaWidth: number, areaHeight: number, gap = 18): Placed[] {
-  let low = 0;
-  let high = Math.max(areaWidth, areaHeight);
-  const widest = Math.max(...items.map((i) => i.width), 1);
-  high = high / widest;
-  for (let step = 0; step < 40; step++) {
-    const middle = (low + high) / 2;
-    if (rows(items, middle, areaWidth, areaHeight, gap)) {
-      low = middle;
+type Box = { item: Item; turned: boolean; width: number; height: number };
+type Spot = { box: Box; x: number; y: number };
+
+/** Up to so many things every order is tried; of more, those that usually do. */
+const EVERY_ORDER = 6;
+const GAP = 18;
+
+/**
+ * Puts things where they fit at the largest scale that does: in rows or in columns, low ones stacked beside a high one, in every
+ * order, those that may turn either way. As they were given where that does as well.
+ * @param at The things with the room that their labels take at a scale; sizes in true units, room and area in pixels.
+ */
+export function layOut(at: (scale: number) => Item[], areaWidth: number, areaHeight: number): Placed[] {
+  const units = Math.max(...at(0.01).map((i) => Math.max(i.width, i.height)), 1);
+  let [low, high] = [0, Math.max(areaWidth, areaHeight) / units];
+  let best: Placed[] = [];
+  for (let step = 0; step < 18; step++) {
+    const scale = (low + high) / 2;
+    const placed = fit(at(scale), scale, areaWidth, areaHeight);
+    if (placed) {
+      [best, low] = [placed, scale];
     } else {
-      high = middle;
+      high = scale;
     }
   }
-  return rows(items, low, areaWidth, areaHeight, gap) ?? [];
+  return best;
 }
 
-function rows(items: Item[], scale: number, areaWidth: number, areaHeight: number, gap: number): Placed[] | null {
-  const lines: { items: Item[]; width: number; height: number }[] = [];
-  for (const item of items) {
-    const width = item.width * scale + item.left + item.right;
-    const height = item.height * scale + item.above + item.below;
-    if (width > areaWidth) {
+function fit(items: Item[], scale: number, areaWidth: number, areaHeight: number): Placed[] | null {
+  for (const order of orders(items)) {
+    for (const turned of turns(order)) {
+      const boxes = order.map((item, i) => boxOf(item, turned[i] ?? false, scale));
+      for (const across of [true, false]) {
+        const spots = across ? rows(boxes, areaWidth, areaHeight) : rows(boxes.map(flipped), areaHeight, areaWidth)?.map(back);
+        if (spots) {
+          return spots.map(({ box, x, y }) => ({
+            id: box.item.id,
+            x: x + box.item.left,
+            y: y + box.item.above,
+            scale,
+            turned: box.turned,
+          }));
+        }
+      }
+    }
+  }
+  return null;
+}
+
+const boxOf = (item: Item, turned: boolean, scale: number): Box => ({
+  item,
+  turned,
+  width: (turned ? item.height : item.width) * scale + item.left + item.right,
+  height: (turned ? item.width : item.height) * scale + item.above + item.below,
+});
+const flipped = (box: Box): Box => ({ ...box, width: box.height, height: box.width });
+const back = ({ box, x, y }: Spot): Spot => ({ box: flipped(box), x: y, y: x });
+
+/** Rows of stacks: a thing goes under the one before it where the row is high enough, else beside it, else below. Centred. */
+function rows(boxes: Box[], areaWidth: number, areaHeight: number): Spot[] | null {
+  type Stack = { boxes: Box[]; width: number; height: number };
+  const lines: { stacks: Stack[]; width: number; height: number }[] = [];
+  for (const box of boxes) {
+    if (box.width > areaWidth) {
       return null;
     }
     const line = lines.at(-1);
-    if (line && line.width + gap + width <= areaWidth) {
-      line.items.push(item);
-      line.width += gap + width;
-      line.height = Math.max(line.height, height);
+    const stack = line?.stacks.at(-1);
+    if (line && stack && stack.height + GAP + box.height <= line.height && box.width <= stack.width) {
+      stack.boxes.push(box);
+      stack.height += GAP + box.height;
+    } else if (line && line.width + GAP + box.width <= areaWidth) {
+      line.stacks.push({ boxes: [box], width: box.width, height: box.height });
+      line.width += GAP + box.width;
+      line.height = Math.max(line.height, box.height);
     } else {
-      lines.push({ items: [item], width, height });
+      lines.push({ stacks: [{ boxes: [box], width: box.width, height: box.height }], width: box.width, height: box.height });
     }
   }
-  const total = lines.reduce((sum, line) => sum + line.height, 0) + gap * (lines.length - 1);
+  const total = lines.reduce((sum, line) => sum + line.height, 0) + GAP * (lines.length - 1);
   if (total > areaHeight) {
     return null;
   }
-  const placed: Placed[] = [];
+  const spots: Spot[] = [];
   let y = (areaHeight - total) / 2;
   for (const line of lines) {
     let x = (areaWidth - line.width) / 2;
-    for (const item of line.items) {
-      const height = item.height * scale + item.above + item.below;
-      placed.push({ id: item.id, x: x + item.left, y: y + (line.height - height) + item.above, scale });
-      x += item.width * scale + item.left + item.right + gap;
+    for (const stack of line.stacks) {
+      let top = y + line.height - stack.height;
+      for (const box of stack.boxes) {
+        spots.push({ box, x, y: top });
+        top += box.height + GAP;
+      }
+      x += stack.width + GAP;
     }
-    y += line.height + gap;
+    y += line.height + GAP;
   }
-  return placed;
+  return spots;
+}
+
+function* orders(items: Item[]): Generator<Item[]> {
+  yield items;
+  if (items.length <= EVERY_ORDER) {
+    yield* permutations(items);
+    return;
+  }
+  const by = (size: (i: Item) => number) => [...items].sort((a, b) => size(b) - size(a));
+  const sorted = [by((i) => i.height), by((i) => i.width), by((i) => i.width * i.height), by((i) => Math.max(i.width, i.height))];
+  for (const order of sorted) {
+    yield order;
+    yield [...order].reverse();
+    // One thing taken out and put in somewhere else.
+    for (const [from] of order.entries()) {
+      const rest = order.filter((_, i) => i !== from);
+      for (let to = 0; to <= rest.length; to++) {
+        yield [...rest.slice(0, to), order[from] as Item, ...rest.slice(to)];
+      }
+    }
+  }
+}
+
+function* permutations(items: Item[]): Generator<Item[]> {
+  if (items.length < 2) {
+    yield items;
+    return;
+  }
+  for (const [i, first] of items.entries()) {
+    for (const rest of permutations(items.filter((_, j) => j !== i))) {
+      yield [first, ...rest];
+    }
+  }
+}
+
+/** Every way of laying those on their side that may be; all as they stand first. */
+function turns(items: Item[]): boolean[][] {
+  const free = items.flatMap((item, i) => (item.mayTurn ? [i] : [])).slice(0, 4);
+  return Array.from({ length: 2 ** free.length }, (_, n) =>
+    items.map((_, i) => free.includes(i) && ((n >> free.indexOf(i)) & 1) === 1),
+  );
 }
 
 export type Flag = { at: number; width: number };

@@ -57,3 +57,23 @@ export function flagsOf(piece: PieceView, scale: number): { placed: PlacedFlag[]
 
 /** Room that a piece needs under itself for flags and rule. */
 export const roomBelow = (lanes: number) => (lanes > 0 ? FLAG_GAP + lanes * LANE + RULE_HEIGHT + 8 : 26);
+
+/** The same piece turned by a quarter: only what no rule reads may lie so. */
+export function onItsSide(piece: PieceView): PieceView {
+  const spot = ({ x, y }: { x: number; y: number }) => ({ x: y, y: piece.width.units - x });
+  const plate = (box: PieceView["plates"][number]["nameIn"]) => ({
+    x: box.y,
+    y: piece.width.units - box.x - box.width,
+    width: box.height,
+    height: box.width,
+  });
+  return {
+    ...piece,
+    width: piece.height,
+    height: piece.width,
+    plates: piece.plates.map((p) => ({ ...p, nameIn: plate(p.nameIn) })),
+    layers: piece.layers.map((l) => ({ ...l, outline: l.outline.map(spot) })),
+    glue: piece.glue.map((g) => ({ ...g, outline: g.outline.map(spot) })),
+    cuts: piece.cuts.map((c) => ({ ...c, line: c.line.map(spot) })),
+  };
+}

@@ -58,25 +58,20 @@ internal static class FrontStep
     });
 
     /// <summary>
-    /// A second box that stands on the first. It begins at the crease of the first one's tab and is no deeper, so that closed
+    /// A second box that stands on the first and is as deep: it begins at the crease of the first one's tab, so that closed
     /// it slides up behind the first one's front.
     /// </summary>
     /// <returns>The bonds of its lower and its upper tab.</returns>
     private static BondHandle[] SecondBox(ConstructionBuilder c, PieceHandle basePiece, Affine rise, Affine step)
     {
-        var upperRise = c.Length("upperRise", "second rise", "how far the second box stands before the back", rise, "the first box's rise",
-            [(Construction.SmallestPanel, "a narrower box does not stand")], [(rise, "a deeper box would hang over the first")],
-            least: "steps back", most: "level with the first");
+        Affine tab = Pair.Of(1, 2, 12m);
         var upperStep = c.Length("upperStep", "second step", "height of the second box's front", 0.37m * H, "0.37 of the card's height",
-            [(Pair.Of(3, 4, 20m), "a lower step shows nothing")],
-            [(H - step - upperRise, "closed, both boxes and the rise must not be higher than the card")], least: "lower", most: "higher");
-        var tab = c.Length("upperTab", "second tab", "height of the second box's two tabs", Pair.Of(1, 2, 12m),
-            "½ in, or 12 mm: what a tab needs", [(Construction.SmallestTab, "a narrower tab does not hold")],
-            [(upperStep / 2, "the two tabs would lie on each other")], OnConversion.Fixed, least: "less card", most: "surer bond");
-        var (foot, end) = (H - step, tab + (2 * upperRise) + upperStep);
+            [(2 * tab, "the two tabs inside it would lie on each other")],
+            [(H - step - rise, "closed, both boxes and the rise must not be higher than the card")], least: "lower", most: "higher");
+        var (foot, end) = (H - step, tab + (2 * rise) + upperStep);
         var box = c.Piece("upper", "Second box", Axis.Y, W, "both tabs, both rises and the step", "the card's width",
-            [Tab("lowerTab", "lower tab", tab), Panel("floor", "second floor", upperRise), Panel("front", "second step front", upperStep),
-            Panel("top", "second step top", upperRise), Tab("tab", "upper tab", tab)], [
+            [Tab("lowerTab", "lower tab", tab), Panel("floor", "second floor", rise), Panel("front", "second step front", upperStep),
+            Panel("top", "second step top", rise), Tab("tab", "upper tab", tab)], [
             Valley(90, "the tab"),
             Valley(90, "the tab and the floor", closed: 0),
             Valley(90, "then the step's front"),

@@ -8,12 +8,12 @@ import { queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
 import { Bar } from "../../components/Bar";
 import { Sentence, sentenceText } from "../../components/Fig";
+import { Later } from "../../components/Later";
 import { Trouble } from "../../components/Trouble";
 import { Table } from "../../drawing/Table";
 import { useKeys } from "../../keys/useKeys";
 import { Adjust } from "./Adjust";
 import s from "./BenchPage.module.css";
-import { Curves } from "./Curves";
 import { useDesk } from "./desk/useDesk";
 import { choose, convert, freeFigure, lockFigure, nextUnits, setFigure, take, unlockFigure } from "./edits";
 import { Foot } from "./Foot";
@@ -22,6 +22,7 @@ import { Ledger } from "./Ledger";
 import { Strip } from "./Strip";
 import { Stuck } from "./Stuck";
 
+const Curves = lazy(async () => ({ default: (await import("./Curves")).Curves }));
 const Clash = lazy(async () => ({ default: (await import("./Clash")).Clash }));
 
 type StripFormat = Schemas["StripFormat"];
@@ -150,11 +151,22 @@ export function BenchPage() {
                 onPriority={(priority, name) => commitCompared([take("priority", priority)], name)}
                 curves={
                   view.stuck ? null : (
-                    <Curves
-                      desk={desk.desk}
-                      unit={view.unit}
-                      onPick={(curve, point) => commit([setFigure(curve.parameter, point.value.exact)])}
-                    />
+                    <Later
+                      button={
+                        <Button size="compact-xs" variant="default" className={s.trade} aria-haspopup="dialog">
+                          what costs what
+                        </Button>
+                      }
+                    >
+                      {(button) => (
+                        <Curves
+                          button={button}
+                          desk={desk.desk}
+                          unit={view.unit}
+                          onPick={(curve, point) => commit([setFigure(curve.parameter, point.value.exact)])}
+                        />
+                      )}
+                    </Later>
                   )
                 }
               />

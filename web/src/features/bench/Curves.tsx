@@ -1,55 +1,40 @@
-import { Button, Loader, Popover } from "@mantine/core";
+import { Loader } from "@mantine/core";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import type { Desk, Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
 import { Fig, figureText, Sentence, sentenceText } from "../../components/Fig";
+import type { Opener } from "../../components/Later";
+import { Pop } from "../../components/Pop";
 import { Trouble } from "../../components/Trouble";
 import s from "./Curves.module.css";
 
 type Curve = Schemas["CurveView"];
 type Point = Schemas["CurvePointView"];
 
-/** What is traded off, as a curve to pick from. It is worked out when it is looked at. */
-export function Curves({
-  desk,
-  unit,
-  onPick,
-}: {
-  desk: Desk | undefined;
-  unit: string;
-  onPick: (curve: Curve, point: Point) => void;
-}) {
-  const [open, setOpen] = useState(false);
-  const curves = useQuery(queries.curves(desk, open));
+type Traded = { desk: Desk | undefined; unit: string; onPick: (curve: Curve, point: Point) => void };
+
+/** What is traded off, as a curve to pick from. */
+export function Curves({ button, ...traded }: Traded & { button: Opener }) {
   return (
-    <Popover opened={open} onChange={setOpen} position="left-end" withArrow trapFocus withinPortal={false} width={400}>
-      <Popover.Target>
-        <Button
-          size="compact-xs"
-          variant="default"
-          className={s.button}
-          aria-haspopup="dialog"
-          aria-expanded={open}
-          onClick={() => setOpen(!open)}
-        >
-          what costs what
-        </Button>
-      </Popover.Target>
-      <Popover.Dropdown className={s.curves}>
-        {curves.error ? <Trouble problem={curves.error} /> : null}
-        {curves.isLoading ? <Loader aria-label="Trying every value" /> : null}
-        {curves.data?.length === 0 ? <p>Nothing is traded off here: every value that can be set is as good in one way.</p> : null}
-        {curves.data?.map((curve) => (
-          <CurveDrawing
-            key={curve.parameter + curve.oneName}
-            curve={curve}
-            unit={unit}
-            onPick={(point) => onPick(curve, point)}
-          />
-        ))}
-      </Popover.Dropdown>
-    </Popover>
+    <Pop button={button} position="left-end" withinPortal={false} width={400} className={s.curves}>
+      {() => <CurveList {...traded} />}
+    </Pop>
+  );
+}
+
+/** Worked out when it is looked at. */
+function CurveList({ desk, unit, onPick }: Traded) {
+  const curves = useQuery(queries.curves(desk));
+  return (
+    <>
+      {curves.error ? <Trouble problem={curves.error} /> : null}
+      {curves.isLoading ? <Loader aria-label="Trying every value" /> : null}
+      {curves.data?.length === 0 ? <p>Nothing is traded off here: every value that can be set is as good in one way.</p> : null}
+      {curves.data?.map((curve) => (
+        <CurveDrawing key={curve.parameter + curve.oneName} curve={curve} unit={unit} onPick={(point) => onPick(curve, point)} />
+      ))}
+    </>
   );
 }
 

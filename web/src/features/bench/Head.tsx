@@ -1,9 +1,12 @@
+import { lazy } from "react";
 import type { Schemas } from "../../api/client";
 import { Bar, HelpButton, IconButton, ThemeButton } from "../../components/Bar";
+import { Later } from "../../components/Later";
 import type { useDesk } from "./desk/useDesk";
 import { prefer, showIn, take } from "./edits";
-import { Papers } from "./Papers";
-import { Pick, Preferences, UnitsSwitch } from "./Picks";
+import { Pick, PickButton, UnitsSwitch } from "./Picks";
+
+const Papers = lazy(async () => ({ default: (await import("./Papers")).Papers }));
 
 /** The design's name, its history, and what it is made with. */
 export function Head({
@@ -52,23 +55,24 @@ export function Head({
         items={tools}
         value={view?.toolsId ?? ""}
         onPick={(item) => commitCompared([take("tools", item.id)], item.name)}
-      >
-        <Preferences
-          preferences={view?.preferences ?? []}
-          onChange={(p, on) => commitCompared([prefer(p.id, on)], on ? p.name : `no more “${p.name}”`)}
-        />
-      </Pick>
-      <Papers
-        state={state}
-        shown={view?.stock ?? ""}
-        stocks={things("stocks").filter((t) => t.toHand || t.id === state.stock)}
-        all={things("stocks")}
-        adhesives={things("adhesives")}
-        sheets={things("sheets")}
-        accepted={inventory?.acceptsCaliper ?? ""}
-        pieces={view?.pieces ?? []}
-        onChange={commitCompared}
+        preferences={view?.preferences ?? []}
+        onPrefer={(p, on) => commitCompared([prefer(p.id, on)], on ? p.name : `no more “${p.name}”`)}
       />
+      <Later button={<PickButton label="Card" shown={view?.stock ?? ""} aria-haspopup="dialog" />}>
+        {(button) => (
+          <Papers
+            button={button}
+            state={state}
+            stocks={things("stocks").filter((t) => t.toHand || t.id === state.stock)}
+            all={things("stocks")}
+            adhesives={things("adhesives")}
+            sheets={things("sheets")}
+            accepted={inventory?.acceptsCaliper ?? ""}
+            pieces={view?.pieces ?? []}
+            onChange={commitCompared}
+          />
+        )}
+      </Later>
       <Pick
         label="Reveal"
         shown={state.reveal ?? ""}

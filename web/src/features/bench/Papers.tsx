@@ -1,14 +1,16 @@
-import { Button, Checkbox, NativeSelect, Popover, SegmentedControl, TextInput, UnstyledButton } from "@mantine/core";
+import { Button, Checkbox, NativeSelect, SegmentedControl, TextInput } from "@mantine/core";
 import { useState } from "react";
 import type { DesignState, Edit } from "../../api/client";
+import type { Opener } from "../../components/Later";
+import { Pop } from "../../components/Pop";
 import { cutFrom, sheetsThere, take } from "./edits";
-import type { PickItem } from "./Picks";
+import type { PickItem } from "./PickMenu";
 import p from "./Picks.module.css";
 
 /** The card and papers of a design: which, how thick as measured, which way the grain runs, what the layers are stuck with. */
 export function Papers({
+  button,
   state,
-  shown,
   stocks,
   all,
   adhesives,
@@ -17,8 +19,8 @@ export function Papers({
   pieces,
   onChange,
 }: {
+  button: Opener;
   state: DesignState;
-  shown: string;
   stocks: PickItem[];
   all: PickItem[];
   adhesives: PickItem[];
@@ -27,150 +29,140 @@ export function Papers({
   pieces: { id: string; name: string }[];
   onChange: (edits: Edit[], gesture: string) => void;
 }) {
-  const [open, setOpen] = useState(false);
   const [caliper, setCaliper] = useState("");
   const [blank, setBlank] = useState("");
   const options = (items: PickItem[]) => items.map((i) => ({ value: i.id, label: `${i.name}, ${i.detail}` }));
   const named = (items: PickItem[], id: string) => items.find((i) => i.id === id)?.name ?? id;
   return (
-    <Popover opened={open} onChange={setOpen} position="bottom-end" withArrow trapFocus withinPortal={false} width={340}>
-      <Popover.Target>
-        <UnstyledButton
-          className={p.pick}
-          aria-haspopup="dialog"
-          aria-expanded={open}
-          aria-label={`Card: ${shown}`}
-          onClick={() => setOpen(!open)}
-        >
-          <b>Card</b> <span>{shown}</span>
-        </UnstyledButton>
-      </Popover.Target>
-      <Popover.Dropdown className={p.papers}>
-        <NativeSelect
-          label="Card"
-          data={options(stocks)}
-          value={state.stock ?? ""}
-          onChange={(e) =>
-            onChange([take("stock", e.currentTarget.value), take("caliper", null)], named(all, e.currentTarget.value))
-          }
-        />
-        <form
-          onSubmit={(event) => {
-            event.preventDefault();
-            onChange([take("caliper", caliper.trim() || null)], caliper.trim() ? `card of ${caliper.trim()}` : "usual caliper");
-          }}
-        >
-          <TextInput
-            label="Its thickness, measured"
-            description={accepted}
-            placeholder={state.caliper ?? "as the stock usually is"}
-            value={caliper}
-            onChange={(e) => setCaliper(e.currentTarget.value)}
-            rightSectionWidth={62}
-            rightSection={
-              <Button type="submit" size="compact-xs" variant="default">
-                use it
-              </Button>
+    <Pop button={button} position="bottom-end" withinPortal={false} width={340} className={p.papers}>
+      {() => (
+        <>
+          <NativeSelect
+            label="Card"
+            data={options(stocks)}
+            value={state.stock ?? ""}
+            onChange={(e) =>
+              onChange([take("stock", e.currentTarget.value), take("caliper", null)], named(all, e.currentTarget.value))
             }
           />
-        </form>
-        <div className={p.choice}>
-          <span id="grain-of-sheet">Grain in the sheet</span>
-          <SegmentedControl
-            size="xs"
-            aria-labelledby="grain-of-sheet"
-            data={[
-              { value: "", label: "unknown" },
-              { value: "long", label: "long" },
-              { value: "short", label: "short" },
-            ]}
-            value={state.grain ?? ""}
-            onChange={(value) => onChange([take("grain", value || null)], value ? `grain ${value}` : "grain unknown")}
-          />
-        </div>
-        <fieldset className={p.sheets}>
-          <legend>Sheets that are there: a piece that just misses one is eased to it</legend>
-          {sheets.map((sheet) => {
-            const there = state.sheets ?? [];
-            const on = there.includes(sheet.id);
-            return (
-              <Checkbox
-                key={sheet.id}
-                size="xs"
-                label={sheet.name}
-                checked={on}
-                onChange={() => {
-                  const next = on ? there.filter((id) => id !== sheet.id) : [...there, sheet.id];
-                  onChange(
-                    [sheetsThere(next)],
-                    next.length === 0 ? "from any sheet" : `from ${next.map((id) => named(sheets, id)).join(" or ")}`,
-                  );
-                }}
-              />
-            );
-          })}
-        </fieldset>
-        <form
-          onSubmit={(event) => {
-            event.preventDefault();
-            onChange([take("blank", blank.trim() || null)], blank.trim() ? `a blank of ${blank.trim()}` : "no blank");
-          }}
-        >
-          <TextInput
-            label="Begun with a bought blank"
-            description="its size closed, as measured, such as 125 x 175 mm"
-            placeholder={state.blank ?? "cut from a sheet"}
-            value={blank}
-            onChange={(e) => setBlank(e.currentTarget.value)}
-            rightSectionWidth={62}
-            rightSection={
-              <Button type="submit" size="compact-xs" variant="default">
-                begin
-              </Button>
+          <form
+            onSubmit={(event) => {
+              event.preventDefault();
+              onChange([take("caliper", caliper.trim() || null)], caliper.trim() ? `card of ${caliper.trim()}` : "usual caliper");
+            }}
+          >
+            <TextInput
+              label="Its thickness, measured"
+              description={accepted}
+              placeholder={state.caliper ?? "as the stock usually is"}
+              value={caliper}
+              onChange={(e) => setCaliper(e.currentTarget.value)}
+              rightSectionWidth={62}
+              rightSection={
+                <Button type="submit" size="compact-xs" variant="default">
+                  use it
+                </Button>
+              }
+            />
+          </form>
+          <div className={p.choice}>
+            <span id="grain-of-sheet">Grain in the sheet</span>
+            <SegmentedControl
+              size="xs"
+              aria-labelledby="grain-of-sheet"
+              data={[
+                { value: "", label: "unknown" },
+                { value: "long", label: "long" },
+                { value: "short", label: "short" },
+              ]}
+              value={state.grain ?? ""}
+              onChange={(value) => onChange([take("grain", value || null)], value ? `grain ${value}` : "grain unknown")}
+            />
+          </div>
+          <fieldset className={p.sheets}>
+            <legend>Sheets that are there: a piece that just misses one is eased to it</legend>
+            {sheets.map((sheet) => {
+              const there = state.sheets ?? [];
+              const on = there.includes(sheet.id);
+              return (
+                <Checkbox
+                  key={sheet.id}
+                  size="xs"
+                  label={sheet.name}
+                  checked={on}
+                  onChange={() => {
+                    const next = on ? there.filter((id) => id !== sheet.id) : [...there, sheet.id];
+                    onChange(
+                      [sheetsThere(next)],
+                      next.length === 0 ? "from any sheet" : `from ${next.map((id) => named(sheets, id)).join(" or ")}`,
+                    );
+                  }}
+                />
+              );
+            })}
+          </fieldset>
+          <form
+            onSubmit={(event) => {
+              event.preventDefault();
+              onChange([take("blank", blank.trim() || null)], blank.trim() ? `a blank of ${blank.trim()}` : "no blank");
+            }}
+          >
+            <TextInput
+              label="Begun with a bought blank"
+              description="its size closed, as measured, such as 125 x 175 mm"
+              placeholder={state.blank ?? "cut from a sheet"}
+              value={blank}
+              onChange={(e) => setBlank(e.currentTarget.value)}
+              rightSectionWidth={62}
+              rightSection={
+                <Button type="submit" size="compact-xs" variant="default">
+                  begin
+                </Button>
+              }
+            />
+          </form>
+          {pieces.length > 1 ? (
+            <details>
+              <summary>One piece from another card</summary>
+              {pieces.map((piece) => (
+                <NativeSelect
+                  key={piece.id}
+                  label={piece.name}
+                  data={[{ value: "", label: "as the rest" }, ...options(all)]}
+                  value={state.pieceStocks?.[piece.id] ?? ""}
+                  onChange={(e) => {
+                    const stock = e.currentTarget.value;
+                    onChange(
+                      [cutFrom(piece.id, stock || null)],
+                      `${piece.name} ${stock ? `of ${named(all, stock)}` : "as the rest"}`,
+                    );
+                  }}
+                />
+              ))}
+            </details>
+          ) : null}
+          <NativeSelect
+            label="Papers on it"
+            data={options(all)}
+            value={state.layerStock ?? ""}
+            onChange={(e) =>
+              onChange([take("layerStock", e.currentTarget.value)], `papers of ${named(all, e.currentTarget.value)}`)
             }
           />
-        </form>
-        {pieces.length > 1 ? (
-          <details>
-            <summary>One piece from another card</summary>
-            {pieces.map((piece) => (
-              <NativeSelect
-                key={piece.id}
-                label={piece.name}
-                data={[{ value: "", label: "as the rest" }, ...options(all)]}
-                value={state.pieceStocks?.[piece.id] ?? ""}
-                onChange={(e) => {
-                  const stock = e.currentTarget.value;
-                  onChange(
-                    [cutFrom(piece.id, stock || null)],
-                    `${piece.name} ${stock ? `of ${named(all, stock)}` : "as the rest"}`,
-                  );
-                }}
-              />
-            ))}
-          </details>
-        ) : null}
-        <NativeSelect
-          label="Papers on it"
-          data={options(all)}
-          value={state.layerStock ?? ""}
-          onChange={(e) =>
-            onChange([take("layerStock", e.currentTarget.value)], `papers of ${named(all, e.currentTarget.value)}`)
-          }
-        />
-        <NativeSelect
-          label="Mats under them"
-          data={options(all)}
-          value={state.matStock ?? ""}
-          onChange={(e) => onChange([take("matStock", e.currentTarget.value)], `mats of ${named(all, e.currentTarget.value)}`)}
-        />
-        <NativeSelect
-          label="Stuck with"
-          data={options(adhesives)}
-          value={state.adhesive ?? ""}
-          onChange={(e) => onChange([take("adhesive", e.currentTarget.value)], named(adhesives, e.currentTarget.value))}
-        />
-      </Popover.Dropdown>
-    </Popover>
+          <NativeSelect
+            label="Mats under them"
+            data={options(all)}
+            value={state.matStock ?? ""}
+            onChange={(e) => onChange([take("matStock", e.currentTarget.value)], `mats of ${named(all, e.currentTarget.value)}`)}
+          />
+          <NativeSelect
+            label="Stuck with"
+            data={options(adhesives)}
+            value={state.adhesive ?? ""}
+            onChange={(e) => onChange([take("adhesive", e.currentTarget.value)], named(adhesives, e.currentTarget.value))}
+          />
+        </>
+      )}
+    </Pop>
   );
 }

@@ -1,8 +1,10 @@
-import { Button, Popover, TextInput } from "@mantine/core";
-import { useEffect, useRef, useState } from "react";
+import { lazy, useEffect, useRef } from "react";
 import type { Schemas } from "../../api/client";
 import { Sentence, sentenceText } from "../../components/Fig";
+import { Later } from "../../components/Later";
 import s from "./Strip.module.css";
+
+const OtherSize = lazy(async () => ({ default: (await import("./OtherSize")).OtherSize }));
 
 type Format = Schemas["StripFormat"];
 
@@ -67,49 +69,23 @@ export function Strip({
           </li>
         ))}
         <li>
-          <OtherSize onTyped={onTyped} />
+          <Later
+            button={
+              <button type="button" className={s.format} aria-haspopup="dialog">
+                <span className={s.silhouette}>
+                  <span className={`${s.paper} ${s.plus}`}>+</span>
+                </span>
+                <span className={s.name} data-part="format-name">
+                  Other size
+                </span>
+                <span className={s.size}>type it</span>
+              </button>
+            }
+          >
+            {(button) => <OtherSize button={button} onTyped={onTyped} />}
+          </Later>
         </li>
       </ul>
     </nav>
-  );
-}
-
-function OtherSize({ onTyped }: { onTyped: (format: string) => void }) {
-  const [open, setOpen] = useState(false);
-  const [text, setText] = useState("");
-  return (
-    <Popover opened={open} onChange={setOpen} position="bottom-end" trapFocus withArrow>
-      <Popover.Target>
-        <button type="button" className={s.format} aria-haspopup="dialog" aria-expanded={open} onClick={() => setOpen(!open)}>
-          <span className={s.silhouette}>
-            <span className={`${s.paper} ${s.plus}`}>+</span>
-          </span>
-          <span className={s.name} data-part="format-name">
-            Other size
-          </span>
-          <span className={s.size}>type it</span>
-        </button>
-      </Popover.Target>
-      <Popover.Dropdown>
-        <form
-          onSubmit={(event) => {
-            event.preventDefault();
-            onTyped(text.trim());
-            setOpen(false);
-          }}
-        >
-          <TextInput
-            label="Finished size, with its unit"
-            description="Such as 5x5in, 5 1/2 x 4in or 150x150mm; 2 to 12 in a side"
-            value={text}
-            onChange={(e) => setText(e.currentTarget.value)}
-            data-autofocus
-          />
-          <Button type="submit" mt="sm" fullWidth>
-            Try this size
-          </Button>
-        </form>
-      </Popover.Dropdown>
-    </Popover>
   );
 }

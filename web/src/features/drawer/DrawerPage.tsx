@@ -1,18 +1,20 @@
-import { Button, Loader, Modal } from "@mantine/core";
+import { Button, Loader } from "@mantine/core";
 import { useDocumentTitle } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import { Link } from "react-router";
 import { queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
 import { Bar, HelpButton, ThemeButton } from "../../components/Bar";
 import { Trouble } from "../../components/Trouble";
 import { useKeys } from "../../keys/useKeys";
-import { CheckList } from "./CheckList";
 import { Designs } from "./Designs";
 import s from "./Drawer.module.css";
-import { NewDesign } from "./NewDesign";
 import { Things } from "./Things";
+
+const Dialog = lazy(async () => ({ default: (await import("../../components/Dialog")).Dialog }));
+const CheckList = lazy(async () => ({ default: (await import("./CheckList")).CheckList }));
+const NewDesign = lazy(async () => ({ default: (await import("./NewDesign")).NewDesign }));
 
 /** All designs, and what the studio has of every kind. */
 export function DrawerPage() {
@@ -47,17 +49,18 @@ export function DrawerPage() {
         {designs.data ? <Designs designs={designs.data} /> : null}
         {inventory.data ? <Things kinds={inventory.data.kinds} /> : null}
       </div>
-      <Modal
-        opened={checking}
-        onClose={() => setChecking(false)}
-        title="Check a list"
-        closeButtonProps={{ "aria-label": "Close" }}
-      >
-        <CheckList />
-      </Modal>
-      <Modal opened={making} onClose={() => setMaking(false)} title="New design" closeButtonProps={{ "aria-label": "Close" }}>
-        {inventory.data ? <NewDesign inventory={inventory.data} /> : <Loader aria-label="Fetching the constructions" />}
-      </Modal>
+      <Suspense fallback={null}>
+        {checking ? (
+          <Dialog title="Check a list" onClose={() => setChecking(false)}>
+            <CheckList />
+          </Dialog>
+        ) : null}
+        {making ? (
+          <Dialog title="New design" onClose={() => setMaking(false)}>
+            {inventory.data ? <NewDesign inventory={inventory.data} /> : <Loader aria-label="Fetching the constructions" />}
+          </Dialog>
+        ) : null}
+      </Suspense>
     </main>
   );
 }

@@ -1,26 +1,11 @@
 import { Button, Select, TextInput } from "@mantine/core";
 import { useForm } from "@mantine/form";
-import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useNavigate } from "react-router";
-import { answer, api, type DesignState, problemOf, type Schemas } from "../../api/client";
-import { queries } from "../../api/queries";
+import { problemOf, type Schemas } from "../../api/client";
 import { Trouble } from "../../components/Trouble";
 import s from "./Drawer.module.css";
+import { useBegin } from "./useBegin";
 
-/** Begins a design and goes to it. */
-export function useBegin() {
-  const navigate = useNavigate();
-  const cache = useQueryClient();
-  return useMutation({
-    mutationFn: (state: DesignState) => answer(api.POST("/api/designs", { body: { state } })),
-    onSuccess: (made) => {
-      cache.setQueryData(queries.design(made.id).queryKey, made);
-      cache.invalidateQueries({ queryKey: queries.designs().queryKey });
-      navigate(`/bench/${made.id}`);
-    },
-  });
-}
-
+/** A new design: its name, what it is and how large. */
 export function NewDesign({ inventory }: { inventory: Schemas["InventoryView"] }) {
   const begin = useBegin();
   const form = useForm({ initialValues: { name: "", construction: inventory.constructions[0]?.id ?? "", format: "5x5" } });

@@ -4,7 +4,7 @@ import { useEffect, useMemo, useRef } from "react";
 import { answer, api, problemOf, type Schemas } from "../../api/client";
 import { Trouble } from "../../components/Trouble";
 import s from "./Drawer.module.css";
-import { useThingChange } from "./Things";
+import { useThingChange } from "./useThingChange";
 
 type Field = Schemas["KindField"];
 type Values = Record<string, string | boolean>;

@@ -1,28 +1,15 @@
-import { Accordion, Button, Modal, Switch } from "@mantine/core";
-import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { Accordion, Button, Switch } from "@mantine/core";
+import { lazy, Suspense, useState } from "react";
 import { answer, api, type Schemas } from "../../api/client";
-import { queries } from "../../api/queries";
 import { Trouble } from "../../components/Trouble";
 import s from "./Drawer.module.css";
-import { ThingForm } from "./ThingForm";
+import { useThingChange } from "./useThingChange";
+
+const Dialog = lazy(async () => ({ default: (await import("../../components/Dialog")).Dialog }));
+const ThingForm = lazy(async () => ({ default: (await import("./ThingForm")).ThingForm }));
 
 type Kind = Schemas["KindView"];
 type Thing = Schemas["ThingView"];
-
-/** A change to what the studio has: whatever is made with it is worked out anew. */
-export function useThingChange<T>(change: (thing: T) => Promise<unknown>, onDone: () => void = () => {}) {
-  const cache = useQueryClient();
-  return useMutation({
-    mutationFn: change,
-    onSuccess: () => {
-      for (const queryKey of [queries.inventory().queryKey, queries.designs().queryKey, ["worked"]]) {
-        cache.invalidateQueries({ queryKey });
-      }
-      onDone();
-    },
-  });
-}
 
 /** Everything the studio has, of every kind alike: what lies to hand, what was put away, and what is its own. */
 export function Things({ kinds }: { kinds: Kind[] }) {
@@ -84,14 +71,13 @@ export function Things({ kinds }: { kinds: Kind[] }) {
           </Accordion.Item>
         ))}
       </Accordion>
-      <Modal
-        opened={owning !== null}
-        onClose={() => setOwning(null)}
-        title={owning ? `A ${owning.kind.one} of your own` : ""}
-        closeButtonProps={{ "aria-label": "Close" }}
-      >
-        {owning ? <ThingForm kind={owning.kind} thing={owning.thing} onDone={() => setOwning(null)} /> : null}
-      </Modal>
+      <Suspense fallback={null}>
+        {owning ? (
+          <Dialog title={`A ${owning.kind.one} of your own`} onClose={() => setOwning(null)}>
+            <ThingForm kind={owning.kind} thing={owning.thing} onDone={() => setOwning(null)} />
+          </Dialog>
+        ) : null}
+      </Suspense>
     </>
   );
 }

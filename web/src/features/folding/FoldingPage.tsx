@@ -8,7 +8,7 @@ import { Sentence, sentenceText } from "../../components/Fig";
 import { PrintPage, useStoredDesk } from "../../components/PrintPage";
 import { type ClosedView, Panels } from "../../drawing/Closed";
 import { frameAt, Pose } from "../../drawing/Pose";
-import { useBegin } from "../drawer/NewDesign";
+import { useBegin } from "../drawer/useBegin";
 import s from "./Folding.module.css";
 
 type FoldingView = Schemas["FoldingView"];

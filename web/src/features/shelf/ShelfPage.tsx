@@ -1,4 +1,4 @@
-import { Checkbox, Loader, Select, TextInput } from "@mantine/core";
+import { Checkbox, Loader, NativeSelect, TextInput } from "@mantine/core";
 import { useDocumentTitle, useReducedMotion } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
@@ -9,7 +9,7 @@ import { Sentence, sentenceText } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
 import { frameAt, Pose } from "../../drawing/Pose";
 import { useKeys } from "../../keys/useKeys";
-import { useBegin } from "../drawer/NewDesign";
+import { useBegin } from "../drawer/useBegin";
 import { anything, choose, kinds, type ShelfCard } from "./choose";
 import s from "./Shelf.module.css";
 
@@ -36,27 +36,19 @@ export function ShelfPage() {
           value={wanted.words}
           onChange={(e) => setWanted({ ...wanted, words: e.currentTarget.value })}
         />
-        <Select
+        <NativeSelect
           className={s.wish}
           aria-label="What it does"
-          placeholder="whatever it does"
-          clearable
-          comboboxProps={{ withinPortal: false }}
-          clearButtonProps={{ "aria-label": "Whatever it does" }}
-          data={kinds(cards, "does", "doesWords")}
-          value={wanted.does || null}
-          onChange={(does) => setWanted({ ...wanted, does: does ?? "" })}
+          data={[{ value: "", label: "whatever it does" }, ...kinds(cards, "does", "doesWords")]}
+          value={wanted.does}
+          onChange={(e) => setWanted({ ...wanted, does: e.currentTarget.value })}
         />
-        <Select
+        <NativeSelect
           className={s.wish}
           aria-label="How hard it is"
-          placeholder="however hard"
-          clearable
-          comboboxProps={{ withinPortal: false }}
-          clearButtonProps={{ "aria-label": "However hard" }}
-          data={kinds(cards, "difficulty", "difficultyWords")}
-          value={wanted.difficulty || null}
-          onChange={(difficulty) => setWanted({ ...wanted, difficulty: difficulty ?? "" })}
+          data={[{ value: "", label: "however hard" }, ...kinds(cards, "difficulty", "difficultyWords")]}
+          value={wanted.difficulty}
+          onChange={(e) => setWanted({ ...wanted, difficulty: e.currentTarget.value })}
         />
         <Checkbox
           label="one sheet"
