@@ -130,7 +130,7 @@ internal static class PlainText
             Line($"  {"",-44} {"in",-49} cm");
             foreach (var row in section.Rows)
             {
-                Line($"  {string.Join(", ", new[] { row.Label, row.Detail, row.Mark }.Where(w => w.Length > 1 && w != "× 1").Distinct()),-44} {Column(sheet.Inches, row)} {Column(sheet.Centimetres, row)}".TrimEnd());
+                Line($"  {string.Join(", ", new[] { row.Label, row.Detail, row.Mark }.Where(w => w.Length > 1).Distinct()),-44} {Column(sheet.Inches, row)} {Column(sheet.Centimetres, row)}".TrimEnd());
             }
         }
 

@@ -26,20 +26,21 @@ public static class FigureRows
     public static IReadOnlyList<FigureSection> Of(Card card, bool inOrderOfSetting)
     {
         ArgumentNullException.ThrowIfNull(card);
+        static string Times(int count) => count > 1 ? $"× {count}" : "";
         static string Letter(SizedScore s) => s.Crease.Fold == Fold.Valley ? "v" : "m";
         var sections = card.Pieces.Select(p => new FigureSection(p.Piece.Id, p.Piece.Name, $"{card.Design.StockOf(p.Piece.Id).Name}, cut {p.Piece.Quantity}",
         [
             new(p.Width, "width", "cut", ""),
             new(p.Height, "height", "cut", ""),
             .. (inOrderOfSetting ? p.InOrder : p.AllScores).Select(s => new FigureRow(s.Figure, Letter(s) == "v" ? "valley" : "mountain", s.Between, Letter(s), s.Only)),
-            .. p.CutLines.Select(l => new FigureRow(l.First, l.Name, l.Edge, l.Figures.Count > 1 ? $"× {l.Figures.Count}" : "")),
+            .. p.CutLines.Select(l => new FigureRow(l.First, l.Name, l.Edge, Times(l.Figures.Count))),
         ])).ToList();
         if (card.Layers.Count > 0)
         {
             sections.Add(new FigureSection("layers", "Layers", $"{card.Design.LayerStock.Name}, reveal {card.Design.Reveal.Name}", [.. card.Layers.SelectMany(l => new FigureRow[]
             {
-                new(l.Width, l.Level > 1 ? $"{l.Role.Name}, second" : l.Role.Name, "width", $"× {l.Quantity}"),
-                new(l.Height, l.Level > 1 ? $"{l.Role.Name}, second" : l.Role.Name, "height", $"× {l.Quantity}"),
+                new(l.Width, l.Level > 1 ? $"{l.Role.Name}, second" : l.Role.Name, "width", Times(l.Quantity)),
+                new(l.Height, l.Level > 1 ? $"{l.Role.Name}, second" : l.Role.Name, "height", Times(l.Quantity)),
             })]));
         }
 

@@ -26,7 +26,23 @@ export function Flags({
 }) {
   const height = piece.height.units * scale;
   const up = (from: number) => y + height - from * scale;
-  return onRule(piece).map((score, i) => {
+  const poles = onRule(piece).map((score) => {
+    const at = x + score.at.units * scale;
+    return (
+      <g key={score.figureId} className={d[score.direction]}>
+        <line
+          x1={at}
+          x2={at}
+          y1={y + height}
+          y2={ruleTop + (lays[score.lay] ? 0 : 12)}
+          className={d.pole}
+          data-score={score.figureId}
+          data-at={score.at.units}
+        />
+      </g>
+    );
+  });
+  const flags = onRule(piece).map((score, i) => {
     const at = x + score.at.units * scale;
     const flag = placed[i];
     if (!flag) {
@@ -56,15 +72,6 @@ export function Flags({
             data-part="crease"
           />
         ))}
-        <line
-          x1={at}
-          x2={at}
-          y1={y + height}
-          y2={ruleTop + (lays[score.lay] ? 0 : 12)}
-          className={d.pole}
-          data-score={score.figureId}
-          data-at={score.at.units}
-        />
         <path
           d={swallow}
           className={`${d.flag} ${score.how === "direct" || score.how === "turned" ? "" : d[score.how]}`}
@@ -92,4 +99,11 @@ export function Flags({
       </g>
     );
   });
+  // All poles first: none runs over another's flag.
+  return (
+    <>
+      {poles}
+      {flags}
+    </>
+  );
 }

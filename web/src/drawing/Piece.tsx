@@ -119,7 +119,7 @@ function PlateName({ plate, x, top, scale }: { plate: Schemas["PlateView"]; x: n
       </>
     );
   }
-  return h >= long && w > 12 ? (
+  return h >= long && w > 16 ? (
     <text transform={`translate(${cx + 4} ${top + h / 2}) rotate(-90)`} textAnchor="middle" className={d.plateName}>
       {plate.name}
     </text>

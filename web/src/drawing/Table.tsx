@@ -31,6 +31,13 @@ export function Table({
   );
 }
 
+/** What is written under the closed card is at least so wide, however small it is drawn. */
+function beside(closed: ClosedView, scale: number) {
+  const width = Math.max(closed.envelope?.width ?? 0, closed.width.units) * INSET * scale;
+  const side = Math.max(8, (130 - width) / 2);
+  return { left: side, right: side };
+}
+
 /** Where everything lies, for the space there is. */
 function places(pieces: BenchView["pieces"], closed: ClosedView | null, width: number, height: number) {
   const items = (scale: number): Item[] => [
@@ -52,8 +59,7 @@ function places(pieces: BenchView["pieces"], closed: ClosedView | null, width: n
             height: Math.max(closed.envelope?.height ?? 0, closed.height.units) * INSET,
             above: 26,
             below: 40,
-            left: 8,
-            right: 8,
+            ...beside(closed, scale),
           },
         ]
       : []),

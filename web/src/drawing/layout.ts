@@ -30,7 +30,7 @@ export function layOut(at: (scale: number) => Item[], areaWidth: number, areaHei
   let best: Placed[] = [];
   for (let step = 0; step < 18; step++) {
     const scale = (low + high) / 2;
-    const placed = fit(at(scale), scale, areaWidth, areaHeight);
+    const placed = fitted(at(scale), scale, areaWidth, areaHeight);
     if (placed) {
       [best, low] = [placed, scale];
     } else {
@@ -40,7 +40,7 @@ export function layOut(at: (scale: number) => Item[], areaWidth: number, areaHei
   return best;
 }
 
-function fit(items: Item[], scale: number, areaWidth: number, areaHeight: number): Placed[] | null {
+function fitted(items: Item[], scale: number, areaWidth: number, areaHeight: number): Placed[] | null {
   for (const order of orders(items)) {
     for (const turned of turns(order)) {
       const boxes = order.map((item, i) => boxOf(item, turned[i] ?? false, scale));
@@ -156,11 +156,21 @@ function turns(items: Item[]): boolean[][] {
 export type Flag = { at: number; width: number };
 export type PlacedFlag = { lane: number; side: "right" | "left" };
 
+/** How far a flag may hang over the left edge. */
+const MARGIN = 20;
+
 /** Gives each flag a lane so that none covers another; a flag that would run off the right edge hangs to the left of its pole. */
 export function flagLanes(flags: Flag[], edge: number): PlacedFlag[] {
   const lanes: [number, number][][] = [];
   return flags.map(({ at, width }) => {
-    const sides: ("right" | "left")[] = at + width <= edge ? ["right", "left"] : at >= width ? ["left"] : ["left", "right"];
+    const fits = { right: at + width <= edge, left: at - width >= -MARGIN };
+    const sides: ("right" | "left")[] = fits.right
+      ? fits.left
+        ? ["right", "left"]
+        : ["right"]
+      : fits.left
+        ? ["left"]
+        : ["left", "right"];
     for (let lane = 0; ; lane++) {
       lanes[lane] ??= [];
       const taken = lanes[lane] as [number, number][];

@@ -42,7 +42,12 @@ export const titleWidth = (piece: PieceView) => piece.name.length * 7.4 + 12 + f
 export const roomRight = (piece: PieceView, scale: number) => {
   const columns = [...columnsOf(piece, scale).values()];
   const beside = columns.length > 0 ? 12 + (Math.max(...columns) + 1) * COLUMN : 12;
-  return Math.max(beside, titleWidth(piece) - piece.width.units * scale);
+  const width = piece.width.units * scale;
+  const { placed } = flagsOf(piece, scale);
+  const flags = onRule(piece).map((score, i) => {
+    return placed[i]?.side === "right" ? score.at.units * scale + flagWidth(score) - width : 0;
+  });
+  return Math.max(beside, titleWidth(piece) - width, ...flags);
 };
 
 /** The scores that the rule under the piece reads; the others have theirs beside the piece, or ticks. */

@@ -27,7 +27,7 @@ export function Ledger({
   const sides = useMemo(() => new Map((safe.data ?? []).map((side) => [side.figureId, side])), [safe.data]);
   const converted = !view.target.atHome || view.compared !== null;
   return (
-    <section className={s.ledger} aria-label="Figures">
+    <section className={s.ledger} data-part="ledger" aria-label="Figures">
       <div className={s.head} aria-hidden="true" data-part="ledger-head">
         <span>{view.unit === "in" ? "inches" : view.unit}</span>
         {converted ? <span className={s.num}>{view.compared ? "before" : "was"}</span> : null}
@@ -60,9 +60,9 @@ export function Ledger({
   );
 }
 
-/** In which order the scores of a piece are set, and how it is turned between them. */
+/** In which order the scores of a piece are set where it is turned between them; as it lies they are set as they stand. */
 function Order({ piece }: { piece: Schemas["PieceView"] | undefined }) {
-  if (!piece || piece.order.length === 0) {
+  if (!piece || piece.order.length < 2) {
     return null;
   }
   return (

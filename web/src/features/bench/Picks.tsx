@@ -13,7 +13,7 @@ export function PickButton({
   ...rest
 }: { label: string; shown: string } & UnstyledButtonProps & ComponentProps<"button">) {
   return (
-    <UnstyledButton {...rest} className={s.pick} aria-label={`${label}: ${shown}`}>
+    <UnstyledButton {...rest} className={s.pick} data-part="pick" aria-label={`${label}: ${shown}`}>
       <b>{label}</b> <span>{shown}</span>
     </UnstyledButton>
   );

@@ -10,6 +10,9 @@ type Format = Schemas["StripFormat"];
 
 const SILHOUETTE = 34;
 
+/** What becomes of a design in one word; the whole sentence stands at the foot once it is picked. */
+const words: Record<string, string> = { asDrawn: "fits", eased: "eased", largerSheet: "larger sheet", stuck: "does not fit" };
+
 /** Every format to one scale, with what becomes of the design in it. One click, or its key, makes it the target. */
 export function Strip({
   formats,
@@ -61,9 +64,8 @@ export function Strip({
               <span className={s.size}>
                 <Sentence parts={format.size} />
               </span>
-              <span className={s.verdict}>
-                {format.home ? <em>from here · </em> : null}
-                <Sentence parts={format.verdictText} />
+              <span className={s.verdict} data-part="format-word">
+                {format.home ? <em>from here</em> : words[format.verdict]}
               </span>
             </button>
           </li>
