@@ -8,5 +8,6 @@ const state = { name: "Night kite", construction: c, format, ...(set ? JSON.pars
 const made = await (await page.request.post(`${base}/api/designs`, { data: { state } })).json();
 await page.goto(`${base}/${path ?? "bench"}/${made.id}`);
 await page.waitForTimeout(1200);
-await page.screenshot({ path: out });
+if (process.env.SCROLL) { await page.evaluate(() => { const m = document.querySelector("[data-part=folding-words]"); m?.scrollIntoView(); }); await page.waitForTimeout(300); }
+  await page.screenshot({ path: out });
 await b.close();

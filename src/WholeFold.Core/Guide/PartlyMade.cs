@@ -117,69 +117,8 @@ internal sealed class PartlyMade(Figures figures, IReadOnlyList<Bond> made)
         bool Meets(Joint joint) => !joint.WrongFace && joint.Apart <= mark + (joint.Bond?.Play is { } play ? (double)figures.Evaluator(play).Ceiling() : 0);
         var flat = assembly.Frames.Values.All(f => Math.Abs(Math.Abs(f.Ez.Z) - 1) < 1e-6);
         return !assembly.Joints.All(Meets) ? null
-            : flat ? new FlatPose(laid, assembly.Frames, Levels(assembly.Frames, angle))
+            : flat ? new FlatPose(laid, assembly.Frames, PlyOrder.Levels(figures, assembly.Frames, made, angle))
             : laid == LaidBy.FoldedFlat ? new FlatPose(LaidBy.Opening, assembly.Frames, null) : null;
-    }
-
-    /// <summary>How many plies lie below each plate at least; null where that goes round in a circle.</summary>
-    private Dictionary<PlateRef, int>? Levels(IReadOnlyDictionary<PlateRef, RigidTransform> frames, Func<SizedPiece, int, int> angle)
-    {
-        var over = new List<(PlateRef Lower, PlateRef Upper)>();
-        var level = new List<(PlateRef, PlateRef)>();
-        void Lies(PlateRef on, PlateRef other, bool onItsUp)
-        {
-            var above = frames[on].Ez.Z > 0 == onItsUp;
-            over.Add(above ? (on, other) : (other, on));
-        }
-
-        foreach (var (plate, _) in frames)
-        {
-            var piece = figures.PieceOf(plate.Piece);
-            if (piece.Plate(plate.Plate) is { HangsOn: { } hangs, By: var by })
-            {
-                var (parent, folded) = (new PlateRef(plate.Piece, hangs), angle(piece, by));
-                if (folded == 0)
-                {
-                    level.Add((parent, plate));
-                }
-                else
-                {
-                    Lies(parent, plate, folded > 0);
-                }
-            }
-        }
-
-        foreach (var bond in made.Where(b => frames.ContainsKey(b.A.Plate) && frames.ContainsKey(b.B.Plate)))
-        {
-            Lies(bond.A.Plate, bond.B.Plate, bond.A.On.Face == Face.Up);
-        }
-
-        var levels = frames.Keys.ToDictionary(k => k, _ => 0);
-        for (var round = 0; round <= frames.Count + 1; round++)
-        {
-            var moved = false;
-            foreach (var (lower, upper) in over)
-            {
-                if (levels[upper] < levels[lower] + 1)
-                {
-                    (levels[upper], moved) = (levels[lower] + 1, true);
-                }
-            }
-
-            foreach (var (one, other) in level)
-            {
-                var top = Math.Max(levels[one], levels[other]);
-                moved |= levels[one] != top || levels[other] != top;
-                (levels[one], levels[other]) = (top, top);
-            }
-
-            if (!moved)
-            {
-                return levels;
-            }
-        }
-
-        return null;
     }
 
     /// <summary>Whether nothing of its own part lies over a region, on the face that is to be bonded.</summary>

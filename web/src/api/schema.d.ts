@@ -755,6 +755,7 @@ export interface components {
             poses: components["schemas"]["PosesView"];
             closed: components["schemas"]["ClosedView"];
             map: components["schemas"]["ThicknessView"];
+            section: null | components["schemas"]["SectionView"];
             states: components["schemas"]["StateView"][];
             steps: components["schemas"]["AssemblyView"][];
             troubles: components["schemas"]["TroubleView"][];
@@ -777,6 +778,16 @@ export interface components {
             reveals: components["schemas"]["CatalogueItem"][];
             accepts: string;
             acceptsCaliper: string;
+        };
+        JoinView: {
+            /** Format: int64 */
+            from: number;
+            /** Format: int64 */
+            to: number;
+            /** Format: int32 */
+            low: number;
+            /** Format: int32 */
+            high: number;
         };
         JsonObject: Record<string, never>;
         /** @description How one member of a thing is asked for in a form. */
@@ -878,6 +889,16 @@ export interface components {
             nameIn: components["schemas"]["BoxView"];
             layerSize: null | components["schemas"]["SentencePart"][];
         };
+        PlyView: {
+            plate: string;
+            name: string;
+            /** Format: int64 */
+            from: number;
+            /** Format: int64 */
+            to: number;
+            /** Format: int32 */
+            row: number;
+        };
         PoseView: {
             /** Format: double */
             share: number;
@@ -955,6 +976,16 @@ export interface components {
             words: components["schemas"]["SentencePart"][];
             between: string;
             parts: components["schemas"]["LineView"][];
+        };
+        SectionView: {
+            acrossX: boolean;
+            /** Format: int64 */
+            width: number;
+            /** Format: int32 */
+            rows: number;
+            plies: components["schemas"]["PlyView"][];
+            folds: components["schemas"]["JoinView"][];
+            stuck: components["schemas"]["JoinView"][];
         };
         /** @description A part of a sentence: words, or a figure in it. */
         SentencePart: {

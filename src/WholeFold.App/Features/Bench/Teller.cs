@@ -92,7 +92,7 @@ public sealed class Teller(DisplayUnit unit)
             Width = Figure(closed.Width),
             Height = Figure(closed.Height),
             Panels = Drawn(closed),
-            Text = Say($"Closed {closed.Width} × {closed.Height}, {thick} thick; {goes}"),
+            Text = Say($"Closed {card.Size.Width} × {card.Size.Height}, {thick} thick; {goes}"),
             Size = Say($"{closed.Width} × {closed.Height}"),
             Thickness = thick,
             Weight = Grams(card.Grams),

@@ -52,6 +52,24 @@ public sealed record ThickView(IReadOnlyList<Spot> Corners, double Share);
 /// <summary>How thick the closed card is, spot by spot.</summary>
 public sealed record ThicknessView(string Greatest, string Mean, Spot ThickestAt, IReadOnlyList<ThickView> Spots);
 
+/// <summary>A ply where the closed card is cut through.</summary>
+/// <param name="Row">Counted from the table up.</param>
+public sealed record PlyView(string Plate, string Name, long From, long To, int Row);
+
+/// <summary>Two rows at one spot, which a fold joins, or adhesive along a stretch.</summary>
+public sealed record JoinView(long From, long To, int Low, int High);
+
+/// <summary>The closed card cut through at its thickest: the order in which its plies lie, and no measure of how thick they are.</summary>
+/// <param name="AcrossX">Whether it is cut from left to right, and so seen from its foot; else seen from its side.</param>
+public sealed record SectionView(bool AcrossX, long Width, int Rows, IReadOnlyList<PlyView> Plies, IReadOnlyList<JoinView> Folds, IReadOnlyList<JoinView> Stuck)
+{
+    internal static SectionView? Of(Card card) => Section.Of(card) is not { } section ? null : new(
+        section.AcrossX, section.Width.Units, section.Rows,
+        [.. section.Plies.Select(p => new PlyView(p.Plate.ToString(), p.Name, p.From.Units, p.To.Units, p.Row))],
+        [.. section.Folds.Select(f => new JoinView(f.At.Units, f.At.Units, f.Low, f.High))],
+        [.. section.Stuck.Select(s => new JoinView(s.From.Units, s.To.Units, s.Low, s.High))]);
+}
+
 /// <summary>A step of making the card.</summary>
 /// <param name="Lights">The plates that it bonds, which the drawing shows in another colour meanwhile.</param>
 public sealed record AssemblyView(string Id, IReadOnlyList<SentencePart> Say, IReadOnlyList<string> Lights, IReadOnlyList<string> Cautions);
@@ -75,6 +93,9 @@ public sealed record FoldingView
     public required ClosedView Closed { get; init; }
 
     public required ThicknessView Map { get; init; }
+
+    /// <summary>Null where the card does not lie flat.</summary>
+    public required SectionView? Section { get; init; }
 
     public required IReadOnlyList<StateView> States { get; init; }
 
@@ -123,6 +144,7 @@ internal static class FoldingEndpoints
             Poses = PosesView.Of(card, Motion.Of(card.Figures), new Picture.From(aside, above)),
             Closed = tell.Closed(card),
             Map = MapOf(card),
+            Section = SectionView.Of(card),
             States = [.. card.States.Select(s => new StateView(s.State.Id, s.State.Name, s.State.How, s.Pose.Width.Units, s.Pose.Height.Units, Teller.Drawn(s.Pose)))],
             Steps = StepsOf(card, tell),
             Troubles = [.. card.Construction.Troubles.Select(t => new TroubleView(t.Sign, t.Cause, t.Remedy))],

@@ -48,6 +48,17 @@ const view = (moves: boolean) =>
       envelopeText: say("A7 envelope"),
     },
     map: { greatest: "1.8 mm", mean: "1.1 mm", thickestAt: { x: 50, y: 50 }, spots: [{ corners: square, share: 0.6 }] },
+    section: {
+      acrossX: true,
+      width: 100,
+      rows: 2,
+      plies: [
+        { plate: "base.back", name: "back", from: 0, to: 100, row: 0 },
+        { plate: "base.front", name: "front", from: 0, to: 60, row: 1 },
+      ],
+      folds: [{ from: 0, to: 0, low: 0, high: 1 }],
+      stuck: [],
+    },
     states: [
       { id: "cross", name: "cross", how: "fold the ends", width: 100, height: 100, panels: [{ id: "p", corners: square }] },
     ],
@@ -76,6 +87,16 @@ describe("how a card folds", () => {
     fireEvent.keyDown(screen.getByRole("slider", { name: "From closed to shown" }), { key: "ArrowLeft" });
     expect(shapes()[0]).toBe("M5 0L15 0L15 10z");
     expect(screen.getByRole("img", { name: "The card on the way" })).toBeTruthy();
+  });
+  it("draws the plies of the closed card in their order, and lights those of the step that is looked at", () => {
+    const { container } = shown();
+    const plies = () => [...container.querySelectorAll("[data-part=ply]")] as SVGLineElement[];
+    expect(screen.getByRole("img", { name: /plies of the closed card, from the table up: back, front/ })).toBeTruthy();
+    const [back, front] = plies().map((p) => Number(p.getAttribute("y1")));
+    expect(front).toBeLessThan(back as number);
+    const before = plies()[1]?.getAttribute("class");
+    fireEvent.click(screen.getByRole("button", { name: "Step 2" }));
+    expect(plies()[1]?.getAttribute("class")).not.toBe(before);
   });
   it("shows two poses and no slider where rigid panels cannot go from one to the other", () => {
     shown(false);

@@ -10,6 +10,7 @@ import { type ClosedView, Panels } from "../../drawing/Closed";
 import { frameAt, Pose } from "../../drawing/Pose";
 import { useBegin } from "../drawer/useBegin";
 import s from "./Folding.module.css";
+import { Section } from "./Section";
 
 type FoldingView = Schemas["FoldingView"];
 
@@ -124,6 +125,7 @@ export function Folding({
             </Button>
           ))}
         </ThicknessMap>
+        {view.section ? <Section section={view.section} lit={lit} /> : null}
         {states.map((s) => (
           <figure key={s.id}>
             <Flat panels={s.panels} width={s.width} height={s.height} label={s.name} />
