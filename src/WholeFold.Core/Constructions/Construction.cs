@@ -155,6 +155,9 @@ public sealed record Piece(
     /// <summary>A die cuts it out, and no trimmer.</summary>
     public bool ByDie { get; init; }
 
+    /// <summary>It is counted from its head: what lies at the lower edge of the board is the card's head, and its foot is the upper one.</summary>
+    public bool FromHead { get; init; }
+
     /// <summary>What is cut out of it, or into it.</summary>
     public IReadOnlyList<Opening> Openings { get; init; } = [];
 
@@ -260,6 +263,9 @@ public sealed record Construction
 
     /// <summary>Where things go that no bond says.</summary>
     public IReadOnlyList<Placement> Places { get; init; } = [];
+
+    /// <summary>The card is counted from its head, and so is turned round to be looked at.</summary>
+    public bool FromHead => Pieces[0].FromHead;
 
     /// <summary>The pieces that are taken away before the card is opened, and what is bonded to them.</summary>
     public IReadOnlySet<PieceRef> TakenOff

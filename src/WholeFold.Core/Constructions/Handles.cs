@@ -43,6 +43,9 @@ public sealed class PieceHandle(ConstructionBuilder builder, string id, int copy
     /// <summary>The stock that it is cut from unless a design says otherwise, by its id.</summary>
     public PieceHandle From(string stock) => Change(piece => piece with { UsualStock = stock });
 
+    /// <summary>Its chain is counted from the card's head.</summary>
+    public PieceHandle FromHead() => Change(piece => piece with { FromHead = true });
+
     /// <summary>A die cuts it out.</summary>
     public PieceHandle ByDie() => Change(piece => piece with { ByDie = true });
 

@@ -118,7 +118,7 @@ public sealed record Section(bool AcrossX, Length Width, int Rows, IReadOnlyList
     /// <summary>Whether a window or a slit opens a plate at a spot of the closed card: what slides through it lies through no fold.</summary>
     private static bool IsOpen(Figures figures, ClosedPose pose, PlateRef plate, (Length X, Length Y) at)
     {
-        var flat = pose.Frames[plate].Inverse.Apply(new Vec(at.X.Units, at.Y.Units, 0));
+        var flat = pose.Frames[plate].Inverse.Apply(new Vec(at.X.Units, at.Y.Units, 0) * (pose.FromHead ? -1 : 1));
         return figures.PieceOf(plate.Piece).Openings.Where(o => o.Opening.Kind is CutKind.Slit or CutKind.Window).Select(o => o.Box)
             .Any(b => b.Left.Units - 1 <= flat.X && flat.X <= b.Right.Units + 1 && b.Bottom.Units - 1 <= flat.Y && flat.Y <= b.Top.Units + 1);
     }

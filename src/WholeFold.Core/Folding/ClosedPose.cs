@@ -36,6 +36,9 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
     /// <summary>Whether the card's sides slant on its sheet, so that everything is turned by 45° to be looked at.</summary>
     internal bool Slanting { get; init; }
 
+    /// <summary>Whether it is counted from the card's head, and so is turned round.</summary>
+    internal bool FromHead { get; init; }
+
     /// <summary>What doubles lose on a third of a unit, and far below one.</summary>
     private const double Nothing = 1e-3;
 
@@ -74,24 +77,25 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
                     (low, high) = (Math.Min(low, z), Math.Max(high, z));
                 }
 
-                placed.Add(new PlacedPanel(new PlateRef(id, plate.Id), [.. plate.Corners.Select(c => Seen(frame, c, construction.Slanting))], frame.Ez.Z > 0));
+                placed.Add(new PlacedPanel(new PlateRef(id, plate.Id), [.. plate.Corners.Select(c => Seen(frame, c, construction.Slanting, construction.FromHead))], frame.Ez.Z > 0));
             }
         }
 
-        return new ClosedPose(placed, misses, new Length((long)Math.Round(high - low))) { Frames = assembly.Frames, Slanting = construction.Slanting };
+        return new ClosedPose(placed, misses, new Length((long)Math.Round(high - low))) { Frames = assembly.Frames, Slanting = construction.Slanting, FromHead = construction.FromHead };
     }
 
     /// <summary>Where points of a flat piece lie in this pose, seen from above.</summary>
     internal IReadOnlyList<Point> Place(PlateRef plate, IEnumerable<Point> points)
     {
         var frame = Frames[plate];
-        return [.. points.Select(p => Seen(frame, p, Slanting))];
+        return [.. points.Select(p => Seen(frame, p, Slanting, FromHead))];
     }
 
-    private static Point Seen(RigidTransform frame, Point flat, bool slanting)
+    private static Point Seen(RigidTransform frame, Point flat, bool slanting, bool fromHead)
     {
         var at = frame.Apply(flat.X.Units, flat.Y.Units);
         var (x, y) = slanting ? ((at.X - at.Y) / Math.Sqrt(2), (at.X + at.Y) / Math.Sqrt(2)) : (at.X, at.Y);
-        return new Point(new Length((long)Math.Round(x)), new Length((long)Math.Round(y)));
+        var turn = fromHead ? -1 : 1;
+        return new Point(new Length((long)Math.Round(turn * x)), new Length((long)Math.Round(turn * y)));
     }
 }

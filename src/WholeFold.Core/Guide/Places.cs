@@ -53,7 +53,7 @@ public static class Places
         FromEdge In(Axis axis, Length low, Length high, Length from, Length to, Length? crease, string first, string last) => Nearer(
             new FromEdge(Edge(piece, low, axis, first), (crease ?? from) - low, crease is not null), new FromEdge(Edge(piece, high, axis, last), high - (crease ?? to), crease is not null));
         var across = In(Axis.X, box.Left, box.Right, region.Left, region.Right, creaseX, "the left edge", "the right edge");
-        var along = In(Axis.Y, box.Bottom, box.Top, region.Bottom, region.Top, creaseY, "the foot", "the head");
+        var along = In(Axis.Y, box.Bottom, box.Top, region.Bottom, region.Top, creaseY, piece.Piece.FromHead ? "the head" : "the foot", piece.Piece.FromHead ? "the foot" : "the head");
         var (laid, whose) = (figures.PlateOf(bond.B.Plate), figures.PieceOf(bond.B.Piece).Piece.Name);
         var what = bond.A.Piece.Piece == bond.B.Piece.Piece || laid.Name.Equals(whose, StringComparison.OrdinalIgnoreCase) ? laid.Name : $"{whose}, {laid.Name},";
         return new Place($"places.{bond.Id}", char.ToUpperInvariant(what[0]) + what[1..], plate.Name.Equals(piece.Piece.Name, StringComparison.OrdinalIgnoreCase) ? piece.Piece.Name : $"{piece.Piece.Name}, {plate.Name}", [across, along], bond.IsLoose ? "closed" : "flat", "two light ticks", bond.IsLoose ? "rubbed out" : $"covered by {laid.Name}");

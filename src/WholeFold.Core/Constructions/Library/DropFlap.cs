@@ -26,10 +26,10 @@ internal static class DropFlap
         var round = c.Allow(new WrappedStack(new Contents(Measure.Length.Zero, 1, "cover"), "liner"));
         c.Require("round", inset - round, "the liner's front must not reach past the cover");
         var coverPiece = c.Piece("cover", "Cover", Axis.Y, W, "the card's height and the flap", "the card's width",
-            [Panel("back", "back", H), Panel("flap", "flap", flap)], [Valley(60, "the card's height: the flap's crease is at the bottom")]);
+            [Panel("back", "back", H), Panel("flap", "flap", flap)], [Valley(60, "the card's height: the flap's crease is at the bottom")]).FromHead();
         var linerPiece = c.Piece("liner", "Liner", Axis.Y, width, "twice the height less the insets", "the card's width, less both insets",
             [Panel("front", "liner front", l + round), Panel("back", "liner back", l)],
-            [Valley(20, "the card's height, less both insets: the liner's crease is at the top")]).Is(PartFunction.GoesInside);
+            [Valley(20, "the card's height, less both insets: the liner's crease is at the top")]).Is(PartFunction.GoesInside).FromHead();
         var linerBond = c.Bond("liner", coverPiece["back"].Up(new Rectangle(inset, inset, W - inset, H - inset)),
             linerPiece["back"].Down(new Rectangle(Zero, l + round, width, (2 * l) + round)),
             "the same border on all four sides, the liner's crease at the top");

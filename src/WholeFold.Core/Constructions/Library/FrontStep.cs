@@ -29,7 +29,7 @@ internal static class FrontStep
             Valley(90, "the back and the floor", closed: 0),
             Valley(90, "then the step's front"),
             Valley(90, "then the step's top; the tab is what is left", closed: 0),
-        ]);
+        ]).FromHead();
         var tabBond = c.Bond("tab", basePiece["back"].Up(new Rectangle(Zero, H - step, W, H - step + tab)),
             basePiece["tab"].Down(new Rectangle(Zero, foot, W, foot + tab)),
             "the tab's crease as far above the bottom crease as the step is high");
@@ -76,7 +76,7 @@ internal static class FrontStep
             Valley(90, "the tab and the floor", closed: 0),
             Valley(90, "then the step's front"),
             Valley(90, "then the step's top; the upper tab is what is left", closed: 0),
-        ]);
+        ]).FromHead();
         c.Layer("upper-front", "second step front, on the other face of the sheet", box, ["front"], Face.Down);
         return
         [

@@ -43,7 +43,7 @@ internal static class StairStep
         var facadePiece = c.Piece("facade", "Facade", Axis.Y, width, "its tab, the rise and its front", "the facade's width",
             [Tab("tab", "facade tab", tab), Panel("roof", "roof", rise), Panel("front", "facade front", facade)],
             hidden ? [Mountain(-90, "the tab"), Mountain(-90, "the tab and the rise", closed: 0)]
-                : [Valley(90, "the tab", closed: 0), Mountain(-90, "the tab and the rise", closed: 0)]);
+                : [Valley(90, "the tab", closed: 0), Mountain(-90, "the tab and the rise", closed: 0)]).FromHead();
         var stepBond = c.Bond("step", basePiece["back"].Up(new Rectangle(Zero, bottom + step - tab, W, bottom + step)),
             basePiece["tab"].Down(new Rectangle(Zero, Zero, W, tab)),
             "the tab's crease as far above the bottom crease as the step is high");

@@ -206,6 +206,7 @@ public sealed class ConstructionReader
         {
             UsualStock = p.UsualStock,
             ByDie = p.ByDie,
+            FromHead = p.FromHead,
             Functions = (p.Along ?? PartFunction.None, p.Broad ?? PartFunction.None),
             Lines = [.. p.Lines.Select((l, i) => new CreaseLine(Spot(l.From, $"{at}.lines[{i}].from"), Spot(l.To, $"{at}.lines[{i}].to"), Crease(l.Crease, $"{at}.lines[{i}].crease"), l.Between))],
             Openings = [.. p.Openings.Select((o, i) => new Opening(o.Id, o.Name, o.Panel, Rectangle(o.Within, $"{at}.openings[{i}].within"), o.Rule, o.Kind, o.StaysOn, o.Outline is null ? null : Corners(o.Outline, $"{at}.openings[{i}].outline")))],

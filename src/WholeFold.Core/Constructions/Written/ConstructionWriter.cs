@@ -105,6 +105,7 @@ public static class ConstructionWriter
         Quantity = p.Quantity,
         UsualStock = p.UsualStock,
         ByDie = p.ByDie,
+        FromHead = p.FromHead,
         Along = p.Functions.Along == PartFunction.None ? null : p.Functions.Along,
         Broad = p.Functions.Across == PartFunction.None ? null : p.Functions.Across,
         Panels = [.. p.Panels.Select(n => new WrittenPanel(n.Id, n.Name, Write(n.Extent), Write(n.Min), n.IsTab))],

@@ -195,6 +195,9 @@ public sealed record WrittenPiece
     /// <summary>A die cuts it out, and no trimmer.</summary>
     public bool ByDie { get; init; }
 
+    /// <summary>Its chain is counted from the card's head: the lower edge on the board is its head.</summary>
+    public bool FromHead { get; init; }
+
     public required IReadOnlyList<WrittenPanel> Panels { get; init; }
 
     public IReadOnlyList<WrittenCrease> Creases { get; init; } = [];
