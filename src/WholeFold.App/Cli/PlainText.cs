@@ -86,7 +86,7 @@ internal static class PlainText
 
         foreach (var place in places)
         {
-            Line($"  {place.What} on {place.On}: {place.Said.Write(unit)} ({place.Pose}); {place.Mark}, {place.Vanishes}");
+            Line($"  {place.What}, on {place.On}: {place.Said.Write(unit)} ({place.Pose}); {place.Mark}, {place.Vanishes}");
         }
 
         Line("");

@@ -1,3 +1,4 @@
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Checks;
@@ -10,7 +11,7 @@ internal sealed class BegunWithBlank : ICheck
         if (card.Figures.Blank is { } blank)
         {
             var piece = card.Figures.Pieces.First(p => p.Piece.Id == blank.Piece);
-            yield return new Check("begun-with-blank", Severity.Note, Words.Of($"{piece.Piece.Name} is a bought blank, {blank.Width} × {blank.Height} closed: its edges and its spine are as they are, and everything else follows them."), new Dictionary<string, Length> { ["width"] = blank.Width, ["height"] = blank.Height });
+            yield return new Check("begun-with-blank", Severity.Note, Words.Of($"{Spoken.First(Spoken.The(piece.Piece.Name))} is a bought blank, {blank.Width} × {blank.Height} closed: its edges and its spine are as they are, and everything else follows them."), new Dictionary<string, Length> { ["width"] = blank.Width, ["height"] = blank.Height });
         }
     }
 }

@@ -34,7 +34,7 @@ internal sealed class CrossGrain : ICheck
                 yield return new Check(
                     "cross-grain",
                     Severity.Caution,
-                    Words.Of($"{piece.Piece.Name} comes out of {sheet.Name} only with its creases across the grain, and {stock.Grammage} g/m² cracks there. Score it twice and fold slowly, or take a sheet with the grain the other way."),
+                    Words.Of($"{Spoken.First(Spoken.The(piece.Piece.Name))} comes out of {sheet.Name} only with its creases across the grain, and {stock.Grammage} g/m² cracks there. Score it twice and fold slowly, or take a sheet with the grain the other way."),
                     new Dictionary<string, Length> { ["along"] = along, ["across"] = across });
             }
         }

@@ -1,3 +1,4 @@
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Measure;
 
@@ -14,7 +15,7 @@ internal sealed class EasedToSheet : ICheck
             var moved = Words.Join(", ", eased.Moved.Select(m => Words.Of($"the {m.Parameter.Parameter.Name} from {m.Was} to {m.Parameter.Value}")));
             yield return new Check(
                 "eased-to-sheet", Severity.Note,
-                Words.Of($"{eased.Piece.Name} was {eased.Width} × {eased.Height} and is now {piece.Width.Value} × {piece.Height.Value}, so that it comes out of {eased.Sheet.Name}: {moved}."),
+                Words.Of($"{Spoken.First(Spoken.The(eased.Piece.Name))} was {eased.Width} × {eased.Height} and is now {piece.Width.Value} × {piece.Height.Value}, so that it comes out of {eased.Sheet.Name}: {moved}."),
                 new Dictionary<string, Length> { ["width"] = piece.Width.Value, ["height"] = piece.Height.Value, ["widthBefore"] = eased.Width, ["heightBefore"] = eased.Height })
             {
                 Fix = new Fix(new Prefer("not-eased"), Words.Of($"leave it as it was")),

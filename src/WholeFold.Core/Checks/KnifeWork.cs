@@ -10,7 +10,7 @@ internal sealed class KnifeWork : ICheck
 {
     public IEnumerable<Check> Find(ICard card)
     {
-        var cut = card.Figures.Pieces.SelectMany(p => p.Openings.Where(o => o.Opening.IsKnifeWork && o.Left.Setting.How != SetBy.Machine).Select(o => $"the {o.Opening.Name} of {p.Piece.Name}")).ToList();
+        var cut = card.Figures.Pieces.SelectMany(p => p.Openings.Where(o => o.Opening.IsKnifeWork && o.Left.Setting.How != SetBy.Machine).Select(o => $"{Spoken.The(o.Opening.Name)} of {Spoken.The(p.Piece.Name)}")).Distinct().ToList();
         if (cut.Count > 0)
         {
             var names = cut.Count == 1 ? cut[0] : $"{string.Join(", ", cut.SkipLast(1))} and {cut[^1]}";

@@ -18,7 +18,7 @@ internal sealed class OneSided : ICheck
             if (bare.Count > 0)
             {
                 var faces = bare.Count == 1 ? bare[0] : $"{string.Join(", ", bare.SkipLast(1))} and {bare[^1]}";
-                yield return new Check("white-side-shows", Severity.Note, Words.Of($"{card.Figures.Design.StockOf(piece.Piece.Id).Name} is white on one side: it shows on {faces} of {piece.Piece.Name}. Cover it, or take a card that is alike on both."), new Dictionary<string, Length>());
+                yield return new Check("white-side-shows", Severity.Note, Words.Of($"{card.Figures.Design.StockOf(piece.Piece.Id).Name} is white on one side: it shows on {faces} of {Spoken.The(piece.Piece.Name)}. Cover it, or take a card that is alike on both."), new Dictionary<string, Length>());
             }
         }
     }

@@ -24,7 +24,7 @@ internal sealed class SheetFits : ICheck
                     var (first, rest) = (seam.Figure.Value, piece.Along.Value - seam.Figure.Value);
                     yield return new Check(
                         "joined", Severity.Caution,
-                        Words.Of($"{piece.Piece.Name} is {width} × {height}: no sheet here is that large. Join it on the crease {seam.Place}, where a glued ply covers the seam: one part {first} long, the other {rest}."),
+                        Words.Of($"{Spoken.First(Spoken.The(piece.Piece.Name))} is {width} × {height}: no sheet here is that large. Join it on the crease {seam.Place}, where a glued ply covers the seam: one part {first} long, the other {rest}."),
                         new Dictionary<string, Length>(figures) { ["first"] = first, ["rest"] = rest })
                     {
                         AtAGlance = new Verdict(VerdictKind.LargerSheet, Words.Of($"joined of two sheets")),
@@ -32,11 +32,11 @@ internal sealed class SheetFits : ICheck
                     continue;
                 }
 
-                yield return new Check("sheet-too-small", Severity.Error, Words.Of($"{piece.Piece.Name} is {width} × {height}: no sheet here is that large."), figures) { AtAGlance = new Verdict(VerdictKind.Stuck, Words.Of($"no sheet of {Length.Max(width, height)}")) };
+                yield return new Check("sheet-too-small", Severity.Error, Words.Of($"{Spoken.First(Spoken.The(piece.Piece.Name))} is {width} × {height}: no sheet here is that large."), figures) { AtAGlance = new Verdict(VerdictKind.Stuck, Words.Of($"no sheet of {Length.Max(width, height)}")) };
             }
             else if (card.Figures.Design.Sheets.Count == 0 && !everyday.Holds(width, height))
             {
-                yield return new Check("larger-sheet", Severity.Note, Words.Of($"{piece.Piece.Name} is {width} × {height}: cut it from {sheet.Name}, it is too large for {everyday.Name}."), figures) { AtAGlance = new Verdict(VerdictKind.LargerSheet, Words.Of($"wants a larger sheet")) };
+                yield return new Check("larger-sheet", Severity.Note, Words.Of($"{Spoken.First(Spoken.The(piece.Piece.Name))} is {width} × {height}: cut it from {sheet.Name}, it is too large for {everyday.Name}."), figures) { AtAGlance = new Verdict(VerdictKind.LargerSheet, Words.Of($"wants a larger sheet")) };
             }
         }
     }

@@ -36,7 +36,7 @@ public static class Places
     public static IReadOnlyList<Place> Of(Figures figures)
     {
         ArgumentNullException.ThrowIfNull(figures);
-        var own = figures.Construction.Places.Select(p => new Place(p.Id, char.ToUpperInvariant(p.What[0]) + p.What[1..], figures.Pieces[0].Piece.Name, [new FromEdge(p.From, figures.ValueOf(p.Distance))], p.Pose, "a light tick", p.Vanishes));
+        var own = figures.Construction.Places.Select(p => new Place(p.Id, Spoken.First(p.What), Spoken.The(figures.Pieces[0].Piece.Name), [new FromEdge(p.From, figures.ValueOf(p.Distance))], p.Pose, "a light tick", p.Vanishes));
         return [.. figures.Construction.Bonds.Select(b => Of(figures, b)), .. own];
     }
 
@@ -55,8 +55,8 @@ public static class Places
         var across = In(Axis.X, box.Left, box.Right, region.Left, region.Right, creaseX, "the left edge", "the right edge");
         var along = In(Axis.Y, box.Bottom, box.Top, region.Bottom, region.Top, creaseY, piece.Piece.FromHead ? "the head" : "the foot", piece.Piece.FromHead ? "the foot" : "the head");
         var (laid, whose) = (figures.PlateOf(bond.B.Plate), figures.PieceOf(bond.B.Piece).Piece.Name);
-        var what = bond.A.Piece.Piece == bond.B.Piece.Piece || laid.Name.Equals(whose, StringComparison.OrdinalIgnoreCase) ? laid.Name : $"{whose}, {laid.Name},";
-        return new Place($"places.{bond.Id}", char.ToUpperInvariant(what[0]) + what[1..], plate.Name.Equals(piece.Piece.Name, StringComparison.OrdinalIgnoreCase) ? piece.Piece.Name : $"{piece.Piece.Name}, {plate.Name}", [across, along], bond.IsLoose ? "closed" : "flat", "two light ticks", bond.IsLoose ? "rubbed out" : $"covered by {laid.Name}");
+        var what = bond.A.Piece.Piece == bond.B.Piece.Piece ? Spoken.The(laid.Name) : Spoken.The(laid.Name, whose);
+        return new Place($"places.{bond.Id}", Spoken.First(what), Spoken.The(plate.Name, piece.Piece.Name), [across, along], bond.IsLoose ? "closed" : "flat", "two light ticks", bond.IsLoose ? "rubbed out" : $"covered by {Spoken.The(laid.Name)}");
     }
 
     /// <summary>Where the crease that the bonded part hangs on comes to lie on the other, across and along: it is what one lines up.</summary>

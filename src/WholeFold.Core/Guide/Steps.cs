@@ -50,9 +50,9 @@ public static class Steps
             steps.Add(Lead(card.Figures, leads));
         }
 
-        steps.Add(new Step("break-in", Words.Of($"Break it in: open and shut it several times before it is given."), [], "by hand", null, null, [], "shown", null, 20, []));
         if (!card.Construction.GoesRound)
         {
+            steps.Add(new Step("break-in", Words.Of($"Break it in: open and shut it several times before it is given."), [], "by hand", null, null, [], "shown", null, 20, []));
             steps.Add(new Step("put-away", card.Envelope is { } e ? Words.Of($"Check it against its envelope, {e.Name}, {e.Width} × {e.Height}.") : Words.Of($"Check it against the envelope that is made for it."), [], "by hand", null, null, [], "closed", null, 10, []));
         }
 
@@ -63,14 +63,13 @@ public static class Steps
     {
         var how = new[] { piece.Width.Setting.How, piece.Height.Setting.How };
         var (tool, cautions) = how.Contains(SetBy.Machine) ? ("machine", Array.Empty<string>()) : how.All(h => h == SetBy.Given) ? ("as it is there", []) : how.Contains(SetBy.Die) ? ("die", ["rollers"]) : how.Contains(SetBy.Knife) ? ("knife and metal rule", ["knife"]) : ("trimmer", new[] { "trimmer" });
-        var many = piece.Piece.Quantity > 1 ? $"{piece.Piece.Quantity} of " : "";
-        return new Step($"cut-{piece.Piece.Id}", Words.Of($"Cut {many}{Lower(piece.Piece.Name)}: {piece.Width.Value} × {piece.Height.Value}."), [piece.Width.Id.ToString(), piece.Height.Id.ToString()], tool, null, null, [], "flat", null, 20 * piece.Piece.Quantity, cautions);
+        return new Step($"cut-{piece.Piece.Id}", Words.Of($"Cut {Spoken.The(piece.Piece.Name)}{(piece.Piece.Quantity > 1 ? $", {Times(piece.Piece.Quantity)}" : "")}: {piece.Width.Value} × {piece.Height.Value}."), [piece.Width.Id.ToString(), piece.Height.Id.ToString()], tool, null, null, [], "flat", null, 20 * piece.Piece.Quantity, cautions);
     }
 
     /// <summary>A bought blank is taken as it is; where a part of it is shorter it is trimmed.</summary>
     private static Step Begun(SizedPiece piece, Blank blank)
     {
-        var say = Words.Of($"Take the blank for {Lower(piece.Piece.Name)}, {blank.Width} × {blank.Height} closed: its spine is there.");
+        var say = Words.Of($"Take the blank for {Spoken.The(piece.Piece.Name)}, {blank.Width} × {blank.Height} closed: its spine is there.");
         var trimmed = piece.Along.Setting.How != SetBy.Given;
         return new Step($"cut-{piece.Piece.Id}", trimmed ? say.Add($" Trim it to {piece.Width.Value} × {piece.Height.Value}.") : say, [piece.Width.Id.ToString(), piece.Height.Id.ToString()], trimmed ? "trimmer" : "as it is there", null, null, [], "flat", null, 20, trimmed ? ["trimmer"] : []);
     }
@@ -84,7 +83,7 @@ public static class Steps
             var at = Words.Join(", ", scores.Select(s => s.Axis is null ? Words.Of($"{s.Figure.Setting.Text}") : s.Only is { } only ? Words.Of($"{s.Figure.Setting.At} ({only})") : Words.Of($"{s.Figure.Setting.At}")));
             var board = scores.Any(s => s.Figure.Setting.How is SetBy.Direct or SetBy.Turned or SetBy.Mirrored or SetBy.Between);
             yield return new Step(
-                $"score-{piece.Piece.Id}-{i + 1}", Words.Of($"Score {Lower(piece.Piece.Name)} {(pass.Axis == Axis.Y ? "up its height " : "")}at {at}{lies}."), [.. scores.Select(s => s.Figure.Id.ToString())],
+                $"score-{piece.Piece.Id}-{i + 1}", Words.Of($"Score {Spoken.The(piece.Piece.Name)} {(pass.Axis == Axis.Y ? "up its height " : "")}at {at}{lies}."), [.. scores.Select(s => s.Figure.Id.ToString())],
                 scores[0].Figure.Setting.How == SetBy.Machine ? "machine" : board ? "score board" : "ruler and stylus", pass.Lay switch { Lay.AsItLies => "as it lies", Lay.TurnedRound => "turned round", Lay.TurnedOver => "turned over", _ => "turned over head to foot" },
                 pass.Lay is Lay.AsItLies or Lay.TurnedRound ? "up" : "down", [], "flat", null, 10 * scores.Count, []);
         }
@@ -99,9 +98,9 @@ public static class Steps
             var box = kind.First().Box;
             var what = kind.Key switch
             {
-                CutKind.Notch => Words.Of($"Snip {box.Width} × {box.Height} off {(kind.Count() > 1 ? $"each corner, {Times(kind.Count())}" : kind.First().Opening.Name)} of {Lower(piece.Piece.Name)}"),
-                CutKind.Divide => Words.Of($"Cut {Lower(piece.Piece.Name)} in two at {lines.FirstOrDefault()?.First.Value ?? Length.Zero}"),
-                _ => Words.Of($"Cut the {string.Join(", ", kind.Select(o => o.Opening.Name).Distinct())} of {Lower(piece.Piece.Name)}: {Words.Join(", ", lines.Select(l => Words.Of($"{l.Edge} at {l.First.Value}")))}"),
+                CutKind.Notch => Words.Of($"Snip {box.Width} × {box.Height} off {(kind.Count() > 1 ? "each corner" : Spoken.The(kind.First().Opening.Name))} of {Spoken.The(piece.Piece.Name)}{(kind.Count() > 1 ? $", {Times(kind.Count())}" : "")}"),
+                CutKind.Divide => Words.Of($"Cut {Spoken.The(piece.Piece.Name)} in two at {lines.FirstOrDefault()?.First.Value ?? Length.Zero}"),
+                _ => Words.Of($"Cut the {string.Join(", ", kind.Select(o => o.Opening.Name).Distinct())} of {Spoken.The(piece.Piece.Name)}: {Words.Join(", ", lines.Select(l => Words.Of($"{l.Edge} at {l.First.Value}")))}"),
             };
             var blade = machine ? [] : kind.Key == CutKind.Notch ? new[] { "scissors" } : kind.Key == CutKind.Divide ? ["trimmer"] : ["knife"];
             yield return new Step($"open-{piece.Piece.Id}-{kind.Key.ToString().ToLowerInvariant()}", what.Add($"."), [.. lines.SelectMany(l => l.Figures).Select(f => f.Id.ToString())], machine ? "machine" : kind.Key == CutKind.Notch ? "scissors" : kind.Key == CutKind.Divide ? "trimmer" : "knife and metal rule", null, "up", [], "flat", null, 60, blade);
@@ -127,7 +126,7 @@ public static class Steps
             var say = Words.Of($"{step.Text}");
             foreach (var place in bonds.Select(b => (b.Laid, Place: Places.Of(figures, b.Bond))).DistinctBy(p => $"{p.Place.What} {p.Place.Said.Write(DisplayUnit.Millimetre)}").Take(MostPlaces))
             {
-                say.Add($" {place.Place.What} {(place.Laid is LaidBy.Closed ? "comes to lie" : "goes")} on {Lower(place.Place.On)}: {place.Place.Said}.");
+                say.Add($" {place.Place.What} {(place.Laid is LaidBy.Closed ? "comes to lie" : "goes")} on {place.Place.On}: {place.Place.Said}.");
             }
 
             foreach (var range in bonds.Where(b => b.Bond.AtLeast).Select(b => Places.FiguresOf(figures, b.Bond)))
@@ -158,12 +157,10 @@ public static class Steps
     private const int MostPlaces = 4;
 
     private static Step Layer(Dressing.SizedLayer layer) => new(
-        $"layer-{layer.Id}", Words.Of($"Put {(layer.Quantity > 1 ? $"{layer.Quantity} layers" : "the layer")} on, {layer.Width.Value} × {layer.Height.Value}: {layer.Role.Name}{(layer.Level > 1 ? ", the second on the first" : "")}."),
+        $"layer-{layer.Id}", Words.Of($"Put {(layer.Quantity > 1 ? $"{layer.Quantity} layers" : "the layer")} on: {layer.Role.Name}{(layer.Level > 1 ? ", the second on the first" : "")}, {layer.Width.Value} × {layer.Height.Value}."),
         [layer.Width.Id.ToString(), layer.Height.Id.ToString()], "adhesive", null, layer.Role.Face == Face.Up ? "up" : "down", [], "flat", null, 20 * layer.Quantity, []);
 
     private static string Creases(IReadOnlyList<string> names) => names.Count == 1 ? $"crease {names[0]}" : $"creases {string.Join(", ", names.SkipLast(1))} and {names[^1]}";
 
     private static string Times(int count) => count switch { 2 => "twice", 3 => "three times", 4 => "four times", _ => $"{count} times" };
-
-    private static string Lower(string name) => name.Length == 0 ? name : $"{char.ToLowerInvariant(name[0])}{name[1..]}";
 }

@@ -72,7 +72,7 @@ public class OpeningTests
     public void One_caution_names_everything_that_is_cut_with_a_blade()
     {
         var caution = Assert.Single(Size(Spec("inside-tunnel", "6x6", "layers=2")).Checks, c => c.Id == "knife-work");
-        Assert.StartsWith("Cut the window of Box, the window of Layer 1 and the window of Layer 2 before anything is folded", caution.Text.Write(DisplayUnit.Inch), StringComparison.Ordinal);
+        Assert.StartsWith("Cut the window of the box, the window of layer 1 and the window of layer 2 before anything is folded", caution.Text.Write(DisplayUnit.Inch), StringComparison.Ordinal);
         Assert.Equal(Severity.Caution, caution.Severity);
     }
 

@@ -26,6 +26,6 @@ public class PictureTests
     {
         var card = Support.Size(Support.Spec("front-step", "5x7"));
         var foot = card.Closed.Footprint;
-        Assert.True(card.Thickness.ThickestAt.Y - foot.Bottom < foot.Height / 2, "the step is at the head");
+        Assert.True(2 * (card.Thickness.ThickestAt.Y - foot.Bottom) < foot.Height, "the step is at the head");
     }
 }

@@ -71,7 +71,7 @@ public class StepTests
     public void Corners_snipped_alike_are_one_step_with_a_count_and_an_edge_that_stays_on_is_none()
     {
         var snip = Assert.Single(Steps.Of(Support.Size(Support.Spec("twist-pop-wide", "5x7") with { Turn = true })), s => s.Tool == "scissors");
-        Assert.Contains("off each corner, four times", snip.Say.Write(DisplayUnit.Inch), StringComparison.Ordinal);
+        Assert.Contains("off each corner of the insert, four times", snip.Say.Write(DisplayUnit.Inch), StringComparison.Ordinal);
         var swing = Support.Size(Support.Spec("double-swing", "5x5"));
         Assert.DoesNotContain(swing.All, f => f.Id.ToString() is "base.swing1-left.right" or "base.swing1-right.left" or "base.swing2-left.right" or "base.swing2-right.left");
         Assert.Equal(4, swing.Piece("base").CutLines.Single(l => l.Edge == "lower edge").Figures.Count);

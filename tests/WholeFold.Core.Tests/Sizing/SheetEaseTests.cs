@@ -61,7 +61,7 @@ public class SheetEaseTests
         var card = Support.Size(spec);
         Assert.True(card.Piece("base").Height.Value <= Length.In(12));
         var note = Assert.Single(card.Checks, c => c.Id == "eased-to-sheet");
-        Assert.StartsWith($"Base was 4 3/8 × {LengthWriter.Write(bare.Piece("base").Height.Value, DisplayUnit.Inch)} and is now 4 3/8 × ", note.Text.Write(DisplayUnit.Inch), StringComparison.Ordinal);
+        Assert.StartsWith($"The base was 4 3/8 × {LengthWriter.Write(bare.Piece("base").Height.Value, DisplayUnit.Inch)} and is now 4 3/8 × ", note.Text.Write(DisplayUnit.Inch), StringComparison.Ordinal);
         Assert.Equal(VerdictKind.Eased, card.Verdict.Kind);
         var back = new Prefer("not-eased").Apply(spec, Support.Reader);
         Assert.Equal(bare.Figures.All.Select(f => f.Value), Support.Size(back).Figures.All.Select(f => f.Value));

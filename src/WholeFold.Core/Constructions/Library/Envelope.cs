@@ -133,7 +133,7 @@ internal static class Envelope
     private static void Assembled(ConstructionBuilder c)
     {
         c.Does(Effect.Holds);
-        c.Step("Take the notches out, fold all creases and burnish them.");
+        c.Step("Fold all creases and burnish them.");
         c.Trouble("the card sticks inside", "glue that came out of the seam",
             "a thinner line, and a slip of waxed paper inside while it dries");
         c.Trouble("the card does not go in", "card or paper thicker than reckoned", "say how thick the closed card is, and size it again");

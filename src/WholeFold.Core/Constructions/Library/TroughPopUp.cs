@@ -17,8 +17,8 @@ internal static class TroughPopUp
             [(d + Pair.Of(3, 8, 10m), "it must stand out of the trough")],
             [(W - Pair.Of(1, 8, 3m), "a longer one sticks out of the closed card")], least: "lower", most: "higher");
         var basePiece = c.Piece("base", "Base", Axis.X, H, "twice the card's width and both fins, each folded double", "the card's height",
-            [Panel("front", "front", W), Panel("fin1", "left fin, outer", d), Panel("fin2", "left fin, inner", d),
-            Panel("fin3", "right fin, inner", d), Panel("fin4", "right fin, outer", d), Panel("back", "back", W)], [
+            [Panel("front", "front", W), Panel("fin1", "outer left fin", d), Panel("fin2", "inner left fin", d),
+            Panel("fin3", "inner right fin", d), Panel("fin4", "outer right fin", d), Panel("back", "back", W)], [
             Valley(90, "the card's width"),
             Mountain(-180, "then the trough's depth: the top of the left fin, glued shut", working: false),
             Valley(180, "the depth again: the valley at the spine"),
