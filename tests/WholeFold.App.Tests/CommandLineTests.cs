@@ -27,6 +27,19 @@ public class CommandLineTests
         Assert.Equal(2, document.RootElement.GetProperty("pieces").GetArrayLength());
     }
 
+    [Fact]
+    public void What_is_there_is_said_on_the_line_and_what_came_of_it_in_the_answer()
+    {
+        using var eased = JsonDocument.Parse(Run("convert", "--construction", "front-step", "--format", "4 3/8x6 3/4in", "--sheets", "12x12", "--json").Out);
+        Assert.Equal("12", eased.RootElement.GetProperty("pieces")[0].GetProperty("height").GetProperty("in").GetString());
+        var fix = eased.RootElement.GetProperty("checks").EnumerateArray().Single(c => c.GetProperty("id").GetString() == "eased-to-sheet").GetProperty("fix");
+        Assert.Equal(("prefer", "leave it as it was"), (fix.GetProperty("edit").GetProperty("edit").GetString(), fix.GetProperty("words").GetString()));
+        var blank = Run("convert", "--construction", "plain-fold", "--format", "5x7", "--blank", "125.3x176.2mm", "--units", "mm");
+        Assert.Equal(0, blank.Exit);
+        Assert.Contains("from a blank of 125.5 mm scant × 176 mm full", blank.Out, StringComparison.Ordinal);
+        Assert.Contains("Take the blank for the base", blank.Out, StringComparison.Ordinal);
+    }
+
     [Theory]
     [InlineData("a6-iso", "metric-5mm", "cm")]
     [InlineData("a2-us", "imperial-eighths", "in")]
@@ -45,6 +58,9 @@ public class CommandLineTests
     [InlineData("--design", "convert", "--design", "/nowhere.json", "--format", "5x5")]
     [InlineData("--workshop", "convert", "--construction", "gatefold", "--format", "5x5", "--workshop", "/nowhere.json")]
     [InlineData("prefer", "convert", "--construction", "gatefold", "--format", "5x5", "--prefer", "no-eighths")]
+    [InlineData("sheets", "convert", "--construction", "gatefold", "--format", "5x5", "--sheets", "foolscap")]
+    [InlineData("blank", "convert", "--construction", "gatefold", "--format", "5x5", "--blank", "5x5in")]
+    [InlineData("blank", "convert", "--construction", "plain-fold", "--format", "5x5", "--blank", "large")]
     [InlineData("--port", "serve", "--port", "0")]
     [InlineData("--listen", "serve", "--listen", "0.0.0.0")]
     [InlineData("--colour", "convert", "--colour", "red")]
@@ -115,7 +131,7 @@ public class CommandLineTests
 
         // A never-ending card has nothing to choose: all its figures are quarters.
         Assert.Equal(["never-ending"], constructions.RootElement.EnumerateArray().Where(c => c.GetProperty("parameters").GetArrayLength() == 0).Select(c => c.GetProperty("id").GetString()));
-        Assert.All(constructions.RootElement.EnumerateArray(), c => Assert.True(c.GetProperty("steps").GetArrayLength() > 1 && c.GetProperty("troubles").GetArrayLength() > 0 && c.GetProperty("does").GetString() is not null));
+        Assert.All(constructions.RootElement.EnumerateArray(), c => Assert.True(c.GetProperty("steps").GetArrayLength() > 0 && c.GetProperty("troubles").GetArrayLength() > 0 && c.GetProperty("does").GetString() is not null));
         using var formats = JsonDocument.Parse(Run("formats", "--json").Out);
         Assert.Equal(16, formats.RootElement.GetArrayLength());
         Assert.Contains("relief", Run("constructions").Out, StringComparison.Ordinal);

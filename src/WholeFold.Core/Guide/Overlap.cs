@@ -16,7 +16,7 @@ internal static class Overlap
 {
     private static readonly GeometryFactory Plane = new();
 
-    /// <summary>The size of what both plates cover, across and along the plate that is bonded to.</summary>
+    /// <summary>The size of the largest rectangle that both plates cover round the patch, across and along the plate that is bonded to.</summary>
     public static (Length Width, Length Height) Of(Figures figures, Bond bond)
     {
         static Vec Flat(Point p) => new(p.X.Units, p.Y.Units, 0);
@@ -24,8 +24,22 @@ internal static class Overlap
         var onto = RigidTransform.Laid(Region(bond.B), Region(bond.A));
         var own = Shape(figures.PlateOf(bond.A.Plate).Corners.Select(Flat));
         var laid = Shape(figures.PlateOf(bond.B.Plate).Corners.Select(c => onto.Apply(c.X.Units, c.Y.Units)));
-        var both = own.Intersection(laid).EnvelopeInternal;
-        return (new Length((long)Math.Round(both.Width)), new Length((long)Math.Round(both.Height)));
+        var most = Largest(own.Intersection(laid), Shape(bond.A.Region.Corners.Select(figures.ValueOf).Select(Flat)).EnvelopeInternal);
+        return (new Length((long)Math.Round(most.Width)), new Length((long)Math.Round(most.Height)));
+    }
+
+    /// <summary>The largest rectangle round a patch that lies wholly inside a shape: its sides run through corners of the two.</summary>
+    private static Envelope Largest(Geometry inside, Envelope patch)
+    {
+        // A unit larger, so that what was rounded to one does not count as outside.
+        var room = inside.Buffer(1);
+        double[] Along(Func<Coordinate, double> of, Func<double, bool> beyond, double own) => [.. inside.Coordinates.Select(of).Where(beyond).Append(own).Distinct()];
+        var all = from left in Along(c => c.X, x => x <= patch.MinX, patch.MinX)
+                  from right in Along(c => c.X, x => x >= patch.MaxX, patch.MaxX)
+                  from low in Along(c => c.Y, y => y <= patch.MinY, patch.MinY)
+                  from high in Along(c => c.Y, y => y >= patch.MaxY, patch.MaxY)
+                  select new Envelope(left, right, low, high);
+        return all.OrderByDescending(e => e.Area).FirstOrDefault(e => room.Covers(Plane.ToGeometry(e))) ?? patch;
     }
 
     private static Geometry Shape(IEnumerable<Vec> corners)

@@ -30,20 +30,6 @@ public class AssemblingTests
     }
 
     [Fact]
-    public void Each_has_signs_with_cause_and_remedy_and_something_to_watch_for()
-    {
-        foreach (var family in Core.Constructions.Library.ConstructionLibrary.All)
-        {
-            var construction = family.For();
-            Assert.NotEmpty(construction.Troubles);
-            Assert.All(construction.Troubles, t => Assert.True(t.Sign.Length > 5 && t.Cause.Length > 5 && t.Remedy.Length > 5));
-            Assert.NotEmpty(construction.Watch);
-        }
-
-        Assert.Equal(5, Core.Constructions.Library.ConstructionLibrary.All.Select(f => f.For().Does).Distinct().Count());
-    }
-
-    [Fact]
     public void What_is_cut_inside_a_sheet_by_hand_carries_its_caution_at_the_step_or_as_a_check()
     {
         foreach (var (family, choices) in Variants())

@@ -9,7 +9,7 @@ const piece = (name: string, width: number, scores: [string, number, string][]) 
   ({
     name,
     width: figure(fig("7"), width),
-    scores: scores.map(([figureId, units, runs]) => ({ figureId, at: { units }, runs })),
+    scores: scores.map(([figureId, units, runs]) => ({ figureId, at: { units }, runs, lay: "asItLies", label: fig("1") })),
   }) as unknown as Schemas["PieceView"];
 
 describe("figures beside a piece", () => {
@@ -32,6 +32,8 @@ describe("figures beside a piece", () => {
     expect(roomRight(box, 0.5)).toBe(12 + 2 * COLUMN);
     expect(roomRight(piece("A very long name of a piece", 10, []), 0.5)).toBeGreaterThan(180);
     expect(roomRight(piece("Tile", 1000, []), 0.5)).toBe(12);
+    // A flag that hangs over the right edge takes its room as well.
+    expect(roomRight(piece("Tile", 1000, [["a", 990, "upright"]]), 0.5)).toBeGreaterThan(25);
   });
   it("leave the rule to what it reads", () => expect(onRule(box).map((s) => s.figureId)).toEqual(["a"]));
 });
