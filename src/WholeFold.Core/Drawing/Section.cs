@@ -101,14 +101,42 @@ public sealed record Section(bool AcrossX, Length Width, int Rows, IReadOnlyList
 
     private static List<Ply> Plied(Figures figures, ClosedPose pose, Dictionary<PlateRef, int> levels, Func<IReadOnlyList<Point>, IEnumerable<(Length From, Length To)>> through)
     {
-        var plies = new List<Ply>();
-        foreach (var panel in pose.Panels.OrderBy(p => levels[p.Plate]))
+        List<Ply> plies = [.. pose.Panels.OrderBy(p => levels[p.Plate]).SelectMany(panel => through(panel.Corners).Select(c => new Ply(panel.Plate, figures.PlateOf(panel.Plate).Name, c.From, c.To, 0)))];
+        bool IsFlat(Ply one, Ply other)
         {
-            foreach (var (from, to) in through(panel.Corners))
+            var piece = figures.PieceOf(one.Plate.Piece);
+            return piece.Plate(one.Plate.Plate) is { HangsOn: { } on, By: var by } && other.Plate == new PlateRef(one.Plate.Piece, on) && piece.Score(by).Crease.Closed == 0;
+        }
+
+        // Each above all that it lies over, even where nothing says which of two is the upper one; what goes on flat stays in its row.
+        var moved = true;
+        for (var round = 0; moved && round <= plies.Count; round++)
+        {
+            moved = false;
+            for (var i = 0; i < plies.Count; i++)
             {
-                // Above all that it lies over, even where nothing says which of two is the upper one.
-                var row = plies.Where(p => p.From < to && p.To > from).Select(p => p.Row + 1).Append(0).Max();
-                plies.Add(new Ply(panel.Plate, figures.PlateOf(panel.Plate).Name, from, to, row));
+                for (var k = 0; k < i; k++)
+                {
+                    var (upper, lower) = (plies[i], plies[k]);
+                    var row = upper.Row;
+                    if (upper.From < lower.To && upper.To > lower.From)
+                    {
+                        row = Math.Max(row, lower.Row + 1);
+                    }
+                    else if (IsFlat(upper, lower) || IsFlat(lower, upper))
+                    {
+                        row = Math.Max(row, lower.Row);
+                        if (lower.Row < row)
+                        {
+                            (plies[k], moved) = (lower with { Row = row }, true);
+                        }
+                    }
+
+                    if (row != upper.Row)
+                    {
+                        (plies[i], moved) = (upper with { Row = row }, true);
+                    }
+                }
             }
         }
 

@@ -78,6 +78,27 @@ public class SectionTests
         Assert.True(folds > 200, $"only {folds}");
     }
 
+    /// <summary>Where a crease is flat in the closed card, the sheet goes on in one line.</summary>
+    [Fact]
+    public void What_is_not_folded_goes_on_in_its_row()
+    {
+        var flat = 0;
+        foreach (var (name, card, section) in All())
+        {
+            foreach (var ply in section.Plies)
+            {
+                var piece = card.Figures.PieceOf(ply.Plate.Piece);
+                if (piece.Plate(ply.Plate.Plate) is { HangsOn: { } on, By: var by } && piece.Score(by).Crease.Closed == 0 && section.Plies.FirstOrDefault(p => p.Plate == new PlateRef(ply.Plate.Piece, on)) is { } next)
+                {
+                    flat++;
+                    Assert.True(next.Row == ply.Row, $"{name}: {ply.Name} in row {ply.Row}, {next.Name} in row {next.Row}");
+                }
+            }
+        }
+
+        Assert.True(flat > 150, $"only {flat}");
+    }
+
     [Fact]
     public void A_gatefold_has_its_doors_on_its_back_and_a_front_step_its_tab_against_it()
     {

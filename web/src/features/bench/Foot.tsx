@@ -26,8 +26,8 @@ export function Foot({ view, onFix }: { view: BenchView; onFix: (edits: Edit[]) 
         ))}
         {view.checks.map((c) => (
           <li key={c.id + sentenceText(c.text)} className={s[c.severity]}>
-            <Sentence parts={c.text} />
             {c.fix ? <Fix fix={c.fix} onFix={onFix} /> : null}
+            <Sentence parts={c.text} />
           </li>
         ))}
         {view.closed ? (
