@@ -202,7 +202,7 @@ test("card and papers are chosen in place, and a caliper is read as people know 
   expect(thick.view.pieces[0].scores.map((s) => s.at.units)).not.toEqual(before.view.pieces[0].scores.map((s) => s.at.units));
   await dialog.getByRole("combobox", { name: "Papers on it" }).selectOption("vellum");
   await expect(page.locator("[data-part=foot]")).toContainText("wet glue cockles vellum");
-  await dialog.getByRole("combobox", { name: "Stuck with" }).selectOption("tape");
+  await dialog.getByRole("combobox", { name: "Bonded with" }).selectOption("tape");
   await expect(page.locator("[data-part=foot]")).not.toContainText("wet glue");
   await dialog.getByRole("textbox", { name: /measured/ }).fill("thin");
   await dialog.getByRole("button", { name: "use it" }).click();

@@ -22,7 +22,10 @@ const looked = () => {
   const off = labels.filter(({ at }) => at.left < room.left - near || at.right > room.right + near || at.top < room.top - near || at.bottom > room.bottom + near).map((l) => l.of);
   const list = box(document.querySelector("[data-part=ledger]"));
   const rows = [...document.querySelectorAll("[data-figure]")].map(box);
-  const short = [...document.querySelectorAll("[data-part=format-name], [data-part=format-word], [data-part=pick]")].filter((e) => e.scrollWidth > e.clientWidth + near || e.scrollHeight > e.clientHeight + near).map((e) => e.textContent);
+  // A fraction on small lines stands out of its box by less than half a line; more would be cut off.
+  const halfALine = 5;
+  const cut = (e) => e.scrollWidth > e.clientWidth + near || e.scrollHeight > e.clientHeight + (e.closest("[data-figure]") ? halfALine : near);
+  const short = [...document.querySelectorAll("[data-part=format-name], [data-part=format-word], [data-part=pick], [data-part=label], [data-part=set]")].filter(cut).map((e) => e.textContent);
   return { on, off, rows: rows.length, seen: rows.filter((r) => r.top >= list.top - near && r.bottom <= list.bottom + near).length, short };
 };
 

@@ -24,7 +24,7 @@ internal sealed class SheetFits : ICheck
                     var (first, rest) = (seam.Figure.Value, piece.Along.Value - seam.Figure.Value);
                     yield return new Check(
                         "joined", Severity.Caution,
-                        Words.Of($"{Spoken.First(Spoken.The(piece.Piece.Name))} is {width} × {height}: no sheet here is that large. Join it on the crease {seam.Place}, where a glued ply covers the seam: one part {first} long, the other {rest}."),
+                        Words.Of($"{Spoken.First(Spoken.The(piece.Piece.Name))} is {width} × {height}: no sheet here is that large. Join it on the crease {seam.Place}, where a bonded ply covers the seam: one part {first} long, the other {rest}."),
                         new Dictionary<string, Length>(figures) { ["first"] = first, ["rest"] = rest })
                     {
                         AtAGlance = new Verdict(VerdictKind.LargerSheet, Words.Of($"joined of two sheets")),

@@ -80,7 +80,7 @@ public static class Steps
         {
             var scores = pass.Scores.Select(piece.Score).ToList();
             var lies = pass.Lay switch { Lay.TurnedRound => ", turned round", Lay.TurnedOver => ", turned over like a page", Lay.HeadOverHeels => ", turned over head to foot", _ => "" };
-            var at = Words.Join(", ", scores.Select(s => s.Axis is null ? Words.Of($"{s.Figure.Setting.Text}") : s.Only is { } only ? Words.Of($"{s.Figure.Setting.At} ({only})") : Words.Of($"{s.Figure.Setting.At}")));
+            var at = Words.List(scores.Select(s => s.Axis is null ? Words.Of($"{s.Figure.Setting.Text}") : s.Only is { } only ? Words.Of($"{s.Figure.Setting.At} ({only})") : Words.Of($"{s.Figure.Setting.At}")));
             var board = scores.Any(s => s.Figure.Setting.How is SetBy.Direct or SetBy.Turned or SetBy.Mirrored or SetBy.Between);
             yield return new Step(
                 $"score-{piece.Piece.Id}-{i + 1}", Words.Of($"Score {Spoken.The(piece.Piece.Name)} {(pass.Axis == Axis.Y ? "up its height " : "")}at {at}{lies}."), [.. scores.Select(s => s.Figure.Id.ToString())],
@@ -100,7 +100,7 @@ public static class Steps
             {
                 CutKind.Notch => Words.Of($"Snip {box.Width} × {box.Height} off {(kind.Count() > 1 ? "each corner" : Spoken.The(kind.First().Opening.Name))} of {Spoken.The(piece.Piece.Name)}{(kind.Count() > 1 ? $", {Times(kind.Count())}" : "")}"),
                 CutKind.Divide => Words.Of($"Cut {Spoken.The(piece.Piece.Name)} in two at {lines.FirstOrDefault()?.First.Value ?? Length.Zero}"),
-                _ => Words.Of($"Cut the {string.Join(", ", kind.Select(o => o.Opening.Name).Distinct())} of {Spoken.The(piece.Piece.Name)}: {Words.Join(", ", lines.Select(l => Words.Of($"{l.Edge} at {l.First.Value}")))}"),
+                _ => Words.Of($"Cut the {string.Join(", ", kind.Select(o => o.Opening.Name).Distinct())} of {Spoken.The(piece.Piece.Name)}: {Words.List(lines.Select(l => Words.Of($"{l.Edge} at {l.First.Value}")))}"),
             };
             var blade = machine ? [] : kind.Key == CutKind.Notch ? new[] { "scissors" } : kind.Key == CutKind.Divide ? ["trimmer"] : ["knife"];
             yield return new Step($"open-{piece.Piece.Id}-{kind.Key.ToString().ToLowerInvariant()}", what.Add($"."), [.. lines.SelectMany(l => l.Figures).Select(f => f.Id.ToString())], machine ? "machine" : kind.Key == CutKind.Notch ? "scissors" : kind.Key == CutKind.Divide ? "trimmer" : "knife and metal rule", null, "up", [], "flat", null, 60, blade);

@@ -32,6 +32,13 @@ public sealed class Words
         return joined;
     }
 
+    /// <summary>Several as they are said: "a, b and c".</summary>
+    public static Words List(IEnumerable<Words> all)
+    {
+        Words[] words = [.. all];
+        return words.Length < 2 ? Join("", words) : Of($"{Join(", ", words[..^1])} and {words[^1]}");
+    }
+
     public string Write(DisplayUnit unit) => string.Concat(Parts(unit).Select(p => p.Text ?? p.Figure!.Text));
 
     /// <summary>The sentence in its parts, each stretch of words and each figure by itself.</summary>

@@ -80,14 +80,14 @@ public class ConversionTests
     }
 
     [Fact]
-    public void A_piece_longer_than_any_sheet_is_joined_under_a_glued_ply_and_both_lengths_are_said()
+    public void A_piece_longer_than_any_sheet_is_joined_under_a_bonded_ply_and_both_lengths_are_said()
     {
         // Twice the width and both fins: longer than A4, and the fins' tops are glued.
         var trough = Size(Spec("trough-pop-up", "210x148mm"));
         var joined = Assert.Single(trough.Checks, c => c.Id == "joined");
         Assert.DoesNotContain(trough.Checks, c => c.Id == "sheet-too-small");
         Assert.Equal(joined.Figures["width"], joined.Figures["first"] + joined.Figures["rest"]);
-        Assert.Contains("where a glued ply covers the seam", joined.Text.Write(DisplayUnit.Millimetre), StringComparison.Ordinal);
+        Assert.Contains("where a bonded ply covers the seam", joined.Text.Write(DisplayUnit.Millimetre), StringComparison.Ordinal);
         Assert.Contains(Size(Spec("plain-fold", "210x297mm")).Checks, c => c.Id == "sheet-too-small");
     }
 

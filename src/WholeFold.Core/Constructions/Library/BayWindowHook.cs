@@ -16,7 +16,7 @@ internal static class BayWindowHook
         var hook = c.Length("hook", "hook", "width of the hook along the fore-edge", Pair.Of(1, 4, 6m), "¼ in, or 6 mm: enough to catch",
             [(smallest, "a narrower hook slips off")], [(Pair.Of(3, 8, 10m), "a wider one shows")], OnConversion.Fixed, least: "hidden",
             most: "surer catch", so: "it catches under what overhangs");
-        var glue = c.Length("glue", "glue strip", "width of the strip that is glued beside the spine", Pair.Of(1, 4, 6m),
+        var glue = c.Length("glue", "glue strip", "width of the strip that is bonded beside the spine", Pair.Of(1, 4, 6m),
             "¼ in, or 6 mm: what a strip of tape needs", [(smallest, "a narrower strip springs open")],
             [(Pair.Of(1, 2, 12m), "a wider one takes from the bay")], OnConversion.Fixed, least: "wider bay", most: "surer bond",
             so: "the bay holds");
@@ -31,7 +31,7 @@ internal static class BayWindowHook
             Valley(angle, "the hook and the bay's left", closed: 0),
             Valley(angle, "then its middle", closed: 0),
             Mountain(-angle, "then its right", closed: 0),
-            Valley(180, "the card's width: the spine, which is glued and never moves again", working: false),
+            Valley(180, "the card's width: the spine, which is bonded and never moves again", working: false),
         ]);
         var glueBond = c.Bond("glue", basePiece["glue"].Up(new Rectangle(W - glue, Zero, W, H)),
             basePiece["back"].Up(new Rectangle(W + glue, Zero, W, H)), "fold the spine hard and press the strip down beside it");

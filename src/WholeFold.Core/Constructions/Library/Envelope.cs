@@ -49,7 +49,7 @@ internal static class Envelope
             "¾ in, or 20 mm, which holds the lower flap", [(Pair.Of(1, 2, 12m), "narrower ones do not hold")],
             [(0.45m * W, "wider ones meet in the middle")], OnConversion.Fixed, held: gusset is not null, least: "smaller sheet",
             most: "surer hold");
-        var foot = c.Length("lowerFlap", "lower flap", "height of the flap that is glued to the side flaps", 0.6m * H,
+        var foot = c.Length("lowerFlap", "lower flap", "height of the flap that is bonded to the side flaps", 0.6m * H,
             "0.6 of the card's height", [(0.4m * H, "a lower one does not hold the card")],
             [(0.9m * H, "a higher one leaves no upper flap")], least: "upper flap longer", most: "lower flap longer");
         var head = height + overlap - foot;
@@ -137,7 +137,7 @@ internal static class Envelope
         c.Trouble("the card sticks inside", "glue that came out of the seam",
             "a thinner line, and a slip of waxed paper inside while it dries");
         c.Trouble("the card does not go in", "card or paper thicker than reckoned", "say how thick the closed card is, and size it again");
-        c.Watch("Try the card in it before the seams are glued.");
+        c.Watch("Try the card in it before the seams are bonded.");
     }
 
     private static Affine Overlap(ConstructionBuilder c) =>

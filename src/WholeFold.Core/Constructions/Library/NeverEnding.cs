@@ -74,7 +74,7 @@ internal static class NeverEnding
 
         c.Does(Effect.Turns);
         c.Step("Burnish every crease both ways.");
-        c.Press("Lay the bottom's halves side by side, glue at the four corners only, and lay the top's halves on it, cuts crossing.",
+        c.Press("Lay the bottom's halves side by side, adhesive at the four corners only, and lay the top's halves on it, cuts crossing.",
             Pressed.Flat, "corners and edges are level all round, the two cuts cross in the middle", corners);
         c.Step("Let it dry under a weight, then turn it through all its states, gently the first time.");
         c.Step("Put the layers on in each state as it comes round.");

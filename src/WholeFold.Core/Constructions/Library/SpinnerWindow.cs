@@ -41,7 +41,7 @@ internal static class SpinnerWindow
         var frontLayerPiece = c.Piece("frontLayer", "Front layer", Axis.X, H - (2 * border), "the card's width, less both borders",
             "the card's height, less both borders", [Panel("front", "front layer", W - (2 * border))], []);
         frontLayerPiece.Opening("window", "window", "front", new Rectangle(left - border, low - border, W - left - border,
-            H - low - border), "the same window; cut both together before they are glued");
+            H - low - border), "the same window; cut both together before they are bonded");
         var spinnerPiece = c.Piece("spinner", "Spinner half", Axis.X, tall, "the spinner's width", "the spinner's height",
             [Panel("spinner", "spinner half", spinner)], [], quantity: 2).Is(PartFunction.Turns);
         var w = W - (2 * border);
@@ -66,7 +66,7 @@ internal static class SpinnerWindow
         c.Trouble("the spinner rubs on the window", "one half is wider than the other, or the thread is not in the middle",
             "trim the wider half, or a larger window");
         c.Trouble("it does not spin", "the thread is slack", "lift the front layer, pull the thread and tape it again");
-        c.Watch("Cut the window through the card and its front layer together, before anything is glued.");
+        c.Watch("Cut the window through the card and its front layer together, before anything is bonded.");
         c.Watch("A spinner needs its larger half-width on both sides of the thread.");
     });
 }

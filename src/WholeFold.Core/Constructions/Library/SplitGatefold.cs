@@ -41,6 +41,6 @@ internal static class SplitGatefold
         c.Step("Fold both doors in and burnish, the narrow one first.");
         c.Step("Bond what overhangs to one door only, with no adhesive on the part that overhangs.");
         c.Trouble("the doors touch", "no relief, or a layer that reaches over the gap", "trim the layer, or a hair off the wider door");
-        c.Watch("What overhangs a door belongs to one door only, or the card is glued shut.");
+        c.Watch("What overhangs a door belongs to one door only, or the card is bonded shut.");
     });
 }

@@ -20,9 +20,9 @@ internal static class TroughPopUp
             [Panel("front", "front", W), Panel("fin1", "outer left fin", d), Panel("fin2", "inner left fin", d),
             Panel("fin3", "inner right fin", d), Panel("fin4", "outer right fin", d), Panel("back", "back", W)], [
             Valley(90, "the card's width"),
-            Mountain(-180, "then the trough's depth: the top of the left fin, glued shut", working: false),
+            Mountain(-180, "then the trough's depth: the top of the left fin, bonded shut", working: false),
             Valley(180, "the depth again: the valley at the spine"),
-            Mountain(-180, "the depth again: the top of the right fin, glued shut", working: false),
+            Mountain(-180, "the depth again: the top of the right fin, bonded shut", working: false),
             Valley(90, "the depth again; the back is what is left"),
         ]);
         var stripPiece = c.Piece("strip", "Clear strip", Axis.X, H, "how far it stands out of the valley", "the card's height",

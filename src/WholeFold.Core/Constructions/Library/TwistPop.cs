@@ -22,9 +22,9 @@ internal static class TwistPop
             [(Pair.Of(1, 1, 25m), "a lower carrier does not turn the panels")],
             [(H - Pair.Of(1, 4, 6m), "the panels overhang it and must stay inside the card")], least: "shorter panels",
             most: "taller panels");
-        var z = c.Length("grip", "grip", "how deep the outer panels are glued into the carrier's walls", 0.2m * W,
+        var z = c.Length("grip", "grip", "how deep the outer panels are bonded into the carrier's walls", 0.2m * W,
             "0.2 of the card's width", [(Pair.Of(3, 8, 10m), "less does not hold a panel")],
-            [(p, "it cannot be deeper than a panel"), (W - p, "the walls must end inside the card")], least: "less glue",
+            [(p, "it cannot be deeper than a panel"), (W - p, "the walls must end inside the card")], least: "less to bond",
             most: "surer hold");
         var e = p + z - (q / 2);
         var (h, centre) = (q + Pair.Of(1, 4, 6m), p + z);
@@ -59,7 +59,7 @@ internal static class TwistPop
             ? Region.Of(At(left + dx, dy), At(centre + dx, (q / 2) + dy), At(left + dx, q + dy))
             : Region.Of(At(right + dx, dy), At(centre + dx, (q / 2) + dy), At(right + dx, q + dy));
         var frontBond = c.Bond("front", cardPiece["front"].Up(Triangle(x, y, true)), carrierPiece["left"].Down(Triangle(Zero, Zero, true)),
-            "the triangle's tip on the spine, in the middle of the card's height; glue right into its corners and none outside");
+            "the triangle's tip on the spine, in the middle of the card's height; adhesive right into its corners and none outside");
         var backBond = c.Bond("back", cardPiece["back"].Up(Triangle(x, y, false)), carrierPiece["right"].Down(Triangle(Zero, Zero, false)),
             "close the card on it: it finds its place");
         var firstBond = c.Bond("first", carrierPiece["left"].Up(new Rectangle(Zero, Zero, z, q)),
@@ -78,7 +78,7 @@ internal static class TwistPop
         c.Step("Fold the concertina, valley, mountain, valley, and burnish both ways.");
         void Carrier()
         {
-            c.Press("Fold the carrier and glue one of its triangles into the card.", Pressed.Closed,
+            c.Press("Fold the carrier and bond one of its triangles into the card.", Pressed.Closed,
                 "the tip lies on the spine in the middle of the height", frontBond);
             c.Press("Glue the other triangle and close the card on it.", Pressed.Closed, "opened, both tips meet on the spine", backBond);
         }
@@ -100,7 +100,7 @@ internal static class TwistPop
         }
 
         c.Trouble("the panels jam half-way", "glue outside the triangles' corners",
-            "ease it off; glue right into the corners and none outside");
+            "ease it off; adhesive right into the corners and none outside");
         c.Trouble("the concertina hangs askew", "its two ends are not at one height", "lift one end and set it by the carrier's edges");
         c.Watch("Nothing raised on the two middle panels' folds.");
     });

@@ -26,7 +26,7 @@ internal static class TwistPopWide
         var column = c.Length("column", "column", "width of the column that carries the strip", 0.24m * ((2 * W) - Pair.Of(1, 2, 12m)),
             "0.24 of the insert's width", [(Pair.Of(1, 2, 12m), "a narrower column tears")],
             [(0.9m * reach, "a wider one does not fold in"), (arm, "the diagonals must leave the insert at the arms"),
-            (k, "the strip covers its corners, where it is glued")], least: "more card shows", most: "stiffer column");
+            (k, "the strip covers its corners, where it is bonded")], least: "more card shows", most: "stiffer column");
         var (cx, cy, half, a) = (W - Pair.Of(1, 4, 6m), reach, arm / 2, reach - (0.75m * k));
         var (low, high, west, east) = (cy - half, cy + half, cx - (column / 2), cx + (column / 2));
         c.Require("diagonals", cx - half, "the diagonals must end on the arms' edges");
@@ -72,7 +72,7 @@ internal static class TwistPopWide
             : Region.Of(At((2 * cx) + dx, low + dy), At(cx + half + dx, low + dy), At(cx + dx, cy + dy), At(cx + half + dx, high + dy),
                 At((2 * cx) + dx, high + dy));
         var frontBond = c.Bond("front", cardPiece["front"].Up(Arm(x, y, true)), insertPiece["left"].Down(Arm(Zero, Zero, true)),
-            "its middle on the spine and in the middle of the card's height; glue only between the diagonals");
+            "its middle on the spine and in the middle of the card's height; adhesive only between the diagonals");
         var backBond = c.Bond("back", cardPiece["back"].Up(Arm(x, y, false)), insertPiece["right"].Down(Arm(Zero, Zero, false)),
             "close the card on it: it finds its place");
 
@@ -82,12 +82,12 @@ internal static class TwistPopWide
         var firstBond = c.Bond("first",
             insertPiece["high-left"].Up(Region.Of(At(west, head - patch), At(west + patch, head - patch), At(west + patch, head),
             At(west, head))), twistPiece["one"].Down(Region.Of(At(2 * patch, edge), At(2 * patch, edge + patch), At(patch, edge + patch),
-            At(patch, edge))), "the crease exactly ¾ of a square from the column's end, the strip in its middle; glue only the outer corner", atLeast: true);
+            At(patch, edge))), "the crease exactly ¾ of a square from the column's end, the strip in its middle; bond only the outer corner", atLeast: true);
         var fourthBond = c.Bond("fourth",
             insertPiece["low-right"].Up(Region.Of(At(east, Zero), At(east - patch, Zero), At(east - patch, patch), At(east, patch))),
             twistPiece["four"].Down(Region.Of(At((4 * k) - patch, k - edge), At((4 * k) - patch, k - edge - patch),
             At((4 * k) - (2 * patch), k - edge - patch), At((4 * k) - (2 * patch), k - edge))),
-            "glue the other outer corner and close the card: it finds its place", atLeast: true);
+            "bond the other outer corner and close the card: it finds its place", atLeast: true);
         c.Layer("squares", "squares", twistPiece, ["one", "two", "three", "four"], Face.Up);
         c.Layer("front", "front", cardPiece, ["front"], Face.Down, levels: 2);
         c.Trade("square", "squares", k, "reach left beyond them", reach - k);
@@ -100,10 +100,10 @@ internal static class TwistPopWide
             "opened, the insert lies flat and the diagonals meet on the spine", backBond);
         c.Press("Glue the strip's first square to the column's head, by its outer corner.", Pressed.Flat,
             "the strip's crease lies three quarters of a square from the column's end, the strip in its middle", firstBond);
-        c.Press("Put glue on the other outer corner and close the card: the strip finds its place.", Pressed.Closed,
+        c.Press("Put adhesive on the other outer corner and close the card: the strip finds its place.", Pressed.Closed,
             "opened, the strip stands evenly in the middle", fourthBond);
-        c.Trouble("the strip tears loose", "the first square was glued past the column's middle", "glue its outer corner, and nothing beyond the middle score");
-        c.Trouble("the arms crease", "glued beyond the diagonals", "ease them off: beyond the diagonals they swing with the column");
+        c.Trouble("the strip tears loose", "the first square was bonded past the column's middle", "bond its outer corner, and nothing beyond the middle score");
+        c.Trouble("the arms crease", "bonded beyond the diagonals", "ease them off: beyond the diagonals they swing with the column");
         c.Watch("Half-way the strip bends as paper does: use a card that is supple.");
     });
 }

@@ -107,7 +107,9 @@ const LedgerRow = memo(function LedgerRow({
   unit: string;
 }) {
   const element = useRef<HTMLDivElement>(null);
+  const set = sentenceText(row.setting);
   const marked = row.mark === "v" ? "valley" : row.mark === "m" ? "mountain" : "";
+  const long = `${marked ? "v" : row.label} ${row.detail}`.length > (converted ? 18 : 26);
   useEffect(() => {
     if (open) {
       element.current?.scrollIntoView?.({ block: "nearest" });
@@ -122,7 +124,7 @@ const LedgerRow = memo(function LedgerRow({
         aria-expanded={open}
         onClick={() => onOpen(open ? null : row.figureId)}
       >
-        <span className={s.label}>
+        <span className={`${s.label} ${long ? s.tight : ""}`} data-part="label">
           {marked ? (
             <>
               <b className={s.letter} aria-hidden="true">
@@ -154,7 +156,7 @@ const LedgerRow = memo(function LedgerRow({
             <Fig figure={row.now.also} />
           </span>
         ) : null}
-        <span className={s.set}>
+        <span className={`${s.set} ${set.length > 14 ? s.tight : ""}`} title={set} data-part="set">
           <Sentence parts={row.setting} />
         </span>
       </button>

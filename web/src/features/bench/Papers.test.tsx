@@ -33,7 +33,7 @@ async function papers() {
       onChange={changed}
     />,
   );
-  await screen.findByLabelText("Stuck with");
+  await screen.findByLabelText("Bonded with");
   return changed;
 }
 const pick = (label: string, value: string) =>
@@ -87,7 +87,7 @@ describe("card and papers", () => {
     for (const [label, what, value] of [
       ["Papers on it", "layerStock", "moss"],
       ["Mats under them", "matStock", "ember"],
-      ["Stuck with", "adhesive", "tape"],
+      ["Bonded with", "adhesive", "tape"],
     ] as const) {
       pick(label, value);
       expect(changed.mock.calls.at(-1)?.[0]).toEqual([{ edit: "take", what, value }]);

@@ -7,6 +7,47 @@ import { cutFrom, sheetsThere, take } from "./edits";
 import type { PickItem } from "./PickMenu";
 import p from "./Picks.module.css";
 
+/** Something she has measured, given as text; nothing given takes it back. */
+function Measured({
+  label,
+  description,
+  now,
+  otherwise,
+  verb,
+  onGive,
+}: {
+  label: string;
+  description: string;
+  now: string | null;
+  otherwise: string;
+  verb: string;
+  onGive: (value: string | null) => void;
+}) {
+  const [value, setValue] = useState("");
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        onGive(value.trim() || null);
+      }}
+    >
+      <TextInput
+        label={label}
+        description={description}
+        placeholder={now ?? otherwise}
+        value={value}
+        onChange={(e) => setValue(e.currentTarget.value)}
+        rightSectionWidth={62}
+        rightSection={
+          <Button type="submit" size="compact-xs" variant="default">
+            {verb}
+          </Button>
+        }
+      />
+    </form>
+  );
+}
+
 /** The card and papers of a design: which, how thick as measured, which way the grain runs, what the layers are stuck with. */
 export function Papers({
   button,
@@ -29,8 +70,6 @@ export function Papers({
   pieces: { id: string; name: string }[];
   onChange: (edits: Edit[], gesture: string) => void;
 }) {
-  const [caliper, setCaliper] = useState("");
-  const [blank, setBlank] = useState("");
   const options = (items: PickItem[]) => items.map((i) => ({ value: i.id, label: `${i.name}, ${i.detail}` }));
   const named = (items: PickItem[], id: string) => items.find((i) => i.id === id)?.name ?? id;
   return (
@@ -45,26 +84,14 @@ export function Papers({
               onChange([take("stock", e.currentTarget.value), take("caliper", null)], named(all, e.currentTarget.value))
             }
           />
-          <form
-            onSubmit={(event) => {
-              event.preventDefault();
-              onChange([take("caliper", caliper.trim() || null)], caliper.trim() ? `card of ${caliper.trim()}` : "usual caliper");
-            }}
-          >
-            <TextInput
-              label="Its thickness, measured"
-              description={accepted}
-              placeholder={state.caliper ?? "as the stock usually is"}
-              value={caliper}
-              onChange={(e) => setCaliper(e.currentTarget.value)}
-              rightSectionWidth={62}
-              rightSection={
-                <Button type="submit" size="compact-xs" variant="default">
-                  use it
-                </Button>
-              }
-            />
-          </form>
+          <Measured
+            label="Its thickness, measured"
+            description={accepted}
+            now={state.caliper ?? null}
+            otherwise="as the stock usually is"
+            verb="use it"
+            onGive={(value) => onChange([take("caliper", value)], value ? `card of ${value}` : "usual caliper")}
+          />
           <div className={p.choice}>
             <span id="grain-of-sheet">Grain in the sheet</span>
             <SegmentedControl
@@ -101,26 +128,14 @@ export function Papers({
               );
             })}
           </fieldset>
-          <form
-            onSubmit={(event) => {
-              event.preventDefault();
-              onChange([take("blank", blank.trim() || null)], blank.trim() ? `a blank of ${blank.trim()}` : "no blank");
-            }}
-          >
-            <TextInput
-              label="Begun with a bought blank"
-              description="its size closed, as measured, such as 125 x 175 mm"
-              placeholder={state.blank ?? "cut from a sheet"}
-              value={blank}
-              onChange={(e) => setBlank(e.currentTarget.value)}
-              rightSectionWidth={62}
-              rightSection={
-                <Button type="submit" size="compact-xs" variant="default">
-                  begin
-                </Button>
-              }
-            />
-          </form>
+          <Measured
+            label="Begun with a bought blank"
+            description="its size closed, as measured, such as 125 x 175 mm"
+            now={state.blank ?? null}
+            otherwise="cut from a sheet"
+            verb="begin"
+            onGive={(value) => onChange([take("blank", value)], value ? `a blank of ${value}` : "no blank")}
+          />
           {pieces.length > 1 ? (
             <details>
               <summary>One piece from another card</summary>
@@ -156,7 +171,7 @@ export function Papers({
             onChange={(e) => onChange([take("matStock", e.currentTarget.value)], `mats of ${named(all, e.currentTarget.value)}`)}
           />
           <NativeSelect
-            label="Stuck with"
+            label="Bonded with"
             data={options(adhesives)}
             value={state.adhesive ?? ""}
             onChange={(e) => onChange([take("adhesive", e.currentTarget.value)], named(adhesives, e.currentTarget.value))}
