@@ -109,7 +109,7 @@ const LedgerRow = memo(function LedgerRow({
   const element = useRef<HTMLDivElement>(null);
   const set = sentenceText(row.setting);
   const marked = row.mark === "v" ? "valley" : row.mark === "m" ? "mountain" : "";
-  const long = `${marked ? "v" : row.label} ${row.detail}`.length > (converted ? 18 : 26);
+  const long = `${marked ? "v" : row.label} ${row.detail}`.length > 26 - (converted ? 8 : 0) - (both ? 8 : 0);
   useEffect(() => {
     if (open) {
       element.current?.scrollIntoView?.({ block: "nearest" });
