@@ -199,10 +199,11 @@ public sealed class DesignTests : IDisposable
     public async Task Only_this_machines_own_page_is_answered()
     {
         using var foreign = new HttpRequestMessage(HttpMethod.Get, "/api/designs");
-        foreign.Headers.Host = "elsewhere.example";
+        const string Elsewhere = "elsewhere.example";
+        foreign.Headers.Host = Elsewhere;
         Assert.Equal(HttpStatusCode.BadRequest, (await _client.SendAsync(foreign, Cancel)).StatusCode);
         using var other = new HttpRequestMessage(HttpMethod.Post, "/api/designs/tandem/undo") { Content = JsonContent.Create(new HistoryStep(1)) };
-        other.Headers.Add("Origin", "http://elsewhere.example");
+        other.Headers.Add("Origin", $"{Uri.UriSchemeHttp}{Uri.SchemeDelimiter}{Elsewhere}");
         Assert.Equal(HttpStatusCode.Forbidden, (await _client.SendAsync(other, Cancel)).StatusCode);
         var own = await _client.GetAsync("/api/designs", Cancel);
         Assert.Contains("default-src 'self'", own.Headers.GetValues("Content-Security-Policy").Single(), StringComparison.Ordinal);

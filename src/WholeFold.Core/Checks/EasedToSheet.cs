@@ -12,7 +12,7 @@ internal sealed class EasedToSheet : ICheck
         foreach (var eased in card.Figures.EasedPieces)
         {
             var piece = card.Figures.Pieces.First(p => p.Piece.Id == eased.Piece.Id);
-            var moved = Words.List(eased.Moved.Select(m => Words.Of($"the {m.Parameter.Parameter.Name} from {m.Was} to {m.Parameter.Value}")));
+            var moved = Words.List(eased.Moved.Select(m => Words.Of($"the {m.Parameter.Name} from {m.Was} to {card.Figures.Parameters.First(p => p.Parameter == m.Parameter).Value}")));
             yield return new Check(
                 "eased-to-sheet", Severity.Note,
                 Words.Of($"{Spoken.First(Spoken.The(eased.Piece.Name))} was {eased.Width} × {eased.Height} and is now {piece.Width.Value} × {piece.Height.Value}, so that it comes out of {eased.Sheet.Name}: {moved}."),

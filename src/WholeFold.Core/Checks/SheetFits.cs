@@ -41,7 +41,7 @@ internal sealed class SheetFits : ICheck
         }
     }
 
-    /// <summary>A crease that is folded over and glued, at which a piece may be joined so that both its parts come out of a sheet; null where there is none.</summary>
+    /// <summary>A crease that is folded over and bonded, at which a piece may be joined so that both its parts come out of a sheet; null where there is none.</summary>
     private static SizedScore? Seam(Design design, SizedPiece piece, UnitSystem system)
     {
         bool Holds(Length along) => design.SheetFor(along, piece.Across.Value, system) is not null;

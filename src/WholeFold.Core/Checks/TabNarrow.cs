@@ -16,7 +16,7 @@ internal sealed class TabNarrow : ICheck
             var (piece, panel) = narrow.MinBy(n => n.Panel.Extent);
             yield return new Check(
                 "tab-narrow", Severity.Caution,
-                Words.Of($"{(narrow.Count == 1 ? $"The {panel.Panel.Name} of {piece.Name} is" : $"{narrow.Count} tabs are narrow, the {panel.Panel.Name} of {piece.Name}")} {panel.Extent:u} wide: under {least:u} a tab holds only with strong tape."),
+                Words.Of($"{(narrow.Count == 1 ? $"{Spoken.First(Spoken.The(panel.Panel.Name, piece.Name))} is" : $"{narrow.Count} tabs are narrow, {Spoken.The(panel.Panel.Name, piece.Name)}")} {panel.Extent:u} wide: under {least:u} a tab holds only with strong tape."),
                 narrow.ToDictionary(n => $"{n.Piece.Id}.{n.Panel.Panel.Id}", n => n.Panel.Extent));
         }
     }

@@ -61,7 +61,7 @@ public sealed record DesignSpec
     /// <summary>Pieces that are cut from another stock than the design's own.</summary>
     public IReadOnlyDictionary<string, string> PieceStocks { get; init; } = new Dictionary<string, string>();
 
-    /// <summary>What layers are stuck with.</summary>
+    /// <summary>What layers are bonded with.</summary>
     public string Adhesive { get; init; } = "glue";
 
     /// <summary>A reveal school's id, or a width with its unit.</summary>
@@ -73,7 +73,7 @@ public sealed record DesignSpec
     /// <summary>What a format names: closed, the card put away; or shown, the plate that one sees of it when it stands.</summary>
     public string NamedBy { get; init; } = "closed";
 
-    /// <summary>How figures are liked best: no-sixteenths, one-stop, mountains-from-behind, with-ruler, whole-sheet.</summary>
+    /// <summary>How figures are liked best: no-sixteenths, one-stop, mountains-from-behind, with-ruler, whole-sheet, not-eased.</summary>
     public IReadOnlyList<string> Prefer { get; init; } = [];
 
     /// <summary>A bought blank that it begins with at home, already cut and folded: its size as measured, closed. Null for none.</summary>

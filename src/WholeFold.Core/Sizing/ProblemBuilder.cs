@@ -17,7 +17,7 @@ internal readonly record struct Wish(Rational Value, Words Because, bool ByHand 
 }
 
 /// <summary>What a sheet has for a piece, along its chain and across it.</summary>
-internal sealed record SheetRoom(string Piece, Length Along, Length Across);
+public sealed record SheetRoom(string Piece, Length Along, Length Across);
 
 /// <summary>A plate that a format names, and the size that it is to have.</summary>
 internal sealed record NamedPlate(string Called, Affine Width, Affine Height, Length Wide, Length High);

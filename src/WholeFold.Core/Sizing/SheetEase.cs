@@ -6,9 +6,10 @@ using WholeFold.Core.Measure;
 namespace WholeFold.Core.Sizing;
 
 /// <summary>A piece that would just not have come out of a sheet that is there, and was eased to it.</summary>
+/// <param name="Room">What that sheet has for it, as it lies there.</param>
 /// <param name="Width">What its width was before, and <paramref name="Height"/> its height.</param>
 /// <param name="Moved">The parameters that gave way, with what they were before.</param>
-public sealed record EasedPiece(Piece Piece, Sheet Sheet, Length Width, Length Height, IReadOnlyList<(SizedParameter Parameter, Length Was)> Moved);
+public sealed record EasedPiece(Piece Piece, Sheet Sheet, SheetRoom Room, Length Width, Length Height, IReadOnlyList<(Parameter Parameter, Length Was)> Moved);
 
 /// <summary>
 /// Where a piece misses the sheets that are there by a little, the parameters that nobody set give way as far as nobody minds.
@@ -37,7 +38,7 @@ internal static class SheetEase
                 if (Fitted(sized, now, [.. rooms, room], firm, cancel) is { } fits)
                 {
                     rooms.Add(room);
-                    eased.Add(new EasedPiece(piece.Piece, sheet, piece.Width.Value, piece.Height.Value, [.. fits.Parameters.Zip(now.Parameters).Where(p => p.First.Value != p.Second.Value).Select(p => (p.First, p.Second.Value))]));
+                    eased.Add(new EasedPiece(piece.Piece, sheet, room, piece.Width.Value, piece.Height.Value, [.. fits.Parameters.Zip(now.Parameters).Where(p => p.First.Value != p.Second.Value).Select(p => (p.First.Parameter, p.Second.Value))]));
                     now = fits;
                     break;
                 }

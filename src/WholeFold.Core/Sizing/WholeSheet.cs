@@ -15,7 +15,7 @@ internal static class WholeSheet
     public static Figures? Use(Figures sized, bool firm, CancellationToken cancel)
     {
         var sheet = sized.Design.EverydaySheet(sized.Tools.System);
-        foreach (var parameter in sized.Parameters.Where(p => p.Parameter.Absorbs is not null && !p.ByHand))
+        foreach (var parameter in sized.Parameters.Where(p => p.Parameter.Absorbs is { } absorbs && absorbs != sized.Blank?.Piece && !p.ByHand))
         {
             var piece = sized.Pieces.First(p => p.Piece.Id == parameter.Parameter.Absorbs);
             foreach (var length in new[] { sheet.Width, sheet.Height }.Order().Where(l => l >= piece.Along.Value))
@@ -27,12 +27,13 @@ internal static class WholeSheet
                 }
 
                 var wish = new Wish((parameter.Value + left).Units, Words.Of($"what is left of the sheet's {length}, so that it need not be cut to length"));
-                var builder = Sizer.BuilderFor(sized.Design, sized.Target, firm, cancel, (parameter.Parameter.Id, wish), (piece.Piece.Id, length));
+                var builder = Sizer.BuilderFor(sized.Design, sized.Named, firm, cancel, (parameter.Parameter.Id, wish), (piece.Piece.Id, length), [.. sized.EasedPieces.Select(e => e.Room)]);
                 try
                 {
-                    if (Sizer.Solved(sized.Design, sized.Target, builder, sized.Relaxation) is { } whole && whole.Width == sized.Width && whole.Height == sized.Height)
+                    if (Sizer.Solved(sized.Design, sized.Named, builder, sized.Relaxation) is { } whole && whole.Width == sized.Width && whole.Height == sized.Height)
                     {
-                        return whole;
+                        // What was eased to a sheet before stays in it.
+                        return whole with { EasedPieces = sized.EasedPieces };
                     }
                 }
                 catch (UndecidedException)

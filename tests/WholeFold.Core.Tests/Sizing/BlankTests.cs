@@ -74,6 +74,16 @@ public class BlankTests
         Assert.Null(there.Figures.Blank);
     }
 
+    /// <summary>A blank comes out of no sheet, so none leads it.</summary>
+    [Fact]
+    public void It_stays_a_blank_where_the_whole_sheet_is_liked()
+    {
+        var spec = Support.Spec("front-step", "a2-us") with { Blank = "4.25x5.5in" };
+        var (bare, whole) = (Support.Size(spec), Support.Size(spec with { Prefer = ["whole-sheet"] }));
+        Assert.NotNull(whole.Figures.Blank);
+        Assert.Equal(bare.Figures.All.Select(f => f.Value), whole.Figures.All.Select(f => f.Value));
+    }
+
     [Fact]
     public void What_a_blank_cannot_become_is_refused_and_so_is_what_is_no_size()
     {

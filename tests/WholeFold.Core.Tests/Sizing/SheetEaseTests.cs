@@ -72,6 +72,18 @@ public class SheetEaseTests
         Assert.Empty(Support.Size(set).Figures.EasedPieces);
     }
 
+    /// <summary>A piece that is then led by its sheet does not outgrow it again, and what was eased is still said.</summary>
+    [Fact]
+    public void What_is_eased_stays_so_where_the_whole_sheet_is_used()
+    {
+        var spec = Support.Spec("front-step", "a1-us") with { Format = "4 3/8 x 6 3/4 in", Sheets = ["12x12"] };
+        var card = Support.Size(spec with { Prefer = ["whole-sheet"] });
+        Assert.True(card.Piece("base").Height.Value <= Length.In(12));
+        var note = Assert.Single(card.Checks, c => c.Id == "eased-to-sheet");
+        Assert.All(card.Figures.EasedPieces.SelectMany(e => e.Moved), m => Assert.Contains(
+            $"the {m.Parameter.Name} from {LengthWriter.Write(m.Was, DisplayUnit.Inch)} to {LengthWriter.Write(card.Figures.Parameters.Single(p => p.Parameter.Id == m.Parameter.Id).Value, DisplayUnit.Inch)}", note.Text.Write(DisplayUnit.Inch), StringComparison.Ordinal));
+    }
+
     [Fact]
     public void An_unknown_sheet_is_refused_with_those_there_are()
     {

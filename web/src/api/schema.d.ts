@@ -648,7 +648,7 @@ export interface components {
             pieceStocks?: {
                 [key: string]: string;
             };
-            /** @description What layers are stuck with. */
+            /** @description What layers are bonded with. */
             adhesive?: string;
             /** @description A reveal school's id, or a width with its unit. */
             reveal?: string;
@@ -656,7 +656,7 @@ export interface components {
             priority?: string;
             /** @description What a format names: closed, the card put away; or shown, the plate that one sees of it when it stands. */
             namedBy?: string;
-            /** @description How figures are liked best: no-sixteenths, one-stop, mountains-from-behind, with-ruler, whole-sheet. */
+            /** @description How figures are liked best: no-sixteenths, one-stop, mountains-from-behind, with-ruler, whole-sheet, not-eased. */
             prefer?: string[];
             /** @description A bought blank that it begins with at home, already cut and folded: its size as measured, closed. Null for none. */
             blank?: null | string;

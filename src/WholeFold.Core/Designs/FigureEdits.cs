@@ -1,0 +1,93 @@
+using System.ComponentModel.DataAnnotations;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Designs;
+
+/// <summary>Sets a parameter by hand.</summary>
+/// <param name="For">home, or the key of a format; the one that the design is being made in where null.</param>
+/// <param name="Tools">The tools it was set with; those in use for that format where null.</param>
+public sealed record SetFigure(string Parameter, [property: MaxLength(60)] string Value, string? For = null, string? Tools = null) : DesignEdit
+{
+    public override DesignSpec Apply(DesignSpec design, DesignReader reader) =>
+        WithFigures(design, For ?? KeyOf(design, reader), figures => figures[Parameter] = new WrittenFigure(Value, Tools ?? reader.ToolsInUse(design, For)));
+
+    public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{NameOf(before, reader, Parameter)} to {Value}");
+
+    public override DesignEdit Inverse(DesignSpec before, DesignReader reader)
+    {
+        var key = For ?? KeyOf(before, reader);
+        return FigureOf(before, key, Parameter) is not { } had ? new FreeFigure(Parameter, key)
+            : had.Tools is null ? new Replace(before)
+            : new SetFigure(Parameter, had.Value, key, had.Tools);
+    }
+}
+
+/// <summary>Makes a parameter hard everywhere: what is physically given, or is to be kept exactly.</summary>
+public sealed record LockFigure(string Parameter, [property: MaxLength(60)] string Value) : DesignEdit
+{
+    public override DesignSpec Apply(DesignSpec design, DesignReader reader) => design with { Lock = With(design.Lock, Parameter, Value) };
+
+    public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{NameOf(before, reader, Parameter)} locked at {Value}");
+
+    public override DesignEdit Inverse(DesignSpec before, DesignReader reader) =>
+        before.Lock.TryGetValue(Parameter, out var had) ? new LockFigure(Parameter, had) : new FreeFigure(Parameter, FreeFigure.Lock);
+}
+
+/// <summary>Lets a parameter go back to its rule: where the design is being made and at home, or only where it says.</summary>
+/// <param name="For">home, the key of a format, or lock for its lock only; null for all that holds it here.</param>
+public sealed record FreeFigure(string Parameter, string? For = null) : DesignEdit
+{
+    /// <summary>Stands for the lock of a parameter.</summary>
+    public const string Lock = "lock";
+
+    public override DesignSpec Apply(DesignSpec design, DesignReader reader)
+    {
+        foreach (var key in For is { } one ? [one] : new[] { KeyOf(design, reader), Home, Lock })
+        {
+            design = key == Lock ? design with { Lock = With(design.Lock, Parameter, null) } : WithFigures(design, key, figures => figures.Remove(Parameter));
+        }
+
+        return design;
+    }
+
+    public override Words Describe(DesignSpec before, DesignReader reader)
+    {
+        ArgumentNullException.ThrowIfNull(before);
+        ArgumentNullException.ThrowIfNull(reader);
+        var words = Words.Of($"let the {NameOf(before, reader, Parameter)} go");
+        var had = before.Lock.GetValueOrDefault(Parameter) ?? (FigureOf(before, KeyOf(before, reader), Parameter) ?? FigureOf(before, Home, Parameter))?.Value;
+        return had is not null && LengthReader.TryRead(had, reader.UnitOf(before), out var value, out _) ? words.Add($", {(before.Lock.ContainsKey(Parameter) ? Words.Of($"locked at {value}") : Words.Of($"set to {value} by hand"))}") : words;
+    }
+
+    public override DesignEdit Inverse(DesignSpec before, DesignReader reader)
+    {
+        if (For == Lock)
+        {
+            return before.Lock.TryGetValue(Parameter, out var locked) ? new LockFigure(Parameter, locked) : this;
+        }
+
+        // What was set in one place goes back there; what held it in several is put back whole.
+        return For is { } key && FigureOf(before, key, Parameter) is { Tools: not null } had ? new SetFigure(Parameter, had.Value, key, had.Tools)
+            : For is not null && FigureOf(before, For, Parameter) is null ? this
+            : new Replace(before);
+    }
+}
+
+/// <summary>Another option of a choice, in every format.</summary>
+public sealed record Choose(string Choice, string Option) : DesignEdit
+{
+    public override DesignSpec Apply(DesignSpec design, DesignReader reader) => WithFigures(design, Home, figures => figures[Choice] = Option);
+
+    public override Words Describe(DesignSpec before, DesignReader reader)
+    {
+        ArgumentNullException.ThrowIfNull(before);
+        ArgumentNullException.ThrowIfNull(reader);
+        var choice = reader.Catalogue.Find(before.Construction)?.Choices.FirstOrDefault(c => c.Id == Choice);
+        var was = FigureOf(before, Home, Choice)?.Value ?? choice?.Default;
+        return was is null ? Words.Of($"{Choice}: {Option}") : Words.Of($"{choice?.Name ?? Choice}: {Option} instead of {was}");
+    }
+
+    public override DesignEdit Inverse(DesignSpec before, DesignReader reader) =>
+        FigureOf(before, Home, Choice) is not { } had ? new FreeFigure(Choice, Home) : had.Tools is null ? new Choose(Choice, had.Value) : new SetFigure(Choice, had.Value, Home, had.Tools);
+}
