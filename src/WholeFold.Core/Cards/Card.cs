@@ -17,8 +17,7 @@ namespace WholeFold.Core.Cards;
 /// </summary>
 public sealed class Card : ICard
 {
-    private readonly Lazy<IReadOnlyList<SizedLayer>> _layers;
-    private readonly Lazy<IReadOnlyList<Body>> _bodies;
+    private readonly Lazy<Dressed> _dressed;
     private readonly Lazy<ClosedPose> _closed;
     private readonly Lazy<ThicknessMap> _thickness;
     private readonly Lazy<(Envelope Envelope, EnvelopeGrade Grade)?> _envelope;
@@ -31,8 +30,7 @@ public sealed class Card : ICard
     {
         ArgumentNullException.ThrowIfNull(figures);
         Figures = figures;
-        _layers = new(() => LayerSizer.Size(figures));
-        _bodies = new(() => [.. Layers.SelectMany(l => l.Bodies(Design.Adhesive))]);
+        _dressed = new(() => new Dressed(figures, figures.Named.Key == Design.Home.Key || Design.Dressing.IsBare ? null : Sizer.TrySize(Design, Design.Home)));
         _closed = new(() => ClosedPose.Of(figures));
         _thickness = new(() => ThicknessMap.Of(figures, Closed, Bodies));
         _envelope = new(() => figures.Construction.GoesRound ? null : Design.Inventory.EnvelopeFor(Size.Width, Size.Height, Need, Target.Format.System));
@@ -52,10 +50,13 @@ public sealed class Card : ICard
 
     public IReadOnlyList<SizedPiece> Pieces => Figures.Pieces;
 
-    public IReadOnlyList<SizedLayer> Layers => _layers.Value;
+    /// <summary>What it wears.</summary>
+    public Dressed Dressed => _dressed.Value;
+
+    public IReadOnlyList<SizedLayer> Layers => Dressed.Layers;
 
     /// <summary>What lies on its plates.</summary>
-    public IReadOnlyList<Body> Bodies => _bodies.Value;
+    public IReadOnlyList<Body> Bodies => Dressed.Bodies;
 
     public ClosedPose Closed => _closed.Value;
 

@@ -24,6 +24,6 @@ internal sealed class OneSided : ICheck
     }
 
     private static bool Covered(ICard card, SizedPiece piece, string panel) =>
-        card.Layers.Any(l => l.Role.Piece == piece.Piece.Id && l.Panels.Contains(panel) && (l.Role.BothFaces || l.Role.Face == Face.Up))
+        card.Layers.Any(l => l.Piece == piece.Piece.Id && l.Panels.Contains(panel) && l.Face == Face.Up)
         || card.Figures.Construction.Bonds.Where(b => !b.IsLoose).SelectMany(b => b.Sides).Any(s => s.Piece.Piece == piece.Piece.Id && s.Plate.Plate == panel && s.On.Face == Face.Up);
 }

@@ -16,7 +16,7 @@ internal sealed class WetGlue : ICheck
             yield break;
         }
 
-        var touched = card.Layers.Select(l => l.Stock).Concat(card.Layers.Select(l => card.Figures.Design.StockOf(l.Role.Piece)));
+        var touched = card.Layers.Select(l => l.Stock).Concat(card.Layers.Select(l => card.Figures.Design.StockOf(l.Piece)));
         foreach (var stock in touched.Where(s => s.RefusesWetGlue is not null).Distinct())
         {
             yield return new Check("wet-glue", Severity.Caution, Words.Of($"{stock.Name}: {stock.RefusesWetGlue}. Use tape, or an adhesive made for it."), new Dictionary<string, Length>());

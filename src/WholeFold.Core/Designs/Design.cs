@@ -138,6 +138,9 @@ public sealed record Design
 
     public Priority Priority { get; init; }
 
+    /// <summary>What is put on it beside the papers that its construction usually wears.</summary>
+    public Dressing Dressing { get; init; } = Dressing.None;
+
     /// <summary>Whether a format is the size of the plate that the card shows, where its construction has one, and not of the card put away.</summary>
     public bool NamedByShown { get; init; }
 

@@ -115,6 +115,7 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
             Sets = sets,
             Locks = locks,
             Adjustments = adjustments,
+            Dressing = spec.Dressing is { IsBare: false } dressing ? new DressingReader(construction, hand, unit).Read(dressing, StockOf(hand, spec.MatStock, null, "matStock")) : Dressing.None,
         };
         return new ReadDesign(design, target, unit);
     }

@@ -92,6 +92,9 @@ public sealed record DesignSpec
     /// <summary>Parameters that are hard in every format and system: what is physically given, or is to be kept exactly.</summary>
     public IReadOnlyDictionary<string, string> Lock { get; init; } = new Dictionary<string, string>();
 
+    /// <summary>What is put on it; null where nothing is but the papers that its construction usually wears.</summary>
+    public DressingSpec? Dressing { get; init; }
+
     /// <summary>Parameters set by hand for one other format only.</summary>
     public IReadOnlyDictionary<string, IReadOnlyDictionary<string, WrittenFigure>> Adjustments { get; init; } = new Dictionary<string, IReadOnlyDictionary<string, WrittenFigure>>();
 }

@@ -86,7 +86,7 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
         var holes = piece.HolesIn(plate).ToList();
         IReadOnlyList<(double, double)> Outline(IEnumerable<Point> corners) => [.. corners.Select(c => at.Apply(c.X.Units, c.Y.Units)).Select(c => (c.X, c.Y))];
         Shape Draw(IEnumerable<Point> corners, bool layer) => new(new PlateRef(id, plate.Id), Outline(corners), [.. holes.Select(Outline)], light, inside, layer);
-        var layers = bodies.Where(b => b.Piece == piece.Piece.Id && b.Plate == plate.Id && (b.Face == Face.Up) == inside).Select(b => Draw(b.Outline, true));
+        var layers = bodies.Where(b => !b.IsHole && b.Copies.Contains(id) && b.Plate == plate.Id && (b.Face == Face.Up) == inside).Select(b => Draw(b.Outline, true));
         return new Seen([.. plate.Corners.Select(c => at.Apply(c.X.Units, c.Y.Units))], at.Ez, [Draw(plate.Corners, false), .. layers]);
     }
 

@@ -60,7 +60,7 @@ public sealed record PieceDrawing(
     {
         ArgumentNullException.ThrowIfNull(card);
         ArgumentNullException.ThrowIfNull(piece);
-        var layers = card.Layers.Where(l => l.Role.Piece == piece.Piece.Id).SelectMany(l => l.Panels.Select(p => new DrawnLayer(l, p, l.BoxOn(p).Corners))).ToList();
+        var layers = card.Layers.Where(l => l.Piece == piece.Piece.Id).SelectMany(l => l.On.Select(o => new DrawnLayer(l, o.On.Plate, o.Outline))).ToList();
         return new PieceDrawing(
             piece,
             piece.Width.Value,

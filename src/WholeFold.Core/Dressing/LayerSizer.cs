@@ -2,71 +2,96 @@ using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
 using WholeFold.Core.Tooling;
 
 namespace WholeFold.Core.Dressing;
 
-/// <summary>Sizes the layers of each panel: the panel less the reveal on every side, down to the trimmer's mark.</summary>
-internal static class LayerSizer
+/// <summary>Sizes the layers of each face: what is free of it less the reveal on every side, down to the trimmer's mark.</summary>
+internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<SizedWindow> windows)
 {
     /// <summary>Below this a strip's reveal is halved, or the border would be all one sees.</summary>
     private static readonly Pair Narrow = Pair.Of(5, 4, 30m);
 
-    public static IReadOnlyList<SizedLayer> Size(Figures figures)
-    {
-        var (design, tools) = (figures.Design, figures.Tools);
-        var layers = new List<SizedLayer>();
-        foreach (var role in figures.Construction.Layers)
-        {
-            var piece = figures.Pieces.First(p => p.Piece.Id == role.Piece);
+    /// <summary>What can still be cut and laid.</summary>
+    private static readonly Pair Least = Pair.Of(1, 8, 3m);
 
-            // Panels that are equal by rule can differ by a mark where figures were rounded; each size is cut by itself.
-            var free = piece.Plates.Where(p => role.Panels.Contains(p.Id)).ToDictionary(p => p.Id, p => FreeOn(p, role, figures));
-            var sizes = free.GroupBy(f => (f.Value.Width, f.Value.Height)).ToList();
-            foreach (var size in sizes)
+    private readonly Design _design = figures.Design;
+    private readonly ToolSet _tools = figures.Tools;
+
+    /// <summary>One level on one face, as it was chosen.</summary>
+    /// <param name="X">All that stays free at either side, from the edge of the region; <paramref name="Y"/> above and below.</param>
+    private sealed record Chosen(RoleFace Face, FreePart Region, int Level, Stock Stock, Border X, Border Y, bool ToWriteOn);
+
+    /// <summary>The border of one level and all below it, in one direction.</summary>
+    private sealed record Border(IReadOnlyList<Length> Widths, Words? Shrunk)
+    {
+        public Length Sum => Widths.Aggregate(Length.Zero, (sum, w) => sum + w);
+    }
+
+    public IReadOnlyList<SizedLayer> Size()
+    {
+        var layers = new List<SizedLayer>();
+        foreach (var role in roles.All)
+        {
+            foreach (var level in role.Faces.SelectMany(f => LevelsOn(role, f)).GroupBy(l => l.Level).OrderBy(l => l.Key))
             {
-                var suffix = sizes.Count > 1 ? $"-{size.First().Key}" : "";
-                var levels = Math.Max(role.Levels, design.Reveal.Framed ? 2 : 1);
-                for (var level = 1; level <= levels; level++)
-                {
-                    var id = $"{role.Id}{suffix}{(level > 1 ? $"-{level}" : "")}";
-                    (Length, Words?) Reveal(Length extent) => role.Reveal is { } own ? (figures.ValueOf(own), null) : RevealOn(design.Reveal.Width.For(tools.System), extent, levels, tools);
-                    layers.Add(new SizedLayer(
-                        id,
-                        role,
-                        [.. size.Select(p => p.Key)],
-                        level,
-                        level < levels ? design.MatStock : design.LayerStock,
-                        Side(new FigureRef.Layer(id, IsWidth: true), "wide", size.Key.Width, Reveal(size.Key.Width), level, tools, design.Prefer.AvoidFineMarks),
-                        Side(new FigureRef.Layer(id, IsWidth: false), "high", size.Key.Height, Reveal(size.Key.Height), level, tools, design.Prefer.AvoidFineMarks),
-                        size.Count() * piece.Piece.Quantity * (role.BothFaces ? 2 : 1),
-                        size.ToDictionary(p => p.Key, p => p.Value)));
-                }
+                // Panels that are equal by rule can differ by a mark where figures were rounded; each size is cut by itself.
+                var sizes = level.GroupBy(l => (l.Region.Box.Width, l.Region.Box.Height, l.Stock.Id, l.X.Sum, l.Y.Sum, Shape: l.Region.IsRectangle ? "" : Form(l))).ToList();
+                layers.AddRange(sizes.Select(size => Sized(role, [.. size], sizes.Count > 1)));
             }
         }
 
         // A paper of nothing is none: its panel stays bare.
-        return [.. layers.Where(l => l.Width.Value >= Least.For(tools.System) && l.Height.Value >= Least.For(tools.System))];
+        return [.. layers.Where(l => l.Width.Value >= Least.For(_tools.System) && l.Height.Value >= Least.For(_tools.System)).OrderBy(l => Order(l.Role)).ThenBy(l => l.Level)];
     }
 
-    /// <summary>What can still be cut and laid.</summary>
-    private static readonly Pair Least = Pair.Of(1, 8, 3m);
+    private int Order(Role role) => Array.IndexOf([.. roles.All], role);
 
-    private static Box FreeOn(SizedPlate plate, LayerRole role, Figures figures)
+    /// <summary>Corners counted from the shape's own box, so that equal shapes are cut together.</summary>
+    private static string Form(Chosen level) => string.Join(' ', level.Region.Outline.Select(p => $"{p.X.Units - level.Region.Box.Left.Units},{p.Y.Units - level.Region.Box.Bottom.Units}"));
+
+    /// <summary>The papers on one face: as the role usually wears them, and as the design says otherwise of the role or of this face.</summary>
+    private IEnumerable<Chosen> LevelsOn(Role role, RoleFace face)
     {
-        if (!role.Free.TryGetValue(plate.Id, out var free))
+        var said = _design.Dressing.Layers.Where(l => l.Role == role.Id).Concat(_design.Dressing.Layers.Where(l => l.Role == face.Id && l.Role != role.Id)).ToList();
+        WornLayer? On(int level) => said.LastOrDefault(l => l.Level == level);
+        var usual = role.Levels == 0 ? 0 : Math.Max(role.Levels, _design.Reveal.Framed ? 2 : 1);
+        var most = said.Where(l => l.Worn).Select(l => l.Level).Append(usual).Max();
+        var bareFrom = said.Where(l => !l.Worn).GroupBy(l => l.Level).Where(g => !g.Last().Worn).Select(g => g.Key).DefaultIfEmpty(int.MaxValue).Min();
+        var levels = Math.Min(most, bareFrom - 1);
+        var (xs, ys) = (new List<Length>(), new List<Length>());
+        var region = face.For(On(1)?.Under);
+        for (var level = 1; level <= levels; level++)
         {
-            return plate.Box;
+            var chosen = On(level);
+            var (x, shrunkX) = Reveal(role, region.Box.Width, levels, Side(chosen, face, across: true));
+            var (y, shrunkY) = Reveal(role, region.Box.Height, levels, Side(chosen, face, across: false));
+            xs.Add(x);
+            ys.Add(y);
+            yield return new Chosen(face, region, level, chosen?.Stock ?? (level < levels ? _design.MatStock : _design.LayerStock), new Border([.. xs], shrunkX), new Border([.. ys], shrunkY), chosen?.ToWriteOn ?? role.ToWriteOn);
         }
-
-        return new Box(figures.ValueOf(free.FromX), figures.ValueOf(free.FromY), figures.ValueOf(free.ToX), figures.ValueOf(free.ToY));
     }
+
+    /// <summary>A border that is said is said as one reads the face; here it is that of the flat piece.</summary>
+    private static Length? Side(WornLayer? layer, RoleFace face, bool across) => face.Head is Edge.Head or Edge.Foot == across ? layer?.RevealX : layer?.RevealY;
 
     /// <summary>The reveal in one direction: across a narrow strip it shrinks, along it it keeps the school, so that neighbours line up.</summary>
-    private static (Length Width, Words? Shrunk) RevealOn(Length reveal, Length extent, int levels, ToolSet tools)
+    private (Length Width, Words? Shrunk) Reveal(Role role, Length extent, int levels, Length? said)
     {
-        var limit = Narrow.For(tools.System);
+        if (said is { } wished)
+        {
+            return (wished, null);
+        }
+
+        if (role.Own?.Reveal is { } own)
+        {
+            return (figures.ValueOf(own), null);
+        }
+
+        var reveal = _design.Reveal.Width.For(_tools.System);
+        var limit = Narrow.For(_tools.System);
         var most = new Length(extent.Units / (4 * levels));
         var wanted = extent < limit ? new Length(reveal.Units / 2) : reveal;
         return wanted == Length.Zero ? (wanted, null)
@@ -75,17 +100,57 @@ internal static class LayerSizer
             : (wanted, null);
     }
 
-    private static Measured Side(FigureRef id, string way, Length panel, (Length Width, Words? Shrunk) reveal, int level, ToolSet tools, bool noFine)
+    private SizedLayer Sized(Role role, IReadOnlyList<Chosen> alike, bool severalSizes)
     {
-        var plain = noFine && !tools.Exact;
-        var exact = panel - (2 * level * reveal.Width);
-        var cut = plain ? tools.PlainMarks.Select(exact.Down).Max() : tools.CutDown(exact);
-        var borders = level == 1 ? "a reveal" : "two reveals";
-        return new Measured(id, cut, Setting.ForCut(tools, cut, Length.Zero), new Explanation(
+        var first = alike[0];
+        var id = $"{role.Id}{(severalSizes ? $"-{first.Face.Plate}" : "")}{(first.Level > 1 ? $"-{first.Level}" : "")}";
+        var width = Side(new FigureRef.Layer(id, IsWidth: true), "wide", first.Region.Box.Width, first.X);
+        var height = Side(new FigureRef.Layer(id, IsWidth: false), "high", first.Region.Box.Height, first.Y);
+        return new SizedLayer(id, role, [.. alike.Select(a => Laid(a, width.Value, height.Value))], first.Level, first.Stock, width, height, first.Region.IsRectangle, alike.Any(a => a.ToWriteOn));
+    }
+
+    private LaidLayer Laid(Chosen layer, Length width, Length height)
+    {
+        var box = layer.Region.Box;
+        var left = box.Left + new Length((box.Width - width).Units / 2);
+        var foot = box.Bottom + new Length((box.Height - height).Units / 2);
+        var cut = new Box(left, foot, left + width, foot + height);
+        var holes = windows.Where(w => w.GoesThrough(layer.Level)).SelectMany(w => w.On.Where(o => o.Face.Plate == layer.Face.Plate && o.Face.Piece == layer.Face.Piece && (o.Face.Face == layer.Face.Face || w.Window.Through is null)).Select(o => o.Outline));
+        var outline = layer.Region.IsRectangle ? cut.Corners : Follow(layer, cut);
+        IEnumerable<IReadOnlyList<Point>> own = layer.Region.Holes.Select(h => Plane.Corners(((NetTopologySuite.Geometries.Polygon)Plane.Offset(Plane.Shape(h), layer.X.Sum.Units)).ExteriorRing));
+        return new LaidLayer(layer.Face, layer.Region, outline, [.. own.Concat(holes)]);
+    }
+
+    /// <summary>The line of a shape that is no rectangle: as far inside its plate as the border is wide, brought to the size that is cut.</summary>
+    private static IReadOnlyList<Point> Follow(Chosen layer, Box cut)
+    {
+        var shape = Plane.Shape(layer.Region.Outline);
+        var by = Math.Min(layer.X.Sum.Units, layer.Y.Sum.Units);
+        var inside = by == 0 ? shape : Plane.Offset(shape, -by);
+        if (Plane.Parts(inside).MaxBy(p => p.Area) is not { } part)
+        {
+            return cut.Corners;
+        }
+
+        var was = Plane.Round(part);
+        Point Brought(Point p) => new(
+            cut.Left + new Length(was.Width == Length.Zero ? 0 : (long)Math.Round((p.X - was.Left).Units * (double)cut.Width.Units / was.Width.Units)),
+            cut.Bottom + new Length(was.Height == Length.Zero ? 0 : (long)Math.Round((p.Y - was.Bottom).Units * (double)cut.Height.Units / was.Height.Units)));
+        return [.. Plane.Corners(part.ExteriorRing).Select(Brought)];
+    }
+
+    private Measured Side(FigureRef id, string way, Length region, Border border)
+    {
+        var plain = _design.Prefer.AvoidFineMarks && !_tools.Exact;
+        var exact = region - (2 * border.Sum);
+        var cut = exact <= Length.Zero ? Length.Zero : plain ? _tools.PlainMarks.Select(exact.Down).Max() : _tools.CutDown(exact);
+        var borders = border.Widths.Distinct().Count() > 1 ? Words.Of($"borders of {Words.List(border.Widths.Select(w => Words.Of($"{w}")))}")
+            : border.Widths.Count == 1 ? Words.Of($"a reveal of {border.Widths[0]}") : Words.Of($"{(border.Widths.Count == 2 ? "two" : $"{border.Widths.Count}")} reveals of {border.Widths[0]}");
+        return new Measured(id, cut, Setting.ForCut(_tools, cut, Length.Zero), new Explanation(
             () =>
             {
-                var reasons = new List<Reason> { new(Words.Of($"The panel is {panel} {way}; less {borders} of {reveal.Width} on each side."), exact, exact) };
-                if (reveal.Shrunk is { } shrunk)
+                var reasons = new List<Reason> { new(Words.Of($"The panel is {region} {way}; less {borders} on each side."), exact, exact) };
+                if (border.Shrunk is { } shrunk)
                 {
                     reasons.Add(new Reason(Words.Of($"{shrunk}."), exact, exact));
                 }
@@ -98,6 +163,6 @@ internal static class LayerSizer
 
                 return reasons;
             },
-            () => Words.Of($"{cut} = the panel {panel}, less {borders} of {reveal.Width} on each side{(cut == exact ? "" : ", scant rather than full")}")));
+            () => Words.Of($"{cut} = the panel {region}, less {borders} on each side{(cut == exact ? "" : ", scant rather than full")}")));
     }
 }

@@ -6,33 +6,49 @@ using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Dressing;
 
-/// <summary>Layers of one size: a mat or a paper on each of some equal panels.</summary>
-/// <param name="Level">1 lies on the card, 2 on the first.</param>
-/// <param name="Free">By panel, the region that the layer lies in the middle of, in the flat piece.</param>
-public sealed record SizedLayer(string Id, LayerRole Role, IReadOnlyList<string> Panels, int Level, Stock Stock, Measured Width, Measured Height, int Quantity, IReadOnlyDictionary<string, Box> Free)
+/// <summary>A layer where it lies on one face.</summary>
+/// <param name="Region">What of the face it is the cover of, in the flat piece.</param>
+/// <param name="Outline">Its line, in the flat piece.</param>
+/// <param name="Holes">What windows take out of it.</param>
+public sealed record LaidLayer(RoleFace On, FreePart Region, IReadOnlyList<Point> Outline, IReadOnlyList<IReadOnlyList<Point>> Holes)
 {
-    /// <summary>Where the layer lies on a panel, in the flat piece: in the middle of what is free.</summary>
-    public Box BoxOn(string panel)
-    {
-        var free = Free[panel];
-        var left = free.Left + new Length((free.Width - Width.Value).Units / 2);
-        var bottom = free.Bottom + new Length((free.Height - Height.Value).Units / 2);
-        return new Box(left, bottom, left + Width.Value, bottom + Height.Value);
-    }
+    public Box Box { get; } = Box.Round(Outline);
+}
+
+/// <summary>Layers of one size: a mat or a paper on each of some equal faces.</summary>
+/// <param name="Level">1 lies on the card, 2 on the first.</param>
+/// <param name="IsRectangle">Whether it is cut with four straight cuts; else its line is drawn on and cut by hand.</param>
+public sealed record SizedLayer(string Id, Role Role, IReadOnlyList<LaidLayer> On, int Level, Stock Stock, Measured Width, Measured Height, bool IsRectangle, bool ToWriteOn)
+{
+    public IReadOnlyList<string> Panels { get; } = [.. On.Select(o => o.On.Plate)];
+
+    public int Quantity => On.Sum(o => o.On.Copies.Count);
+
+    public Face Face => Role.Face;
+
+    public string Piece => Role.Piece;
+
+    /// <summary>Where it lies on a panel, in the flat piece.</summary>
+    public Box BoxOn(string panel) => On.First(o => o.On.Plate == panel).Box;
 
     public IEnumerable<Measured> Sides => [Width, Height];
 
     /// <summary>What lies on the plates because of it, each as thick as it is with what holds it.</summary>
     public IEnumerable<Body> Bodies(Adhesive adhesive)
     {
-        foreach (var panel in Panels)
+        foreach (var laid in On)
         {
-            foreach (var face in Role.BothFaces ? new[] { Face.Up, Face.Down } : [Role.Face])
+            var (thick, weighs) = (Stock.Caliper + adhesive.Thickness, Stock.Weighs + Weight.Grammage(adhesive));
+            yield return new Body(Piece, laid.On.Plate, Face, laid.Outline, thick, weighs, laid.On.Copies);
+            foreach (var hole in laid.Holes)
             {
-                yield return new Body(Role.Piece, panel, face, BoxOn(panel).Corners, Stock.Caliper + adhesive.Thickness, Stock.Weighs + Weight.Grammage(adhesive));
+                yield return new Body(Piece, laid.On.Plate, Face, hole, -thick, -weighs, laid.On.Copies, IsHole: true);
             }
         }
     }
+
+    /// <summary>How a layer that is no rectangle is cut; null of one that is.</summary>
+    public Words? HowToCut => IsRectangle ? null : Words.Of($"cut {Width.Value} × {Height.Value}, then along the line of its panel, {On[0].Outline.Count} corners drawn on from the panel itself");
 
     /// <summary>A layer may always be scant.</summary>
     public SafeSide Safe => new(SafeDirection.Scant, Words.Of($"scant only shows more of the border"), Quantity > 1 ? [$"all {Quantity}"] : []);

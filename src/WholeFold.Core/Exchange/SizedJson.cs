@@ -162,7 +162,7 @@ public static class SizedJson
                         o.Opening.StaysOn is { } edge ? Name(edge) : null)),
                 ],
                 new PieceSetJson(Set(p.Width.Setting), Set(p.Height.Setting))))],
-            [.. card.Layers.Select(l => new LayerJson(l.Id, l.Panels, l.Role.BothFaces ? "both" : l.Role.Face == Face.Up ? "up" : "down", l.Level, l.Stock.Id, LengthJson.Of(l.Width.Value), LengthJson.Of(l.Height.Value), l.Quantity))],
+            [.. card.Layers.Select(l => new LayerJson(l.Id, l.Panels, l.Face == Face.Up ? "up" : "down", l.Level, l.Stock.Id, LengthJson.Of(l.Width.Value), LengthJson.Of(l.Height.Value), l.Quantity))],
             card.Envelope is { } e ? new EnvelopeJson(e.Id, LengthJson.Of(e.Width), LengthJson.Of(e.Height), Name(card.EnvelopeGrade!.Value)) : null,
             [.. card.Checks.Select(c => new CheckJson(c.Id, c.Severity.ToString().ToLowerInvariant(), c.Text.Write(unit), c.Figures.ToDictionary(f => f.Key, f => LengthJson.Of(f.Value)), c.Fix is { } fix ? new FixJson(fix.Edit, fix.Words.Write(unit)) : null))],
             card.All.ToDictionary(f => f.Id.ToString(), f => (IReadOnlyList<ReasonJson>)[.. f.Reasons.Select(r => new ReasonJson(r.Why.Write(unit), LengthJson.Of(r.From), LengthJson.Of(r.To)))]),

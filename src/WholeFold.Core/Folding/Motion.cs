@@ -71,6 +71,26 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves, IRead
         return new Motion(evenly, true, []);
     }
 
+    /// <summary>
+    /// The poses that one looks at: closed and just beginning to open (so that what lies on what is told apart), half open, each
+    /// state of a card that has several, and shown. Where rigid panels cannot go there the angles are taken as they are.
+    /// </summary>
+    public static IReadOnlyList<MotionFrame> LookedAt(Figures sized)
+    {
+        ArgumentNullException.ThrowIfNull(sized);
+        var solver = new Solver(sized);
+        MotionFrame Between(double share, string name)
+        {
+            var guess = solver.ClosedAngles.ToDictionary(a => a.Key, a => a.Value + (share * (solver.ShownAngles[a.Key] - a.Value)));
+            return (solver.At(share, guess, exact: false) ?? solver.At(share, guess, exact: true)!) with { Name = name };
+        }
+
+        return [Between(Ajar, "closed"), Between(0.5, "opening"), .. sized.Construction.States.Select(s => solver.At(1, solver.In(s), exact: true)! with { Name = s.Name }), Between(1, "shown")];
+    }
+
+    /// <summary>So far it is opened where it counts as closed.</summary>
+    private const double Ajar = 0.03;
+
     /// <summary>The creases that must open first, where nothing but its folds holds the card and it would pass through itself otherwise; none elsewhere.</summary>
     public static IReadOnlyList<CreaseRef> LeadsOf(Figures sized) => new Solver(sized).IsFree ? Of(sized).Leads : [];
 

@@ -55,7 +55,7 @@ public sealed record ThicknessMap(IReadOnlyList<Spread> Spreads, Length Greatest
                 }
             }
 
-            foreach (var body in bodies.Where(b => b.Piece == piece.Piece.Id))
+            foreach (var body in bodies.Where(b => b.Copies.Contains(id)))
             {
                 yield return (pose.Place(new PlateRef(id, body.Plate), body.Outline), body.Thickness);
             }

@@ -16,8 +16,8 @@ public static class Weight
         ArgumentNullException.ThrowIfNull(sized);
         var tape = sized.Design.Inventory.BondTape;
         var paper = sized.Pieces.Sum(p => Area(p) * p.Piece.Quantity * sized.Design.StockOf(p.Piece.Id).Weighs);
-        var layers = bodies.Sum(b => Area(b.Outline) * b.Weighs * sized.Pieces.First(p => p.Piece.Id == b.Piece).Piece.Quantity);
-        var bonds = sized.Construction.Bonds.Where(b => !b.IsLoose).Sum(b => Area([.. b.A.Region.Corners.Select(sized.ValueOf)]) * (b.Raised is { } foam ? Foam(foam.Metric) : Grammage(tape)));
+        var layers = bodies.Sum(b => Area(b.Outline) * b.Weighs * b.Copies.Count);
+        var bonds = sized.Construction.Bonds.Where(b => !b.IsLoose).Sum(b => Area([.. b.A.Region.Corners.Select(sized.ValueOf)]) * (b.Raised is { } foam ? FoamOf(foam.Metric) : Grammage(tape)));
         return paper + layers + bonds;
     }
 
@@ -32,10 +32,10 @@ public static class Weight
     private static readonly Length ThickestTape = Length.Mm(0.1m);
 
     /// <summary>Tape 1 g/cm³; wet glue dries to about 20 g/m².</summary>
-    public static double Grammage(Adhesive adhesive) => adhesive.Wet ? 20 : adhesive.Thickness <= ThickestTape ? (double)adhesive.Thickness.Millimetres * 1000 : Foam(adhesive.Thickness);
+    public static double Grammage(Adhesive adhesive) => adhesive.Wet ? 20 : adhesive.Thickness <= ThickestTape ? (double)adhesive.Thickness.Millimetres * 1000 : FoamOf(adhesive.Thickness);
 
     /// <summary>Foam 0.1 g/cm³ between two films of tape.</summary>
-    private static double Foam(Length thickness) => ((double)thickness.Millimetres * 100) + 100;
+    public static double FoamOf(Length thickness) => ((double)thickness.Millimetres * 100) + 100;
 
     private static double Area(IReadOnlyList<Point> corners) => Math.Abs(Outline.TwiceArea(corners)) / 2 / Math.Pow(Length.PerMillimetre * 1000d, 2);
 }

@@ -158,7 +158,7 @@ public static class Steps
 
     private static Step Layer(Dressing.SizedLayer layer) => new(
         $"layer-{layer.Id}", Words.Of($"Put {(layer.Quantity > 1 ? $"{layer.Quantity} layers" : "the layer")} on: {layer.Role.Name}{(layer.Level > 1 ? ", the second on the first" : "")}, {layer.Width.Value} × {layer.Height.Value}."),
-        [layer.Width.Id.ToString(), layer.Height.Id.ToString()], "adhesive", null, layer.Role.Face == Face.Up ? "up" : "down", [], "flat", null, 20 * layer.Quantity, []);
+        [layer.Width.Id.ToString(), layer.Height.Id.ToString()], "adhesive", null, layer.Face == Face.Up ? "up" : "down", [], "flat", null, 20 * layer.Quantity, []);
 
     private static string Creases(IReadOnlyList<string> names) => names.Count == 1 ? $"crease {names[0]}" : $"creases {string.Join(", ", names.SkipLast(1))} and {names[^1]}";
 

@@ -43,6 +43,17 @@ public static class LengthWriter
     /// <summary>The figure with its unit, for running text: <c>2 7/16 in</c>, <c>6.2 cm scant</c>.</summary>
     public static string WithUnit(Length value, DisplayUnit unit) => Parts(value, unit, withUnit: true).Text;
 
+    /// <summary>The length itself, in the unit in which it is a plain figure: what is written down to be read again.</summary>
+    public static string Exact(Length value) =>
+        value.IsOn(Length.In(1, 64)) && !value.IsOn(HalfMillimetre) ? $"{ExactInches(value)} in" : $"{value.Millimetres.ToString("0.######", CultureInfo.InvariantCulture)} mm";
+
+    private static string ExactInches(Length value)
+    {
+        var inches = new Rational(Math.Abs(value.Units), Length.PerInch);
+        var rest = inches - inches.Floor();
+        return $"{(value.Units < 0 ? "-" : "")}{(rest.IsZero ? $"{inches.Floor()}" : inches.Floor() == 0 ? $"{rest.Numerator}/{rest.Denominator}" : $"{inches.Floor()} {rest.Numerator}/{rest.Denominator}")}";
+    }
+
     public static string Symbol(DisplayUnit unit) => unit switch
     {
         DisplayUnit.Inch => "in",

@@ -51,8 +51,8 @@ public class SlantingTests
         }
 
         // On the front and the back each half and its ends; inside each half, and of each end what the glue leaves.
-        Assert.Equal([("front", "3 × 3", 4), ("back", "3 × 3", 4), ("front-end", "3 × 1 1/2", 4), ("back-end", "1 1/2 × 3", 4), ("inner-end", "1 1/2 × 1 1/2", 4), ("inner-side", "1 1/2 × 1 1/2", 4)],
-            sized.Layers.Select(l => (l.Role.Id, $"{LengthWriter.Write(l.Free[l.Panels[0]].Width, DisplayUnit.Inch)} × {LengthWriter.Write(l.Free[l.Panels[0]].Height, DisplayUnit.Inch)}", l.Quantity)));
+        Assert.Equal([("front", "3 × 3", 2), ("front-back", "3 × 3", 2), ("back", "3 × 3", 2), ("back-back", "3 × 3", 2), ("front-end", "3 × 1 1/2", 4), ("back-end", "1 1/2 × 3", 4), ("inner-end", "1 1/2 × 1 1/2", 4), ("inner-side", "1 1/2 × 1 1/2", 4)],
+            sized.Layers.Select(l => (l.Role.Id, $"{LengthWriter.Write(l.On[0].Region.Box.Width, DisplayUnit.Inch)} × {LengthWriter.Write(l.On[0].Region.Box.Height, DisplayUnit.Inch)}", l.Quantity)));
     }
 
     [Fact]

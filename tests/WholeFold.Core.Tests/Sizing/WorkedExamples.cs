@@ -149,7 +149,7 @@ public class WorkedExamples
         var sized = Size(Spec("winged-lock-gatefold", "5x7"));
         var centre = sized.Layers.Single(l => l.Id == "centre");
         // Only across the strip: along it the border is as everywhere, so that neighbours line up at head and foot.
-        Assert.Equal((In("5/8"), In("6 3/4"), 2), (centre.Width.Value, centre.Height.Value, centre.Quantity));
+        Assert.Equal((In("5/8"), In("6 3/4"), 1), (centre.Width.Value, centre.Height.Value, centre.Quantity));
         Assert.Contains(centre.Width.Reasons, r => r.Why.Write(DisplayUnit.Inch).Contains("halved", StringComparison.Ordinal));
         Assert.Equal(8, sized.Layers.Single(l => l.Id == "doors").Quantity);
     }

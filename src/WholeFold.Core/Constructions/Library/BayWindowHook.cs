@@ -46,7 +46,7 @@ internal static class BayWindowHook
         c.Trade("centre", "middle", b, "bay depth", a);
         c.Layer("sides", "bay sides", basePiece, ["left", "right"], Face.Down);
         c.Layer("middle", "bay middle", basePiece, ["middle"], Face.Down);
-        c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up, free: new Rectangle(W + glue, Zero, 2 * W, H));
+        c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up, free: new Rectangle(W + glue, Zero, 2 * W, H), write: true);
 
         c.Does(Effect.Opens);
         c.Step("Fold the bay's creases and burnish both ways; burnish the hook's only lightly.");

@@ -38,7 +38,7 @@ internal static class BayWindowStop
         c.Trade("stop", "bay depth", stop - lip, "inside", W - stop);
         c.Layer("sides", "bay sides", basePiece, ["left", "right"], Face.Down);
         c.Layer("stop", "stop", stopPiece, ["stop"], Face.Up);
-        c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up, free: new Rectangle(W, Zero, (2 * W) - stop, H));
+        c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up, free: new Rectangle(W, Zero, (2 * W) - stop, H), write: true);
 
         c.Does(Effect.Opens);
         c.Step("Fold the bay's creases and burnish both ways.");

@@ -33,7 +33,7 @@ internal static class Bridge
             bridgePiece["bridge"].Down(On(W - s, W)), "the same on the right");
         c.Trade("back", "back", back, "depth", s);
         c.Layer("back", "back", basePiece, ["back"], Face.Up);
-        c.Layer("message", "behind the back, for the message", basePiece, ["back"], Face.Down);
+        c.Layer("message", "behind the back, for the message", basePiece, ["back"], Face.Down, write: true);
         c.Layer("legs", "inner legs", basePiece, ["inner-left", "inner-right"], Face.Up, bothFaces: true);
         c.Layer("outer-legs", "outer legs, above the bridge", basePiece, ["outer-left", "outer-right"], Face.Up, frees: [
             new Rectangle(Zero, bridge, s, H), new Rectangle((3 * s) + back, bridge, (4 * s) + back, H)]);

@@ -36,7 +36,7 @@ internal static class DropFlap
         c.Trade("flap", "flap", flap, "front that shows", H - flap);
         c.Layer("flap", "flap", coverPiece, ["flap"], Face.Down, reveal: inset);
         c.Layer("front", "liner front", linerPiece, ["front"], Face.Down, levels: 2);
-        c.Layer("message", "inside, for the message", linerPiece, ["back"], Face.Up);
+        c.Layer("message", "inside, for the message", linerPiece, ["back"], Face.Up, write: true);
 
         c.Does(Effect.Opens);
         c.Step("Fold the flap up and burnish; fold the liner in half and burnish.");

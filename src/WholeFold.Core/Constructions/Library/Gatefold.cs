@@ -32,7 +32,7 @@ internal static class Gatefold
                 [Valley(90, "half the card's width, less the relief, so that the doors do not touch"),
                 Valley(90, "the left door and the back")]).Is(PartFunction.Meets, PartFunction.None);
             c.Layer("door", "doors", basePiece, ["left", "right"], Face.Down);
-            c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up);
+            c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up, write: true);
             if (keepsSheet)
             {
                 c.Grows("the sheet is kept whole, so the back takes both reliefs and the finished card is wider by them");

@@ -38,7 +38,7 @@ internal static class PlainFold
                 "its fold lies in the card's, with the same border at head, foot and fore-edge", linerBond);
         }
 
-        c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up);
+        c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up, write: true);
 
         c.Does(Effect.Opens);
         c.Step("Fold at the score and burnish it, both ways.");

@@ -78,7 +78,7 @@ internal static class SleeveGatefold
                 "slid on from the side, in the middle of the closed doors", takenOff: true);
             c.Trade("tile", "tile", tile, "doors that show", H - high);
             c.Layer("door", "doors", basePiece, ["left", "right"], Face.Down);
-            c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up);
+            c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up, write: true);
             c.Layer("tile", "tile", tilePiece, ["tile"], Face.Up);
 
             if (keepsSheet)

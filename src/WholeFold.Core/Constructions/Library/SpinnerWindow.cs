@@ -54,7 +54,7 @@ internal static class SpinnerWindow
         var halvesBond = c.Bond("halves", spinnerPiece.Copy(1)["spinner"].Down(new Rectangle(Zero, Zero, spinner, tall)),
             spinnerPiece.Copy(2)["spinner"].Down(new Rectangle(spinner, Zero, Zero, tall)), "mirror images, back to back round the thread");
         c.Trade("windowWidth", "window", width, "frame", left);
-        c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up);
+        c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up, write: true);
 
         c.Does(Effect.Turns);
         c.Press("Lay the thread between the two spinner halves and press them on each other, back to back.", Pressed.Flat,

@@ -29,7 +29,7 @@ internal static class SplitGatefold
         c.Trade("left", "left door", left, "right door", W - left - relief);
         c.Layer("left", "left door", basePiece, ["left"], Face.Down);
         c.Layer("right", "right door", basePiece, ["right"], Face.Down);
-        c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up);
+        c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up, write: true);
 
         if (keepsSheet)
         {

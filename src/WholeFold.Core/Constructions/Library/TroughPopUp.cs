@@ -37,7 +37,7 @@ internal static class TroughPopUp
         c.Trade("trough", "trough", d, "inside", W - d);
         c.Layer("front", "front", basePiece, ["front"], Face.Down, levels: 2);
         c.Layer("inside-front", "inside the front", basePiece, ["front"], Face.Up, levels: 2);
-        c.Layer("inside", "inside the back, for the message", basePiece, ["back"], Face.Up, levels: 2);
+        c.Layer("inside", "inside the back, for the message", basePiece, ["back"], Face.Up, levels: 2, write: true);
 
         c.Does(Effect.PopsUp);
         c.Step("Fold all five creases and burnish, the middle ones hard.");

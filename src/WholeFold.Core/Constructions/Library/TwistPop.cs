@@ -70,7 +70,7 @@ internal static class TwistPop
         c.Layer("panels", "panels", concertinaPiece, ["one", "two", "three", "four"], Face.Up);
         c.Layer("front", "front", cardPiece, ["front"], Face.Down, levels: 2);
         c.Layer("inside", "inside left and right", cardPiece, ["front", "back"], Face.Up);
-        c.Layer("message", "behind, for the message", cardPiece, ["back"], Face.Down);
+        c.Layer("message", "behind, for the message", cardPiece, ["back"], Face.Down, write: true);
         c.Trade("carrierWidth", "height of the panels", h, "card above and below", H - h);
 
         c.Does(Effect.PopsUp);

@@ -38,6 +38,7 @@ public static class ConstructionWriter
             Face = l.Face,
             Levels = l.Levels,
             BothFaces = l.BothFaces,
+            ToWriteOn = l.ToWriteOn,
             Free = l.Free.ToDictionary(f => f.Key, f => Write(f.Value)),
             Reveal = l.Reveal is null ? null : Write(l.Reveal),
         })],

@@ -233,6 +233,9 @@ public sealed record WrittenRole
 
     public bool BothFaces { get; init; }
 
+    /// <summary>Whether it is there for the message.</summary>
+    public bool ToWriteOn { get; init; }
+
     public IReadOnlyDictionary<string, WrittenRectangle> Free { get; init; } = new Dictionary<string, WrittenRectangle>();
 
     public WrittenSum? Reveal { get; init; }

@@ -8,7 +8,8 @@ namespace WholeFold.Core.Inventories.Kinds;
 /// <param name="Shape">rectangle, circle or oval.</param>
 /// <param name="Height">As its width unless said.</param>
 /// <param name="Outer">How much further its rim reaches on each side.</param>
-public sealed record DieSpec(string Id, string Name, string Width, string? Height = null, string Units = "in", string Shape = "rectangle", string? Family = null, string? Outer = null);
+/// <param name="Owned">False for one that is known of and not there.</param>
+public sealed record DieSpec(string Id, string Name, string Width, string? Height = null, string Units = "in", string Shape = "rectangle", string? Family = null, string? Outer = null, bool Owned = true);
 
 /// <summary>Dies, by the opening that they cut.</summary>
 public sealed class DieKind : Kind<Die, DieSpec>
@@ -30,6 +31,7 @@ public sealed class DieKind : Kind<Die, DieSpec>
         new("height", "cuts, high", "length", "2 1/2", Optional: true),
         new("outer", "rim beyond it", "length", "1/16", Optional: true),
         new("family", "nests in the set", "text", "rings", Optional: true),
+        new("owned", "it is there", "yes", "", Optional: true),
     ];
 
     protected override string Example => """{"id": "ring-3", "name": "Third ring", "shape": "circle", "width": "2 1/2"}""";
@@ -49,7 +51,10 @@ public sealed class DieKind : Kind<Die, DieSpec>
             IdOf(written.Id, place), NameOf(written.Name, place, "Third ring"), written.Family,
             OneOf<DieShape>(written.Shape, "die.shape", $"{place}.shape"),
             width, written.Height is null ? width : Side(written.Height, "height", Length.In(1, 8), Length.In(12)),
-            written.Outer is null ? Length.Zero : Side(written.Outer, "outer", Length.Zero, Length.In(1)));
+            written.Outer is null ? Length.Zero : Side(written.Outer, "outer", Length.Zero, Length.In(1)))
+        {
+            IsOwned = written.Owned,
+        };
     }
 
     protected override string Describe(Die thing)

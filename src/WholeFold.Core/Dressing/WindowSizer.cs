@@ -1,0 +1,100 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Dressing;
+
+/// <summary>How large a window is in a format: at home as it was chosen; elsewhere the nearest die that is there, or by its rule where a knife cuts it.</summary>
+internal static class WindowSizer
+{
+    /// <param name="home">Its face at home; null where that is not known.</param>
+    /// <param name="before">The windows before it, which it may be placed from.</param>
+    public static SizedWindow Size(Figures figures, Window window, IReadOnlyList<RoleFace> faces, RoleFace? home, IReadOnlyList<SizedWindow> before)
+    {
+        var (now, was) = (Reading.Of(faces[0], faces[0].Open), home is null ? (Reading?)null : Reading.Of(home, home.Open));
+        var same = was is null || (was.Value.Width == now.Width && was.Value.Height == now.Height);
+        var wished = same ? (window.Width, window.Height) : Wish(window, now, was!.Value);
+        var margin = Dressed.WindowMargin.For(figures.Tools.System);
+        SizedWindow Put(Die? die, Length width, Length height, Length? shift, WindowFound found) => new(window, [.. faces.Select(f => Lay(f, window, width, height, margin, before))], die, width, height, wished, shift, found, (window.Width, window.Height));
+        if (window.Die is not { } chosen)
+        {
+            var (width, height) = same ? wished : (Knife(figures, wished.Item1), Knife(figures, wished.Item2));
+            return Put(null, width, height, null, same ? WindowFound.AsChosen : WindowFound.ByRule);
+        }
+
+        if (same)
+        {
+            return Put(chosen, window.Width, window.Height, ShiftOf(window, chosen, window.Width, window.Height), WindowFound.AsChosen);
+        }
+
+        // Of its own set first, then of the other set that was named: the nearest in size that leaves margins enough.
+        var inventory = figures.Design.Inventory;
+        foreach (var family in new[] { chosen.Family, window.Family }.Distinct())
+        {
+            var near = inventory.All<Die>().Where(d => d.IsOwned && (family is null ? d.Id == chosen.Id : d.Family == family) && d.Shape == chosen.Shape)
+                .OrderBy(d => Far(Cut(window, d, wished), wished)).ThenBy(d => d.Id, StringComparer.Ordinal).ToList();
+            foreach (var die in near)
+            {
+                var (width, height) = Cut(window, die, wished);
+                var put = Put(die, width, height, ShiftOf(window, die, width, height), WindowFound.NearestDie);
+                if (put.LeastMargin >= Length.Min(margin, Least(window, before, figures)))
+                {
+                    return put;
+                }
+            }
+        }
+
+        var (w, h) = Cut(window, chosen, wished);
+        return Put(chosen, w, h, ShiftOf(window, chosen, w, h), WindowFound.NoneFits);
+    }
+
+    /// <summary>Who placed a window nearer to an edge than is usual wants it there in every format.</summary>
+    private static Length Least(Window window, IReadOnlyList<SizedWindow> before, Figures figures) =>
+        window.Place.From.Where(f => f.Window is null).Select(f => f.Distance).Append(Dressed.WindowMargin.For(figures.Tools.System)).Min();
+
+    /// <summary>A die that is passed twice gives any length from its own to twice that, as far as its face asks for.</summary>
+    private static (Length Width, Length Height) Cut(Window window, Die die, (Length Width, Length Height) wished)
+    {
+        if (!window.Twice)
+        {
+            return (die.Width, die.Height);
+        }
+
+        static Length Reached(Length own, Length wish) => Length.Max(own, Length.Min(wish.Down(Length.Mm(0.5m)), 2 * own));
+        return window.Width > window.Die!.Width ? (Reached(die.Width, wished.Width), die.Height) : (die.Width, Reached(die.Height, wished.Height));
+    }
+
+    private static Length? ShiftOf(Window window, Die die, Length width, Length height) => window.Twice ? Length.Max(width - die.Width, height - die.Height) : null;
+
+    private static double Far((Length Width, Length Height) size, (Length Width, Length Height) wished) =>
+        Math.Max(Math.Abs(Math.Log((double)size.Width.Units / wished.Width.Units)), Math.Abs(Math.Log((double)size.Height.Units / wished.Height.Units)));
+
+    private static (Length, Length) Wish(Window window, Reading now, Reading was)
+    {
+        static Length By(Length length, Length now, Length was) => new((long)Math.Round(length.Units * (double)now.Units / was.Units));
+        switch (window.Rule)
+        {
+            case WindowRule.Fixed when window.Die is null:
+                return (window.Width, window.Height);
+            case WindowRule.Margins when window.Die is null:
+                var least = Length.Mm(3);
+                return (Length.Max(least, now.Width - (was.Width - window.Width)), Length.Max(least, now.Height - (was.Height - window.Height)));
+            default:
+                var (width, height) = (By(window.Width, now.Width, was.Width), By(window.Height, now.Height, was.Height));
+
+                // A circle stays one.
+                return window.Shape == OutlineShape.Circle || window.Die?.Shape == DieShape.Circle ? (Length.Min(width, height), Length.Min(width, height)) : (width, height);
+        }
+    }
+
+    private static Length Knife(Figures figures, Length wished) => Length.Max(figures.Tools.OwnCutMark, figures.Tools.CutDown(wished));
+
+    private static OnFace Lay(RoleFace face, Window window, Length width, Length height, Length beside, IReadOnlyList<SizedWindow> before)
+    {
+        var reading = Reading.Of(face, face.Open);
+        var read = reading.Put(window.Place, width, height, beside, id => before.FirstOrDefault(w => w.Window.Id == id)?.On.FirstOrDefault(o => o.Face.Id == face.Id)?.Read);
+        return new OnFace(face, face.Open, read, reading.Outline(window.Shape, [], read));
+    }
+}
