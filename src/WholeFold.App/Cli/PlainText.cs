@@ -4,6 +4,7 @@ using WholeFold.Core.Cards;
 using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
+using WholeFold.Core.Dressing;
 using WholeFold.Core.Folding;
 using WholeFold.Core.Guide;
 using WholeFold.Core.Inventories;
@@ -77,7 +78,28 @@ internal static class PlainText
             }
         }
 
-        var places = Places.Of(sized);
+        foreach (var section in FigureRows.Of(card, inOrderOfSetting: false).Where(s => s.Id is "windows" or "elements"))
+        {
+            Line("");
+            Line(section.Title);
+            foreach (var pair in section.Rows.Chunk(2))
+            {
+                Line($"  {Both(pair[0].Figure.Value)} × {Both(pair[1].Figure.Value)}  {pair[0].Label}{(pair[0].Mark.Length > 0 ? $", {pair[0].Mark}" : "")}");
+            }
+        }
+
+        var soft = SoftGoods.Of(sized, card.Dressed);
+        if (soft.Count > 0)
+        {
+            Line("");
+            Line("From the roll");
+            foreach (var good in soft)
+            {
+                Line($"  {Both(good.Length)}  {DressingWriter.Name(good.Good.Kind)}, {good.Hidden}");
+            }
+        }
+
+        IReadOnlyList<Place> places = [.. Places.Of(sized), .. DressedPlaces.Of(card)];
         if (places.Count > 0)
         {
             Line("");

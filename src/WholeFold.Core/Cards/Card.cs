@@ -18,6 +18,7 @@ namespace WholeFold.Core.Cards;
 public sealed class Card : ICard
 {
     private readonly Lazy<Dressed> _dressed;
+    private readonly Lazy<KeepOuts> _keepOuts;
     private readonly Lazy<ClosedPose> _closed;
     private readonly Lazy<ThicknessMap> _thickness;
     private readonly Lazy<(Envelope Envelope, EnvelopeGrade Grade)?> _envelope;
@@ -25,12 +26,17 @@ public sealed class Card : ICard
     private readonly Lazy<IReadOnlyList<Check>> _checks;
     private readonly Lazy<IReadOnlyDictionary<FigureRef, SafeSide>> _safe;
     private readonly Lazy<double> _grams;
+    private readonly Lazy<IReadOnlyList<Struck>> _struck;
+    private readonly Lazy<Standing?> _standing;
+    private readonly Lazy<Stack> _stack;
+    private readonly Lazy<IReadOnlyList<SightLine>> _sightLines;
 
     public Card(Figures figures)
     {
         ArgumentNullException.ThrowIfNull(figures);
         Figures = figures;
         _dressed = new(() => new Dressed(figures, figures.Named.Key == Design.Home.Key || Design.Dressing.IsBare ? null : Sizer.TrySize(Design, Design.Home)));
+        _keepOuts = new(() => new KeepOuts(figures, Dressed, Closed));
         _closed = new(() => ClosedPose.Of(figures));
         _thickness = new(() => ThicknessMap.Of(figures, Closed, Bodies));
         _envelope = new(() => figures.Construction.GoesRound ? null : Design.Inventory.EnvelopeFor(Size.Width, Size.Height, Need, Target.Format.System));
@@ -38,6 +44,10 @@ public sealed class Card : ICard
         _checks = new(() => AllChecks.Run(this));
         _safe = new(FindSafeSides);
         _grams = new(() => Weight.Grams(figures, Bodies));
+        _struck = new(() => Sweeps.Of(figures, Dressed));
+        _standing = new(() => Dressing.Standing.Of(figures, Bodies));
+        _stack = new(() => new Stack(figures));
+        _sightLines = new(() => Dressing.SightLines.Of(figures, Dressed));
     }
 
     public Figures Figures { get; }
@@ -53,6 +63,12 @@ public sealed class Card : ICard
     /// <summary>What it wears.</summary>
     public Dressed Dressed => _dressed.Value;
 
+    /// <summary>Where on a face something may not be, and why.</summary>
+    public IReadOnlyList<KeepOut> KeepOutsOn(RoleFace face) => [.. _keepOuts.Value.On(face)];
+
+    /// <summary>What of its plates passes through a slit.</summary>
+    public IReadOnlyList<(PlateRef Plate, IReadOnlyList<Point> Outline)> SlidePaths => _keepOuts.Value.Paths;
+
     public IReadOnlyList<SizedLayer> Layers => Dressed.Layers;
 
     /// <summary>What lies on its plates.</summary>
@@ -64,7 +80,24 @@ public sealed class Card : ICard
     public IEnumerable<(CardState State, ClosedPose Pose)> States => Construction.States.Select(s => (s, ClosedPose.Of(Figures, s)));
 
     /// <summary>How large it is closed: as its folds and bonds make it, and at least as its blank measures.</summary>
-    public (Length Width, Length Height) Size => Figures.Blank is { } blank ? (Length.Max(Closed.Width, blank.Width), Length.Max(Closed.Height, blank.Height)) : (Closed.Width, Closed.Height);
+    public (Length Width, Length Height) Size => Figures.Blank is { } blank ? (Length.Max(Packed.Width, blank.Width), Length.Max(Packed.Height, blank.Height)) : (Packed.Width, Packed.Height);
+
+    /// <summary>The closed card with all that stands out of it.</summary>
+    public Box Packed => Dressed.Elements.Count == 0 ? Closed.Footprint : Box.Round([.. Closed.Footprint.Corners, .. Dressed.Elements.SelectMany(e => e.On).Where(o => Closed.Frames.ContainsKey(o.Face.Ref)).SelectMany(o => Closed.Place(o.Face.Ref, o.Outline))]);
+
+    /// <summary>The envelope that it would go into with nothing standing out of it.</summary>
+    public Envelope? BareEnvelope => Construction.GoesRound ? null : Design.Inventory.EnvelopeFor(Closed.Width, Closed.Height, Need, Target.Format.System)?.Envelope;
+
+    /// <summary>What raised things are in the way of.</summary>
+    public IReadOnlyList<Struck> Struck => _struck.Value;
+
+    /// <summary>How it stands on a table; null of a card that does not.</summary>
+    public Standing? Standing => _standing.Value;
+
+    public Stack Stack => _stack.Value;
+
+    /// <summary>How much of each face is seen closed and shown.</summary>
+    public IReadOnlyList<SightLine> SightLines => _sightLines.Value;
 
     public ThicknessMap Thickness => _thickness.Value;
 
@@ -86,7 +119,7 @@ public sealed class Card : ICard
     public double Grams => _grams.Value;
 
     /// <summary>Every figure of pieces and layers, in the order in which it is read out.</summary>
-    public IEnumerable<Measured> All => Figures.All.Concat(Layers.SelectMany(l => l.Sides));
+    public IEnumerable<Measured> All => Figures.All.Concat(Layers.SelectMany(l => l.Sides)).Concat(Dressed.Windows.SelectMany(w => w.Sides)).Concat(Dressed.Elements.SelectMany(e => e.Sides));
 
     /// <summary>The gravest thing found gets the line; the rest is in the findings.</summary>
     public Verdict Verdict
@@ -108,11 +141,17 @@ public sealed class Card : ICard
     /// <summary>All figures of the design in the target format.</summary>
     /// <exception cref="Input.InputProblemException">A figure set by hand is outside its parameter's limits.</exception>
     /// <exception cref="NoFiguresException">Nothing satisfies what was set, the limits and the marks together.</exception>
-    public static Card Of(Design design, Target target, CancellationToken cancel = default) => new(Sizer.Size(design, target, cancel));
+    public static Card Of(Design design, Target target, CancellationToken cancel = default) => Worn(new Card(Sizer.Size(design, target, cancel)));
 
     /// <summary>The same, but null where there are no figures.</summary>
     /// <exception cref="Input.InputProblemException">A figure set by hand is outside its parameter's limits.</exception>
-    public static Card? Try(Design design, Target target, CancellationToken cancel = default) => Sizer.TrySize(design, target, cancel) is { } figures ? new Card(figures) : null;
+    public static Card? Try(Design design, Target target, CancellationToken cancel = default) => Sizer.TrySize(design, target, cancel) is { } figures ? Worn(new Card(figures)) : null;
+
+    private static Card Worn(Card card)
+    {
+        card.Dressed.RefuseWhatIsTooLarge();
+        return card;
+    }
 
     private Dictionary<FigureRef, SafeSide> FindSafeSides()
     {
@@ -123,6 +162,11 @@ public sealed class Card : ICard
             {
                 sides[side.Id] = layer.Safe;
             }
+        }
+
+        foreach (var side in Dressed.Windows.SelectMany(w => w.Sides).Concat(Dressed.Elements.SelectMany(e => e.Sides)))
+        {
+            sides[side.Id] = new SafeSide(SafeDirection.Exact, Words.Of($"it is as large as it is"), []);
         }
 
         return sides;

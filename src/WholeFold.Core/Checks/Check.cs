@@ -1,3 +1,4 @@
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Dressing;
 using WholeFold.Core.Folding;
@@ -41,6 +42,20 @@ public sealed record Check(string Id, Severity Severity, Words Text, IReadOnlyDi
 
     /// <summary>What can be done about it at once; null where there is nothing.</summary>
     public Fix? Fix { get; init; }
+
+    /// <summary>Where it is, so that the drawing can show it; null where it is of the whole card.</summary>
+    public FoundAt? At { get; init; }
+}
+
+/// <summary>A place on a face that a finding is about.</summary>
+/// <param name="Box">In the flat piece.</param>
+public sealed record FoundAt(string Piece, string Plate, Face Face, Box Box)
+{
+    public static FoundAt Of(OnFace on)
+    {
+        ArgumentNullException.ThrowIfNull(on);
+        return new FoundAt(on.Face.Piece, on.Face.Plate, on.Face.Face, on.Box);
+    }
 }
 
 /// <summary>One change of the design that takes a finding away, and what it is called.</summary>
@@ -52,6 +67,30 @@ public interface ICard
     Figures Figures { get; }
 
     IReadOnlyList<SizedLayer> Layers { get; }
+
+    /// <summary>What it wears.</summary>
+    Dressed Dressed { get; }
+
+    /// <summary>Closed, with all that stands out of it.</summary>
+    Box Packed { get; }
+
+    /// <summary>The envelope that it would go into with nothing standing out of it; null where there is none.</summary>
+    Envelope? BareEnvelope { get; }
+
+    /// <summary>What raised things are in the way of.</summary>
+    IReadOnlyList<Struck> Struck { get; }
+
+    /// <summary>How it stands on a table; null of a card that does not.</summary>
+    Standing? Standing { get; }
+
+    /// <summary>What of its plates passes through a slit.</summary>
+    IReadOnlyList<(PlateRef Plate, IReadOnlyList<Point> Outline)> SlidePaths { get; }
+
+    /// <summary>Closed and just opened, what lies over and under a spot of a face.</summary>
+    Stack Stack { get; }
+
+    /// <summary>What it weighs, in grams.</summary>
+    double Grams { get; }
 
     /// <summary>In its envelope, computed from panels, folds and bonds.</summary>
     ClosedPose Closed { get; }

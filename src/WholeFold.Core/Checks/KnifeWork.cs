@@ -14,7 +14,7 @@ internal sealed class KnifeWork : ICheck
         if (cut.Count > 0)
         {
             var names = cut.Count == 1 ? cut[0] : $"{string.Join(", ", cut.SkipLast(1))} and {cut[^1]}";
-            yield return new Check("knife-work", Severity.Caution, Words.Of($"Cut {names} before anything is folded, on a mat against a metal rule, away from the hand that holds it; stop short of the corners and finish them with the point. Cap the blade afterwards."), new Dictionary<string, Length>());
+            yield return new Check("knife-work", Severity.Note, Words.Of($"Cut {names} before anything is folded, on a mat against a metal rule, away from the hand that holds it; stop short of the corners and finish them with the point. Cap the blade afterwards."), new Dictionary<string, Length>());
         }
     }
 }

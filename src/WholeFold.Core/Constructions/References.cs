@@ -71,6 +71,12 @@ public abstract record FigureRef
     {
         public override string ToString() => $"layers.{Id}.{(IsWidth ? "width" : "height")}";
     }
+
+    /// <summary>The width or height of a window or of an element.</summary>
+    public sealed record Worn(string Id, bool IsWindow, bool IsWidth) : FigureRef
+    {
+        public override string ToString() => $"{(IsWindow ? "windows" : "elements")}.{Id}.{(IsWidth ? "width" : "height")}";
+    }
 }
 
 /// <summary>What a symbol stands for. Their order is that of the terms of a sum as it is told.</summary>

@@ -28,6 +28,11 @@ namespace WholeFold.Core.Designs;
 [JsonDerivedType(typeof(Prefer), "prefer")]
 [JsonDerivedType(typeof(UseSheets), "useSheets")]
 [JsonDerivedType(typeof(ShowIn), "showIn")]
+[JsonDerivedType(typeof(Wear), "wear")]
+[JsonDerivedType(typeof(CutWindow), "window")]
+[JsonDerivedType(typeof(PutOn), "element")]
+[JsonDerivedType(typeof(Shape), "contour")]
+[JsonDerivedType(typeof(Tie), "soft")]
 [JsonDerivedType(typeof(Replace), "replace")]
 public abstract record DesignEdit
 {
@@ -101,8 +106,7 @@ public abstract record DesignEdit
             return id;
         }
 
-        var choices = family.Choices.Where(c => design.Set.TryGetValue(c.Id, out var chosen) && c.Options.Contains(chosen.Value)).ToDictionary(c => c.Id, c => design.Set[c.Id].Value);
-        return family.For(choices).Parameters.FirstOrDefault(p => p.Id == id)?.Name ?? family.Choices.FirstOrDefault(c => c.Id == id)?.Name ?? id;
+        return family.For(reader.ChoicesOf(design)).Parameters.FirstOrDefault(p => p.Id == id)?.Name ?? family.Choices.FirstOrDefault(c => c.Id == id)?.Name ?? id;
     }
 
     /// <summary>The written figures of one format, changed; a format with none is not kept.</summary>

@@ -125,6 +125,10 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
     public ConstructionFamily FamilyOf(DesignSpec spec) => Catalogue.Find(spec.Construction) ?? throw new InputProblemException(
         "construction.unknown", "construction", spec.Construction.Length == 0 ? "no construction is given" : $"“{spec.Construction}” is not a construction", string.Join(", ", Catalogue.All.Select(c => c.Id)));
 
+    /// <summary>The choices of a design that can be read.</summary>
+    internal IReadOnlyDictionary<string, string> ChoicesOf(DesignSpec spec) =>
+        Catalogue.Find(spec.Construction)?.Choices.Where(c => spec.Set.TryGetValue(c.Id, out var chosen) && c.Options.Contains(chosen.Value)).ToDictionary(c => c.Id, c => spec.Set[c.Id].Value) ?? [];
+
     /// <summary>The unit that a design's owner reads in, as far as it can be told.</summary>
     public DisplayUnit UnitOf(DesignSpec spec)
     {

@@ -113,6 +113,9 @@ public enum HeldBy
 public sealed record Element(string Id, string Name, string Role, OutlineShape Shape, IReadOnlyList<(double X, double Y)> Corners, Length Width, Length Height, Length Stands, bool IsFixed, Placed Place, string? BondedOn, Made Made, Stock Stock, HeldBy Held, string? Motif)
 {
     public bool IsRaised => Stands > Length.Zero;
+
+    /// <summary>Stamped or printed on the card itself: it needs no adhesive, and goes across any crease.</summary>
+    public bool IsInk => Made is Made.Stamped or Made.Printed && !IsRaised;
 }
 
 public enum ContourShape

@@ -1,10 +1,12 @@
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Folding;
+using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
 
 namespace WholeFold.Core.Dressing;
 
@@ -35,7 +37,7 @@ public sealed class Dressed
         _rolesAtHome = new(() => home is null ? Roles : Roles.Of(home));
         _windows = new(FindWindows);
         _elements = new(FindElements);
-        _layers = new(() => new LayerSizer(figures, figures.Design.Dressing.IsBare && !_roles.IsValueCreated ? Roles.Named(figures) : Roles, Windows).Size());
+        _layers = new(() => new LayerSizer(figures, figures.Design.Dressing.IsBare ? Roles.Named(figures) : Roles, Windows).Size());
         _bodies = new(() => [.. Layers.SelectMany(l => l.Bodies(figures.Design.Adhesive)), .. Elements.SelectMany(BodiesOf)]);
     }
 
@@ -51,6 +53,27 @@ public sealed class Dressed
 
     /// <summary>All that lies on plates.</summary>
     public IReadOnlyList<Body> Bodies => _bodies.Value;
+
+    /// <summary>An element that no face of the card at home would take is a slip of the pen, and refused.</summary>
+    /// <exception cref="InputProblemException">There is one.</exception>
+    public void RefuseWhatIsTooLarge()
+    {
+        var faces = Design.Dressing.Elements.Count == 0 ? [] : _rolesAtHome.Value.All.SelectMany(r => r.Faces).Select(f => Reading.Of(f, f.Open)).ToList();
+        foreach (var (element, i) in Design.Dressing.Elements.Select((e, i) => (e, i)).Where(e => !HangsOver(e.e)))
+        {
+            if (faces.All(f => f.Width < element.Width || f.Height < element.Height))
+            {
+                var unit = Design.Home.Format.System.UnitOf();
+                var largest = faces.MaxBy(f => (double)f.Width.Units * f.Height.Units);
+                throw new InputProblemException(
+                    "element.large", $"dressing.elements[{i}].size", $"{element.Name}, {LengthWriter.Write(element.Width, unit)} × {LengthWriter.WithUnit(element.Height, unit)}, is larger than any face of this card",
+                    $"up to {LengthWriter.Write(largest.Width, unit)} × {LengthWriter.WithUnit(largest.Height, unit)}, its largest face; or name in bondedOn the part that it is held by, where it hangs over");
+            }
+        }
+    }
+
+    /// <summary>Held by a part of it, so that the rest may hang over.</summary>
+    private static bool HangsOver(Element element) => element.BondedOn is not null || element.Held is HeldBy.Strip or HeldBy.Lock;
 
     private List<SizedWindow> FindWindows()
     {
@@ -82,21 +105,32 @@ public sealed class Dressed
             }
 
             var beside = BesideEdge.For(_figures.Tools.System);
-            var on = faces.Select(f => Lay(f, element.Place, width, height, beside, element.Shape, element.Corners)).ToList();
-            var hangsOver = element.BondedOn is not null || element.Held is HeldBy.Strip or HeldBy.Lock;
+            
+            // Placed on its face at home, it stays on it in every format; what hangs over there, or did at home, is left as it is.
+            var stays = _home is not null && !HangsOver(element) && element.Place.From.All(f => f.Distance >= Length.Zero);
+            var on = faces.Select(f => Lay(f, element, width, height, beside, stays)).ToList();
             var room = on.Count == 0 ? Length.Zero : on.Max(o => Length.Max(width - o.Reading.Width, height - o.Reading.Height));
-            var large = hangsOver ? Length.Zero : Length.Max(Length.Zero, room);
-            elements.Add(new SizedElement(element, on, width, height, large, large > Length.Zero ? [.. Roles.All.Where(r => r.Faces.All(f => Reading.Of(f, f.Open) is var read && read.Width >= width && read.Height >= height))] : [], (element.Width, element.Height)));
+            var large = HangsOver(element) ? Length.Zero : Length.Max(Length.Zero, room);
+            elements.Add(new SizedElement(element, on, Side(element, width, isWidth: true), Side(element, height, isWidth: false), large, large > Length.Zero ? [.. Roles.All.Where(r => r.Faces.All(f => Reading.Of(f, f.Open) is var read && read.Width >= width && read.Height >= height))] : [], (element.Width, element.Height)));
         }
 
         return elements;
     }
 
-    private OnFace Lay(RoleFace face, Placed place, Length width, Length height, Length beside, OutlineShape shape, IReadOnlyList<(double X, double Y)> corners)
+    private static Measured Side(Element element, Length value, bool isWidth)
+    {
+        var home = isWidth ? element.Width : element.Height;
+        var why = element.IsFixed ? Words.Of($"It is {value} {(isWidth ? "wide" : "high")} and keeps its size in every format.") : Words.Of($"{home} at home; it grows and shrinks with its face.");
+        return new Measured(new FigureRef.Worn(element.Id, IsWindow: false, isWidth), value, new Setting.AsGiven(value), new Explanation(() => [new Reason(why, home, value)], () => why));
+    }
+
+    private OnFace Lay(RoleFace face, Element element, Length width, Length height, Length beside, bool stays)
     {
         var reading = Reading.Of(face, face.Open);
-        var read = reading.Put(place, width, height, beside, id => Windows.FirstOrDefault(w => w.Window.Id == id)?.On.FirstOrDefault(o => o.Face.Id == face.Id)?.Read);
-        return new OnFace(face, face.Open, read, reading.Outline(shape, corners, read));
+        Box? WindowOn(string id) => Windows.FirstOrDefault(w => w.Window.Id == id)?.On.FirstOrDefault(o => o.Face.Id == face.Id)?.Read;
+        var asked = reading.Put(element.Place, width, height, beside, WindowOn);
+        var read = stays ? reading.Put(element.Place, width, height, beside, WindowOn, Length.Zero) : asked;
+        return new OnFace(face, face.Open, read, reading.Outline(element.Shape, element.Corners, read)) { MovedIn = Length.Max((asked.Left - read.Left).Abs(), (asked.Bottom - read.Bottom).Abs()) };
     }
 
     private Length Scaled(Length length, double by) => _figures.Tools.CutDown(new Length((long)(length.Units * by)));
@@ -104,7 +138,7 @@ public sealed class Dressed
     /// <summary>An element is as thick as it is with what holds it: foam where it is raised, else its own stock; print has no thickness.</summary>
     private IEnumerable<Body> BodiesOf(SizedElement element)
     {
-        var flat = element.Element.Made is Made.Stamped or Made.Printed && !element.Element.IsRaised;
+        var flat = element.Element.IsInk;
         var thick = flat ? Length.Zero : Length.Max(element.Element.Stands, element.Element.Stock.Caliper + Design.Adhesive.Thickness);
         var weighs = flat ? 0 : element.Element.Stock.Weighs + (element.Element.IsRaised ? Weight.FoamOf(element.Element.Stands) : Weight.Grammage(Design.Adhesive));
         return element.On.Select(o => new Body(o.Face.Piece, o.Face.Plate, o.Face.Face, o.Outline, thick, weighs, o.Face.Copies, Id: element.Element.Id));

@@ -68,11 +68,12 @@ public static class Faces
             foreach (var (copies, (parts, poses)) in here)
             {
                 var id = IdOf(here.Count == 1 ? piece.Piece.Id : copies[0].ToString(), plate.Id, side);
-                faces.Add(new SeenFace(id, Name(figures, piece, plate, poses), piece.Piece.Id, plate.Id, side, copies, parts, poses));
+                faces.Add(new SeenFace(id, Name(figures, piece, plate), piece.Piece.Id, plate.Id, side, copies, parts, poses));
             }
         }
 
-        return faces;
+        // Of a plate that is seen from both sides the one that is not outermost alone is told by where one stands.
+        return [.. faces.Select(f => f with { Name = f.Name + Side(f, faces.FirstOrDefault(o => o.Piece == f.Piece && o.Plate == f.Plate && o.Face != f.Face)) })];
 
         (IReadOnlyList<FreePart> Parts, IReadOnlyList<Seen> Poses) Pick((IReadOnlyList<PieceRef> Copies, IReadOnlyList<Polygon> Free) face, Face side, string plate)
         {
@@ -212,11 +213,16 @@ public static class Faces
     }
 
     /// <summary>What one calls it: by the construction's own name for its role, else by its plate and where one sees it.</summary>
-    private static string Name(Figures figures, SizedPiece piece, SizedPlate plate, IReadOnlyList<Seen> poses)
+    private static string Name(Figures figures, SizedPiece piece, SizedPlate plate)
     {
-        var name = figures.Pieces.Count(p => p.Plates.Any(q => q.Name == plate.Name)) > 1 && piece.Piece.Name is var of
-            ? Spoken.The(plate.Name, of)[4..] : plate.Name;
-        return poses.Any(p => p.Pose == "closed") ? $"{name}, outside" : (poses.FirstOrDefault(p => p.Pose == "shown") ?? poses[^1]).FromBehind ? $"{name}, behind" : name;
+        return figures.Pieces.Count(p => p.Plates.Any(q => q.Name == plate.Name)) > 1 
+            ? Spoken.The(plate.Name, piece.Piece.Name).Replace("the ", "", StringComparison.Ordinal) : plate.Name;
+    }
+
+    private static string Side(SeenFace face, SeenFace? other)
+    {
+        static bool Closed(SeenFace? f) => f?.In("closed") is not null;
+        return Closed(face) && !Closed(other) ? ", outside" : other is null ? "" : face.Read.FromBehind != other.Read.FromBehind ? (face.Read.FromBehind ? ", behind" : "") : face.Face == Face.Up ? ", inner face" : ", outer face";
     }
 
     /// <summary>From where one looks at a card, and which way is up.</summary>

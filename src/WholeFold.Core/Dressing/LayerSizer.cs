@@ -58,8 +58,9 @@ internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<Siz
         var said = _design.Dressing.Layers.Where(l => l.Role == role.Id).Concat(_design.Dressing.Layers.Where(l => l.Role == face.Id && l.Role != role.Id)).ToList();
         WornLayer? On(int level) => said.LastOrDefault(l => l.Level == level);
         var usual = role.Levels == 0 ? 0 : Math.Max(role.Levels, _design.Reveal.Framed ? 2 : 1);
-        var most = said.Where(l => l.Worn).Select(l => l.Level).Append(usual).Max();
-        var bareFrom = said.Where(l => !l.Worn).GroupBy(l => l.Level).Where(g => !g.Last().Worn).Select(g => g.Key).DefaultIfEmpty(int.MaxValue).Min();
+        var last = said.GroupBy(l => l.Level).Select(g => g.Last()).ToList();
+        var most = last.Where(l => l.Worn).Select(l => l.Level).Append(usual).Max();
+        var bareFrom = last.Where(l => !l.Worn).Select(l => l.Level).DefaultIfEmpty(int.MaxValue).Min();
         var levels = Math.Min(most, bareFrom - 1);
         var (xs, ys) = (new List<Length>(), new List<Length>());
         var region = face.For(On(1)?.Under);

@@ -54,7 +54,8 @@ internal readonly record struct Reading(Box Region, Edge Head, Face Face)
     /// <summary>Where a thing of a size comes to lie, as it is read.</summary>
     /// <param name="beside">How far from an edge a thing lies that is put there without a figure.</param>
     /// <param name="windows">Windows before it, as they are read on this face.</param>
-    public Box Put(Placed place, Length width, Length height, Length beside, Func<string, Box?> windows)
+    /// <param name="within">In another format, how far from every edge it is kept where there is room for that; null where it lies as it was placed.</param>
+    public Box Put(Placed place, Length width, Length height, Length beside, Func<string, Box?> windows, Length? within = null)
     {
         var left = place.IsAtLeft ? beside : place.IsAtRight ? Width - beside - width : new Length((Width - width).Units / 2);
         var foot = place.IsAtFoot ? beside : place.IsAtHead ? Height - beside - height : new Length((Height - height).Units / 2);
@@ -98,7 +99,19 @@ internal readonly record struct Reading(Box Region, Edge Head, Face Face)
             }
         }
 
+        if (within is { } least)
+        {
+            left = Inside(left, width, Width, least);
+            foot = Inside(foot, height, Height, least);
+        }
+
         return new Box(left, foot, left + width, foot + height);
+    }
+
+    private static Length Inside(Length at, Length size, Length room, Length least)
+    {
+        var edge = Length.Min(least, new Length((room - size).Units / 2));
+        return edge < Length.Zero ? at : Length.Max(edge, Length.Min(at, room - size - edge));
     }
 
     /// <summary>Corners of a shape that fills a box, where it lies on the piece.</summary>

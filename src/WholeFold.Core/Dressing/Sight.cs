@@ -20,13 +20,14 @@ internal sealed class Sight
 
     private sealed record Sheet(PlateRef Plate, RigidTransform At, RigidTransform Inverse, IReadOnlyList<IReadOnlyList<(double X, double Y)>> Rings, (double Left, double Low, double Right, double High) Box);
 
-    public Sight(Figures figures, MotionFrame frame)
+    /// <param name="holes">What the dressing cuts out of a plate, beside its own openings.</param>
+    public Sight(Figures figures, MotionFrame frame, Func<PlateRef, IEnumerable<IReadOnlyList<Point>>>? holes = null)
     {
         var gone = frame.Name == "closed" ? new HashSet<PieceRef>() : figures.Construction.TakenOff;
         var assembly = Assembly.Of(figures.Construction, figures.Pieces, figures.Evaluator,
             (piece, crease) => Math.Clamp(frame.Angles[new CreaseRef(piece.Piece.Id, crease)], -FoldedOver, FoldedOver), lift: 2 * Off);
         Frames = assembly.Frames.Where(f => !gone.Contains(f.Key.Piece)).ToDictionary(f => f.Key, f => f.Value);
-        _sheets = [.. Frames.Select(f => Of(figures, f.Key, f.Value))];
+        _sheets = [.. Frames.Select(f => Of(figures, f.Key, f.Value, holes?.Invoke(f.Key) ?? []))];
     }
 
     /// <summary>Where each plate lies.</summary>
@@ -66,6 +67,23 @@ internal sealed class Sight
     /// <summary>The plates that a line from a spot meets, the nearest first.</summary>
     public IEnumerable<(PlateRef Plate, double Far)> Met(Vec from, Vec way) =>
         _sheets.Select(s => (s.Plate, Far: Far(s, from, way))).Where(m => m.Far is not null).Select(m => (m.Plate, m.Far!.Value)).OrderBy(m => m.Item2);
+
+    /// <summary>Whether a straight line from a spot on a face goes out without meeting a plate.</summary>
+    /// <param name="way">Which way; straight off the face where it is not said.</param>
+    public bool IsSeen(FaceRef face, double x, double y, Vec? way = null)
+    {
+        var at = Frames[face.Plate];
+        var side = face.Face == Face.Up ? 1 : -1;
+        return IsFree(face.Plate, at.Apply(new Vec(x, y, side * Off)), way ?? (at.Ez * side));
+    }
+
+    /// <summary>What lies straight off a spot on a face, the nearest first.</summary>
+    public IEnumerable<(PlateRef Plate, double Far)> Over(FaceRef face, double x, double y)
+    {
+        var at = Frames[face.Plate];
+        var side = face.Face == Face.Up ? 1 : -1;
+        return Met(at.Apply(new Vec(x, y, side * Off)), at.Ez * side).Where(m => m.Plate != face.Plate);
+    }
 
     private bool IsFree(PlateRef own, Vec from, Vec way)
     {
@@ -118,10 +136,10 @@ internal sealed class Sight
         return inside ? far : null;
     }
 
-    private static Sheet Of(Figures figures, PlateRef plate, RigidTransform at)
+    private static Sheet Of(Figures figures, PlateRef plate, RigidTransform at, IEnumerable<IReadOnlyList<Point>> holes)
     {
         var sized = figures.PlateOf(plate);
-        IReadOnlyList<IReadOnlyList<(double, double)>> rings = [.. figures.PieceOf(plate.Piece).HolesIn(sized).Prepend(sized.Corners).Select(r => (IReadOnlyList<(double, double)>)[.. r.Select(c => ((double)c.X.Units, (double)c.Y.Units))])];
+        IReadOnlyList<IReadOnlyList<(double, double)>> rings = [.. figures.PieceOf(plate.Piece).HolesIn(sized).Concat(holes).Prepend(sized.Corners).Select(r => (IReadOnlyList<(double, double)>)[.. r.Select(c => ((double)c.X.Units, (double)c.Y.Units))])];
         return new Sheet(plate, at, at.Inverse, rings, (sized.Box.Left.Units, sized.Box.Bottom.Units, sized.Box.Right.Units, sized.Box.Top.Units));
     }
 }

@@ -3,6 +3,7 @@ using WholeFold.Core.Designs;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
 
 namespace WholeFold.Core.Dressing;
 
@@ -17,7 +18,8 @@ internal static class WindowSizer
         var same = was is null || (was.Value.Width == now.Width && was.Value.Height == now.Height);
         var wished = same ? (window.Width, window.Height) : Wish(window, now, was!.Value);
         var margin = Dressed.WindowMargin.For(figures.Tools.System);
-        SizedWindow Put(Die? die, Length width, Length height, Length? shift, WindowFound found) => new(window, [.. faces.Select(f => Lay(f, window, width, height, margin, before))], die, width, height, wished, shift, found, (window.Width, window.Height));
+        SizedWindow Put(Die? die, Length width, Length height, Length? shift, WindowFound found) => new(window, [.. faces.Select(f => Lay(f, window, width, height, margin, before, found != WindowFound.AsChosen))], die,
+            Side(figures, window, die, width, isWidth: true, wished.Item1, found), Side(figures, window, die, height, isWidth: false, wished.Item2, found), wished, shift, found, (window.Width, window.Height));
         if (window.Die is not { } chosen)
         {
             var (width, height) = same ? wished : (Knife(figures, wished.Item1), Knife(figures, wished.Item2));
@@ -91,10 +93,30 @@ internal static class WindowSizer
 
     private static Length Knife(Figures figures, Length wished) => Length.Max(figures.Tools.OwnCutMark, figures.Tools.CutDown(wished));
 
-    private static OnFace Lay(RoleFace face, Window window, Length width, Length height, Length beside, IReadOnlyList<SizedWindow> before)
+    private static Measured Side(Figures figures, Window window, Die? die, Length value, bool isWidth, Length wished, WindowFound found)
+    {
+        var (home, way) = (isWidth ? window.Width : window.Height, isWidth ? "wide" : "high");
+        var why = found switch
+        {
+            WindowFound.NearestDie => Words.Of($"At home it is {home} {way}; here its face asks for {wished}, and {die!.Name} is the nearest that is there."),
+            WindowFound.NoneFits => Words.Of($"At home it is {home} {way}; here its face asks for {wished}, and no die that is there leaves margins enough."),
+            WindowFound.ByRule => window.Rule switch
+            {
+                WindowRule.Fixed => Words.Of($"It keeps its size, {home} {way}."),
+                WindowRule.Margins => Words.Of($"It keeps the margins that it has at home, where it is {home} {way}."),
+                _ => Words.Of($"At home it is {home} {way}; it grows and shrinks with its face, down to the trimmer's mark."),
+            },
+            _ when die is not null => Words.Of($"{die.Name} cuts it {value} {way}."),
+            _ => Words.Of($"Chosen {value} {way}."),
+        };
+        var exact = found is WindowFound.AsChosen ? value : wished;
+        return new Measured(new FigureRef.Worn(window.Id, IsWindow: true, isWidth), value, die is not null ? new Setting.CutOut(value) : figures.Tools.Exact ? new Setting.ByMachine(value) : new Setting.ByBlade(value, Tooling.Lay.AsItLies), new Explanation(() => [new Reason(why, exact, value)], () => why));
+    }
+
+    private static OnFace Lay(RoleFace face, Window window, Length width, Length height, Length beside, IReadOnlyList<SizedWindow> before, bool elsewhere)
     {
         var reading = Reading.Of(face, face.Open);
-        var read = reading.Put(window.Place, width, height, beside, id => before.FirstOrDefault(w => w.Window.Id == id)?.On.FirstOrDefault(o => o.Face.Id == face.Id)?.Read);
+        var read = reading.Put(window.Place, width, height, beside, id => before.FirstOrDefault(w => w.Window.Id == id)?.On.FirstOrDefault(o => o.Face.Id == face.Id)?.Read, elsewhere ? window.Place.From.Where(f => f.Window is null).Select(f => f.Distance).Append(beside).Min() : null);
         return new OnFace(face, face.Open, read, reading.Outline(window.Shape, [], read));
     }
 }

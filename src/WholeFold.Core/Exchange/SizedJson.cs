@@ -6,6 +6,7 @@ using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Drawing;
+using WholeFold.Core.Dressing;
 using WholeFold.Core.Folding;
 using WholeFold.Core.Guide;
 using WholeFold.Core.Input;
@@ -51,12 +52,50 @@ public sealed record PassJson(string Lay, IReadOnlyList<int> Scores);
 
 public sealed record PieceJson(string Id, string Name, int Quantity, LengthJson Width, LengthJson Height, string Stock, IReadOnlyList<ScoreJson> Scores, IReadOnlyList<PassJson> Order, IReadOnlyList<CutJson> Cuts, PieceSetJson Set);
 
-public sealed record LayerJson(string Id, IReadOnlyList<string> Panels, string Face, int Level, string Stock, LengthJson Width, LengthJson Height, int Quantity);
+/// <param name="Role">The role that it covers.</param>
+/// <param name="Heads">By panel, the side of the flat piece that is uppermost as the face is read: which way up a paper with a way up goes on.</param>
+/// <param name="Outline">Of one that is no rectangle, its corners from the lower left of its box; and how it is cut.</param>
+/// <param name="DropsOut">What its windows let drop: pieces with their size, to be used again.</param>
+public sealed record LayerJson(string Id, IReadOnlyList<string> Panels, string Face, int Level, string Stock, LengthJson Width, LengthJson Height, int Quantity, string Role, IReadOnlyDictionary<string, string> Heads, IReadOnlyList<IReadOnlyList<LengthJson>>? Outline = null, string? Cut = null, bool? ToWriteOn = null, IReadOnlyList<IReadOnlyList<LengthJson>>? DropsOut = null);
+
+/// <summary>Where a thing lies on one face of the flat piece.</summary>
+/// <param name="Box">Left, foot, right and head in the flat piece.</param>
+public sealed record OnJson(string Piece, string Plate, string Side, IReadOnlyList<LengthJson> Box);
+
+/// <summary>Where a thing is on its face, as one reads it: its anchor and its distance from the two nearest edges.</summary>
+public sealed record PlacedJson(string Anchor, IReadOnlyList<EdgeJson> From, string Pose);
+
+/// <param name="Margins">left, right, head and foot of what is free, as one reads the face.</param>
+/// <param name="Wished">What its face asks for in this format, before a die was taken.</param>
+/// <param name="Shift">Of a die that is passed twice, how far the second pass is moved.</param>
+/// <param name="Found">asChosen, nearestDie, byRule or noneFits.</param>
+/// <param name="Was">Its size at home.</param>
+/// <param name="DropsOut">What drops out, as a piece that may be used again.</param>
+public sealed record WindowJson(string Id, string Role, string? Die, string Shape, IReadOnlyList<LengthJson> Size, IReadOnlyList<int>? Through, PlacedJson Place, IReadOnlyDictionary<string, LengthJson> Margins, IReadOnlyList<LengthJson> Wished, LengthJson? Shift, string Found, IReadOnlyList<LengthJson> Was, IReadOnlyList<LengthJson> DropsOut, int Quantity, IReadOnlyList<OnJson> On);
+
+/// <param name="Height">How far it stands off its face.</param>
+/// <param name="Fits">Whether its face takes it; else by how much it is too large, and the roles that would take it.</param>
+public sealed record ElementJson(string Id, string Name, string Role, string Shape, IReadOnlyList<LengthJson> Size, LengthJson Height, bool Fixed, PlacedJson Place, string? BondedOn, string Made, string Stock, string Held, bool Fits, LengthJson? TooLarge, IReadOnlyList<string>? WouldTake, IReadOnlyList<LengthJson> Was, int Quantity, IReadOnlyList<OnJson> On, IReadOnlyList<IReadOnlyList<LengthJson>>? Outline = null);
+
+/// <param name="Free">What of it is free: outlines in the flat piece, the largest first.</param>
+/// <param name="Poses">When it is seen, and which side of the flat piece is uppermost then.</param>
+public sealed record FaceJson(string Id, string Role, string Name, int Copies, IReadOnlyList<IReadOnlyList<LengthJson>> Free, IReadOnlyList<PoseJson> Poses);
+
+public sealed record PoseJson(string Pose, string Head, bool Behind);
+
+/// <param name="Degrees">How far it may be tipped before it falls; less than nothing where it falls by itself.</param>
+public sealed record StandsJson(double Degrees, LengthJson High);
+
+/// <param name="Length">How much of it one card takes, ends and bow with it.</param>
+public sealed record SoftJson(string Id, string Role, string Kind, string Rule, LengthJson Length, string Hidden);
+
+/// <param name="Box">left, foot, right and head in the flat piece.</param>
+public sealed record AtJson(string Piece, string Plate, string Side, IReadOnlyList<LengthJson> Box);
 
 /// <param name="Grade">easy, or snug.</param>
 public sealed record EnvelopeJson(string Id, LengthJson Width, LengthJson Height, string Grade);
 
-public sealed record CheckJson(string Id, string Severity, string Text, IReadOnlyDictionary<string, LengthJson> Figures, FixJson? Fix = null);
+public sealed record CheckJson(string Id, string Severity, string Text, IReadOnlyDictionary<string, LengthJson> Figures, FixJson? Fix = null, AtJson? At = null);
 
 /// <summary>An edit of the design that takes a finding away, and what it is called.</summary>
 public sealed record FixJson(DesignEdit Edit, string Words);
@@ -98,7 +137,12 @@ public sealed record SizedJsonDocument(
     IReadOnlyDictionary<string, SafeJson> Safe,
     IReadOnlyList<PlaceJson> Places,
     IReadOnlyList<BondJson> Bonds,
-    IReadOnlyList<StepJson> Steps);
+    IReadOnlyList<StepJson> Steps,
+    IReadOnlyList<FaceJson> Faces,
+    IReadOnlyList<WindowJson> Windows,
+    IReadOnlyList<ElementJson> Elements,
+    IReadOnlyList<SoftJson> Soft,
+    StandsJson? Stands);
 
 /// <summary>The sized design as JSON, the contract of the command line. The same design gives the same bytes.</summary>
 public static class SizedJson
@@ -162,15 +206,20 @@ public static class SizedJson
                         o.Opening.StaysOn is { } edge ? Name(edge) : null)),
                 ],
                 new PieceSetJson(Set(p.Width.Setting), Set(p.Height.Setting))))],
-            [.. card.Layers.Select(l => new LayerJson(l.Id, l.Panels, l.Face == Face.Up ? "up" : "down", l.Level, l.Stock.Id, LengthJson.Of(l.Width.Value), LengthJson.Of(l.Height.Value), l.Quantity))],
+            [.. card.Layers.Select(l => DressedJson.Layer(card, l, unit))],
             card.Envelope is { } e ? new EnvelopeJson(e.Id, LengthJson.Of(e.Width), LengthJson.Of(e.Height), Name(card.EnvelopeGrade!.Value)) : null,
-            [.. card.Checks.Select(c => new CheckJson(c.Id, c.Severity.ToString().ToLowerInvariant(), c.Text.Write(unit), c.Figures.ToDictionary(f => f.Key, f => LengthJson.Of(f.Value)), c.Fix is { } fix ? new FixJson(fix.Edit, fix.Words.Write(unit)) : null))],
+            [.. card.Checks.Select(c => new CheckJson(c.Id, c.Severity.ToString().ToLowerInvariant(), c.Text.Write(unit), c.Figures.ToDictionary(f => f.Key, f => LengthJson.Of(f.Value)), c.Fix is { } fix ? new FixJson(fix.Edit, fix.Words.Write(unit)) : null, c.At is { } at ? new AtJson(at.Piece, at.Plate, Name(at.Face), DressedJson.Box(at.Box)) : null))],
             card.All.ToDictionary(f => f.Id.ToString(), f => (IReadOnlyList<ReasonJson>)[.. f.Reasons.Select(r => new ReasonJson(r.Why.Write(unit), LengthJson.Of(r.From), LengthJson.Of(r.To)))]),
             card.All.ToDictionary(f => f.Id.ToString(), f => f.Said.Write(unit)),
             card.SafeSides.ToDictionary(s => s.Key.ToString(), s => new SafeJson(Name(s.Value.Direction), s.Value.Why.Write(unit), s.Value.Twins)),
-            [.. Places.Of(sized).Select(p => new PlaceJson(p.Id, p.What, p.On, [.. p.From.Select(f => new EdgeJson(f.Edge, LengthJson.Of(f.Distance)))], p.Pose, p.Mark, p.Vanishes))],
+            [.. Places.Of(sized).Concat(DressedPlaces.Of(card)).Select(p => new PlaceJson(p.Id, p.What, p.On, [.. p.From.Select(f => new EdgeJson(f.Edge, LengthJson.Of(f.Distance)))], p.Pose, p.Mark, p.Vanishes))],
             [.. (BondOrder.Of(sized) ?? []).Select(o => Bond(sized, o))],
-            [.. Steps.Of(card).Select(s => new StepJson(s.Id, s.Say.Write(unit), s.Figures, s.Tool, s.Lay, s.Face, s.Bonds, s.Pose, s.Reach, s.Seconds, s.Cautions))]);
+            [.. Steps.Of(card).Select(s => new StepJson(s.Id, s.Say.Write(unit), s.Figures, s.Tool, s.Lay, s.Face, s.Bonds, s.Pose, s.Reach, s.Seconds, s.Cautions))],
+            DressedJson.Faces(card),
+            [.. card.Dressed.Windows.Select(DressedJson.Window)],
+            [.. card.Dressed.Elements.Select(DressedJson.Element)],
+            [.. SoftGoods.Of(sized, card.Dressed).Select(g => new SoftJson(g.Good.Id, g.Good.Role, DressingWriter.Name(g.Good.Kind), DressingWriter.Name(g.Good.Rule), LengthJson.Of(g.Length), g.Hidden))],
+            card.Standing is { } standing ? new StandsJson(Math.Round(standing.Degrees, 1), LengthJson.Of(standing.High)) : null);
     }
 
     private static BondJson Bond(Figures sized, OrderedBond ordered)

@@ -62,6 +62,10 @@ internal static class Plane
         return all;
     }
 
+    /// <summary>So much on either side of a line.</summary>
+    public static Geometry Strip(Measure.Point from, Measure.Point to, double wide) =>
+        Factory.CreateLineString([new Coordinate(from.X.Units, from.Y.Units), new Coordinate(to.X.Units, to.Y.Units)]).Buffer(wide, new BufferParameters { EndCapStyle = EndCapStyle.Flat });
+
     public static Box Round(Geometry shape)
     {
         var e = shape.EnvelopeInternal;

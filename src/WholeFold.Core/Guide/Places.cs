@@ -8,7 +8,7 @@ namespace WholeFold.Core.Guide;
 /// <summary>A distance from a named edge or crease: of the part's own crease where it hangs on one, else of its nearer edge.</summary>
 public sealed record FromEdge(string Edge, Length Distance, bool OfItsCrease = false)
 {
-    public Words Said => Words.Of($"{(OfItsCrease ? "its crease " : "")}{(Distance == Length.Zero ? Words.Of($"{(OfItsCrease ? "on" : "flush with")} {Edge}") : Words.Of($"{Distance} from {Edge}"))}");
+    public Words Said => Words.Of($"{(OfItsCrease ? "its crease " : "")}{(Distance == Length.Zero ? Words.Of($"{(OfItsCrease ? "on" : "flush with")} {Edge}") : Distance < Length.Zero ? Words.Of($"{-Distance} past {Edge}") : Words.Of($"{Distance} from {Edge}"))}");
 }
 
 /// <summary>Where something goes, as figures: by its distances from two named edges or creases.</summary>

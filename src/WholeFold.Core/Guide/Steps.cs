@@ -43,8 +43,10 @@ public static class Steps
         steps.AddRange(pieces.Select(p => p.Piece.Id == card.Figures.Blank?.Piece ? Begun(p, card.Figures.Blank) : Cut(p)));
         steps.AddRange(pieces.SelectMany(Scores));
         steps.AddRange(pieces.SelectMany(Openings));
+        steps.AddRange(DressedSteps.WhileFlat(card));
         steps.AddRange(Together(card));
         steps.AddRange(card.Layers.Select(Layer));
+        steps.AddRange(DressedSteps.AtLast(card));
         if (Motion.LeadsOf(card.Figures) is { Count: > 0 } leads)
         {
             steps.Add(Lead(card.Figures, leads));

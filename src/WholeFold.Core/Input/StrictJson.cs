@@ -172,7 +172,12 @@ public static class StrictJson
         {
             Expect(json, JsonValueKind.Object, place, "an object");
             var seen = new HashSet<JsonPropertyInfo>();
-            var form = type.Type.BaseType is { } b && b != typeof(object) && Options.GetTypeInfo(b).PolymorphismOptions is { } forms ? forms.TypeDiscriminatorPropertyName : null;
+            var form = (string?)null;
+            for (var above = type.Type.BaseType; form is null && above is not null && above != typeof(object) && above != typeof(ValueType); above = above.BaseType)
+            {
+                form = Options.GetTypeInfo(above).PolymorphismOptions?.TypeDiscriminatorPropertyName;
+            }
+
             foreach (var member in json.EnumerateObject())
             {
                 Name(member.Name, place);

@@ -1,6 +1,7 @@
 using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
+using WholeFold.Core.Dressing;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -22,6 +23,13 @@ public sealed record FigureSection(string Id, string Title, string Detail, IRead
 /// <summary>Every figure of a card as lists name them: the ledger, the figure sheet.</summary>
 public static class FigureRows
 {
+    /// <summary>"window in the front, by Second pane".</summary>
+    public static string WindowName(SizedWindow window)
+    {
+        ArgumentNullException.ThrowIfNull(window);
+        return window.Die is { } die ? $"{window.Window.Id}, by {die.Name}" : $"{window.Window.Id}, by knife";
+    }
+
     /// <param name="inOrderOfSetting">Whether scores stand as they are set, or as they lie.</param>
     public static IReadOnlyList<FigureSection> Of(Card card, bool inOrderOfSetting)
     {
@@ -41,6 +49,24 @@ public static class FigureRows
             {
                 new(l.Width, l.Level > 1 ? $"{l.Role.Name}, second" : l.Role.Name, "width", Times(l.Quantity)),
                 new(l.Height, l.Level > 1 ? $"{l.Role.Name}, second" : l.Role.Name, "height", Times(l.Quantity)),
+            })]));
+        }
+
+        if (card.Dressed.Windows.Count > 0)
+        {
+            sections.Add(new FigureSection("windows", "Windows", "cut before anything is bonded", [.. card.Dressed.Windows.SelectMany(w => new FigureRow[]
+            {
+                new(w.Width, WindowName(w), "width", Times(w.Quantity)),
+                new(w.Height, WindowName(w), "height", Times(w.Quantity)),
+            })]));
+        }
+
+        if (card.Dressed.Elements.Count > 0)
+        {
+            sections.Add(new FigureSection("elements", "Stamped, raised and printed", "each keeps its size unless it is free", [.. card.Dressed.Elements.SelectMany(e => new FigureRow[]
+            {
+                new(e.Width, e.Element.Name, "width", Times(e.Quantity)),
+                new(e.Height, e.Element.Name, "height", Times(e.Quantity)),
             })]));
         }
 

@@ -473,6 +473,19 @@ export interface components {
             text: string;
             gone: string[];
         };
+        /** @description A free edge that is cut to a shape. */
+        ContourSpec: {
+            id: string;
+            role: string;
+            /**
+             * @description roofs, hills, waves, or a drawing's.
+             * @default hills
+             */
+            shape: string;
+            /** @description How far it rises above the height that the rule asks for. */
+            height?: unknown;
+            svg?: null | string;
+        };
         CurvePointView: {
             value: components["schemas"]["Figure"];
             one: components["schemas"]["FigureText"];
@@ -520,7 +533,7 @@ export interface components {
          * @description A change of a design: the one vocabulary in which interface, command line, remedies and checks' fixes say what is to be
          *     different, and in which history remembers it.
          */
-        DesignEdit: components["schemas"]["DesignEditSetFigure"] | components["schemas"]["DesignEditLockFigure"] | components["schemas"]["DesignEditFreeFigure"] | components["schemas"]["DesignEditChoose"] | components["schemas"]["DesignEditConvertTo"] | components["schemas"]["DesignEditTake"] | components["schemas"]["DesignEditCutFrom"] | components["schemas"]["DesignEditPrefer"] | components["schemas"]["DesignEditUseSheets"] | components["schemas"]["DesignEditShowIn"] | components["schemas"]["DesignEditReplace"];
+        DesignEdit: components["schemas"]["DesignEditSetFigure"] | components["schemas"]["DesignEditLockFigure"] | components["schemas"]["DesignEditFreeFigure"] | components["schemas"]["DesignEditChoose"] | components["schemas"]["DesignEditConvertTo"] | components["schemas"]["DesignEditTake"] | components["schemas"]["DesignEditCutFrom"] | components["schemas"]["DesignEditPrefer"] | components["schemas"]["DesignEditUseSheets"] | components["schemas"]["DesignEditShowIn"] | components["schemas"]["DesignEditWear"] | components["schemas"]["DesignEditCutWindow"] | components["schemas"]["DesignEditPutOn"] | components["schemas"]["DesignEditShape"] | components["schemas"]["DesignEditTie"] | components["schemas"]["DesignEditReplace"];
         /** @description Another option of a choice, in every format. */
         DesignEditChoose: {
             /** @enum {string} */
@@ -543,6 +556,13 @@ export interface components {
             edit?: "cutFrom";
             piece: string;
             stock: null | string;
+        };
+        /** @description Cuts a window, changes one, or leaves one out. */
+        DesignEditCutWindow: {
+            /** @enum {string} */
+            edit?: "window";
+            id: string;
+            window: null | components["schemas"]["WindowSpec"];
         };
         /** @description Lets a parameter go back to its rule: where the design is being made and at home, or only where it says. */
         DesignEditFreeFigure: {
@@ -568,6 +588,13 @@ export interface components {
             /** @default true */
             on: boolean;
         };
+        /** @description Puts an element on a face, changes one, or takes one off. */
+        DesignEditPutOn: {
+            /** @enum {string} */
+            edit?: "element";
+            id: string;
+            element: null | components["schemas"]["ElementSpec"];
+        };
         /** @description The whole design as it is given: read from a file, or put back. */
         DesignEditReplace: {
             /** @enum {string} */
@@ -584,6 +611,13 @@ export interface components {
             for?: null | string;
             /** @description The tools it was set with; those in use for that format where null. */
             tools?: null | string;
+        };
+        /** @description Cuts a free edge to a shape, or straight again. */
+        DesignEditShape: {
+            /** @enum {string} */
+            edit?: "contour";
+            id: string;
+            contour: null | components["schemas"]["ContourSpec"];
         };
         /** @description The unit that figures are read and typed in, and whether the other system stands beside. */
         DesignEditShowIn: {
@@ -603,12 +637,28 @@ export interface components {
             /** @description What is taken; null goes back to none where that is possible. */
             value: null | string;
         };
+        /** @description Ribbon, twine, thread, tape: puts it round, or takes it off. */
+        DesignEditTie: {
+            /** @enum {string} */
+            edit?: "soft";
+            id: string;
+            soft: null | components["schemas"]["SoftSpec"];
+        };
         /** @description Says which sheets are there; none for all the usual ones. */
         DesignEditUseSheets: {
             /** @enum {string} */
             edit?: "useSheets";
             /** @description Their ids. */
             sheets: string[];
+        };
+        /** @description How a role is covered, on one level; as its construction usually has it where nothing is said. */
+        DesignEditWear: {
+            /** @enum {string} */
+            edit?: "wear";
+            role: string;
+            /** Format: int32 */
+            level: number;
+            layer: null | components["schemas"]["LayerSpec"];
         };
         /**
          * @description A design as it is written down: in a file, in the store, on the wire. It holds what was chosen, as people write it,
@@ -672,6 +722,7 @@ export interface components {
             lock?: {
                 [key: string]: string;
             };
+            dressing?: null | components["schemas"]["DressingSpec"];
             /** @description Parameters set by hand for one other format only. */
             adjustments?: {
                 [key: string]: Record<string, never>;
@@ -688,6 +739,51 @@ export interface components {
         DeskRequest: {
             design: components["schemas"]["DesignSpec"];
             edits?: components["schemas"]["DesignEdit"][];
+        };
+        /** @description What is put on a card, as it is written down: papers, windows, elements, contours, and what is measured off a roll. */
+        DressingSpec: {
+            layers?: components["schemas"]["LayerSpec"][];
+            windows?: components["schemas"]["WindowSpec"][];
+            elements?: components["schemas"]["ElementSpec"][];
+            contours?: components["schemas"]["ContourSpec"][];
+            soft?: components["schemas"]["SoftSpec"][];
+        };
+        /** @description Something that is put on a face: stamped, printed, cut by die, built up. */
+        ElementSpec: {
+            id: string;
+            role: string;
+            name?: null | string;
+            /**
+             * @description rectangle, circle, ellipse or polygon.
+             * @default rectangle
+             */
+            shape: string;
+            /** @description Wide and high, as one reads its face. */
+            size?: null | unknown[];
+            /** @description How far it stands off the face: the foam under it and itself; nothing where it is flat. */
+            height?: unknown;
+            /**
+             * @description It keeps its size in every format; else it scales with its face.
+             * @default true
+             */
+            fixed: boolean;
+            place?: null | components["schemas"]["PlaceSpec"];
+            /** @description The plate or face that it is held by alone, where it lies over more than one. */
+            bondedOn?: null | string;
+            /** @default die-cut */
+            made: string;
+            stock?: null | string;
+            /**
+             * @description face, thread, strip, slide or lock: what it is carried by.
+             * @default face
+             */
+            held: string;
+            /** @description Of a polygon, its corners in shares of its size from its lower left: [[0, 0], [1, 0], [0.5, 1]]. */
+            outline?: null | number[][];
+            /** @description Or a drawing that the outline is read from. */
+            svg?: null | string;
+            /** @description The drawing that is shown in it. */
+            motif?: null | string;
         };
         EnvelopeView: {
             name: string;
@@ -763,6 +859,12 @@ export interface components {
             cautions: components["schemas"]["CheckView"][];
             envelopes: components["schemas"]["EnvelopeView"][];
         };
+        FromSpec: {
+            /** @description left, right, head or foot of the face as one reads it, or `window:ID` for the window before it. */
+            edge: string;
+            /** @description How far the thing's nearer side is from it; less than nothing where it reaches past. */
+            distance: components["schemas"]["WrittenLength"];
+        };
         GlueView: {
             id: string;
             outline: components["schemas"]["Spot"][];
@@ -812,6 +914,31 @@ export interface components {
             meaning: string;
             fields: components["schemas"]["KindField"][];
             things: components["schemas"]["ThingView"][];
+        };
+        /** @description Whether and how a role is covered. */
+        LayerSpec: {
+            role: string;
+            /**
+             * Format: int32
+             * @description 1 lies on the card, 2 on the first.
+             * @default 1
+             */
+            level: number;
+            /** @description What it is cut from; the design's paper, or its mat under a paper, where it is not said. */
+            stock?: null | string;
+            /**
+             * @description False leaves the role bare from this level on.
+             * @default true
+             */
+            worn: boolean;
+            reveal?: null | components["schemas"]["RevealSpec"];
+            /** @description free: it ends at what is bonded on its face; first: it goes on first and runs under it. */
+            under?: null | string;
+            /**
+             * @description Whether it is there to be written on.
+             * @default false
+             */
+            write: boolean;
         };
         LayerView: {
             id: string;
@@ -883,6 +1010,18 @@ export interface components {
             cuts: components["schemas"]["CutView"][];
             glue: components["schemas"]["GlueView"][];
         };
+        /** @description Where a thing sits on a face. */
+        PlaceSpec: {
+            /**
+             * @description head-left, head, head-right, left, centre, right, foot-left, foot or foot-right, as one reads the face.
+             * @default centre
+             */
+            anchor: string;
+            /** @description Its distances from named edges, where it does not lie in the middle. */
+            from?: null | components["schemas"]["FromSpec"][];
+            /** @description How the card lies while it is measured: flat, closed or shown. */
+            pose?: null | string;
+        };
         PlateView: {
             id: string;
             name: string;
@@ -945,6 +1084,13 @@ export interface components {
         RemedyView: {
             text: components["schemas"]["SentencePart"][];
             edits: components["schemas"]["DesignEdit"][];
+        };
+        /** @description The border of a layer, beside it and above and below it; the design's own where it is not said. */
+        RevealSpec: {
+            /** @description A length as it is written: a text with or without its unit, a number in the design's unit, or an exact length as results have it. */
+            x?: unknown;
+            /** @description A length as it is written: a text with or without its unit, a number in the design's unit, or an exact length as results have it. */
+            y?: unknown;
         };
         Rule: {
             name: string;
@@ -1047,6 +1193,28 @@ export interface components {
             cards: components["schemas"]["ShelfCard"][];
             flatUpTo: string;
         };
+        /** @description What is measured off a roll. */
+        SoftSpec: {
+            id: string;
+            role: string;
+            /**
+             * @description ribbon, twine, thread, tape or foam.
+             * @default ribbon
+             */
+            kind: string;
+            /**
+             * @description run (along the face), wrap (round the piece), bow or knot.
+             * @default wrap
+             */
+            rule: string;
+            /** @description How wide it is. */
+            width?: unknown;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            passes: number;
+        };
         Spot: {
             /** Format: int64 */
             x: number;
@@ -1142,6 +1310,32 @@ export interface components {
             unit: string;
             cards: components["schemas"]["WallCard"][];
         };
+        /** @description A window that is cut into a face. */
+        WindowSpec: {
+            id: string;
+            role: string;
+            /** @description The die that cuts it; null where a knife does. */
+            die?: null | string;
+            /** @description Of one cut by knife: wide and high. With a die, the length to reach by passing it twice. */
+            size?: null | unknown[];
+            /**
+             * @description rectangle, circle or ellipse, of one cut by knife.
+             * @default rectangle
+             */
+            shape: string;
+            /** @description 0 for the card, 1 for its first layer and so on; all of them where it is not said. */
+            through?: null | number[];
+            place?: null | components["schemas"]["PlaceSpec"];
+            /**
+             * @description What it does in another format: scale, fixed or margins.
+             * @default scale
+             */
+            rule: string;
+            /** @description Where no die of its own set fits, another set of dies that may be taken. */
+            family?: null | string;
+        };
+        /** @description A length as it is written: a text with or without its unit, a number in the design's unit, or an exact length as results have it. */
+        WrittenLength: unknown;
     };
     responses: never;
     parameters: never;

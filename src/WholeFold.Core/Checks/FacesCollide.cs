@@ -1,0 +1,26 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Checks;
+
+/// <summary>A raised element that is in the way of a panel as the card opens, or once it is shown.</summary>
+internal sealed class FacesCollide : ICheck
+{
+    public IEnumerable<Check> Find(ICard card)
+    {
+        foreach (var struck in card.Struck)
+        {
+            var with = card.Figures.PlateOf(struck.With);
+            yield return new Check(
+                "faces-collide-on-the-way", Severity.Error,
+                Words.Of($"{struck.Element.Element.Name} stands {struck.Element.Element.Stands} off {struck.On.Face.Name} and runs {struck.Deep} into {Spoken.The(with.Name, card.Figures.PieceOf(struck.With.Piece).Piece.Name)} {(struck.Pose == "shown" ? "once the card is shown" : "on the way")}."),
+                new Dictionary<string, Length> { ["stands"] = struck.Element.Element.Stands, ["deep"] = struck.Deep })
+            {
+                At = FoundAt.Of(struck.On),
+                Fix = new Fix(new PutOn(struck.Element.Element.Id, DressingWriter.Write(struck.Element.Element) with { Height = null }), Words.Of($"put it on flat")),
+            };
+        }
+    }
+}

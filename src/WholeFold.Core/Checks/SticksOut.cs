@@ -1,0 +1,44 @@
+using WholeFold.Core.Designs;
+using WholeFold.Core.Dressing;
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Checks;
+
+/// <summary>What stands out of the closed card, and what that does to its envelope.</summary>
+internal sealed class SticksOut : ICheck
+{
+    private static readonly Length Nothing = Length.Mm(0.5m);
+
+    public IEnumerable<Check> Find(ICard card)
+    {
+        if (card.Dressed.Elements.Count == 0 || card.Figures.Construction.GoesRound)
+        {
+            yield break;
+        }
+
+        var (bare, packed) = (card.Closed.Footprint, card.Packed);
+        var most = new[] { bare.Left - packed.Left, packed.Right - bare.Right, bare.Bottom - packed.Bottom, packed.Top - bare.Top }.Max();
+        if (most <= Nothing)
+        {
+            yield break;
+        }
+
+        Length Out(SizedElement element) => element.On.Select(o => Box.Round(card.Closed.Place(o.Face.Ref, o.Outline))).Select(b => new[] { bare.Left - b.Left, b.Right - bare.Right, bare.Bottom - b.Bottom, b.Top - bare.Top }.Max()).DefaultIfEmpty(Length.Zero).Max();
+        var furthest = card.Dressed.Elements.MaxBy(Out)!;
+        var figures = new Dictionary<string, Length> { ["over"] = most, ["width"] = packed.Width, ["height"] = packed.Height };
+        yield return new Check(
+            "sticks-out-when-closed", card.Envelope is null ? Severity.Error : Severity.Caution,
+            Words.Of($"Closed, {furthest.Element.Name} stands {most} out of the card: with it the card is {packed.Width} × {packed.Height}{(card.Envelope is { } into ? $", which goes into {into.Name}" : "")}."), figures)
+        {
+            At = FoundAt.Of(furthest.On[0]),
+            AtAGlance = new Verdict(card.Envelope is null ? VerdictKind.Stuck : VerdictKind.Eased, Words.Of($"{furthest.Element.Name} sticks out")),
+            Fix = furthest.On.All(o => o.Reading.Width >= furthest.Width.Value && o.Reading.Height >= furthest.Height.Value) ? new Fix(new PutOn(furthest.Element.Id, DressingWriter.Write(furthest.Element) with { Place = new PlaceSpec() }), Words.Of($"put it in the middle")) : null,
+        };
+        if (card.BareEnvelope is { } wanted && wanted.Id != card.Envelope?.Id)
+        {
+            yield return new Check(
+                "taller-than-its-envelope-when-packed", card.Envelope is null ? Severity.Error : Severity.Caution,
+                Words.Of($"The bare card goes into {wanted.Name}; with {furthest.Element.Name} it is {packed.Width} × {packed.Height} and {(card.Envelope is { } other ? $"needs {other.Name}" : "goes into none that is sold by name")}."), figures) { At = FoundAt.Of(furthest.On[0]) };
+        }
+    }
+}

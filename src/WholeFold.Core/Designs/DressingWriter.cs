@@ -1,0 +1,27 @@
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Designs;
+
+/// <summary>Things of a dressing as they are written down: what a fix changes one of them to.</summary>
+public static class DressingWriter
+{
+    public static ElementSpec Write(Element element)
+    {
+        ArgumentNullException.ThrowIfNull(element);
+        return new ElementSpec(
+            element.Id, element.Role, element.Name, Name(element.Shape), [WrittenLength.Of(element.Width), WrittenLength.Of(element.Height)], element.IsRaised ? WrittenLength.Of(element.Stands) : null, element.IsFixed,
+            Write(element.Place), element.BondedOn, element.Made switch { Made.DieCut => "die-cut", Made.BuiltUp => "built-up", var made => Name(made) }, element.Stock.Id, Name(element.Held),
+            element.Corners.Count == 0 ? null : [.. element.Corners.Select(c => (IReadOnlyList<double>)[c.X, c.Y])], null, element.Motif);
+    }
+
+    public static WindowSpec Write(Window window)
+    {
+        ArgumentNullException.ThrowIfNull(window);
+        return new WindowSpec(window.Id, window.Role, window.Die?.Id, window.Die is null || window.Twice ? [WrittenLength.Of(window.Width), WrittenLength.Of(window.Height)] : null, Name(window.Shape), window.Through, Write(window.Place), Name(window.Rule), window.Family);
+    }
+
+    private static PlaceSpec Write(Placed place) => new(Name(place.Anchor), place.From.Count == 0 ? null : [.. place.From.Select(f => new FromSpec(f.Window is null ? Name(f.Edge) : $"window:{f.Window}.{Name(f.Edge)}", WrittenLength.Of(f.Distance)))], place.Pose);
+
+    /// <summary>A name as it is written in files: <c>head-left</c>.</summary>
+    public static string Name<T>(T value) where T : struct, Enum => string.Concat(value.ToString().Select((c, i) => char.IsUpper(c) && i > 0 ? $"-{char.ToLowerInvariant(c)}" : $"{char.ToLowerInvariant(c)}"));
+}

@@ -1,0 +1,48 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Dressing;
+
+/// <summary>How much of a face is seen straight on, as a share of what is free of it.</summary>
+/// <param name="Hidden">The spots that something stands before, in the flat piece, each a square of the grid.</param>
+public sealed record SightLine(RoleFace Face, string Pose, double Share, IReadOnlyList<Box> Hidden);
+
+/// <summary>What is seen of each face: closed, through windows; shown, over the tiers before it.</summary>
+internal static class SightLines
+{
+    private const int Across = 10, Up = 14;
+
+    public static IReadOnlyList<SightLine> Of(Figures figures, Dressed dressed)
+    {
+        IEnumerable<IReadOnlyList<Point>> Holes(PlateRef plate) => dressed.Windows.Where(w => w.GoesThrough(0)).SelectMany(w => w.On.Where(o => o.Face.Plate == plate.Plate && o.Face.Copies.Contains(plate.Piece)).Select(o => o.Outline));
+        var poses = Motion.LookedAt(figures);
+        var lines = new List<SightLine>();
+        foreach (var frame in new[] { poses[0], poses[^1] })
+        {
+            var sight = new Sight(figures, frame, Holes);
+            foreach (var face in dressed.Roles.All.SelectMany(r => r.Faces).Where(f => sight.Frames.ContainsKey(f.Ref)))
+            {
+                var (box, reference) = (face.Open.Box, new FaceRef(face.Ref, face.Face));
+                var hidden = new List<Box>();
+                var (wide, high) = (box.Width.Units / (double)Across, box.Height.Units / (double)Up);
+                for (var i = 0; i < Across; i++)
+                {
+                    for (var j = 0; j < Up; j++)
+                    {
+                        var (x, y) = (box.Left.Units + (wide * (i + 0.5)), box.Bottom.Units + (high * (j + 0.5)));
+                        if (!sight.IsSeen(reference, x, y))
+                        {
+                            hidden.Add(new Box(new Length((long)(x - (wide / 2))), new Length((long)(y - (high / 2))), new Length((long)(x + (wide / 2))), new Length((long)(y + (high / 2)))));
+                        }
+                    }
+                }
+
+                lines.Add(new SightLine(face, frame.Name!, 1 - (hidden.Count / (double)(Across * Up)), hidden));
+            }
+        }
+
+        return lines;
+    }
+}

@@ -1,0 +1,54 @@
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Dressing;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Guide;
+
+/// <summary>Where windows and elements go, by their distances from two named edges of the face as one reads it.</summary>
+public static class DressedPlaces
+{
+    /// <summary>One distance across and one up and down: from the edge that it was placed by, else the nearer one, the left and the foot where both are alike.</summary>
+    public static IReadOnlyList<(ReadEdge Edge, Length Distance)> Distances(Placed place, OnFace on)
+    {
+        ArgumentNullException.ThrowIfNull(place);
+        ArgumentNullException.ThrowIfNull(on);
+        var (left, right, head, foot) = on.Margins;
+        var across = place.From.FirstOrDefault(f => f.Edge is ReadEdge.Left or ReadEdge.Right && f.Window is null)?.Edge ?? (place.IsAtRight || (!place.IsAtLeft && right < left) ? ReadEdge.Right : ReadEdge.Left);
+        var upDown = place.From.FirstOrDefault(f => f.Edge is ReadEdge.Head or ReadEdge.Foot && f.Window is null)?.Edge ?? (place.IsAtHead || (!place.IsAtFoot && head < foot) ? ReadEdge.Head : ReadEdge.Foot);
+        return [(across, across == ReadEdge.Left ? left : right), (upDown, upDown == ReadEdge.Head ? head : foot)];
+    }
+
+    public static IReadOnlyList<Place> Of(Card card)
+    {
+        ArgumentNullException.ThrowIfNull(card);
+        return
+        [
+            .. card.Dressed.Windows.Select(w => Of(card.Figures, $"windows.{w.Window.Id}", $"Window {w.Window.Id}", w.Window.Place, w.On[0], "cut away with it")),
+            .. card.Dressed.Elements.Where(e => e.On.Count > 0).Select(e => Of(card.Figures, $"elements.{e.Element.Id}", Spoken.First(e.Element.Name), e.Element.Place, e.On[0], e.Element.Made is Made.Stamped or Made.Printed ? "rubbed out" : $"covered by {e.Element.Name}")),
+        ];
+    }
+
+    private static Place Of(Figures figures, string id, string what, Placed place, OnFace on, string vanishes) =>
+        new(id, what, on.Face.Name, [.. Distances(place, on).Select(d => new FromEdge(Named(figures, on, d.Edge), d.Distance))], place.Pose, "two light ticks", vanishes);
+
+    /// <summary>An edge as it is said: the crease that is there, or the edge as one reads the face.</summary>
+    public static string Named(Figures figures, OnFace on, ReadEdge edge)
+    {
+        ArgumentNullException.ThrowIfNull(figures);
+        ArgumentNullException.ThrowIfNull(on);
+        var reading = on.Reading;
+        var (from, to) = edge switch
+        {
+            ReadEdge.Left => (reading.Lay(Length.Zero, Length.Zero), reading.Lay(Length.Zero, reading.Height)),
+            ReadEdge.Right => (reading.Lay(reading.Width, Length.Zero), reading.Lay(reading.Width, reading.Height)),
+            ReadEdge.Foot => (reading.Lay(Length.Zero, Length.Zero), reading.Lay(reading.Width, Length.Zero)),
+            _ => (reading.Lay(Length.Zero, reading.Height), reading.Lay(reading.Width, reading.Height)),
+        };
+        var piece = figures.Pieces.First(p => p.Piece.Id == on.Face.Piece);
+        var score = piece.AllScores.FirstOrDefault(s => s.Axis == Axis.X ? from.X == to.X && from.X == s.Figure.Value : s.Axis == Axis.Y && from.Y == to.Y && from.Y == s.Figure.Value);
+        return score is not null ? $"the crease {score.Place}" : edge switch { ReadEdge.Left => "the left edge", ReadEdge.Right => "the right edge", ReadEdge.Head => "the head", _ => "the foot" };
+    }
+}
