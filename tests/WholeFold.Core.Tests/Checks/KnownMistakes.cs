@@ -24,6 +24,9 @@ public class KnownMistakes
     private static readonly IReadOnlyList<Mistake> Mistakes = [.. Read("mistakes.json").Select(m => new Mistake(
         m.GetProperty("name").GetString()!, m.GetProperty("caught").GetString()!, DesignFile.Read(m.GetProperty("design"), "mistakes.json"), StrictJson.Read<DesignEdit>(m.GetProperty("edit"), "mistakes.json", "edit", DesignEdit.Accepted)))];
 
+    /// <summary>The spoilt designs.</summary>
+    internal static IEnumerable<DesignSpec> Spoilt => Mistakes.Select(m => m.Edit.Apply(m.Design, Support.Reader));
+
     private static IEnumerable<JsonElement> Read(string file)
     {
         using var json = JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Checks", file)));

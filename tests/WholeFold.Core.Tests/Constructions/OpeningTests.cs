@@ -69,11 +69,11 @@ public class OpeningTests
     private static readonly Pair Smallest = Core.Constructions.Construction.SmallestWindow;
 
     [Fact]
-    public void One_caution_names_everything_that_is_cut_with_a_blade()
+    public void One_note_names_everything_that_is_cut_with_a_blade()
     {
         var caution = Assert.Single(Size(Spec("inside-tunnel", "6x6", "layers=2")).Checks, c => c.Id == "knife-work");
         Assert.StartsWith("Cut the window of the box, the window of layer 1 and the window of layer 2 before anything is folded", caution.Text.Write(DisplayUnit.Inch), StringComparison.Ordinal);
-        Assert.Equal(Severity.Caution, caution.Severity);
+        Assert.Equal(Severity.Note, caution.Severity);
     }
 
     [Fact]

@@ -151,7 +151,7 @@ public class WorkedExamples
         // Only across the strip: along it the border is as everywhere, so that neighbours line up at head and foot.
         Assert.Equal((In("5/8"), In("6 3/4"), 1), (centre.Width.Value, centre.Height.Value, centre.Quantity));
         Assert.Contains(centre.Width.Reasons, r => r.Why.Write(DisplayUnit.Inch).Contains("halved", StringComparison.Ordinal));
-        Assert.Equal(8, sized.Layers.Single(l => l.Id == "doors").Quantity);
+        Assert.Equal((4, 4), (sized.Layers.Single(l => l.Id == "doors").Quantity, sized.Layers.Single(l => l.Id == "doors-back").Quantity));
     }
 
     [Fact]
