@@ -11,6 +11,7 @@ using Serilog;
 using WholeFold.App.Features;
 using WholeFold.App.Features.Bench;
 using WholeFold.App.Features.Designs;
+using WholeFold.App.Features.Dress;
 using WholeFold.App.Features.Folding;
 using WholeFold.App.Features.Inventory;
 using WholeFold.App.Features.Lists;
@@ -60,6 +61,12 @@ public static class WebHost
                     schema.AnyOf = [new OpenApiSchema { Type = JsonSchemaType.String }, new OpenApiSchema { Type = JsonSchemaType.Object, Properties = new Dictionary<string, IOpenApiSchema> { ["value"] = new OpenApiSchema { Type = JsonSchemaType.String }, ["tools"] = new OpenApiSchema { Type = JsonSchemaType.String } }, Required = new HashSet<string> { "value" } }];
                 }
 
+                // A length is written as a text; a number and an exact length are read as well.
+                if (context.JsonTypeInfo.Type == typeof(WrittenLength))
+                {
+                    schema.Type = JsonSchemaType.String;
+                }
+
                 return Task.CompletedTask;
             });
         });
@@ -102,6 +109,7 @@ public static class WebHost
         app.MapBench();
         app.MapWall();
         app.MapFolding();
+        app.MapDress();
         app.MapSheet();
         app.MapShelf();
         app.MapDesigns();

@@ -42,16 +42,108 @@ public static class DemoStudio
         await context.SaveChangesAsync(cancel);
     }
 
+    private static LayerSpec Paper(string role, string stock, int level = 1) => new(role, level, stock);
+
+    private static ElementSpec Motif(string id, string name, string role, string width, string height, PlaceSpec place, string? foam = null, string stock = "card-216") =>
+        new(id, role, name, "polygon", [width, height], foam is null ? null : new WrittenLength(foam), Place: place, Stock: stock, Motif: id.Split('.')[0]);
+
+    private static ElementSpec Stamped(string id, string name, string role, string width, string height, PlaceSpec place) => new(id, role, name, Size: [width, height], Place: place, Made: "stamped");
+
+    private static PlaceSpec At(string anchor, params (string Edge, string Distance)[] from) => new(anchor, from.Length == 0 ? null : [.. from.Select(f => new FromSpec(f.Edge, f.Distance))]);
+
     private static readonly (string Id, DesignSpec State)[] Designs =
     [
-        ("comet-supper", new DesignSpec { Name = "Comet supper", Construction = "winged-lock-gatefold", Format = "5x5", Stock = "card-300" }),
-        ("night-ferry", new DesignSpec { Name = "Night ferry", Construction = "tier-scene", Format = "a6-iso", Turn = true, Stock = "card-300", Set = new Dictionary<string, WrittenFigure> { ["tiers"] = "3" } }),
-        ("market-lanterns", new DesignSpec { Name = "Market lanterns", Construction = "gatefold", Format = "a2-us", Stock = "card-216" }),
-        ("tandem", new DesignSpec { Name = "Tandem", Construction = "plain-fold", Format = "4x4", Stock = "card-216", Reveal = "framed" }),
-        ("teapot-row", new DesignSpec { Name = "Teapot row", Construction = "tier-scene", Format = "slimline", Turn = true, Stock = "card-300" }),
-        ("harbour-post", new DesignSpec { Name = "Harbour post", Construction = "plain-fold", Format = "dl", Stock = "card-300", Set = new Dictionary<string, WrittenFigure> { ["frontShort"] = "20 mm" } }),
-        ("kettle-song", new DesignSpec { Name = "Kettle song", Construction = "drop-flap", Format = "a2-us", Stock = "card-216" }),
-        ("two-bicycles", new DesignSpec { Name = "Two bicycles", Construction = "gatefold", Format = "sq-144", Stock = "card-216", Set = new Dictionary<string, WrittenFigure> { ["backKeeps"] = "sheet" } }),
+        ("comet-supper", new DesignSpec
+        {
+            Name = "Comet supper", Construction = "winged-lock-gatefold", Format = "5x5", Stock = "card-300",
+            Dressing = new DressingSpec
+            {
+                Layers = [Paper("doors", "ember-stripe"), Paper("base.door-left.up", "night-print"), Paper("base.door-right.up", "night-print"), Paper("doors-back", "night-print"), Paper("centre", "card-216"), Paper("wings", "card-216")],
+                Windows = [new WindowSpec("eye", "base.door-left.up", Size: ["1 in", "1 3/8 in"], Place: At("head", ("head", "5/8 in")))],
+                Elements =
+                [
+                    Motif("comet", "comet", "base.centre.up", "1 1/2 in", "1 3/8 in", At("head", ("head", "3/4 in")), "2 mm", "card-270") with { Held = "lock", BondedOn = "base.centre" },
+                    Motif("ferry", "ferry", "base.door-right.up", "1 1/8 in", "7/8 in", At("foot", ("foot", "1/2 in"))),
+                    Stamped("greeting", "greeting", "base.inner-left.up", "1 1/4 in", "1/2 in", At("foot", ("foot", "3/4 in"))),
+                ],
+            },
+        }),
+        ("night-ferry", new DesignSpec
+        {
+            Name = "Night ferry", Construction = "tier-scene", Format = "a6-iso", Turn = true, Stock = "card-300", Set = new Dictionary<string, WrittenFigure> { ["tiers"] = "3" },
+            Dressing = new DressingSpec
+            {
+                Layers = [Paper("back", "night-print"), Paper("tier1", "quay-waves"), Paper("tier2", "quay-waves")],
+                Elements =
+                [
+                    Motif("ferry", "ferry", "tier2", "38 mm", "22 mm", At("left", ("left", "12 mm"))),
+                    Motif("moon", "moon", "back", "16 mm", "20 mm", At("head-right", ("right", "10 mm"), ("head", "8 mm"))),
+                    Stamped("greeting", "greeting", "tier1", "52 mm", "14 mm", At("centre")),
+                ],
+                Contours = [new ContourSpec("waves", "tier1", "waves", "6 mm")],
+            },
+        }),
+        ("market-lanterns", new DesignSpec
+        {
+            Name = "Market lanterns", Construction = "gatefold", Format = "a2-us", Stock = "card-216",
+            Dressing = new DressingSpec
+            {
+                Layers = [Paper("door", "lantern-dots")],
+                Elements = [Motif("lantern", "lantern", "base.right.down", "1 1/4 in", "1 3/4 in", At("centre"), "1 mm", "night-print"), Motif("bunting", "bunting", "inside", "3 in", "3/4 in", At("head", ("head", "1/4 in")), null, "ember-stripe")],
+                Soft = [new SoftSpec("ribbon", "inside", "ribbon", "bow", "3/8 in")],
+            },
+        }),
+        ("tandem", new DesignSpec
+        {
+            Name = "Tandem", Construction = "plain-fold", Format = "4x4", Stock = "card-216", Reveal = "framed",
+            Dressing = new DressingSpec
+            {
+                Layers = [Paper("front", "card-350"), Paper("front", "kitchen-check", 2)],
+                Elements = [Motif("bicycle", "bicycle", "front", "2 1/2 in", "1 3/8 in", At("centre"), null, "card-350"), Stamped("greeting", "greeting", "inside", "2 in", "1/2 in", At("foot", ("foot", "3/8 in")))],
+            },
+        }),
+        ("teapot-row", new DesignSpec
+        {
+            Name = "Teapot row", Construction = "tier-scene", Format = "slimline", Turn = true, Stock = "card-300",
+            Dressing = new DressingSpec
+            {
+                Layers = [Paper("back", "kitchen-check"), Paper("tier1", "ember-stripe")],
+                Elements =
+                [
+                    Motif("teapot", "teapot", "tier2", "1 3/4 in", "1 1/2 in", At("left", ("left", "1/2 in"))),
+                    Motif("cup", "cup", "tier2", "7/8 in", "3/4 in", At("foot-right", ("right", "1/2 in"), ("foot", "1 in"))),
+                    Stamped("greeting", "greeting", "tier1", "3 in", "5/8 in", At("centre")),
+                ],
+            },
+        }),
+        ("harbour-post", new DesignSpec
+        {
+            Name = "Harbour post", Construction = "plain-fold", Format = "dl", Stock = "card-300", Set = new Dictionary<string, WrittenFigure> { ["frontShort"] = "20 mm" },
+            Dressing = new DressingSpec
+            {
+                Layers = [Paper("front", "card-216"), Paper("front", "quay-waves", 2)],
+                Windows = [new WindowSpec("porthole", "front", Die: "ring-1", Place: At("head", ("head", "35 mm")))],
+                Elements = [Stamped("greeting", "greeting", "front", "45 mm", "18 mm", At("foot", ("foot", "25 mm")))],
+            },
+        }),
+        ("kettle-song", new DesignSpec
+        {
+            Name = "Kettle song", Construction = "drop-flap", Format = "a2-us", Stock = "card-216",
+            Dressing = new DressingSpec
+            {
+                Layers = [Paper("flap", "kitchen-check"), Paper("front", "ember-stripe", 2)],
+                Elements = [Motif("kettle", "kettle", "front", "1 5/8 in", "1 1/2 in", At("head", ("head", "3/4 in")), null, "card-350")],
+            },
+        }),
+        ("two-bicycles", new DesignSpec
+        {
+            Name = "Two bicycles", Construction = "gatefold", Format = "sq-144", Stock = "card-216", Set = new Dictionary<string, WrittenFigure> { ["backKeeps"] = "sheet" },
+            Dressing = new DressingSpec
+            {
+                Layers = [Paper("door", "quay-waves")],
+                Elements = [Motif("bicycle", "bicycle", "inside", "80 mm", "44 mm", At("centre"), null, "card-350"), Stamped("greeting", "greeting", "base.left.down", "40 mm", "12 mm", At("foot", ("foot", "15 mm")))],
+            },
+        }),
     ];
 
     private static readonly (string Kind, string Id)[] Drawer =

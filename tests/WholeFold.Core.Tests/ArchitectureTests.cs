@@ -113,6 +113,7 @@ public partial class ArchitectureTests
             .Append(Support.Spec("envelope", "a2-us", "first=4in", "side=9in"))
             .Append(Support.Spec("plain-fold", "5x7") with { Target = "3x3", Dressing = new DressingSpec { Elements = [new ElementSpec("moon", "front", Size: ["1 in", "1 in"], Place: new PlaceSpec("foot", [new FromSpec("head", "5 in")]))] } })
             .Append(Support.Spec("plain-fold", "5x7") with { Target = "2x2in", Dressing = new DressingSpec { Windows = [new WindowSpec("eye", "front", Die: "ring-3")] } })
+            .Append(Support.Spec("front-step", "a2-us") with { Dressing = new DressingSpec { Contours = [new ContourSpec("hills", "front")] } })
             .Concat(RandomDesigns.Known.Take(1))
             .Concat(KnownMistakes.Spoilt)
             .Select(Support.Try).Where(s => s is not null).SelectMany(s => s!.Checks).Select(c => c.Id).ToHashSet();

@@ -11,7 +11,7 @@ internal sealed class SticksOut : ICheck
 
     public IEnumerable<Check> Find(ICard card)
     {
-        if (card.Dressed.Elements.Count == 0 || card.Figures.Construction.GoesRound)
+        if (card.Dressed.Elements.Count + card.Dressed.Contours.Count == 0 || card.Figures.Construction.GoesRound)
         {
             yield break;
         }
@@ -23,22 +23,28 @@ internal sealed class SticksOut : ICheck
             yield break;
         }
 
-        Length Out(SizedElement element) => element.On.Select(o => Box.Round(card.Closed.Place(o.Face.Ref, o.Outline))).Select(b => new[] { bare.Left - b.Left, b.Right - bare.Right, bare.Bottom - b.Bottom, b.Top - bare.Top }.Max()).DefaultIfEmpty(Length.Zero).Max();
-        var furthest = card.Dressed.Elements.MaxBy(Out)!;
+        Length Out(OnFace on)
+        {
+            var box = Box.Round(card.Closed.Place(on.Face.Ref, on.Outline));
+            return new[] { bare.Left - box.Left, box.Right - bare.Right, bare.Bottom - box.Bottom, box.Top - bare.Top }.Max();
+        }
+
+        var things = card.Dressed.Elements.SelectMany(e => e.On.Select(o => (Name: e.Element.Name, Element: (SizedElement?)e, On: o))).Concat(card.Dressed.Contours.SelectMany(c => c.On.Select(o => (Name: $"the contour of {o.Face.Name}", Element: (SizedElement?)null, On: o))));
+        var (name, furthest, at) = things.MaxBy(t => Out(t.On));
         var figures = new Dictionary<string, Length> { ["over"] = most, ["width"] = packed.Width, ["height"] = packed.Height };
         yield return new Check(
             "sticks-out-when-closed", card.Envelope is null ? Severity.Error : Severity.Caution,
-            Words.Of($"Closed, {furthest.Element.Name} stands {most} out of the card: with it the card is {packed.Width} × {packed.Height}{(card.Envelope is { } into ? $", which goes into {into.Name}" : "")}."), figures)
+            Words.Of($"Closed, {name} stands {most} out of the card: with it the card is {packed.Width} × {packed.Height}{(card.Envelope is { } into ? $", which goes into {into.Name}" : "")}."), figures)
         {
-            At = FoundAt.Of(furthest.On[0]),
-            AtAGlance = new Verdict(card.Envelope is null ? VerdictKind.Stuck : VerdictKind.Eased, Words.Of($"{furthest.Element.Name} sticks out")),
-            Fix = furthest.On.All(o => o.Reading.Width >= furthest.Width.Value && o.Reading.Height >= furthest.Height.Value) ? new Fix(new PutOn(furthest.Element.Id, DressingWriter.Write(furthest.Element) with { Place = new PlaceSpec() }), Words.Of($"put it in the middle")) : null,
+            At = FoundAt.Of(at),
+            AtAGlance = new Verdict(card.Envelope is null ? VerdictKind.Stuck : VerdictKind.Eased, Words.Of($"{name} sticks out")),
+            Fix = furthest is not null && furthest.On.All(o => o.Reading.Width >= furthest.Width.Value && o.Reading.Height >= furthest.Height.Value) ? new Fix(new PutOn(furthest.Element.Id, DressingWriter.Write(furthest.Element) with { Place = new PlaceSpec() }), Words.Of($"put it in the middle")) : null,
         };
         if (card.BareEnvelope is { } wanted && wanted.Id != card.Envelope?.Id)
         {
             yield return new Check(
                 "taller-than-its-envelope-when-packed", card.Envelope is null ? Severity.Error : Severity.Caution,
-                Words.Of($"The bare card goes into {wanted.Name}; with {furthest.Element.Name} it is {packed.Width} × {packed.Height} and {(card.Envelope is { } other ? $"needs {other.Name}" : "goes into none that is sold by name")}."), figures) { At = FoundAt.Of(furthest.On[0]) };
+                Words.Of($"The bare card goes into {wanted.Name}; with {name} it is {packed.Width} × {packed.Height} and {(card.Envelope is { } other ? $"needs {other.Name}" : "goes into none that is sold by name")}."), figures) { At = FoundAt.Of(at) };
         }
     }
 }

@@ -164,9 +164,14 @@ internal sealed class DressingReader(Construction construction, Inventory hand, 
 
         var shape = Shape(written.Shape, $"{place}.shape", polygon: true);
         const string outline = "an outline of 3 to 400 corners in shares of its size, such as [[0, 0], [1, 0], [0.5, 1]], or an SVG";
-        if (shape == OutlineShape.Polygon && written.Outline is null && written.Svg is null)
+        if (written.Motif is { } motif && Motifs.Of(motif) is null)
         {
-            throw new InputProblemException("element.outline", place, "a polygon needs its outline", outline);
+            throw new InputProblemException("element.motif", $"{place}.motif", $"there is no motif “{motif}”", string.Join(", ", Motifs.Names));
+        }
+
+        if (shape == OutlineShape.Polygon && written.Outline is null && written.Svg is null && written.Motif is null)
+        {
+            throw new InputProblemException("element.outline", place, "a polygon needs its outline, a drawing or a motif", outline);
         }
 
         if (written.Outline?.FirstOrDefault(c => c.Count != 2) is not null)
@@ -176,7 +181,7 @@ internal sealed class DressingReader(Construction construction, Inventory hand, 
 
         var corners = shape != OutlineShape.Polygon ? [] : written.Outline is { } points
             ? SvgOutline.Shares([.. points.Select(p => (p[0], p[1]))], $"{place}.outline", outline, turned: false, out _)
-            : SvgOutline.Read(written.Svg!, $"{place}.svg").Corners;
+            : written.Svg is { } svg ? SvgOutline.Read(svg, $"{place}.svg").Corners : Motifs.Of(written.Motif!)!.Corners;
         var (width, height) = SizeOf(written.Size, $"{place}.size");
         return new Element(
             written.Id, written.Name is { Length: > 0 } name ? name : written.Id.Replace('-', ' '), Role(written.Role, $"{place}.role"), shape, corners, width, height,

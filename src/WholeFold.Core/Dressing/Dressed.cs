@@ -19,12 +19,16 @@ public sealed class Dressed
     /// <summary>How far from an edge an element lies that is put there without a figure.</summary>
     private static readonly Pair BesideEdge = Pair.Of(1, 8, 3m);
 
+    /// <summary>What is stamped is drawn in this.</summary>
+    private const string Ink = "#1f2a3344";
+
     private readonly Figures _figures;
     private readonly Figures? _home;
     private readonly Lazy<Roles> _roles;
     private readonly Lazy<Roles> _rolesAtHome;
     private readonly Lazy<IReadOnlyList<SizedWindow>> _windows;
     private readonly Lazy<IReadOnlyList<SizedElement>> _elements;
+    private readonly Lazy<IReadOnlyList<SizedContour>> _contours;
     private readonly Lazy<IReadOnlyList<SizedLayer>> _layers;
     private readonly Lazy<IReadOnlyList<Body>> _bodies;
 
@@ -37,8 +41,9 @@ public sealed class Dressed
         _rolesAtHome = new(() => home is null ? Roles : Roles.Of(home));
         _windows = new(FindWindows);
         _elements = new(FindElements);
-        _layers = new(() => new LayerSizer(figures, figures.Design.Dressing.IsBare ? Roles.Named(figures) : Roles, Windows).Size());
-        _bodies = new(() => [.. Layers.SelectMany(l => l.Bodies(figures.Design.Adhesive)), .. Elements.SelectMany(BodiesOf)]);
+        _contours = new(() => [.. figures.Design.Dressing.Contours.Select(FindContour).Where(c => c.On.Count > 0)]);
+        _layers = new(() => new LayerSizer(figures, figures.Design.Dressing.IsBare ? Roles.Named(figures) : Roles, Windows, Contours).Size());
+        _bodies = new(() => [.. Layers.SelectMany(l => l.Bodies(figures.Design.Adhesive)), .. Elements.SelectMany(BodiesOf), .. Windows.Where(w => w.GoesThrough(0)).SelectMany(CutOf), .. Contours.SelectMany(BodiesOf)]);
     }
 
     public Design Design => _figures.Design;
@@ -50,6 +55,8 @@ public sealed class Dressed
     public IReadOnlyList<SizedWindow> Windows => _windows.Value;
 
     public IReadOnlyList<SizedElement> Elements => _elements.Value;
+
+    public IReadOnlyList<SizedContour> Contours => _contours.Value;
 
     /// <summary>All that lies on plates.</summary>
     public IReadOnlyList<Body> Bodies => _bodies.Value;
@@ -135,12 +142,44 @@ public sealed class Dressed
 
     private Length Scaled(Length length, double by) => _figures.Tools.CutDown(new Length((long)(length.Units * by)));
 
+    /// <summary>Along the head of a face as one reads it, from side to side.</summary>
+    private SizedContour FindContour(Contour contour)
+    {
+        var on = Roles.Of(contour.Role).Select(face =>
+        {
+            var reading = Reading.Of(face, face.Whole);
+            var line = contour.Profile.Select(p => (X: new Length((long)(p.Along * reading.Width.Units)), Y: reading.Height + new Length((long)(p.High * contour.Height.Units))));
+            var box = new Box(Length.Zero, reading.Height, reading.Width, reading.Height + contour.Height);
+            return new OnFace(face, face.Whole, box, [reading.Lay(Length.Zero, reading.Height), .. line.Select(p => reading.Lay(p.X, p.Y)), reading.Lay(reading.Width, reading.Height)]);
+        }).ToList();
+        return new SizedContour(contour, on, on.All(o => IsEdge(o)));
+    }
+
+    /// <summary>Whether no crease runs along the head of a face.</summary>
+    private bool IsEdge(OnFace on)
+    {
+        var reading = on.Reading;
+        var (from, to) = (reading.Lay(Length.Zero, reading.Height), reading.Lay(reading.Width, reading.Height));
+        return !_figures.Pieces.First(p => p.Piece.Id == on.Face.Piece).AllScores.Any(s => s.Axis == Axis.X ? from.X == to.X && from.X == s.Figure.Value : s.Axis == Axis.Y && from.Y == to.Y && from.Y == s.Figure.Value);
+    }
+
+    /// <summary>It is of the card itself, so it is drawn on both faces and lies there once.</summary>
+    private IEnumerable<Body> BodiesOf(SizedContour contour) => contour.On.SelectMany(o =>
+    {
+        var stock = Design.StockOf(o.Face.Piece);
+        Body Part(Face face, Length thick, double weighs) => new(o.Face.Piece, o.Face.Plate, face, o.Outline, thick, weighs, o.Face.Copies, Tint: stock.Colour);
+        return new[] { Part(Face.Up, stock.Caliper, stock.Weighs), Part(Face.Down, Length.Zero, 0) };
+    });
+
+    /// <summary>What a window takes out of the card.</summary>
+    private IEnumerable<Body> CutOf(SizedWindow window) => window.On.Select(o => new Body(o.Face.Piece, o.Face.Plate, o.Face.Face, o.Outline, -Design.StockOf(o.Face.Piece).Caliper, -Design.StockOf(o.Face.Piece).Weighs, o.Face.Copies, IsHole: true, OfCard: true));
+
     /// <summary>An element is as thick as it is with what holds it: foam where it is raised, else its own stock; print has no thickness.</summary>
     private IEnumerable<Body> BodiesOf(SizedElement element)
     {
         var flat = element.Element.IsInk;
         var thick = flat ? Length.Zero : Length.Max(element.Element.Stands, element.Element.Stock.Caliper + Design.Adhesive.Thickness);
         var weighs = flat ? 0 : element.Element.Stock.Weighs + (element.Element.IsRaised ? Weight.FoamOf(element.Element.Stands) : Weight.Grammage(Design.Adhesive));
-        return element.On.Select(o => new Body(o.Face.Piece, o.Face.Plate, o.Face.Face, o.Outline, thick, weighs, o.Face.Copies, Id: element.Element.Id));
+        return element.On.Select(o => new Body(o.Face.Piece, o.Face.Plate, o.Face.Face, o.Outline, thick, weighs, o.Face.Copies, Id: element.Element.Id, Tint: element.Element.IsInk ? Ink : element.Element.Stock.Colour));
     }
 }

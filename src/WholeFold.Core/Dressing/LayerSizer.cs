@@ -9,7 +9,7 @@ using WholeFold.Core.Tooling;
 namespace WholeFold.Core.Dressing;
 
 /// <summary>Sizes the layers of each face: what is free of it less the reveal on every side, down to the trimmer's mark.</summary>
-internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<SizedWindow> windows)
+internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<SizedWindow> windows, IReadOnlyList<SizedContour> contours)
 {
     /// <summary>Below this a strip's reveal is halved, or the border would be all one sees.</summary>
     private static readonly Pair Narrow = Pair.Of(5, 4, 30m);
@@ -63,7 +63,7 @@ internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<Siz
         var bareFrom = last.Where(l => !l.Worn).Select(l => l.Level).DefaultIfEmpty(int.MaxValue).Min();
         var levels = Math.Min(most, bareFrom - 1);
         var (xs, ys) = (new List<Length>(), new List<Length>());
-        var region = face.For(On(1)?.Under);
+        var region = WithContour(face, face.For(On(1)?.Under));
         for (var level = 1; level <= levels; level++)
         {
             var chosen = On(level);
@@ -73,6 +73,13 @@ internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<Siz
             ys.Add(y);
             yield return new Chosen(face, region, level, chosen?.Stock ?? (level < levels ? _design.MatStock : _design.LayerStock), new Border([.. xs], shrunkX), new Border([.. ys], shrunkY), chosen?.ToWriteOn ?? role.ToWriteOn);
         }
+    }
+
+    /// <summary>Where the head of a face is cut to a shape its paper follows it.</summary>
+    private FreePart WithContour(RoleFace face, FreePart region)
+    {
+        var above = contours.Where(c => c.IsFree).SelectMany(c => c.On).FirstOrDefault(o => o.Face.Piece == face.Piece && o.Face.Plate == face.Plate);
+        return above is null || Plane.Parts(Plane.Union([region.Shape, Plane.Shape(above.Outline)])).MaxBy(p => p.Area) is not { } whole ? region : FreePart.Of(whole);
     }
 
     /// <summary>A border that is said is said as one reads the face; here it is that of the flat piece.</summary>

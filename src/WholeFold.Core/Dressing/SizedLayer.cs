@@ -39,7 +39,7 @@ public sealed record SizedLayer(string Id, Role Role, IReadOnlyList<LaidLayer> O
         foreach (var laid in On)
         {
             var (thick, weighs) = (Stock.Caliper + adhesive.Thickness, Stock.Weighs + Weight.Grammage(adhesive));
-            yield return new Body(Piece, laid.On.Plate, Face, laid.Outline, thick, weighs, laid.On.Copies);
+            yield return new Body(Piece, laid.On.Plate, Face, laid.Outline, thick, weighs, laid.On.Copies, Tint: Stock.Colour);
             foreach (var hole in laid.Holes)
             {
                 yield return new Body(Piece, laid.On.Plate, Face, hole, -thick, -weighs, laid.On.Copies, IsHole: true);

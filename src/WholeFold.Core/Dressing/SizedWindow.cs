@@ -57,6 +57,10 @@ public sealed record SizedWindow(Window Window, IReadOnlyList<OnFace> On, Die? D
     public Length LeastMargin => On.Select(o => Length.Min(Length.Min(o.Margins.Left, o.Margins.Right), Length.Min(o.Margins.Head, o.Margins.Foot))).Min();
 }
 
+/// <summary>A free edge cut to a shape: how much higher the piece is cut, and the part that stands above the height of the rule.</summary>
+/// <param name="IsFree">Whether the edge is one: above a crease there is nothing to cut to a shape.</param>
+public sealed record SizedContour(Contour Contour, IReadOnlyList<OnFace> On, bool IsFree);
+
 /// <param name="TooLarge">By how much it is too large for its face; nothing where it goes.</param>
 /// <param name="WouldTake">Roles whose faces would take it.</param>
 /// <param name="Home">Its size at home.</param>

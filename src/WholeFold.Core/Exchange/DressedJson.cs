@@ -46,6 +46,8 @@ internal static class DressedJson
             element.Shape == OutlineShape.Polygon && e.On.Count > 0 ? Corners(e.On[0].Outline, e.On[0].Box) : null);
     }
 
+    public static ContourJson Contour(SizedContour c) => new(c.Contour.Id, c.Contour.Role, DressingWriter.Name(c.Contour.Shape), LengthJson.Of(c.Contour.Height), [.. c.On[0].Outline.Select(p => Size(p.X, p.Y))]);
+
     private static OnJson On(OnFace on) => new(on.Face.Piece, on.Face.Plate, SizedJson.Name(on.Face.Face), Box(on.Box));
 
     private static PlacedJson Placed(Placed place, OnFace on) => new(DressingWriter.Name(place.Anchor), [.. DressedPlaces.Distances(place, on).Select(d => new EdgeJson(DressingWriter.Name(d.Edge), LengthJson.Of(d.Distance)))], place.Pose);

@@ -86,6 +86,10 @@ public sealed record PoseJson(string Pose, string Head, bool Behind);
 /// <param name="Degrees">How far it may be tipped before it falls; less than nothing where it falls by itself.</param>
 public sealed record StandsJson(double Degrees, LengthJson High);
 
+/// <param name="Height">How much higher the piece is cut there.</param>
+/// <param name="Outline">What stands above the height of the rule, in the flat piece.</param>
+public sealed record ContourJson(string Id, string Role, string Shape, LengthJson Height, IReadOnlyList<IReadOnlyList<LengthJson>> Outline);
+
 /// <param name="Length">How much of it one card takes, ends and bow with it.</param>
 public sealed record SoftJson(string Id, string Role, string Kind, string Rule, LengthJson Length, string Hidden);
 
@@ -142,6 +146,7 @@ public sealed record SizedJsonDocument(
     IReadOnlyList<WindowJson> Windows,
     IReadOnlyList<ElementJson> Elements,
     IReadOnlyList<SoftJson> Soft,
+    IReadOnlyList<ContourJson> Contours,
     StandsJson? Stands);
 
 /// <summary>The sized design as JSON, the contract of the command line. The same design gives the same bytes.</summary>
@@ -219,6 +224,7 @@ public static class SizedJson
             [.. card.Dressed.Windows.Select(DressedJson.Window)],
             [.. card.Dressed.Elements.Select(DressedJson.Element)],
             [.. SoftGoods.Of(sized, card.Dressed).Select(g => new SoftJson(g.Good.Id, g.Good.Role, DressingWriter.Name(g.Good.Kind), DressingWriter.Name(g.Good.Rule), LengthJson.Of(g.Length), g.Hidden))],
+            [.. card.Dressed.Contours.Select(DressedJson.Contour)],
             card.Standing is { } standing ? new StandsJson(Math.Round(standing.Degrees, 1), LengthJson.Of(standing.High)) : null);
     }
 

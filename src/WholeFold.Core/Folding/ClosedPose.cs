@@ -85,7 +85,7 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
     }
 
     /// <summary>Where points of a flat piece lie in this pose, seen from above.</summary>
-    internal IReadOnlyList<Point> Place(PlateRef plate, IEnumerable<Point> points)
+    public IReadOnlyList<Point> Place(PlateRef plate, IEnumerable<Point> points)
     {
         var frame = Frames[plate];
         return [.. points.Select(p => Seen(frame, p, Slanting, FromHead))];

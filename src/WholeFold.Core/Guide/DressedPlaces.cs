@@ -34,6 +34,15 @@ public static class DressedPlaces
     private static Place Of(Figures figures, string id, string what, Placed place, OnFace on, string vanishes) =>
         new(id, what, on.Face.Name, [.. Distances(place, on).Select(d => new FromEdge(Named(figures, on, d.Edge), d.Distance))], place.Pose, "two light ticks", vanishes);
 
+    /// <summary>The same place some marks further, as it is written down: its distances from the edges that it is told by, a mark more or less.</summary>
+    public static PlaceSpec Nudged(Placed place, OnFace on, int across, int up, Length mark)
+    {
+        ArgumentNullException.ThrowIfNull(place);
+        var from = Distances(place, on).Where(d => d.Edge is ReadEdge.Left or ReadEdge.Right ? across != 0 || place.From.Any(f => f.Edge is ReadEdge.Left or ReadEdge.Right) : up != 0 || place.From.Any(f => f.Edge is ReadEdge.Head or ReadEdge.Foot))
+            .Select(d => (d.Edge, Distance: d.Edge switch { ReadEdge.Left => d.Distance + (across * mark), ReadEdge.Right => d.Distance - (across * mark), ReadEdge.Foot => d.Distance + (up * mark), _ => d.Distance - (up * mark) }));
+        return new PlaceSpec(DressingWriter.Name(place.Anchor), [.. from.Select(f => new FromSpec(DressingWriter.Name(f.Edge), WrittenLength.Of(f.Distance)))], place.Pose);
+    }
+
     /// <summary>An edge as it is said: the crease that is there, or the edge as one reads the face.</summary>
     public static string Named(Figures figures, OnFace on, ReadEdge edge)
     {

@@ -23,6 +23,12 @@ internal static class DressedSteps
                 [.. window.Sides.Select(s => s.Id.ToString()), place.Id], tool, null, window.On[0].Face.Face == Face.Up ? "up" : "down", [], "flat", null, 60 * window.Quantity, caution is null ? [] : [caution]);
         }
 
+        foreach (var contour in card.Dressed.Contours)
+        {
+            var face = contour.On[0].Face;
+            yield return new Step($"contour-{contour.Contour.Id}", Words.Of($"Leave {contour.Contour.Height} more above the head of {face.Name} when it is cut; draw the {(contour.Contour.Shape == ContourShape.Drawn ? "line" : DressingWriter.Name(contour.Contour.Shape))} on and cut along them."), [], card.Figures.Tools.Exact ? "machine" : "scissors", null, face.Face == Face.Up ? "up" : "down", [], "flat", null, 120, card.Figures.Tools.Exact ? [] : ["scissors"]);
+        }
+
         foreach (var element in card.Dressed.Elements.Where(IsInk))
         {
             yield return Put(places, element, element.Element.Made == Made.Stamped ? "Stamp" : "Print", "stamp and ink");

@@ -33,6 +33,17 @@ public enum PrintedSides
     Different,
 }
 
+/// <summary>What a paper is printed with, as it is drawn.</summary>
+public enum Pattern
+{
+    Plain,
+    Stars,
+    Stripes,
+    Dots,
+    Waves,
+    Checks,
+}
+
 /// <summary>A paper or card stock.</summary>
 /// <param name="Caliper">Thickness of one ply.</param>
 /// <param name="Grammage">Weight in g/m², where it is known.</param>
@@ -45,6 +56,12 @@ public sealed record Stock(string Id, string Name, StockKind Kind, Length Calipe
 
     /// <summary>Whether its pattern has a way up, so that it cannot be turned to save paper.</summary>
     public bool Directional { get; init; }
+
+    /// <summary>How it is drawn: a colour as <c>#rrggbb</c>; null where nobody has said.</summary>
+    public string? Colour { get; init; }
+
+    /// <summary>What is printed on it, as far as a drawing tells it apart.</summary>
+    public Pattern Pattern { get; init; }
 
     /// <summary>In g/m². Where a maker gives none: acetate and vellum by their density of 1.3 and 1.1 g/cm³, card by the bulk of 1.25 cm³/g.</summary>
     public double Weighs => Grammage ?? (double)Caliper.Millimetres * (Kind switch { StockKind.Acetate => 1300, StockKind.Vellum => 1100, _ => 800 });

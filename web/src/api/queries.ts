@@ -106,6 +106,13 @@ export const queries = {
       queryFn: ({ signal }) => answer(api.POST("/api/wall", { body: desk as Desk, signal })),
       ...worked<Schemas["WallView"]>(),
     }),
+  dress: (desk: Desk | undefined) =>
+    queryOptions({
+      queryKey: ["worked", "dress", desk],
+      enabled: desk !== undefined,
+      queryFn: ({ signal }) => answer(api.POST("/api/dress", { body: desk as Desk, signal })),
+      ...worked<Schemas["DressView"]>(),
+    }),
   folding: (desk: Desk | undefined, from: { aside: number; above: number }) =>
     queryOptions({
       queryKey: ["worked", "folding", desk, from],

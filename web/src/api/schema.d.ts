@@ -225,6 +225,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dress": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a card wears, face by face and as a list. */
+        post: operations["dress"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dress/drop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The edit that puts an element where it was let go of: on the face there, at the nearest of nine places, on marks of the trimmer. */
+        post: operations["dressDrop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dress/nudge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The edit that moves an element by marks of the trimmer. */
+        post: operations["dressNudge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/designs": {
         parameters: {
             query?: never;
@@ -461,6 +512,7 @@ export interface components {
             width: components["schemas"]["Figure"];
             height: components["schemas"]["Figure"];
             panels: components["schemas"]["ClosedPanel"][];
+            worn: components["schemas"]["WornShape"][];
             text: components["schemas"]["SentencePart"][];
             size: components["schemas"]["SentencePart"][];
             thickness: string;
@@ -483,8 +535,14 @@ export interface components {
              */
             shape: string;
             /** @description How far it rises above the height that the rule asks for. */
-            height?: unknown;
+            height?: string;
             svg?: null | string;
+        };
+        CreaseView: {
+            from: components["schemas"]["Spot"];
+            to: components["schemas"]["Spot"];
+            valley: boolean;
+            working: boolean;
         };
         CurvePointView: {
             value: components["schemas"]["Figure"];
@@ -524,6 +582,7 @@ export interface components {
             /** Format: int64 */
             height: number;
             panels: components["schemas"]["ClosedPanel"][];
+            worn: components["schemas"]["WornShape"][];
             stock: string;
             changed: string;
             latest: boolean;
@@ -740,6 +799,62 @@ export interface components {
             design: components["schemas"]["DesignSpec"];
             edits?: components["schemas"]["DesignEdit"][];
         };
+        DieView: {
+            id: string;
+            name: string;
+            detail: string;
+            owned: boolean;
+        };
+        DistanceView: {
+            edge: string;
+            distance: components["schemas"]["FigureText"];
+            from: components["schemas"]["Spot"];
+            to: components["schemas"]["Spot"];
+        };
+        DressPose: {
+            id: string;
+            name: string;
+            /** Format: int32 */
+            faces: number;
+            /** Format: int32 */
+            frame: number;
+        };
+        DressRow: {
+            kind: string;
+            id: string;
+            name: string;
+            detail: string;
+            size: components["schemas"]["SentencePart"][];
+            /** Format: int32 */
+            count: number;
+            was: null | components["schemas"]["SentencePart"][];
+            why: components["schemas"]["SentencePart"][];
+            colour: null | string;
+            pattern: null | string;
+            faces: string[];
+            role: string;
+            /** Format: int32 */
+            level: number;
+        };
+        DressView: {
+            name: string;
+            construction: string;
+            size: components["schemas"]["SentencePart"][];
+            atHome: boolean;
+            unit: string;
+            mark: string;
+            poses: components["schemas"]["DressPose"][];
+            sides: components["schemas"]["SideView"][];
+            looks: components["schemas"]["PosesView"];
+            rows: components["schemas"]["DressRow"][];
+            roles: components["schemas"]["RoleView"][];
+            papers: components["schemas"]["PaperView"][];
+            dies: components["schemas"]["DieView"][];
+            motifs: string[];
+            dressing: components["schemas"]["DressingSpec"];
+            found: components["schemas"]["FoundView"][];
+            summary: components["schemas"]["SentencePart"][];
+        };
         /** @description What is put on a card, as it is written down: papers, windows, elements, contours, and what is measured off a roll. */
         DressingSpec: {
             layers?: components["schemas"]["LayerSpec"][];
@@ -747,6 +862,19 @@ export interface components {
             elements?: components["schemas"]["ElementSpec"][];
             contours?: components["schemas"]["ContourSpec"][];
             soft?: components["schemas"]["SoftSpec"][];
+        };
+        DropRequest: {
+            element: string;
+            side: string;
+            /** Format: int64 */
+            x: number;
+            /** Format: int64 */
+            y: number;
+            design: components["schemas"]["DesignSpec"];
+            edits?: components["schemas"]["DesignEdit"][];
+        };
+        DropView: {
+            edit: null | components["schemas"]["DesignEdit"];
         };
         /** @description Something that is put on a face: stamped, printed, cut by die, built up. */
         ElementSpec: {
@@ -761,7 +889,7 @@ export interface components {
             /** @description Wide and high, as one reads its face. */
             size?: null | unknown[];
             /** @description How far it stands off the face: the foam under it and itself; nothing where it is flat. */
-            height?: unknown;
+            height?: string;
             /**
              * @description It keeps its size in every format; else it scales with its face.
              * @default true
@@ -799,6 +927,19 @@ export interface components {
             said: components["schemas"]["SentencePart"][];
             reasons: components["schemas"]["ReasonView"][];
             ways: components["schemas"]["SentencePart"][][];
+        };
+        FaceView: {
+            id: string;
+            role: string;
+            name: string;
+            poses: string[];
+            outline: components["schemas"]["Spot"][];
+            box: components["schemas"]["BoxView"];
+            layers: components["schemas"]["WornLayerView"][];
+            keepOuts: components["schemas"]["KeepOutView"][];
+            things: components["schemas"]["PutView"][];
+            /** Format: int32 */
+            seen: null | number;
         };
         Figure: {
             /** Format: int64 */
@@ -859,6 +1000,11 @@ export interface components {
             cautions: components["schemas"]["CheckView"][];
             envelopes: components["schemas"]["EnvelopeView"][];
         };
+        FoundView: {
+            check: components["schemas"]["CheckView"];
+            side: null | string;
+            box: null | components["schemas"]["BoxView"];
+        };
         FromSpec: {
             /** @description left, right, head or foot of the face as one reads it, or `window:ID` for the window before it. */
             edge: string;
@@ -892,6 +1038,11 @@ export interface components {
             high: number;
         };
         JsonObject: Record<string, never>;
+        KeepOutView: {
+            kind: string;
+            outline: components["schemas"]["Spot"][];
+            why: string;
+        };
         /** @description How one member of a thing is asked for in a form. */
         KindField: {
             id: string;
@@ -978,6 +1129,22 @@ export interface components {
         };
         NewDesign: {
             state: components["schemas"]["DesignSpec"];
+        };
+        NudgeRequest: {
+            element: string;
+            /** Format: int32 */
+            across: number;
+            /** Format: int32 */
+            up: number;
+            design: components["schemas"]["DesignSpec"];
+            edits?: components["schemas"]["DesignEdit"][];
+        };
+        PaperView: {
+            id: string;
+            name: string;
+            colour: string;
+            pattern: string;
+            wayUp: boolean;
         };
         ParameterView: {
             id: string;
@@ -1069,6 +1236,17 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
         };
+        PutView: {
+            id: string;
+            window: boolean;
+            name: string;
+            colour: null | string;
+            raised: boolean;
+            ink: boolean;
+            outline: components["schemas"]["Spot"][];
+            box: components["schemas"]["BoxView"];
+            distances: components["schemas"]["DistanceView"][];
+        };
         RangeView: {
             parameter: string;
             min: components["schemas"]["Figure"];
@@ -1088,9 +1266,16 @@ export interface components {
         /** @description The border of a layer, beside it and above and below it; the design's own where it is not said. */
         RevealSpec: {
             /** @description A length as it is written: a text with or without its unit, a number in the design's unit, or an exact length as results have it. */
-            x?: unknown;
+            x?: string;
             /** @description A length as it is written: a text with or without its unit, a number in the design's unit, or an exact length as results have it. */
-            y?: unknown;
+            y?: string;
+        };
+        RoleView: {
+            id: string;
+            name: string;
+            /** Format: int32 */
+            levels: number;
+            faces: string[];
         };
         Rule: {
             name: string;
@@ -1146,6 +1331,7 @@ export interface components {
             inside: boolean;
             layer: boolean;
             plate: string;
+            tint: null | string;
         };
         SheetRow: {
             figureId: string;
@@ -1193,6 +1379,18 @@ export interface components {
             cards: components["schemas"]["ShelfCard"][];
             flatUpTo: string;
         };
+        SideView: {
+            id: string;
+            name: string;
+            colour: string;
+            /** Format: int64 */
+            width: number;
+            /** Format: int64 */
+            height: number;
+            plates: components["schemas"]["Spot"][][];
+            creases: components["schemas"]["CreaseView"][];
+            faces: components["schemas"]["FaceView"][];
+        };
         /** @description What is measured off a roll. */
         SoftSpec: {
             id: string;
@@ -1208,7 +1406,7 @@ export interface components {
              */
             rule: string;
             /** @description How wide it is. */
-            width?: unknown;
+            width?: string;
             /**
              * Format: int32
              * @default 1
@@ -1334,8 +1532,23 @@ export interface components {
             /** @description Where no die of its own set fits, another set of dies that may be taken. */
             family?: null | string;
         };
+        WornLayerView: {
+            id: string;
+            /** Format: int32 */
+            level: number;
+            stockId: string;
+            colour: string;
+            pattern: string;
+            outline: components["schemas"]["Spot"][];
+            holes: components["schemas"]["Spot"][][];
+        };
+        WornShape: {
+            corners: components["schemas"]["Spot"][];
+            colour: string;
+            hole: boolean;
+        };
         /** @description A length as it is written: a text with or without its unit, a number in the design's unit, or an exact length as results have it. */
-        WrittenLength: unknown;
+        WrittenLength: string;
     };
     responses: never;
     parameters: never;
@@ -1757,6 +1970,105 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ExplainedView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    dress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeskRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DressView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    dressDrop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DropRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DropView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    dressNudge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NudgeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DropView"];
                 };
             };
             /** @description Bad Request */

@@ -35,6 +35,13 @@ export const stages: Stage[] = [
     load: async () => (await import("../features/wall/WallPage")).WallPage,
   },
   {
+    name: "Dress",
+    path: "/dress/:id",
+    key: "dress",
+    mark: "M4 4h10v13H4zM8 8h12v12H10zM12 12h4M12 15h5",
+    load: async () => (await import("../features/dress/DressPage")).DressPage,
+  },
+  {
     name: "Fold",
     path: "/folding/:id",
     key: "fold",

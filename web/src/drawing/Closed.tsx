@@ -32,6 +32,21 @@ export function Panels({
   ));
 }
 
+/** What the closed card wears outside: papers, windows, what is on them. */
+export function Worn({ worn, left, foot, scale }: { worn: ClosedView["worn"]; left: number; foot: number; scale: number }) {
+  return worn.map((w) => {
+    const points = w.corners.map((c) => `${left + c.x * scale},${foot - c.y * scale}`).join(" ");
+    return (
+      <polygon
+        key={w.colour + points}
+        points={points}
+        className={d.worn}
+        style={w.hole ? undefined : { fill: w.colour || undefined }}
+      />
+    );
+  });
+}
+
 /** The closed card with its panels' edges, in the envelope it goes into. */
 export function ClosedDrawing({ closed, x, y, scale }: { closed: ClosedView; x: number; y: number; scale: number }) {
   const outer = closedSize(closed, scale);
@@ -50,7 +65,8 @@ export function ClosedDrawing({ closed, x, y, scale }: { closed: ClosedView; x: 
         />
       ) : null}
       <rect x={left} y={top} width={w} height={h} className={d.closedCard} />
-      <Panels panels={closed.panels} left={left} foot={top + h} scale={scale} />
+      <Worn worn={closed.worn} left={left} foot={top + h} scale={scale} />
+      {closed.worn.length > 0 ? null : <Panels panels={closed.panels} left={left} foot={top + h} scale={scale} />}
     </>
   );
 }

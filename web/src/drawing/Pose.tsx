@@ -42,7 +42,8 @@ export const Pose = memo(function Pose({
           fillRule="evenodd"
           className={`${s.shape} ${shape.layer ? s.decor : lit?.includes(shape.plate) ? s.lit : shape.inside ? s.inside : s.outside}`}
           data-part="shape"
-          style={{ "--light": shape.light } as React.CSSProperties}
+          style={{ "--light": shape.light, "--tint": shape.tint ?? undefined } as React.CSSProperties}
+          data-tint={shape.tint ? "" : undefined}
         />
       ))}
     </svg>

@@ -3,12 +3,14 @@ using WholeFold.Core.Cards;
 using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
+using WholeFold.Core.Drawing;
 using WholeFold.Core.Exchange;
 using WholeFold.Core.Folding;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 using WholeFold.Core.Tooling;
+using Spot = WholeFold.App.Features.Bench.Spot;
 
 namespace WholeFold.App.Features.Bench;
 
@@ -92,6 +94,7 @@ public sealed class Teller(DisplayUnit unit)
             Width = Figure(closed.Width),
             Height = Figure(closed.Height),
             Panels = Drawn(closed),
+            Worn = Worn(card),
             Text = Say($"Closed {card.Size.Width} × {card.Size.Height}, {thick} thick; {goes}"),
             Size = Say($"{closed.Width} × {closed.Height}"),
             Thickness = thick,
@@ -101,6 +104,8 @@ public sealed class Teller(DisplayUnit unit)
             EnvelopeText = Say(goes),
         };
     }
+
+    public static IReadOnlyList<WornShape> Worn(Card card) => [.. ClosedDress.Of(card).Select(w => new WornShape([.. w.Outline.Select(p => new Spot(p.X.Units, p.Y.Units))], w.Colour ?? "", w.IsHole))];
 
     public static IReadOnlyList<ClosedPanel> Drawn(ClosedPose pose)
     {

@@ -178,6 +178,10 @@ public sealed record ParameterView
 /// <summary>A plate as it lies in the closed card, from the card's lower left corner.</summary>
 public sealed record ClosedPanel(string Id, IReadOnlyList<Spot> Corners);
 
+/// <summary>A paper, a window or an element that one sees on the closed card.</summary>
+/// <param name="Colour">Of its stock; nothing where that has none.</param>
+public sealed record WornShape(IReadOnlyList<Spot> Corners, string Colour, bool Hole);
+
 /// <summary>The card in its envelope.</summary>
 public sealed record ClosedView
 {
@@ -186,6 +190,9 @@ public sealed record ClosedView
     public required Figure Height { get; init; }
 
     public required IReadOnlyList<ClosedPanel> Panels { get; init; }
+
+    /// <summary>What it wears outside, papers first; nothing of a card that is not dressed.</summary>
+    public required IReadOnlyList<WornShape> Worn { get; init; }
 
     /// <summary>Its size, its thickness and where it goes, as one sentence.</summary>
     public required IReadOnlyList<SentencePart> Text { get; init; }

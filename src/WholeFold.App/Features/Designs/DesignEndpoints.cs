@@ -39,6 +39,9 @@ public sealed record DesignCard
     /// <summary>The closed card, panel by panel; empty where it has no figures at home.</summary>
     public required IReadOnlyList<ClosedPanel> Panels { get; init; }
 
+    /// <summary>What it wears outside.</summary>
+    public required IReadOnlyList<WornShape> Worn { get; init; }
+
     public required string Stock { get; init; }
 
     public required string Changed { get; init; }
@@ -165,6 +168,7 @@ internal static class DesignEndpoints
             Width = 0,
             Height = 0,
             Panels = [],
+            Worn = [],
             Stock = "",
             Changed = stored.ChangedAt.ToString("d MMM yyyy", System.Globalization.CultureInfo.InvariantCulture),
             Latest = latest,
@@ -180,7 +184,8 @@ internal static class DesignEndpoints
             var design = reader.Read(stored.State).Design;
             var home = design.Home;
             var tell = new Teller(home.Format.System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre);
-            var closed = Core.Cards.Card.Try(design, home)?.Closed;
+            var made = Core.Cards.Card.Try(design, home);
+            var closed = made?.Closed;
             return card with
             {
                 Construction = design.Family.Name,
@@ -189,6 +194,7 @@ internal static class DesignEndpoints
                 Width = (closed?.Width ?? home.Width).Units,
                 Height = (closed?.Height ?? home.Height).Units,
                 Panels = closed is null ? [] : Teller.Drawn(closed),
+                Worn = made is null ? [] : Teller.Worn(made),
                 Stock = design.Stock.Name,
             };
         }

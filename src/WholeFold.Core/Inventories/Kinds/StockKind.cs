@@ -25,6 +25,12 @@ public sealed record StockSpec
 
     /// <summary>Whether its pattern has a way up.</summary>
     public bool Directional { get; init; }
+
+    /// <summary>How it is drawn: #rrggbb.</summary>
+    public string? Colour { get; init; }
+
+    /// <summary>plain, stars, stripes, dots, waves or checks.</summary>
+    public string Pattern { get; init; } = "plain";
 }
 
 /// <summary>Card and paper, with the caliper a pack of that weight usually measures.</summary>
@@ -46,6 +52,8 @@ public sealed class StockKindOfThing : Kind<Stock, StockSpec>
         new("grammage", "g/m²", "number", "250", Optional: true),
         new("sides", "its two sides", "option", "alike", Options: OptionsOf<PrintedSides>()),
         new("directional", "its pattern has a way up", "yes", "", Optional: true),
+        new("colour", "its colour, to draw it", "text", "#2f4d63", Optional: true),
+        new("pattern", "what is printed on it", "option", "plain", Options: OptionsOf<Pattern>()),
     ];
 
     protected override string Example => """{"id": "moss", "name": "Moss 250", "caliper": "250 gsm"}""";
@@ -71,6 +79,9 @@ public sealed class StockKindOfThing : Kind<Stock, StockSpec>
         {
             Sides = OneOf<PrintedSides>(written.Sides, "stock.sides", $"{place}.sides"),
             Directional = written.Directional,
+            Colour = written.Colour is null || (written.Colour.Length == 7 && written.Colour[0] == '#' && written.Colour.Skip(1).All(char.IsAsciiHexDigit)) ? written.Colour
+                : throw new InputProblemException("stock.colour", $"{place}.colour", $"“{written.Colour}” is no colour", "a colour such as #2f4d63"),
+            Pattern = OneOf<Pattern>(written.Pattern, "stock.pattern", $"{place}.pattern"),
         };
     }
 

@@ -5,7 +5,7 @@ import { answer, api, type Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
 import { Sentence } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
-import { Panels } from "../../drawing/Closed";
+import { Panels, Worn } from "../../drawing/Closed";
 import s from "./Drawer.module.css";
 
 type DesignCard = Schemas["DesignCard"];
@@ -46,7 +46,8 @@ function Closed({ design, scale }: { design: DesignCard; scale: number }) {
   return (
     <svg width={w + 4} height={h + 4} role="img" aria-label={`${design.name}, closed`}>
       <rect x={2} y={2} width={w} height={h} className={s.paper} />
-      <Panels panels={design.panels} left={2} foot={h + 2} scale={scale} />
+      <Worn worn={design.worn} left={2} foot={h + 2} scale={scale} />
+      {design.worn.length > 0 ? null : <Panels panels={design.panels} left={2} foot={h + 2} scale={scale} />}
     </svg>
   );
 }

@@ -12,6 +12,7 @@ const card = (id: string, more = {}) => ({
   name: id,
   construction: "Gatefold",
   opens: "two doors open from the middle",
+  worn: [],
   panels: [
     {
       id: "base.front",

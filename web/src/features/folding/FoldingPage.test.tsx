@@ -40,6 +40,7 @@ const view = (moves: boolean) =>
     closed: {
       width: { units: 100 },
       height: { units: 100 },
+      worn: [],
       panels: [{ id: "p", corners: square }],
       text: say("5 × 7"),
       size: say("5 × 7"),

@@ -25,6 +25,7 @@ const card = (key: string, width: number, height: number, stuck = false) =>
       : {
           width: figure(fig("5"), width),
           height: figure(fig("7"), height),
+          worn: [],
           panels: [
             {
               id: "p",
