@@ -53,6 +53,8 @@ await picture("trade-off", "/bench/night-ferry", {
 });
 await picture("sheet", "/sheet/market-lanterns");
 await picture("wall", "/wall/comet-supper");
+await picture("dress", "/dress/comet-supper", { prepare: (page) => page.locator("li button", { hasText: "Comet" }).click() });
+await picture("dress-lamplight", "/dress/night-ferry", { colorScheme: "dark" });
 await picture("folding", "/folding/night-ferry", { prepare: (page) => page.getByRole("slider").press("ArrowLeft") });
 await picture("shelf", "/shelf");
 await picture("drawer", "/drawer");

@@ -51,6 +51,11 @@ for (const colorScheme of ["light", "dark"]) {
       await page.goto("/wall/night-ferry");
       await page.locator("[data-part=wall-card]").first().waitFor();
       await check("wall");
+      await page.goto("/dress/night-ferry");
+      await page.locator("[data-part=faces] [data-side]").first().waitFor();
+      await check("dress");
+      await page.locator("li button", { hasText: "Moon" }).click();
+      await check("dress with a thing open");
       await page.goto("/folding/night-ferry");
       await page.locator("[data-part=folding-main] [data-part=shape]").first().waitFor();
       await check("how it folds");

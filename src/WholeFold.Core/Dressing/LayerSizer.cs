@@ -112,8 +112,9 @@ internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<Siz
     {
         var first = alike[0];
         var id = $"{role.Id}{(severalSizes ? $"-{first.Face.Plate}" : "")}{(first.Level > 1 ? $"-{first.Level}" : "")}";
-        var width = Side(new FigureRef.Layer(id, IsWidth: true), "wide", first.Region.Box.Width, first.X);
-        var height = Side(new FigureRef.Layer(id, IsWidth: false), "high", first.Region.Box.Height, first.Y);
+        Box? inside = first.Region.IsRectangle ? null : Inside(first) is { } shape ? Plane.Round(shape) : default(Box);
+        var width = Side(new FigureRef.Layer(id, IsWidth: true), "wide", first.Region.Box.Width, first.X, inside?.Width);
+        var height = Side(new FigureRef.Layer(id, IsWidth: false), "high", first.Region.Box.Height, first.Y, inside?.Height);
         return new SizedLayer(id, role, [.. alike.Select(a => Laid(a, width.Value, height.Value))], first.Level, first.Stock, width, height, first.Region.IsRectangle, alike.Any(a => a.ToWriteOn));
     }
 
@@ -124,40 +125,46 @@ internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<Siz
         var foot = box.Bottom + new Length((box.Height - height).Units / 2);
         var cut = new Box(left, foot, left + width, foot + height);
         var holes = windows.Where(w => w.GoesThrough(layer.Level)).SelectMany(w => w.On.Where(o => o.Face.Plate == layer.Face.Plate && o.Face.Piece == layer.Face.Piece && (o.Face.Face == layer.Face.Face || w.Window.Through is null)).Select(o => o.Outline));
-        var outline = layer.Region.IsRectangle ? cut.Corners : Follow(layer, cut);
+        var outline = layer.Region.IsRectangle ? cut.Corners : Follow(layer, width, height);
         IEnumerable<IReadOnlyList<Point>> own = layer.Region.Holes.Select(h => Plane.Corners(((NetTopologySuite.Geometries.Polygon)Plane.Offset(Plane.Shape(h), layer.X.Sum.Units)).ExteriorRing));
         return new LaidLayer(layer.Face, layer.Region, outline, [.. own.Concat(holes)]);
     }
 
-    /// <summary>The line of a shape that is no rectangle: as far inside its plate as the border is wide, brought to the size that is cut.</summary>
-    private static IReadOnlyList<Point> Follow(Chosen layer, Box cut)
+    /// <summary>What is left of a shape that is no rectangle once the border is taken off all round.</summary>
+    private static NetTopologySuite.Geometries.Polygon? Inside(Chosen layer)
     {
-        var shape = Plane.Shape(layer.Region.Outline);
         var by = Math.Min(layer.X.Sum.Units, layer.Y.Sum.Units);
-        var inside = by == 0 ? shape : Plane.Offset(shape, -by);
-        if (Plane.Parts(inside).MaxBy(p => p.Area) is not { } part)
+        var shape = Plane.Shape(layer.Region.Outline);
+        return Plane.Parts(by == 0 ? shape : Plane.Offset(shape, -by)).MaxBy(p => p.Area);
+    }
+
+    /// <summary>Its line, brought to the size that is cut about its own middle.</summary>
+    private static IReadOnlyList<Point> Follow(Chosen layer, Length width, Length height)
+    {
+        if (Inside(layer) is not { } part)
         {
-            return cut.Corners;
+            return layer.Region.Outline;
         }
 
         var was = Plane.Round(part);
+        var (left, foot) = (was.Left + new Length((was.Width - width).Units / 2), was.Bottom + new Length((was.Height - height).Units / 2));
         Point Brought(Point p) => new(
-            cut.Left + new Length(was.Width == Length.Zero ? 0 : (long)Math.Round((p.X - was.Left).Units * (double)cut.Width.Units / was.Width.Units)),
-            cut.Bottom + new Length(was.Height == Length.Zero ? 0 : (long)Math.Round((p.Y - was.Bottom).Units * (double)cut.Height.Units / was.Height.Units)));
+            left + new Length(was.Width == Length.Zero ? 0 : (long)Math.Round((p.X - was.Left).Units * (double)width.Units / was.Width.Units)),
+            foot + new Length(was.Height == Length.Zero ? 0 : (long)Math.Round((p.Y - was.Bottom).Units * (double)height.Units / was.Height.Units)));
         return [.. Plane.Corners(part.ExteriorRing).Select(Brought)];
     }
 
-    private Measured Side(FigureRef id, string way, Length region, Border border)
+    private Measured Side(FigureRef id, string way, Length region, Border border, Length? inside = null)
     {
         var plain = _design.Prefer.AvoidFineMarks && !_tools.Exact;
-        var exact = region - (2 * border.Sum);
+        var exact = inside ?? region - (2 * border.Sum);
         var cut = exact <= Length.Zero ? Length.Zero : plain ? _tools.PlainMarks.Select(exact.Down).Max() : _tools.CutDown(exact);
         var borders = border.Widths.Distinct().Count() > 1 ? Words.Of($"borders of {Words.List(border.Widths.Select(w => Words.Of($"{w}")))}")
             : border.Widths.Count == 1 ? Words.Of($"a reveal of {border.Widths[0]}") : Words.Of($"{(border.Widths.Count == 2 ? "two" : $"{border.Widths.Count}")} reveals of {border.Widths[0]}");
         return new Measured(id, cut, Setting.ForCut(_tools, cut, Length.Zero), new Explanation(
             () =>
             {
-                var reasons = new List<Reason> { new(Words.Of($"The panel is {region} {way}; less {borders} on each side."), exact, exact) };
+                var reasons = new List<Reason> { new(Words.Of($"The panel is {region} {way}; less {borders} {(inside is null ? "on each side" : "all round its line")}."), exact, exact) };
                 if (border.Shrunk is { } shrunk)
                 {
                     reasons.Add(new Reason(Words.Of($"{shrunk}."), exact, exact));
@@ -171,6 +178,6 @@ internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<Siz
 
                 return reasons;
             },
-            () => Words.Of($"{cut} = the panel {region}, less {borders} on each side{(cut == exact ? "" : ", scant rather than full")}")));
+            () => Words.Of($"{cut} = the panel {region}, less {borders} {(inside is null ? "on each side" : "all round its line")}{(cut == exact ? "" : ", scant rather than full")}")));
     }
 }

@@ -20,7 +20,12 @@ public class EditTests
         new ConvertTo("5x7"), new ConvertTo("a6-iso"), new ConvertTo(null), new ConvertTo("5x5"), new ConvertTo("150x150mm", Turn: true),
         new Take("tools", "machine"), new Take("tools", null), new Take("stock", "card-300"), new Take("caliper", "0.4 mm"), new Take("caliper", null), new Take("grain", "long"), new Take("layerStock", "vellum"),
         new Take("matStock", "card-300"), new Take("adhesive", "tape"), new Take("reveal", "standard"), new Take("priority", "board"), new Take("name", "Kite"),
-        new CutFrom("base", "card-300"), new CutFrom("base", null), new Prefer("one-stop", On: false), new Prefer("no-sixteenths"), new UseSheets(["a4", "letter"]), new UseSheets([]), new ShowIn("cm"), new ShowIn(null, Both: true), new Replace(Support.Spec("gatefold", "5x7", "relief=1/16")),
+        new CutFrom("base", "card-300"), new CutFrom("base", null), new Prefer("one-stop", On: false), new Prefer("no-sixteenths"), new UseSheets(["a4", "letter"]), new UseSheets([]), new ShowIn("cm"), new ShowIn(null, Both: true),
+        new Wear("doors", 1, new LayerSpec("doors", Stock: "vellum")), new Wear("doors", 1, null), new Wear("base.centre.up", 2, new LayerSpec("base.centre.up", 2)), new Wear("wings", 1, new LayerSpec("wings", Worn: false)),
+        new CutWindow("eye", new WindowSpec("eye", "doors", Size: ["1 in", "1 in"])), new CutWindow("eye", new WindowSpec("eye", "doors", Die: "ring-1")), new CutWindow("eye", null), new CutWindow("port", new WindowSpec("port", "doors", Die: "ring-2")),
+        new PutOn("moon", new ElementSpec("moon", "centre", Size: ["1/2 in", "1/2 in"])), new PutOn("moon", new ElementSpec("moon", "doors", "half moon", Size: ["1/2 in", "1 in"])), new PutOn("moon", null), new PutOn("star", new ElementSpec("star", "doors", Size: ["1/2 in", "1 in"])),
+        new Shape("roofs", new ContourSpec("roofs", "centre", "roofs")), new Shape("roofs", null), new Tie("bow", new SoftSpec("bow", "centre", Rule: "bow")), new Tie("bow", null),
+        new Replace(Support.Spec("gatefold", "5x7", "relief=1/16")),
     ];
 
     [Fact]
