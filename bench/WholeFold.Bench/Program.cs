@@ -51,6 +51,12 @@ if (args is ["closes"])
     return;
 }
 
+if (args is ["dress"])
+{
+    WholeFold.Bench.Dress.Run(Console.Out);
+    return;
+}
+
 if (args is ["moves"])
 {
     WholeFold.Bench.Moves.Run(Console.Out);

@@ -2,6 +2,7 @@ import { expect, stored, test } from "./studio.mjs";
 
 test("dressing by keyboard and by hand: put on, nudged, dragged to another face, mended, undone over a reload", async ({ page }) => {
   await page.goto("/bench/tandem");
+  await page.locator("[data-part=score]").first().waitFor();
   await page.keyboard.press("r");
   await page.waitForURL("**/dress/tandem");
   const table = page.locator("[data-part=faces]");

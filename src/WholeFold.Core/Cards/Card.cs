@@ -35,7 +35,7 @@ public sealed class Card : ICard
     {
         ArgumentNullException.ThrowIfNull(figures);
         Figures = figures;
-        _dressed = new(() => new Dressed(figures, figures.Named.Key == Design.Home.Key || Design.Dressing.IsBare ? null : Sizer.TrySize(Design, Design.Home)));
+        _dressed = new(() => new Dressed(figures));
         _keepOuts = new(() => new KeepOuts(figures, Dressed, Closed));
         _closed = new(() => ClosedPose.Of(figures));
         _thickness = new(() => ThicknessMap.Of(figures, Closed, Bodies));

@@ -21,6 +21,11 @@ internal sealed class AdhesiveExposed : ICheck
             foreach (var on in element.On)
             {
                 var piece = card.Figures.Pieces.First(p => p.Piece.Id == on.Face.Piece);
+                if (InkOverNothing.IsWellInside(card, piece, on))
+                {
+                    continue;
+                }
+
                 var outline = Plane.Shape(on.Outline);
                 var past = outline.Difference(Plane.Offset(Plane.Union(piece.Plates.Select(p => Plane.Shape(p.Corners))), Nothing.Units));
                 if (element.Element.BondedOn is null && !past.IsEmpty && Plane.Round(past) is var out_ && Length.Max(out_.Width, out_.Height) > Nothing)

@@ -108,6 +108,18 @@ public interface ICard
     (Length Across, Length Along) Need { get; }
 }
 
+/// <summary>What checks ask of an element beyond what is said of it.</summary>
+internal static class Held
+{
+    /// <summary>
+    /// Whether it is what a lock catches under: said so, or raised on the one part that it is bonded on where, shut, something that
+    /// slides lies over that part.
+    /// </summary>
+    public static bool HoldsALock(this SizedElement element, ICard card) => element.Element.Held == HeldBy.Lock
+        || (element.Element is { Held: HeldBy.Face, IsRaised: true, BondedOn: not null } && element.On.Count > 0 && element.On[0] is var on && on.Face.Open.Box is var box
+            && card.Stack.Over(new FaceRef(on.Face.Ref, on.Face.Face), (box.Left.Units + (box.Width.Units / 4d)), (on.Box.Bottom + on.Box.Top).Units / 2d).Any(p => card.Figures.PieceOf(p.Piece).Piece.Functions.Along == PartFunction.Slides));
+}
+
 /// <summary>What is looked for in a card, one file a check.</summary>
 internal interface ICheck
 {

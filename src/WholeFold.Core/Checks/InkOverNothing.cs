@@ -1,6 +1,8 @@
 using WholeFold.Core.Designs;
+using WholeFold.Core.Dressing;
 using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Checks;
 
@@ -9,6 +11,11 @@ internal sealed class InkOverNothing : ICheck
 {
     private static readonly Length Nothing = Length.Mm(0.5m);
 
+    /// <summary>Whether its box alone says that there is card under all of it: most things lie so, and no shape need be cut for them.</summary>
+    internal static bool IsWellInside(ICard card, SizedPiece piece, OnFace on) =>
+        on.Face.Whole is { IsRectangle: true, Box: var plate } && plate.Covers(on.Box) && !piece.HolesIn(piece.Plate(on.Face.Plate)).Any(h => Box.Round(h).Meets(on.Box))
+        && !card.Dressed.Windows.Any(w => w.GoesThrough(0) && w.On.Any(o => o.Face.Plate == on.Face.Plate && o.Face.Piece == on.Face.Piece && o.Box.Meets(on.Box)));
+
     public IEnumerable<Check> Find(ICard card)
     {
         foreach (var element in card.Dressed.Elements.Where(e => e.Element.IsInk))
@@ -16,6 +23,11 @@ internal sealed class InkOverNothing : ICheck
             foreach (var on in element.On)
             {
                 var piece = card.Figures.Pieces.First(p => p.Piece.Id == on.Face.Piece);
+                if (IsWellInside(card, piece, on))
+                {
+                    continue;
+                }
+
                 var there = Plane.Union(piece.Plates.Select(p => Plane.Shape(p.Corners)));
                 foreach (var hole in piece.Plates.SelectMany(piece.HolesIn).Concat(card.Dressed.Windows.Where(w => w.GoesThrough(0)).SelectMany(w => w.On.Where(o => o.Face.Piece == on.Face.Piece).Select(o => o.Outline))))
                 {

@@ -17,6 +17,11 @@ internal sealed class LiesUnder : ICheck
             foreach (var on in element.On)
             {
                 var face = new FaceRef(on.Face.Ref, on.Face.Face);
+                if (!figures.Construction.Bonds.Any(b => !b.IsLoose && b.Sides.Any(s => s.On == face && Box.Round([.. s.Region.Corners.Select(figures.ValueOf)]).Meets(on.Box))))
+                {
+                    continue;
+                }
+
                 var inside = Plane.Offset(Plane.Shape(on.Outline), -Nothing.Units);
                 var over = figures.Construction.Bonds.Where(b => !b.IsLoose).SelectMany(b => new[] { (Side: b.A, Other: b.B), (Side: b.B, Other: b.A) })
                     .FirstOrDefault(s => s.Side.On == face && !inside.IsEmpty && Plane.Shape(s.Side.Region.Corners.Select(figures.ValueOf)).Intersects(inside));

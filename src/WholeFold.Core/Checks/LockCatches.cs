@@ -11,7 +11,7 @@ internal sealed class LockCatches : ICheck
     public IEnumerable<Check> Find(ICard card)
     {
         var least = Reach.For(card.Figures.Tools.System);
-        foreach (var element in card.Dressed.Elements.Where(e => e.Element.Held == HeldBy.Lock && e.On.Count > 0))
+        foreach (var element in card.Dressed.Elements.Where(e => e.On.Count > 0 && e.HoldsALock(card)))
         {
             var on = element.On[0];
 

@@ -27,7 +27,7 @@ internal sealed class SlideBinds : ICheck
 
                 // What holds something down by reaching over it stands off by its foam.
                 var under = card.Figures.Design.StockOf(on.Face.Piece).Caliper + Clear;
-                if (element.Element.Held == HeldBy.Lock && element.Element.Stands < under)
+                if (element.Element.Stands < under && element.HoldsALock(card))
                 {
                     yield return Found(Words.Of($"{element.Element.Name} stands {element.Element.Stands} off {on.Face.Name}; what slides under it needs {under.Hundredths}."), under - element.Element.Stands, on) with
                     {

@@ -211,6 +211,11 @@ internal sealed class DressingReader(Construction construction, Inventory hand, 
     /// <summary>The plate of the card that an element over several is held by; with or without its side.</summary>
     private string Bonded(string on, string field)
     {
+        if (construction.Layers.FirstOrDefault(l => l.Id == on || l.Id + LayerRole.OtherFace == on) is { } role)
+        {
+            return $"{role.Piece}.{role.Panels[0]}";
+        }
+
         var parts = on.Split('.');
         return parts is [_, _, "up" or "down"] or [_, _] && Role(parts.Length == 3 ? on : $"{on}.up", field) is not null ? $"{parts[0]}.{parts[1]}"
             : throw new InputProblemException("element.bondedOn", field, $"“{on}” is no part of this card", $"a part such as {construction.Pieces[0].Id}.{construction.Pieces[0].OwnPlates?[0].Id ?? construction.Pieces[0].Panels[0].Id}");

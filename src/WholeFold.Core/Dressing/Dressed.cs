@@ -23,7 +23,7 @@ public sealed class Dressed
     private const string Ink = "#1f2a3344";
 
     private readonly Figures _figures;
-    private readonly Figures? _home;
+    private readonly bool _isHome;
     private readonly Lazy<Roles> _roles;
     private readonly Lazy<Roles> _rolesAtHome;
     private readonly Lazy<IReadOnlyList<SizedWindow>> _windows;
@@ -32,13 +32,12 @@ public sealed class Dressed
     private readonly Lazy<IReadOnlyList<SizedLayer>> _layers;
     private readonly Lazy<IReadOnlyList<Body>> _bodies;
 
-    /// <param name="home">The same design at home, which says what was chosen; null where this is it, or where home has no figures.</param>
-    public Dressed(Figures figures, Figures? home)
+    public Dressed(Figures figures)
     {
         ArgumentNullException.ThrowIfNull(figures);
-        (_figures, _home) = (figures, home);
+        (_figures, _isHome) = (figures, figures.Named.Key == figures.Design.Home.Key);
         _roles = new(() => Roles.Of(figures));
-        _rolesAtHome = new(() => home is null ? Roles : Roles.Of(home));
+        _rolesAtHome = new(() => _isHome ? Roles : AtHome.Of(figures.Design).Roles ?? Roles);
         _windows = new(FindWindows);
         _elements = new(FindElements);
         _contours = new(() => [.. figures.Design.Dressing.Contours.Select(FindContour).Where(c => c.On.Count > 0)]);
@@ -114,7 +113,7 @@ public sealed class Dressed
             var beside = BesideEdge.For(_figures.Tools.System);
             
             // Placed on its face at home, it stays on it in every format; what hangs over there, or did at home, is left as it is.
-            var stays = _home is not null && !HangsOver(element) && element.Place.From.All(f => f.Distance >= Length.Zero);
+            var stays = !_isHome && !HangsOver(element) && element.Place.From.All(f => f.Distance >= Length.Zero);
             var on = faces.Select(f => Lay(f, element, width, height, beside, stays)).ToList();
             var room = on.Count == 0 ? Length.Zero : on.Max(o => Length.Max(width - o.Reading.Width, height - o.Reading.Height));
             var large = HangsOver(element) ? Length.Zero : Length.Max(Length.Zero, room);

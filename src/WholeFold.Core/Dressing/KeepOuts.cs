@@ -114,16 +114,14 @@ internal sealed class KeepOuts(Figures figures, Dressed dressed, ClosedPose clos
             yield break;
         }
 
-        var footprint = Plane.Union(closed.Panels.Select(p => Plane.Shape(p.Corners)));
-        var inverse = at.Inverse;
         if (closed.Slanting)
         {
             yield break;
         }
 
         // Seen from above the footprint may be turned round; brought back it lies as the plate does.
-        var turn = closed.FromHead ? -1 : 1;
-        var here = Plane.Shape(footprint.Envelope.Coordinates.SkipLast(1).Select(c => inverse.Apply(turn * c.X, turn * c.Y)).Select(v => (v.X, v.Y)));
+        var (inverse, turn) = (at.Inverse, closed.FromHead ? -1 : 1);
+        var here = Plane.Shape(closed.Footprint.Corners.Select(c => inverse.Apply(turn * c.X.Units, turn * c.Y.Units)).Select(v => (v.X, v.Y)));
         var around = Plane.Offset(plate.Envelope, Round.Units);
         foreach (var part in Plane.Parts(around.Difference(here)).Where(p => p.Area > Round.Units))
         {
@@ -146,7 +144,7 @@ internal static class SlidePaths
             return [];
         }
 
-        var shown = Motion.LookedAt(figures)[^1];
+        var shown = Motion.OnTheTable(figures);
         var frames = new[] { ClosedPose.Of(figures).Frames, Assembly.Of(figures.Construction, figures.Pieces, figures.Evaluator, (piece, crease) => shown.Angles[new CreaseRef(piece.Piece.Id, crease)]).Frames };
         var paths = new List<(PlateRef, IReadOnlyList<Point>)>();
         foreach (var (piece, slit) in slits)

@@ -17,9 +17,8 @@ internal static class SightLines
     public static IReadOnlyList<SightLine> Of(Figures figures, Dressed dressed)
     {
         IEnumerable<IReadOnlyList<Point>> Holes(PlateRef plate) => dressed.Windows.Where(w => w.GoesThrough(0)).SelectMany(w => w.On.Where(o => o.Face.Plate == plate.Plate && o.Face.Copies.Contains(plate.Piece)).Select(o => o.Outline));
-        var poses = Motion.LookedAt(figures);
         var lines = new List<SightLine>();
-        foreach (var frame in new[] { poses[0], poses[^1] })
+        foreach (var frame in new[] { Motion.JustAjar(figures), Motion.OnTheTable(figures) })
         {
             var sight = new Sight(figures, frame, Holes);
             foreach (var face in dressed.Roles.All.SelectMany(r => r.Faces).Where(f => sight.Frames.ContainsKey(f.Ref)))

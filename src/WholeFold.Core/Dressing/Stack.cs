@@ -9,7 +9,7 @@ public sealed class Stack
 {
     private readonly Lazy<Sight> _closed;
 
-    public Stack(Figures figures) => _closed = new(() => new Sight(figures, Motion.LookedAt(figures)[0]));
+    public Stack(Figures figures) => _closed = new(() => new Sight(figures, Motion.JustAjar(figures)));
 
     /// <summary>The plates straight off a spot of a face, the nearest first.</summary>
     public IReadOnlyList<PlateRef> Over(FaceRef face, double x, double y) => _closed.Value.Frames.ContainsKey(face.Plate) ? [.. _closed.Value.Over(face, x, y).Select(m => m.Plate)] : [];

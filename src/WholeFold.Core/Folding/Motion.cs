@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using MathNet.Numerics.LinearAlgebra;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Measure;
@@ -75,17 +76,35 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves, IRead
     /// The poses that one looks at: closed and just beginning to open (so that what lies on what is told apart), half open, each
     /// state of a card that has several, and shown. Where rigid panels cannot go there the angles are taken as they are.
     /// </summary>
-    public static IReadOnlyList<MotionFrame> LookedAt(Figures sized)
+    public static IReadOnlyList<MotionFrame> LookedAt(Figures sized) => [LooksOf(sized).Closed.Value, LooksOf(sized).Opening.Value, .. LooksOf(sized).States.Value, LooksOf(sized).Shown.Value];
+
+    /// <summary>The first of them: just ajar.</summary>
+    public static MotionFrame JustAjar(Figures sized) => LooksOf(sized).Closed.Value;
+
+    /// <summary>The last of them.</summary>
+    public static MotionFrame OnTheTable(Figures sized) => LooksOf(sized).Shown.Value;
+
+    /// <summary>Each is solved once for a card, when somebody first looks.</summary>
+    private sealed record Looks(Lazy<MotionFrame> Closed, Lazy<MotionFrame> Opening, Lazy<IReadOnlyList<MotionFrame>> States, Lazy<MotionFrame> Shown);
+
+    private static readonly ConditionalWeakTable<Figures, Looks> Looked = [];
+
+    private static Looks LooksOf(Figures sized)
     {
         ArgumentNullException.ThrowIfNull(sized);
-        var solver = new Solver(sized);
-        MotionFrame Between(double share, string name)
+        return Looked.GetValue(sized, figures =>
         {
-            var guess = solver.ClosedAngles.ToDictionary(a => a.Key, a => a.Value + (share * (solver.ShownAngles[a.Key] - a.Value)));
-            return (solver.At(share, guess, exact: false) ?? solver.At(share, guess, exact: true)!) with { Name = name };
-        }
+            var solver = new Solver(figures);
+            MotionFrame Between(double share, string name)
+            {
+                var guess = solver.ClosedAngles.ToDictionary(a => a.Key, a => a.Value + (share * (solver.ShownAngles[a.Key] - a.Value)));
+                return (solver.At(share, guess, exact: false) ?? solver.At(share, guess, exact: true)!) with { Name = name };
+            }
 
-        return [Between(Ajar, "closed"), Between(0.5, "opening"), .. sized.Construction.States.Select(s => solver.At(1, solver.In(s), exact: true)! with { Name = s.Name }), Between(1, "shown")];
+            return new Looks(
+                new(() => Between(Ajar, "closed")), new(() => Between(0.5, "opening")),
+                new(() => [.. figures.Construction.States.Select(s => solver.At(1, solver.In(s), exact: true)! with { Name = s.Name })]), new(() => Between(1, "shown")));
+        });
     }
 
     /// <summary>So far it is opened where it counts as closed.</summary>

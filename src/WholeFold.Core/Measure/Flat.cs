@@ -13,6 +13,10 @@ public readonly record struct Box(Length Left, Length Bottom, Length Right, Leng
     /// <summary>Its corners, counter-clockwise from the lower left.</summary>
     public IReadOnlyList<Point> Corners => [new(Left, Bottom), new(Right, Bottom), new(Right, Top), new(Left, Top)];
 
+    public bool Meets(Box other) => Left < other.Right && other.Left < Right && Bottom < other.Top && other.Bottom < Top;
+
+    public bool Covers(Box other) => Left <= other.Left && Bottom <= other.Bottom && Right >= other.Right && Top >= other.Top;
+
     /// <summary>The smallest one round some points.</summary>
     public static Box Round(IReadOnlyList<Point> points)
     {

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using WholeFold.Core.Cards;
+using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Dressing;
@@ -246,6 +247,19 @@ public class DressingTests
         Assert.All(Motifs.Names, name => Assert.InRange(Motifs.Of(name)!.Corners.Count, 5, SvgOutline.MostCorners));
         var square = SvgOutline.Read("<svg><path d='M10 10h20v20H10z'/></svg>", "svg");
         Assert.Equal([(0d, 1d), (1d, 1d), (1d, 0d), (0d, 0d)], square.Corners);
+    }
+
+    /// <summary>Nobody has to say that a topper is a lock: raised on the strip that the wings slide over, it has to reach over them, or it holds nothing.</summary>
+    [Theory]
+    [InlineData("1 1/2 in", "2 mm", true, null)]
+    [InlineData("1 1/4 in", "2 mm", true, null)]
+    [InlineData("1 3/16 in", "2 mm", true, "lock-cannot-catch")]
+    [InlineData("1 1/2 in", "0.5 mm", true, "slide-binds")]
+    [InlineData("7/8 in", "2 mm", false, null)]
+    public void A_topper_holds_the_wings_or_is_told_that_it_does_not(string wide, string high, bool bonded, string? found)
+    {
+        var card = Size(Spec("winged-lock-gatefold", "5x5", "centre=1 in") with { Dressing = new DressingSpec { Elements = [new ElementSpec("comet", "centre", Size: [wide, "1 in"], Height: high, BondedOn: bonded ? "centre" : null)] } });
+        Assert.Equal(found is null ? [] : [found], card.Checks.Where(c => c.Severity > Severity.Note).Select(c => c.Id));
     }
 
     [Fact]

@@ -133,8 +133,11 @@ public class FaceTests
         var bare = Support.Size(Support.Spec("tier-scene", "5x7") with { Turn = true });
         Assert.True(bare.Standing!.Degrees > 5);
         Assert.Null(Support.Size(Support.Spec("plain-fold", "5x7")).Standing);
-        var shallow = Support.Spec("shadow-box", "5x7");
-        var heavy = shallow with { Dressing = new DressingSpec { Elements = [new ElementSpec("slab", "front.face.up", Size: ["4 in", "1/2 in"], Height: "28 mm", Made: "built-up", Stock: "card-350", Place: new PlaceSpec("head"), BondedOn: "front.face")] } };
-        Assert.True(Support.Size(heavy).Standing!.Degrees < Support.Size(shallow).Standing!.Degrees);
+
+        // Something heavy before the front of a box draws its centre of gravity forward.
+        var box = Support.Spec("shadow-box", "5x7");
+        double Tips(string? height) => Support.Size(box with { Dressing = height is null ? null : new DressingSpec { Elements = [new ElementSpec("slab", "front.wall-left.down", Size: ["3/8 in", "6 in"], Height: height, Made: "built-up", Stock: "card-350")] } }).Standing!.Degrees;
+        Assert.NotEqual(Tips(null), Tips("20 mm"));
+        Assert.True(Tips(null) > 1);
     }
 }
