@@ -249,6 +249,41 @@ public class DressingTests
         Assert.Equal([(0d, 1d), (1d, 1d), (1d, 0d), (0d, 0d)], square.Corners);
     }
 
+    public static TheoryData<string, string, string, bool> Edges => new()
+    {
+        // Two windows of one size, one a sixteenth nearer to the edge than it may be.
+        { "window-margin", "plain-fold", """{"windows": [{"id": "eye", "role": "front", "size": ["1 in", "1 in"], "place": {"anchor": "head", "from": [{"edge": "head", "distance": "3/8 in"}]}}]}""", false },
+        { "window-margin", "plain-fold", """{"windows": [{"id": "eye", "role": "front", "size": ["1 in", "1 in"], "place": {"anchor": "head", "from": [{"edge": "head", "distance": "5/16 in"}]}}]}""", true },
+        { "element-too-large-for-its-face", "gatefold", """{"elements": [{"id": "moon", "role": "base.left.down", "size": ["2 7/16 in", "1 in"]}]}""", false },
+        { "element-too-large-for-its-face", "gatefold", """{"elements": [{"id": "moon", "role": "base.left.down", "size": ["2 1/2 in", "1 in"]}]}""", true },
+        { "sticks-out-when-closed", "plain-fold", """{"elements": [{"id": "moon", "role": "front", "size": ["1 in", "1 in"], "bondedOn": "base.front", "place": {"anchor": "head", "from": [{"edge": "head", "distance": "0"}]}}]}""", false },
+        { "sticks-out-when-closed", "plain-fold", """{"elements": [{"id": "moon", "role": "front", "size": ["1 in", "1 in"], "bondedOn": "base.front", "place": {"anchor": "head", "from": [{"edge": "head", "distance": "-1/16 in"}]}}]}""", true },
+        { "adhesive-exposed-when-shut", "plain-fold", """{"elements": [{"id": "moon", "role": "front", "size": ["1 in", "1 in"], "place": {"anchor": "head", "from": [{"edge": "head", "distance": "0"}]}}]}""", false },
+        { "adhesive-exposed-when-shut", "plain-fold", """{"elements": [{"id": "moon", "role": "front", "size": ["1 in", "1 in"], "place": {"anchor": "head", "from": [{"edge": "head", "distance": "-1/16 in"}]}}]}""", true },
+        { "bonded-across-a-working-crease", "plain-fold", """{"elements": [{"id": "moon", "role": "inside", "size": ["1 in", "1 in"], "place": {"anchor": "left", "from": [{"edge": "left", "distance": "0"}]}}]}""", false },
+        { "bonded-across-a-working-crease", "plain-fold", """{"elements": [{"id": "moon", "role": "inside", "size": ["1 in", "1 in"], "place": {"anchor": "left", "from": [{"edge": "left", "distance": "-1/16 in"}]}}]}""", true },
+        { "stamped-where-there-is-no-card", "plain-fold", """{"elements": [{"id": "moon", "role": "front", "made": "stamped", "size": ["1 in", "1 in"], "place": {"anchor": "head", "from": [{"edge": "head", "distance": "0"}]}}]}""", false },
+        { "stamped-where-there-is-no-card", "plain-fold", """{"elements": [{"id": "moon", "role": "front", "made": "stamped", "size": ["1 in", "1 in"], "place": {"anchor": "head", "from": [{"edge": "head", "distance": "-1/16 in"}]}}]}""", true },
+        { "raised-element-behind-a-single-ply-marks-the-front", "plain-fold", """{"layers": [{"role": "front", "worn": false}], "elements": [{"id": "moon", "role": "inside", "size": ["1 in", "1 in"], "height": "0.7 mm"}]}""", false },
+        { "raised-element-behind-a-single-ply-marks-the-front", "plain-fold", """{"layers": [{"role": "front", "worn": false}], "elements": [{"id": "moon", "role": "inside", "size": ["1 in", "1 in"], "height": "0.75 mm"}]}""", true },
+        { "spinner-cannot-turn", "plain-fold", """{"windows": [{"id": "eye", "role": "front", "size": ["2 in", "2 in"]}], "elements": [{"id": "moon", "role": "front", "held": "thread", "size": ["1 7/8 in", "1 7/8 in"]}]}""", false },
+        { "spinner-cannot-turn", "plain-fold", """{"windows": [{"id": "eye", "role": "front", "size": ["2 in", "2 in"]}], "elements": [{"id": "moon", "role": "front", "held": "thread", "size": ["1 15/16 in", "1 7/8 in"]}]}""", true },
+        { "tape-wider-than-its-tab", "front-step", """{"soft": [{"id": "hold", "role": "base.tab.up", "kind": "tape", "rule": "run", "width": "1/2 in"}]}""", false },
+        { "tape-wider-than-its-tab", "front-step", """{"soft": [{"id": "hold", "role": "base.tab.up", "kind": "tape", "rule": "run", "width": "9/16 in"}]}""", true },
+        { "die-not-owned", "plain-fold", """{"windows": [{"id": "eye", "role": "front", "die": "ring-1"}]}""", false },
+        { "no-place-left-to-write", "plain-fold", """{"elements": [{"id": "moon", "role": "inside", "size": ["5 in", "4 1/16 in"], "place": {"anchor": "foot", "from": [{"edge": "foot", "distance": "0"}]}}]}""", false },
+        { "no-place-left-to-write", "plain-fold", """{"elements": [{"id": "moon", "role": "inside", "size": ["5 in", "4 1/4 in"], "place": {"anchor": "foot", "from": [{"edge": "foot", "distance": "0"}]}}]}""", true },
+    };
+
+    /// <summary>Each at its edge: what still holds, and a mark further what does not.</summary>
+    [Theory]
+    [MemberData(nameof(Edges))]
+    public void A_check_fires_past_its_edge_and_not_on_it(string check, string construction, string dressing, bool fires)
+    {
+        var card = Size(DesignFile.Read($$"""{"wholeFold": 2, "construction": "{{construction}}", "format": "5x5", "dressing": {{dressing}}}""", "design"));
+        Assert.Equal(fires, card.Checks.Any(c => c.Id == check && c.Severity > Severity.Note));
+    }
+
     /// <summary>Nobody has to say that a topper is a lock: raised on the strip that the wings slide over, it has to reach over them, or it holds nothing.</summary>
     [Theory]
     [InlineData("1 1/2 in", "2 mm", true, null)]

@@ -127,6 +127,18 @@ public class FaceTests
         Assert.NotEmpty(window.Hidden);
     }
 
+    /// <summary>A moon of an inch, an inch above the foot, is hidden by a tier of two inches and not by one a mark lower.</summary>
+    [Fact]
+    public void A_tier_is_made_just_high_enough_to_hide_what_is_behind_it()
+    {
+        var spec = Support.Spec("tier-scene", "5x7", "tiers=1", "tier1Height=1 1/2 in") with { Turn = true, Dressing = new DressingSpec { Elements = [new ElementSpec("moon", "back", Size: ["1 in", "1 in"], Place: new PlaceSpec("foot", [new FromSpec("foot", "1 in")]))] } };
+        var hide = Assert.IsType<SetFigure>(Hiding.Of(Support.Size(spec), "moon"));
+        Assert.Equal("tier1Height", hide.Parameter);
+        Assert.Equal(Support.In("2"), Support.In(hide.Value));
+        Assert.Null(Hiding.Of(Support.Size(hide.Apply(spec, Support.Reader)), "moon"));
+        Assert.Null(Hiding.Of(Support.Size(Support.Spec("plain-fold", "5x5") with { Dressing = new DressingSpec { Elements = [new ElementSpec("moon", "inside", Size: ["1 in", "1 in"])] } }), "moon"));
+    }
+
     [Fact]
     public void A_card_stands_until_something_heavy_hangs_before_it()
     {

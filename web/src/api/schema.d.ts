@@ -259,6 +259,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dress/hide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The edit that makes what stands before an element just high enough to hide it; none where nothing does. */
+        post: operations["dressHide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dress/nudge": {
         parameters: {
             query?: never;
@@ -940,6 +957,7 @@ export interface components {
             things: components["schemas"]["PutView"][];
             /** Format: int32 */
             seen: null | number;
+            hidden: components["schemas"]["BoxView"][];
         };
         Figure: {
             /** Format: int64 */
@@ -1015,6 +1033,11 @@ export interface components {
             id: string;
             outline: components["schemas"]["Spot"][];
             linedUp: string;
+        };
+        HideRequest: {
+            element: string;
+            design: components["schemas"]["DesignSpec"];
+            edits?: components["schemas"]["DesignEdit"][];
         };
         HistoryStep: {
             /** Format: int32 */
@@ -2026,6 +2049,39 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["DropRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DropView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    dressHide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HideRequest"];
             };
         };
         responses: {

@@ -13,6 +13,8 @@ internal static class DressEndpoints
             .Describes<DressView>("dress", "What a card wears, face by face and as a list.");
         dress.MapPost("/drop", async (Body<DropRequest> body, Studio studio, CancellationToken cancel) => (await On(studio, body.Value, cancel)).Drop(body.Value))
             .Describes<DropView>("dressDrop", "The edit that puts an element where it was let go of: on the face there, at the nearest of nine places, on marks of the trimmer.");
+        dress.MapPost("/hide", async (Body<HideRequest> body, Studio studio, CancellationToken cancel) => (await On(studio, body.Value, cancel)).Hide(body.Value))
+            .Describes<DropView>("dressHide", "The edit that makes what stands before an element just high enough to hide it; none where nothing does.");
         dress.MapPost("/nudge", async (Body<NudgeRequest> body, Studio studio, CancellationToken cancel) => (await On(studio, body.Value, cancel)).Nudge(body.Value))
             .Describes<DropView>("dressNudge", "The edit that moves an element by marks of the trimmer.");
     }

@@ -74,6 +74,12 @@ internal sealed class DressTeller(Desk desk, Card card)
             : new DropView(new PutOn(request.Element, spec with { Place = Core.Guide.DressedPlaces.Nudged(element.Element.Place, element.On[0], request.Across, request.Up, Mark) }));
     }
 
+    public DropView Hide(HideRequest request)
+    {
+        _ = Known(request.Element);
+        return new DropView(Hiding.Of(card, request.Element));
+    }
+
     private SizedElement Known(string id) => card.Dressed.Elements.FirstOrDefault(e => e.Element.Id == id)
         ?? throw new Core.Input.InputProblemException("dress.element", "element", $"there is no “{id}” on this card", card.Dressed.Elements.Count == 0 ? "an element that is on it" : string.Join(", ", card.Dressed.Elements.Select(e => e.Element.Id)));
 
@@ -110,10 +116,10 @@ internal sealed class DressTeller(Desk desk, Card card)
         var side = _sheets.Count(s => s.Piece.Piece.Id == sheet.Piece.Piece.Id) == 1 ? "" : sheet.Faces.All(f => PosesOf(f.Face).Contains("back")) ? ", from behind" : sheet.Face == Face.Up ? ", inner side" : ", outer side";
         return new SideView(
             sheet.Id, $"{sheet.Piece.Piece.Name}{side}", stock.Colour ?? Unpainted, sheet.Width.Units, sheet.Height.Units, [.. sheet.Plates.Select(Line)],
-            [.. sheet.Creases.Select(c => new CreaseView(At(c.From), At(c.To), c.Valley, c.Working))], [.. sheet.Faces.Select(FaceOf)]);
+            [.. sheet.Creases.Select(c => new CreaseView(At(c.From), At(c.To), c.Valley, c.Working))], [.. sheet.Faces.Select(f => FaceOf(sheet, f))]);
     }
 
-    private FaceView FaceOf(WornFace face)
+    private FaceView FaceOf(DressedSheet sheet, WornFace face)
     {
         var seen = card.SightLines.FirstOrDefault(l => l.Face.Id == face.Face.Id && l.Pose == "shown");
         return new FaceView(
@@ -121,7 +127,7 @@ internal sealed class DressTeller(Desk desk, Card card)
             [.. face.Layers.OrderBy(l => l.Layer.Level).Select(l => new WornLayerView(l.Layer.Id, l.Layer.Level, l.Layer.Stock.Id, l.Layer.Stock.Colour ?? Unpainted, SizedJson.Name(l.Layer.Stock.Pattern), Line(l.Outline), [.. l.Holes.Select(Line)]))],
             [.. face.KeepOuts.Select(k => new KeepOutView(SizedJson.Name(k.KeepOut.Kind), Line(k.Outline), k.KeepOut.Why))],
             [.. face.Things.Select(Thing)],
-            seen is null ? null : (int)Math.Round(seen.Share * 100));
+            seen is null ? null : (int)Math.Round(seen.Share * 100), seen is null ? [] : [.. seen.Hidden.Select(h => BoxOf(sheet.Read(h)))]);
     }
 
     private PutView Thing(WornThing thing)

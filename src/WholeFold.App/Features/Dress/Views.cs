@@ -22,8 +22,8 @@ public sealed record PutView(string Id, bool Window, string Name, string? Colour
 
 /// <summary>A face as one reads it.</summary>
 /// <param name="Poses">closed, opening, shown or back: in which of them it is looked at.</param>
-/// <param name="Seen">How much of it is seen straight on once the card is shown, in hundredths.</param>
-public sealed record FaceView(string Id, string Role, string Name, IReadOnlyList<string> Poses, IReadOnlyList<Spot> Outline, BoxView Box, IReadOnlyList<WornLayerView> Layers, IReadOnlyList<KeepOutView> KeepOuts, IReadOnlyList<PutView> Things, int? Seen);
+/// <param name="Seen">How much of it is seen straight on once the card is shown, in hundredths; <paramref name="Hidden"/> where something stands before it.</param>
+public sealed record FaceView(string Id, string Role, string Name, IReadOnlyList<string> Poses, IReadOnlyList<Spot> Outline, BoxView Box, IReadOnlyList<WornLayerView> Layers, IReadOnlyList<KeepOutView> KeepOuts, IReadOnlyList<PutView> Things, int? Seen, IReadOnlyList<BoxView> Hidden);
 
 /// <param name="Valley">Whether it closes towards the reader.</param>
 public sealed record CreaseView(Spot From, Spot To, bool Valley, bool Working);
@@ -111,6 +111,12 @@ public sealed record DropRequest : DeskRequest
 
 /// <summary>The edit that puts it there; null where no face is.</summary>
 public sealed record DropView(DesignEdit? Edit);
+
+/// <summary>An element to be hidden once the card is shown.</summary>
+public sealed record HideRequest : DeskRequest
+{
+    public required string Element { get; init; }
+}
 
 /// <summary>A thing to be moved by marks of the trimmer.</summary>
 /// <param name="Across">To the right as one reads the face; <paramref name="Up"/> towards its head.</param>

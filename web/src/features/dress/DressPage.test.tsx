@@ -23,6 +23,7 @@ const face = (id: string, name: string, poses: string[], more = {}) => ({
   keepOuts: [],
   things: [],
   seen: null,
+  hidden: [],
   ...more,
 });
 const moon = {

@@ -1,4 +1,4 @@
-import { Button, Loader, NativeSelect } from "@mantine/core";
+import { Loader, NativeSelect } from "@mantine/core";
 import { useDocumentTitle, useElementSize } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
 import { lazy, type PointerEvent, Suspense, useCallback, useEffect, useRef, useState } from "react";
@@ -17,16 +17,15 @@ import { convert, nextUnits } from "../bench/edits";
 import foot from "../bench/Foot.module.css";
 import { Head } from "../bench/Head";
 import s from "./Dress.module.css";
-import { ContourEditor, Editor, ElementEditor, LayerEditor, SoftEditor, WindowEditor } from "./Editors";
-import { aLayer, aMotif, aWindow, cutWindow, newId, putOn, wear } from "./edits";
+import { putOn } from "./edits";
 import { scaleFor } from "./fit";
-import { PaperDefs, Swatch } from "./Papers";
+import { List } from "./List";
+import { PaperDefs } from "./Papers";
 import { type Chosen, Side } from "./Side";
 
 const Clash = lazy(async () => ({ default: (await import("../bench/Clash")).Clash }));
 
 type DressView = Schemas["DressView"];
-type Row = Schemas["DressRow"];
 
 /** What the card wears: the faces that a reader sees, pose by pose, and the list of it in the order in which it is made. */
 export function DressPage() {
@@ -167,6 +166,19 @@ export function Dress({
       desk && ask(answer(api.POST("/api/dress/nudge", { body: { ...desk, element, across, up } }))),
     [ask, desk],
   );
+  const hide = useCallback(
+    async (element: string) => {
+      if (desk) {
+        const { edit } = await answer(api.POST("/api/dress/hide", { body: { ...desk, element } }));
+        if (edit) {
+          onCommit([edit]);
+        }
+        return edit !== null;
+      }
+      return false;
+    },
+    [desk, onCommit],
+  );
   const takeOff = useCallback(
     (element: string) => {
       setChosen(null);
@@ -275,7 +287,7 @@ export function Dress({
             <span>{view.atHome ? "At home in" : "Now in"}</span>
             {format}
           </div>
-          <List view={view} chosen={chosen} onChoose={choose} onCommit={onCommit} />
+          <List view={view} chosen={chosen} onChoose={choose} onCommit={onCommit} onHide={hide} />
         </aside>
       </div>
       <footer className={foot.foot} data-part="foot">
@@ -304,157 +316,5 @@ export function Dress({
         </ul>
       </footer>
     </>
-  );
-}
-
-const sections: { kinds: Row["kind"][]; title: string; detail: string }[] = [
-  { kinds: ["layer"], title: "On the card", detail: "in the order it is made" },
-  { kinds: ["window", "contour"], title: "Windows and edges", detail: "cut while it is flat" },
-  { kinds: ["element"], title: "Stamped, raised and printed", detail: "each its own size" },
-  { kinds: ["soft"], title: "From the roll", detail: "for one card" },
-];
-
-function List({
-  view,
-  chosen,
-  onChoose,
-  onCommit,
-}: {
-  view: DressView;
-  chosen: Chosen;
-  onChoose: (c: Chosen) => void;
-  onCommit: (edits: Edit[]) => void;
-}) {
-  const face = chosen?.kind === "face" ? chosen.id : null;
-  const faces = view.sides.flatMap((x) => x.faces);
-  const chosenFace = faces.find((f) => f.id === face);
-  const where = face ?? view.roles[0]?.faces[0] ?? "";
-  const ids = [...(view.dressing.elements ?? []).map((e) => e.id), ...(view.dressing.windows ?? []).map((w) => w.id)];
-  const small = view.unit === "in" ? ["1 in", "1 in"] : ["25 mm", "25 mm"];
-  return (
-    <div className={s.list}>
-      {sections.map(({ kinds, title, detail }) => {
-        const rows = view.rows.filter((r) => kinds.includes(r.kind));
-        return rows.length === 0 ? null : (
-          <section key={title} aria-label={title}>
-            <h2>
-              {title} <small>{detail}</small>
-            </h2>
-            <ul>
-              {rows.map((row) => (
-                <ListRow key={row.kind + row.id} row={row} view={view} chosen={chosen} onChoose={onChoose} onCommit={onCommit} />
-              ))}
-            </ul>
-          </section>
-        );
-      })}
-      {view.rows.length === 0 ? (
-        <p className={s.nothing}>
-          Nothing is on it yet: choose a face on the left, and give it a paper, a window or something to look at.
-        </p>
-      ) : null}
-      <div className={s.add}>
-        <Button
-          size="compact-md"
-          variant="default"
-          onClick={() => {
-            const layers = faces.find((f) => f.id === where)?.layers.length ?? 0;
-            onCommit([wear(where, layers + 1, aLayer(where, layers + 1))]);
-          }}
-        >
-          + paper
-        </Button>
-        <Button
-          size="compact-md"
-          variant="default"
-          onClick={() => {
-            const id = newId("window", ids);
-            onCommit([cutWindow(id, aWindow(id, where, small))]);
-            onChoose({ kind: "window", id });
-          }}
-        >
-          + window
-        </Button>
-        <Button
-          size="compact-md"
-          variant="default"
-          onClick={() => {
-            const id = newId("star", ids);
-            onCommit([putOn(id, aMotif(id, where, "star", small))]);
-            onChoose({ kind: "element", id });
-          }}
-        >
-          + something on it
-        </Button>
-        <small className={s.nothing}>{chosenFace ? `on ${chosenFace.name}` : "choose a face to say where"}</small>
-      </div>
-    </div>
-  );
-}
-
-function ListRow({
-  row,
-  view,
-  chosen,
-  onChoose,
-  onCommit,
-}: {
-  row: Row;
-  view: DressView;
-  chosen: Chosen;
-  onChoose: (c: Chosen) => void;
-  onCommit: (edits: Edit[]) => void;
-}) {
-  const kind = row.kind as NonNullable<Chosen>["kind"];
-  const open = chosen?.kind === kind && chosen.id === row.id;
-  const wasOpen = useRef(false);
-  const touched = chosen?.kind === "face" && row.faces.includes(chosen.id);
-  return (
-    <li
-      className={s.row}
-      data-open={open || touched || undefined}
-      ref={(li) => {
-        if (open && li && !wasOpen.current) {
-          li.scrollIntoView?.({ block: "nearest" });
-        }
-        wasOpen.current = open;
-      }}
-    >
-      <button type="button" aria-expanded={open} onClick={() => onChoose(open ? null : { kind, id: row.id })}>
-        {row.colour ? <Swatch colour={row.colour} pattern={row.pattern ?? "plain"} /> : <span />}
-        <span>
-          <b>{row.name}</b>
-          <small>{row.detail}</small>
-        </span>
-        <span className={s.size}>
-          {row.was ? (
-            <small>
-              was <Sentence parts={row.was} />{" "}
-            </small>
-          ) : null}
-          <Sentence parts={row.size} />
-          {row.count > 1 ? <small> × {row.count}</small> : null}
-        </span>
-      </button>
-      {open ? (
-        <Editor why={<Sentence parts={row.why} />}>
-          {kind === "layer" ? (
-            <LayerEditor view={view} role={row.role} level={row.level} face={null} onCommit={onCommit} />
-          ) : kind === "window" ? (
-            <WindowEditor view={view} id={row.id} onCommit={onCommit} />
-          ) : kind === "element" ? (
-            <ElementEditor view={view} id={row.id} onCommit={onCommit} />
-          ) : kind === "contour" ? (
-            <ContourEditor view={view} id={row.id} onCommit={onCommit} />
-          ) : (
-            <SoftEditor view={view} id={row.id} onCommit={onCommit} />
-          )}
-        </Editor>
-      ) : touched && kind === "layer" && row.faces.length > 1 ? (
-        <Editor>
-          <LayerEditor view={view} role={row.role} level={row.level} face={chosen.id} onCommit={onCommit} />
-        </Editor>
-      ) : null}
-    </li>
   );
 }

@@ -84,6 +84,9 @@ export const Side = memo(function Side({
                   <title>{k.why}</title>
                 </polygon>
               ))}
+            {chosen?.kind === "face" && chosen.id === face.id
+              ? face.hidden.map((b) => <rect key={`${b.x} ${b.y}`} {...rect(b)} className={s.hidden} />)
+              : null}
             {face.things.map((thing) => (
               <Thing
                 key={thing.id}
@@ -114,8 +117,11 @@ export const Side = memo(function Side({
                 const [x2, y2] = [edge + d.to.x * scale, edge + h - d.to.y * scale];
                 // Where the line is too short for its figure that stands beyond the edge, off the thing.
                 const short = Math.hypot(x2 - x1, y2 - y1) < 58;
+                const over = rect(t.box);
+                const past = x1 > over.x && x1 < over.x + over.width && y1 > over.y && y1 < over.y + over.height;
+                const [ax, ay, bx, by] = past ? [x2, y2, x1, y1] : [x1, y1, x2, y2];
                 const [mx, my] = short
-                  ? [x1 + Math.sign(Math.round(x1 - x2)) * 27, y1 + Math.sign(Math.round(y1 - y2)) * 14]
+                  ? [ax + Math.sign(Math.round(ax - bx)) * 27, ay + Math.sign(Math.round(ay - by)) * 14]
                   : [(x1 + x2) / 2, (y1 + y2) / 2];
                 return (
                   <g key={t.id + d.edge} className={s.distance}>
