@@ -129,7 +129,7 @@ public sealed class BenchTests : IDisposable
         Assert.Equal(("window", window.Line.Min(c => c.X), window.Line.Max(c => c.X)), (window.Kind, rows["front.window.left"].Now.Units, rows["front.window.right"].Now.Units));
         Assert.Equal((window.Line.Min(c => c.Y), window.Line.Max(c => c.Y)), (rows["front.window.foot"].Now.Units, rows["front.window.head"].Now.Units));
         Assert.Contains((await _client.Explain(Spec("shadow-box", "5x7"), "front.window.left")).Ways, w => w.Said().StartsWith("die, its edge", StringComparison.Ordinal));
-        Assert.Contains(view.Checks, c => c is { Id: "knife-work", Severity: "caution" });
+        Assert.Contains(view.Checks, c => c is { Id: "knife-work", Severity: "note" });
 
         // Of a slit, which is one line, the two that coincide are told once.
         var slit = (await _client.Bench(Spec("slider-stand", "5x7"))).Ledger.Single(s => s.Id == "base").Rows.Where(r => r.Label == "slit").Select(r => r.Detail);

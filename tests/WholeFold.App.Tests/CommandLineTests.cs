@@ -27,6 +27,51 @@ public class CommandLineTests
         Assert.Equal(2, document.RootElement.GetProperty("pieces").GetArrayLength());
     }
 
+    /// <summary>A design from a file brings what it wears through the whole command: figures, places, findings with their fix, in text as in JSON.</summary>
+    [Fact]
+    public void A_dressed_design_is_converted_with_all_that_it_wears()
+    {
+        var file = Path.GetTempFileName();
+        try
+        {
+            File.WriteAllText(file, """
+                {"wholeFold": 2, "name": "Late tram", "construction": "plain-fold", "format": "5x7", "dressing": {
+                  "layers": [{"role": "front", "stock": "night-print"}],
+                  "windows": [{"id": "eye", "role": "front", "die": "pane-3"}],
+                  "elements": [{"id": "moon", "role": "inside", "size": ["1 in", "1 in"], "place": {"anchor": "right", "from": [{"edge": "right", "distance": "-1/2 in"}]}}],
+                  "soft": [{"id": "bow", "role": "front", "rule": "bow"}]}}
+                """);
+            using var document = JsonDocument.Parse(Run("convert", "--design", file, "--format", "a2-us", "--json").Out);
+            var root = document.RootElement;
+            var window = root.GetProperty("windows")[0];
+            Assert.Equal(("pane-2", "nearestDie", "3"), (window.GetProperty("die").GetString(), window.GetProperty("found").GetString(), window.GetProperty("was")[1].GetProperty("in").GetString()));
+            var moon = root.GetProperty("elements")[0];
+            Assert.Equal(("right", "-1/2"), (moon.GetProperty("place").GetProperty("from")[0].GetProperty("edge").GetString(), moon.GetProperty("place").GetProperty("from")[0].GetProperty("distance").GetProperty("in").GetString()));
+            Assert.Equal(2, root.GetProperty("places").EnumerateArray().Count(p => p.GetProperty("id").GetString() is "windows.eye" or "elements.moon"));
+            var found = root.GetProperty("checks").EnumerateArray().Single(c => c.GetProperty("id").GetString() == "adhesive-exposed-when-shut");
+            Assert.Equal(("error", "base", "back", "up"), (found.GetProperty("severity").GetString(), found.GetProperty("at").GetProperty("piece").GetString(), found.GetProperty("at").GetProperty("plate").GetString(), found.GetProperty("at").GetProperty("side").GetString()));
+            Assert.Equal("base.back", found.GetProperty("fix").GetProperty("edit").GetProperty("element").GetProperty("bondedOn").GetString());
+            Assert.Equal("night-print", root.GetProperty("layers").EnumerateArray().First(l => l.GetProperty("role").GetString() == "front").GetProperty("stock").GetString());
+            Assert.Contains(root.GetProperty("faces").EnumerateArray(), f => f.GetProperty("id").GetString() == "base.back.down");
+
+            var text = Run("convert", "--design", file, "--format", "a2-us").Out;
+            foreach (var said in new[] { "eye, by Second pane", "1/2 past the right edge", "From the roll", "Cut the window in front" })
+            {
+                Assert.Contains(said, text, StringComparison.Ordinal);
+            }
+
+            File.WriteAllText(file, """{"wholeFold": 2, "construction": "plain-fold", "format": "5x7", "dressing": {"windows": [{"id": "eye", "role": "roof", "size": ["1 in", "1 in"]}]}}""");
+            var refused = Run("convert", "--design", file, "--format", "a2-us");
+            Assert.Equal(2, refused.Exit);
+            Assert.Contains("dressing.windows[0].role", refused.Error, StringComparison.Ordinal);
+            Assert.Contains("front, inside", refused.Error, StringComparison.Ordinal);
+        }
+        finally
+        {
+            File.Delete(file);
+        }
+    }
+
     [Fact]
     public void What_is_there_is_said_on_the_line_and_what_came_of_it_in_the_answer()
     {

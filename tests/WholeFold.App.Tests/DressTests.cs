@@ -91,4 +91,33 @@ public sealed class DressTests : IDisposable
         var mended = await _client.Ask<DressView>("/api/dress", view.Dressing.Elements.Count == 1 ? Plain([.. view.Dressing.Elements]) : Plain(), found.Check.Fix!.Edit);
         Assert.DoesNotContain(mended.Found, f => f.Check.Id == "adhesive-exposed-when-shut");
     }
+
+    [Fact]
+    public async Task A_tier_is_made_high_enough_to_hide_a_thing_and_what_cannot_be_hidden_is_left()
+    {
+        var scene = new DesignSpec
+        {
+            Name = "x", Construction = "tier-scene", Format = "5x7", Turn = true, Set = new Dictionary<string, WrittenFigure> { ["tiers"] = "1", ["tier1Height"] = "1 1/2 in" },
+            Dressing = new DressingSpec { Elements = [new ElementSpec("moon", "back", Size: ["1 in", "1 in"], Place: new PlaceSpec("foot", [new FromSpec("foot", "1 in")]))] },
+        };
+        Assert.Equal("tier1Height", Assert.IsType<SetFigure>(await Ask("/api/dress/hide", new HideRequest { Design = scene, Element = "moon" })).Parameter);
+        var back = (await _client.Ask<DressView>("/api/dress", scene)).Sides.SelectMany(s => s.Faces).Single(f => f.Id == "base.back.up");
+        Assert.InRange(back.Seen!.Value, 60, 80);
+        Assert.NotEmpty(back.Hidden);
+        Assert.Null(await Ask("/api/dress/hide", new HideRequest { Design = Plain(new ElementSpec("moon", "inside", Size: ["1 in", "1 in"])), Element = "moon" }));
+        var unknown = await _client.PostAsync("/api/dress/hide", JsonContent.Create(new HideRequest { Design = Plain(), Element = "sun" }, options: StrictJson.Options), Cancel);
+        Assert.Equal(System.Net.HttpStatusCode.BadRequest, unknown.StatusCode);
+        Assert.Contains("sun", await unknown.Content.ReadAsStringAsync(Cancel), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task What_a_dressed_card_shows_closed_is_on_the_wall_and_in_the_drawer()
+    {
+        var comet = (await _client.Design("comet-supper")).State;
+        var wall = await _client.Ask<Features.Wall.WallView>("/api/wall", comet);
+        Assert.All(wall.Cards.Where(c => c.Closed is not null), c => Assert.NotEmpty(c.Closed!.Worn));
+        Assert.Contains(wall.Cards, c => c.Format.VerdictText.Any(p => p.Text?.Contains("too large", StringComparison.Ordinal) == true));
+        var bare = await _client.Ask<Features.Wall.WallView>("/api/wall", comet with { Dressing = null });
+        Assert.All(bare.Cards.Where(c => c.Closed is not null), c => Assert.Empty(c.Closed!.Worn));
+    }
 }

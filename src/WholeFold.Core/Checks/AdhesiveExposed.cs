@@ -28,9 +28,9 @@ internal sealed class AdhesiveExposed : ICheck
 
                 var outline = Plane.Shape(on.Outline);
                 var past = outline.Difference(Plane.Offset(Plane.Union(piece.Plates.Select(p => Plane.Shape(p.Corners))), Nothing.Units));
-                if (element.Element.BondedOn is null && !past.IsEmpty && Plane.Round(past) is var out_ && Length.Max(out_.Width, out_.Height) > Nothing)
+                if (element.Element.BondedOn is null && !past.IsEmpty && Plane.Round(past) is var beyond && Length.Max(beyond.Width, beyond.Height) > Nothing)
                 {
-                    yield return Found($"{element.Element.Name} hangs {Length.Min(out_.Width, out_.Height)} over the edge of {on.Face.Name}, stuck all over: shut, its adhesive would hold what lies behind it.", on, Length.Min(out_.Width, out_.Height)) with
+                    yield return Found($"{element.Element.Name} hangs {Length.Min(beyond.Width, beyond.Height)} over the edge of {on.Face.Name}, stuck all over: shut, its adhesive would hold what lies behind it.", on, Length.Min(beyond.Width, beyond.Height)) with
                     {
                         Fix = new Fix(new PutOn(element.Element.Id, DressingWriter.Write(element.Element) with { BondedOn = $"{on.Face.Piece}.{on.Face.Plate}" }), Words.Of($"no adhesive on what hangs over")),
                     };

@@ -12,8 +12,6 @@ internal static class Plane
     /// <summary>Corners stay corners, as a blade cuts them.</summary>
     private static readonly BufferParameters Mitred = new() { JoinStyle = JoinStyle.Mitre, MitreLimit = 10 };
 
-    public static Geometry Nothing => Factory.CreatePolygon();
-
     public static Geometry Shape(IEnumerable<(double X, double Y)> corners)
     {
         var ring = corners.Select(c => new Coordinate(c.X, c.Y)).ToList();
@@ -23,17 +21,15 @@ internal static class Plane
 
     public static Geometry Shape(IEnumerable<Measure.Point> corners) => Shape(corners.Select(c => ((double)c.X.Units, (double)c.Y.Units)));
 
-    public static Geometry Shape(Box box) => Shape(box.Corners);
-
     public static Geometry Union(IEnumerable<Geometry> shapes) => Factory.BuildGeometry([.. shapes]).Buffer(0);
 
     /// <summary>Grown by a distance all round, or shrunk where it is less than nothing.</summary>
     public static Geometry Offset(Geometry shape, double by) => shape.Buffer(by, Mitred);
 
-    /// <summary>Its parts without holes in them, each by its corners, counter-clockwise and without corners on a line.</summary>
+    /// <summary>Its parts that have an area.</summary>
     public static IEnumerable<Polygon> Parts(Geometry shape) => Enumerable.Range(0, shape.NumGeometries).Select(shape.GetGeometryN).OfType<Polygon>().Where(p => !p.IsEmpty);
 
-    /// <summary>Its outline in whole units.</summary>
+    /// <summary>A ring in whole units, counter-clockwise, without corners on a line.</summary>
     public static IReadOnlyList<Measure.Point> Corners(LineString ring)
     {
         var all = ring.Coordinates.Select(c => new Measure.Point(new Length((long)Math.Round(c.X)), new Length((long)Math.Round(c.Y)))).ToList();

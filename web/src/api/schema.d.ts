@@ -859,7 +859,6 @@ export interface components {
             size: components["schemas"]["SentencePart"][];
             atHome: boolean;
             unit: string;
-            mark: string;
             poses: components["schemas"]["DressPose"][];
             sides: components["schemas"]["SideView"][];
             looks: components["schemas"]["PosesView"];

@@ -34,7 +34,6 @@ internal sealed class DressTeller(Desk desk, Card card)
             Size = _tell.Say(_tell.NameAndSize(desk.Target)),
             AtHome = desk.Target.Key == desk.Design.Home.Key,
             Unit = _tell.Symbol,
-            Mark = LengthWriter.Exact(Mark),
             Poses = Poses(),
             Sides = [.. _sheets.Select(Side)],
             Looks = PosesView.Of(card, new Motion(Motion.LookedAt(card.Figures), true, []), Picture.OnTheTable),

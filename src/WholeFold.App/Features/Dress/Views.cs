@@ -66,9 +66,6 @@ public sealed record DressView
 
     public required string Unit { get; init; }
 
-    /// <summary>A mark of the trimmer: what a thing is nudged by; a text that reads back to it.</summary>
-    public required string Mark { get; init; }
-
     public required IReadOnlyList<DressPose> Poses { get; init; }
 
     public required IReadOnlyList<SideView> Sides { get; init; }

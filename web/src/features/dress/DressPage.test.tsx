@@ -43,7 +43,6 @@ const view = {
   size: say("5 × 5 in"),
   atHome: true,
   unit: "in",
-  mark: "1/16 in",
   poses: [
     { id: "closed", name: "closed", faces: 1, frame: 0 },
     { id: "shown", name: "shown", faces: 1, frame: 1 },
