@@ -40,13 +40,7 @@ internal static class Dress
             var read = reader.Read(spec);
             Card Fresh(Target target) => new(card.Figures with { Design = read.Design, Target = target });
             var dress = Median(() => _ = Fresh(read.Target).Checks);
-            var wall = Median(() =>
-            {
-                foreach (var format in Inventory.Shipped.Formats)
-                {
-                    _ = Attempt.Of(read.Design, new Target(format, false)).Verdict;
-                }
-            });
+            var wall = Median(() => _ = Inventory.Shipped.Formats.AsParallel().AsOrdered().Select(format => Attempt.Of(read.Design, new Target(format, false)).Verdict).ToList());
             var stage = Median(() => DressedSheet.Of(Fresh(read.Target)));
             all.Add((dress, wall, stage));
             output.WriteLine($"{family.Id,-24}{dress,12:0.0}{wall,15:0.0}{stage,15:0.0}");

@@ -83,6 +83,18 @@ public sealed class DressTests : IDisposable
     }
 
     [Fact]
+    public async Task A_window_is_moved_to_another_face_and_by_marks_as_an_element_is()
+    {
+        var spec = Plain() with { Dressing = new DressingSpec { Windows = [new WindowSpec("eye", "base.front.up", Size: ["1 in", "1 in"], Place: new PlaceSpec("head", [new FromSpec("head", "1 in")]))] } };
+        var nudged = Assert.IsType<CutWindow>(await Ask("/api/dress/nudge", new NudgeRequest { Design = spec, Element = "eye", Window = true, Across = 0, Up = -1 }));
+        Assert.Equal([("head", "1 1/16 in")], nudged.Window!.Place!.From!.Select(f => (f.Edge, f.Distance.Text.Replace("26.9875 mm", "1 1/16 in", StringComparison.Ordinal))));
+        var dropped = Assert.IsType<CutWindow>(await Ask("/api/dress/drop", new DropRequest { Design = spec, Element = "eye", Window = true, Side = "base.up", X = Length.In(8, 1).Units, Y = Length.In(3, 1).Units }));
+        Assert.Equal("base.back.up", dropped.Window!.Role);
+        var unknown = await _client.PostAsync("/api/dress/nudge", JsonContent.Create(new NudgeRequest { Design = spec, Element = "sun", Window = true, Across = 1, Up = 0 }, options: StrictJson.Options), Cancel);
+        Assert.Contains("eye", await unknown.Content.ReadAsStringAsync(Cancel), StringComparison.Ordinal);
+    }
+
+    [Fact]
     public async Task What_is_found_says_where_and_mends_itself()
     {
         var view = await _client.Ask<DressView>("/api/dress", Plain(new ElementSpec("moon", "base.back.up", Size: ["1 in", "1 in"], Place: new PlaceSpec("right", [new FromSpec("right", "-1/2 in")]))));

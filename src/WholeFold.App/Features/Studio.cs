@@ -40,6 +40,15 @@ public sealed class Studio(Things things, Catalogue catalogue, SizedCards cards)
 
     /// <summary>The design in a format, worked out once.</summary>
     public Attempt Attempt(Desk desk, Target target, CancellationToken cancel) => cards.Get(desk, target, cancel);
+
+    /// <summary>The design in several formats, each judged: side by side, for they have nothing to do with each other.</summary>
+    public IReadOnlyList<Attempt> Attempts(Desk desk, IReadOnlyList<Target> targets, CancellationToken cancel) =>
+        [.. targets.AsParallel().AsOrdered().WithCancellation(cancel).Select(t =>
+        {
+            var attempt = Attempt(desk, t, cancel);
+            _ = attempt.Verdict;
+            return attempt;
+        })];
 }
 
 /// <summary>Cards that were sized lately, by what was asked. What an abandoned request had begun is not kept.</summary>

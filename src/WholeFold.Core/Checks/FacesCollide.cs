@@ -12,10 +12,11 @@ internal sealed class FacesCollide : ICheck
     {
         foreach (var struck in card.Struck)
         {
-            var with = card.Figures.PlateOf(struck.With);
+            var with = Spoken.The(card.Figures.PlateOf(struck.With).Name, card.Figures.PieceOf(struck.With.Piece).Piece.Name);
+            var into = struck.Into is { } other ? Words.Of($"{other.Element.Name}, which stands {other.Element.Stands.Hundredths} off {with},") : Words.Of($"{with}");
             yield return new Check(
                 "faces-collide-on-the-way", Severity.Error,
-                Words.Of($"{struck.Element.Element.Name} stands {struck.Element.Element.Stands} off {struck.On.Face.Name} and runs {struck.Deep} into {Spoken.The(with.Name, card.Figures.PieceOf(struck.With.Piece).Piece.Name)} {(struck.Pose == "shown" ? "once the card is shown" : "on the way")}."),
+                Words.Of($"{struck.Element.Element.Name} stands {struck.Element.Element.Stands} off {struck.On.Face.Name} and runs {struck.Deep} into {into} {(struck.Pose == "shown" ? "once the card is shown" : "on the way")}."),
                 new Dictionary<string, Length> { ["stands"] = struck.Element.Element.Stands, ["deep"] = struck.Deep })
             {
                 At = FoundAt.Of(struck.On),

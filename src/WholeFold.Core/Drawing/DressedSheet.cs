@@ -7,7 +7,7 @@ using WholeFold.Core.Sizing;
 namespace WholeFold.Core.Drawing;
 
 /// <summary>A layer as one reads its face.</summary>
-public sealed record WornLayer(SizedLayer Layer, IReadOnlyList<Point> Outline, IReadOnlyList<IReadOnlyList<Point>> Holes, Edge Head);
+public sealed record ReadLayer(SizedLayer Layer, IReadOnlyList<Point> Outline, IReadOnlyList<IReadOnlyList<Point>> Holes, Edge Head);
 
 /// <summary>Where something may not be.</summary>
 public sealed record WornKeepOut(KeepOut KeepOut, IReadOnlyList<Point> Outline);
@@ -20,7 +20,7 @@ public sealed record WornThing(string Id, bool IsWindow, OnFace On, IReadOnlyLis
 
 /// <summary>A face with all that it wears.</summary>
 /// <param name="Outline">What is free of it.</param>
-public sealed record WornFace(Role Role, RoleFace Face, IReadOnlyList<Point> Outline, Box Box, IReadOnlyList<WornLayer> Layers, IReadOnlyList<WornKeepOut> KeepOuts, IReadOnlyList<WornThing> Things);
+public sealed record WornFace(Role Role, RoleFace Face, IReadOnlyList<Point> Outline, Box Box, IReadOnlyList<ReadLayer> Layers, IReadOnlyList<WornKeepOut> KeepOuts, IReadOnlyList<WornThing> Things);
 
 /// <summary>A crease, as one reads the side of the piece.</summary>
 /// <param name="Valley">Whether it closes towards the reader.</param>
@@ -58,7 +58,7 @@ public sealed record DressedSheet(SizedPiece Piece, Face Face, Length Width, Len
         // The same place on a plate can have several roles, as posts and rails have; each is drawn by itself.
         var worn = faces.Select(f => new WornFace(
             f.Role, f.Face, Line(f.Face.Usual.Outline), reading.Read(f.Face.Usual.Box),
-            [.. card.Layers.Where(l => l.Role.Id == f.Role.Id).SelectMany(l => l.On.Where(o => o.On.Id == f.Face.Id).Select(o => new WornLayer(l, Line(o.Outline), [.. o.Holes.Select(h => Line(h))], f.Face.Head)))],
+            [.. card.Layers.Where(l => l.Role.Id == f.Role.Id).SelectMany(l => l.On.Where(o => o.On.Id == f.Face.Id).Select(o => new ReadLayer(l, Line(o.Outline), [.. o.Holes.Select(h => Line(h))], f.Face.Head)))],
             [.. card.KeepOutsOn(f.Face).Select(k => new WornKeepOut(k, Line(k.Outline)))],
             [
                 .. card.Dressed.Windows.SelectMany(w => w.On.Where(o => o.Face.Id == f.Face.Id).Select(o => Thing(w.Window.Id, true, w.Window.Place, o))),

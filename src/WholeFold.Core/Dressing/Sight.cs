@@ -5,6 +5,10 @@ using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Dressing;
 
+/// <summary>Where a line of sight meets a plate.</summary>
+/// <param name="X">In the flat piece.</param>
+internal sealed record Hit(FaceRef On, double X, double Y, double Far);
+
 /// <summary>
 /// What of a card can be seen in a pose: from a spot on a face a line of sight goes out, and meets another plate or does not.
 /// </summary>
@@ -83,6 +87,20 @@ internal sealed class Sight
         var at = Frames[face.Plate];
         var side = face.Face == Face.Up ? 1 : -1;
         return Met(at.Apply(new Vec(x, y, side * Off)), at.Ez * side).Where(m => m.Plate != face.Plate);
+    }
+
+    /// <summary>Where a line straight off a spot on a face first meets another plate; null where it goes out.</summary>
+    public Hit? Nearest(FaceRef face, double x, double y)
+    {
+        var (at, side) = (Frames[face.Plate], face.Face == Face.Up ? 1 : -1);
+        if (Over(face, x, y).Cast<(PlateRef Plate, double Far)?>().FirstOrDefault() is not { } met)
+        {
+            return null;
+        }
+
+        var (other, way) = (Frames[met.Plate], at.Ez * side);
+        var spot = other.Inverse.Apply(at.Apply(new Vec(x, y, side * Off)) + (way * met.Far));
+        return new Hit(new FaceRef(met.Plate, other.Ez.Dot(way) < 0 ? Face.Up : Face.Down), spot.X, spot.Y, met.Far);
     }
 
     private bool IsFree(PlateRef own, Vec from, Vec way)

@@ -14,20 +14,29 @@ public static class Girth
     {
         ArgumentNullException.ThrowIfNull(map);
         ArgumentNullException.ThrowIfNull(pose);
+        Spread[] spreads = [.. map.Spreads];
         var heights = map.Spreads.SelectMany(s => new[] { s.LowLeft, s.LowRight, s.HighLeft, s.HighRight }).Distinct().Order().ToList();
-        var across = heights.Zip(heights.Skip(1), (a, b) => (a + b) / 2).Select(y => HalfRound(Level(map, y), pose.Width.Units)).DefaultIfEmpty(0).Max();
-        var along = map.Spreads.Select(s => (s.Left + s.Right) / 2).Distinct().Select(x => HalfRound(Upright(map, x), pose.Height.Units)).DefaultIfEmpty(0).Max();
+        var across = heights.Zip(heights.Skip(1)).Where(b => b.Second - b.First >= Fine).Select(b => HalfRound(Level(spreads, (b.First + b.Second) / 2), pose.Width.Units)).DefaultIfEmpty(0).Max();
+        var along = map.Spreads.GroupBy(s => (s.Left, s.Right)).Select(strip => HalfRound(Upright(strip), pose.Height.Units)).DefaultIfEmpty(0).Max();
 
         // What stands up and is not folded over is as thick everywhere, for all that an envelope knows.
         Length Need(double need) => new Length((long)Math.Ceiling(need)) + pose.Deep;
         return (Need(across), Need(along));
     }
 
-    /// <summary>What lies along a line from left to right: from, to, how thick.</summary>
-    private static IEnumerable<(double From, double To, double Thick)> Level(ThicknessMap map, double y)
+    /// <summary>Nothing in a card is narrower than this that a sheet of paper would feel: a fifth of a millimetre, in units.</summary>
+    private const double Fine = 64;
+
+    /// <summary>What lies along a line from left to right: from, to, how thick; in this order, as the map has it.</summary>
+    private static IEnumerable<(double From, double To, double Thick)> Level(Spread[] spreads, double y)
     {
-        foreach (var s in map.Spreads)
+        foreach (var s in spreads)
         {
+            if (Math.Min(s.LowLeft, s.LowRight) > y || Math.Max(s.HighLeft, s.HighRight) < y)
+            {
+                continue;
+            }
+
             // Within a spread both edges are straight, so what of it lies at this height is one stretch.
             var (from, to) = (s.Left, s.Right);
             Clip(s.LowLeft - y, s.LowRight - y, ref from, ref to);
@@ -53,36 +62,50 @@ public static class Girth
         }
     }
 
-    private static IEnumerable<(double From, double To, double Thick)> Upright(ThicknessMap map, double x)
-    {
-        foreach (var s in map.Spreads.Where(s => s.Left <= x && x <= s.Right && s.Right > s.Left))
-        {
-            var share = (x - s.Left) / (s.Right - s.Left);
-            yield return (s.LowLeft + ((s.LowRight - s.LowLeft) * share), s.HighLeft + ((s.HighRight - s.HighLeft) * share), s.Thick.Units);
-        }
-    }
+    /// <summary>Along the middle of a strip from the foot up, as the map has it.</summary>
+    private static IEnumerable<(double From, double To, double Thick)> Upright(IEnumerable<Spread> strip) =>
+        strip.Select(s => ((s.LowLeft + s.LowRight) / 2, (s.HighLeft + s.HighRight) / 2, (double)s.Thick.Units));
 
+    /// <param name="section">What lies along the line, in order.</param>
     private static double HalfRound(IEnumerable<(double From, double To, double Thick)> section, double width)
     {
-        var points = section.SelectMany(s => new (double X, double Y)[] { (s.From, 0), (s.From, s.Thick), (s.To, s.Thick), (s.To, 0) }).OrderBy(p => p.X).ThenBy(p => p.Y).ToList();
-        if (points.Count == 0)
+        // The upper side of the hull; the lower one is the table.
+        var hull = new List<(double X, double Y)>();
+        void Over(double x, double y)
         {
-            return 0;
-        }
-
-        // The upper side of the hull, from left to right; the lower one is the table.
-        var hull = new List<(double X, double Y)> { (points[0].X, 0) };
-        foreach (var p in points.Append((points[^1].X, 0)))
-        {
-            while (hull.Count > 1 && ((hull[^1].X - hull[^2].X) * (p.Item2 - hull[^2].Y)) - ((hull[^1].Y - hull[^2].Y) * (p.Item1 - hull[^2].X)) >= 0)
+            while (hull.Count > 1 && ((hull[^1].X - hull[^2].X) * (y - hull[^2].Y)) - ((hull[^1].Y - hull[^2].Y) * (x - hull[^2].X)) >= 0)
             {
                 hull.RemoveAt(hull.Count - 1);
             }
 
-            hull.Add(p);
+            hull.Add((x, y));
         }
 
-        var round = hull.Zip(hull.Skip(1), (a, b) => Math.Sqrt(((b.X - a.X) * (b.X - a.X)) + ((b.Y - a.Y) * (b.Y - a.Y)))).Sum() + (points[^1].X - points[0].X);
+        var last = 0d;
+        foreach (var (from, to, thick) in section)
+        {
+            if (hull.Count == 0)
+            {
+                hull.Add((from, 0));
+            }
+
+            Over(from, thick);
+            Over(to, thick);
+            last = Math.Max(last, to);
+        }
+
+        if (hull.Count == 0)
+        {
+            return 0;
+        }
+
+        Over(last, 0);
+        var round = last - hull[0].X;
+        for (var i = 1; i < hull.Count; i++)
+        {
+            round += Math.Sqrt(((hull[i].X - hull[i - 1].X) * (hull[i].X - hull[i - 1].X)) + ((hull[i].Y - hull[i - 1].Y) * (hull[i].Y - hull[i - 1].Y)));
+        }
+
         return Math.Max(0, (round / 2) - width);
     }
 }

@@ -36,6 +36,9 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves, IRead
     /// <summary>In one step of the search, in degrees: what is further off is not to be trusted.</summary>
     private const double LongestStep = 15;
 
+    /// <summary>A round of the search that mends less than this share has nothing left to find.</summary>
+    private const double LeastGain = 1e-3;
+
     public MotionFrame Closed => Frames[0];
 
     public MotionFrame Shown => Frames[^1];
@@ -212,6 +215,12 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves, IRead
                     {
                         break;
                     }
+                }
+
+                // Nothing near it is better: it is as near as it comes.
+                if (off.L2Norm() > before * (1 - LeastGain))
+                {
+                    break;
                 }
             }
 

@@ -21,6 +21,24 @@ internal static class Plane
 
     public static Geometry Shape(IEnumerable<Measure.Point> corners) => Shape(corners.Select(c => ((double)c.X.Units, (double)c.Y.Units)));
 
+    public static Geometry Rectangle(Envelope box) => Factory.ToGeometry(box);
+
+    /// <summary>Whether a spot is inside a ring of corners.</summary>
+    public static bool Covers(IReadOnlyList<Measure.Point> ring, double x, double y)
+    {
+        var inside = false;
+        for (int i = 0, j = ring.Count - 1; i < ring.Count; j = i++)
+        {
+            var (a, b) = (ring[i], ring[j]);
+            if (a.Y.Units > y != b.Y.Units > y && x < ((b.X.Units - a.X.Units) * (y - a.Y.Units) / (double)(b.Y.Units - a.Y.Units)) + a.X.Units)
+            {
+                inside = !inside;
+            }
+        }
+
+        return inside;
+    }
+
     public static Geometry Union(IEnumerable<Geometry> shapes) => Factory.BuildGeometry([.. shapes]).Buffer(0);
 
     /// <summary>Grown by a distance all round, or shrunk where it is less than nothing.</summary>

@@ -14,17 +14,15 @@ namespace WholeFold.Core.Guide;
 /// </remarks>
 internal static class Overlap
 {
-    private static readonly GeometryFactory Plane = new();
-
     /// <summary>The size of the largest rectangle that both plates cover round the patch, across and along the plate that is bonded to.</summary>
     public static (Length Width, Length Height) Of(Figures figures, Bond bond)
     {
         static Vec Flat(Point p) => new(p.X.Units, p.Y.Units, 0);
         IReadOnlyList<Vec> Region(BondSide side) => [.. side.Region.Anchors.Select(figures.ValueOf).Select(Flat)];
         var onto = RigidTransform.Laid(Region(bond.B), Region(bond.A));
-        var own = Shape(figures.PlateOf(bond.A.Plate).Corners.Select(Flat));
-        var laid = Shape(figures.PlateOf(bond.B.Plate).Corners.Select(c => onto.Apply(c.X.Units, c.Y.Units)));
-        var most = Largest(own.Intersection(laid), Shape(bond.A.Region.Corners.Select(figures.ValueOf).Select(Flat)).EnvelopeInternal);
+        var own = Plane.Shape(figures.PlateOf(bond.A.Plate).Corners);
+        var laid = Plane.Shape(figures.PlateOf(bond.B.Plate).Corners.Select(c => onto.Apply(c.X.Units, c.Y.Units)).Select(v => (v.X, v.Y)));
+        var most = Largest(own.Intersection(laid), Plane.Shape(bond.A.Region.Corners.Select(figures.ValueOf)).EnvelopeInternal);
         return (new Length((long)Math.Round(most.Width)), new Length((long)Math.Round(most.Height)));
     }
 
@@ -39,12 +37,6 @@ internal static class Overlap
                   from low in Along(c => c.Y, y => y <= patch.MinY, patch.MinY)
                   from high in Along(c => c.Y, y => y >= patch.MaxY, patch.MaxY)
                   select new Envelope(left, right, low, high);
-        return all.OrderByDescending(e => e.Area).FirstOrDefault(e => room.Covers(Plane.ToGeometry(e))) ?? patch;
-    }
-
-    private static Geometry Shape(IEnumerable<Vec> corners)
-    {
-        var ring = corners.Select(v => new Coordinate(v.X, v.Y)).ToList();
-        return Plane.CreatePolygon([.. ring, ring[0]]);
+        return all.OrderByDescending(e => e.Area).FirstOrDefault(e => room.Covers(Plane.Rectangle(e))) ?? patch;
     }
 }

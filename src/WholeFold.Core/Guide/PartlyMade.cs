@@ -34,8 +34,6 @@ public enum LaidBy
 /// </remarks>
 internal sealed class PartlyMade(Figures figures, IReadOnlyList<Bond> made)
 {
-    private static readonly GeometryFactory Plane = new();
-
     /// <summary>Of a region, what may be covered by a neighbour that only just meets it.</summary>
     private const double Sliver = 0.02;
 
@@ -204,9 +202,6 @@ internal sealed class PartlyMade(Figures figures, IReadOnlyList<Bond> made)
         return plates.ToDictionary(p => p, p => part[Root(p)]);
     }
 
-    private static Geometry Shape(IEnumerable<Measure.Point> corners, RigidTransform frame)
-    {
-        var ring = corners.Select(c => frame.Apply(c.X.Units, c.Y.Units)).Select(v => new Coordinate(Math.Round(v.X), Math.Round(v.Y))).ToList();
-        return Plane.CreatePolygon([.. ring, ring[0]]).Buffer(0);
-    }
+    private static Geometry Shape(IEnumerable<Measure.Point> corners, RigidTransform frame) =>
+        Plane.Shape(corners.Select(c => frame.Apply(c.X.Units, c.Y.Units)).Select(v => (Math.Round(v.X), Math.Round(v.Y))));
 }

@@ -1,6 +1,7 @@
 using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
+using WholeFold.Core.Dressing;
 using WholeFold.Core.Folding;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
@@ -22,11 +23,12 @@ public enum Difficulty
 }
 
 /// <summary>A construction on the shelf: what one looks for it by, worked out from the construction itself at an everyday size.</summary>
+/// <param name="Dressed">The same card in papers and with a motif, as it is shown.</param>
 /// <param name="Sheets">How many sheets a card of the sample size takes; null where a piece is larger than any sheet.</param>
 /// <param name="GoesFlat">Whether it goes flat in the post: closed, it is nowhere thicker than <see cref="Shelf.FlatInThePost"/>.</param>
 /// <param name="Formats">In how many of the formats it can be sized, as they stand; <paramref name="Turned"/> turned.</param>
 /// <param name="Refuses">The formats that it does not take in either turning, each with why.</param>
-public sealed record ShelfItem(ConstructionFamily Family, Card Sample, Motion Motion, int? Sheets, bool GoesFlat, Difficulty Difficulty, int Formats, int Turned, IReadOnlyList<(Format Format, Words Why)> Refuses);
+public sealed record ShelfItem(ConstructionFamily Family, Card Sample, Card Dressed, Motion Motion, int? Sheets, bool GoesFlat, Difficulty Difficulty, int Formats, int Turned, IReadOnlyList<(Format Format, Words Why)> Refuses);
 
 /// <summary>Every construction as one finds it on the shelf.</summary>
 public static class Shelf
@@ -57,6 +59,7 @@ public static class Shelf
         return new ShelfItem(
             family,
             sample,
+            Dress(reader, family, sample),
             Motion.Of(sample.Figures, 9),
             sheets?.Sum(s => s.Count),
             sample.Thickness.Greatest <= FlatInThePost && !sample.Construction.GoesRound,
@@ -64,6 +67,34 @@ public static class Shelf
             attempts.Count(a => !a.Turn && a.Attempt.Card is not null),
             attempts.Count(a => a.Turn && a.Attempt.Card is not null),
             [.. attempts.GroupBy(a => a.Format).Where(g => g.All(a => a.Attempt.Card is null)).Select(g => (g.Key, Words.Join("; ", g.First().Attempt.Conflicts.Select(c => c.Text))))]);
+    }
+
+    /// <summary>Papers and motifs of the shelf, taken by turns so that neighbours differ.</summary>
+    private static readonly (string Paper, string Other, string Motif)[] Themes = [("ember-stripe", "night-print", "comet"), ("quay-waves", "card-300", "ferry"), ("lantern-dots", "night-print", "lantern"), ("kitchen-check", "card-350", "teapot"), ("night-print", "paper-120", "star")];
+
+    /// <summary>A paper on every face that is usually covered, and a motif on the largest that is seen once the card is shown.</summary>
+    private static Card Dress(DesignReader reader, ConstructionFamily family, Card sample)
+    {
+        var theme = Themes[reader.Catalogue.All.TakeWhile(f => f.Id != family.Id).Count() % Themes.Length];
+        var roles = sample.Dressed.Roles.All.Where(r => r.Levels > 0).ToList();
+        var shown = sample.Dressed.Roles.All.SelectMany(r => r.Faces).Where(f => f.Seen.Any(s => s is { Pose: "shown", FromBehind: false })).MaxBy(f => f.Open.Box.Width.Units * f.Open.Box.Height.Units);
+        var motif = Motifs.Of(theme.Motif)!;
+        var spec = new DressingSpec
+        {
+            Layers = [.. roles.Select((r, i) => new LayerSpec(r.Id, r.Levels, i % 2 == 0 ? theme.Paper : theme.Other))],
+            Elements = shown is null ? [] : [new ElementSpec("motif", shown.Id, theme.Motif, "polygon", [.. Fill(shown, motif.Wide).Select(WrittenLength.Of)], Motif: theme.Motif, Stock: "card-216")],
+        };
+        var read = reader.Read(new DesignSpec { Construction = family.Id, Format = sample.Target.Format.Id, Dressing = spec });
+        return Attempt.Of(read.Design, read.Target).Card ?? sample;
+    }
+
+    /// <summary>Half of a face, as one reads it, in the shape of a motif.</summary>
+    private static Length[] Fill(RoleFace face, double wide)
+    {
+        var upright = face.Head is Edge.Head or Edge.Foot;
+        var (width, height) = upright ? (face.Open.Box.Width, face.Open.Box.Height) : (face.Open.Box.Height, face.Open.Box.Width);
+        var across = Math.Min(width.Units / 2d, height.Units / 2d * wide);
+        return [new Length((long)across), new Length((long)(across / wide))];
     }
 
     private static Attempt At(DesignReader reader, ConstructionFamily family, string format, bool turn)

@@ -881,6 +881,7 @@ export interface components {
         };
         DropRequest: {
             element: string;
+            window?: boolean;
             side: string;
             /** Format: int64 */
             x: number;
@@ -1154,6 +1155,7 @@ export interface components {
         };
         NudgeRequest: {
             element: string;
+            window?: boolean;
             /** Format: int32 */
             across: number;
             /** Format: int32 */
@@ -1354,6 +1356,7 @@ export interface components {
             layer: boolean;
             plate: string;
             tint: null | string;
+            struck: boolean;
         };
         SheetRow: {
             figureId: string;

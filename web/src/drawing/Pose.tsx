@@ -32,7 +32,7 @@ export const Pose = memo(function Pose({
       viewBox={`${poses.left - edge} ${poses.top - edge} ${poses.width + 2 * edge} ${poses.height + 2 * edge}`}
       className={s.pose}
       role="img"
-      aria-label={label}
+      aria-label={shown?.shapes.some((shape) => shape.struck) ? `${label}; what runs into something is outlined` : label}
     >
       {shown?.shapes.map((shape, i) => (
         <path
@@ -44,6 +44,7 @@ export const Pose = memo(function Pose({
           data-part="shape"
           style={{ "--light": shape.light, "--tint": shape.tint ?? undefined } as React.CSSProperties}
           data-tint={shape.tint ? "" : undefined}
+          data-struck={shape.struck ? "" : undefined}
         />
       ))}
     </svg>

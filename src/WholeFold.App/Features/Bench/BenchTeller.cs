@@ -70,7 +70,7 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
     }
 
     /// <summary>Every format as the design stands in it.</summary>
-    public IReadOnlyList<StripFormat> Strip() => [.. Targets().Select(t => Format(t, studio.Attempt(desk, t, cancel)))];
+    public IReadOnlyList<StripFormat> Strip() => [.. studio.Attempts(desk, Targets(), cancel).Select(a => Format(a.Target, a))];
 
     /// <summary>Every format; the design's own first where that is none of them, another one typed in last.</summary>
     public List<Target> Targets()

@@ -51,26 +51,37 @@ internal sealed class DressTeller(Desk desk, Card card)
     /// <summary>A mark of the trimmer; of a machine a half millimetre or a sixteenth.</summary>
     private Length Mark => card.Figures.Tools.Exact ? Pair.Of(1, 16, 0.5m).For(card.Figures.Tools.System) : card.Figures.Tools.OwnCutMark;
 
+    /// <summary>A thing that can be moved: where it lies, how it is placed, and the edit that places it otherwise.</summary>
+    private sealed record Movable(Placed Place, IReadOnlyList<OnFace> On, Length Width, Length Height, string Role, Func<string, PlaceSpec, DesignEdit> Put);
+
+    private Movable Of(string id, bool window)
+    {
+        var dressing = desk.Spec.Dressing ?? new DressingSpec();
+        if (!window)
+        {
+            var (element, spec) = (Known(id), dressing.Elements.First(e => e.Id == id));
+            return new Movable(element.Element.Place, element.On, element.Width.Value, element.Height.Value, spec.Role, (role, place) => new PutOn(id, spec with { Role = role, Place = place with { Pose = spec.Place?.Pose } }));
+        }
+
+        var cut = card.Dressed.Windows.FirstOrDefault(w => w.Window.Id == id) ?? throw new Core.Input.InputProblemException("dress.window", "element", $"there is no window “{id}” in this card", card.Dressed.Windows.Count == 0 ? "a window that is in it" : string.Join(", ", card.Dressed.Windows.Select(w => w.Window.Id)));
+        var written = dressing.Windows.First(w => w.Id == id);
+        return new Movable(cut.Window.Place, cut.On, cut.Width.Value, cut.Height.Value, written.Role, (role, place) => new CutWindow(id, written with { Role = role, Place = place with { Pose = written.Place?.Pose } }));
+    }
+
     public DropView Drop(DropRequest request)
     {
-        var element = Known(request.Element);
+        var thing = Of(request.Element, request.Window);
         var sheet = _sheets.FirstOrDefault(s => s.Id == request.Side) ?? throw new Core.Input.InputProblemException("dress.side", "side", $"“{request.Side}” is no side of a piece", string.Join(", ", _sheets.Select(s => s.Id)));
-        var spec = desk.Spec.Dressing!.Elements.First(e => e.Id == request.Element);
-        return sheet.Drop(new Point(new Length(request.X), new Length(request.Y)), element.Width.Value, element.Height.Value, Mark) is not { } at ? new DropView(null)
-            : new DropView(new PutOn(request.Element, spec with
-            {
-                // A thing that is moved on its own role stays on all its faces; elsewhere it goes on the one face.
-                Role = element.On.Any(o => o.Face.Id == at.Face.Id) ? spec.Role : at.Face.Id,
-                Place = new PlaceSpec(DressingWriter.Name(at.Anchor), at.From.Count == 0 ? null : [.. at.From.Select(f => new FromSpec(DressingWriter.Name(f.Edge), WrittenLength.Of(f.Distance)))], spec.Place?.Pose),
-            }));
+        return sheet.Drop(new Point(new Length(request.X), new Length(request.Y)), thing.Width, thing.Height, Mark) is not { } at ? new DropView(null)
+
+            // A thing that is moved on its own role stays on all its faces; elsewhere it goes on the one face.
+            : new DropView(thing.Put(thing.On.Any(o => o.Face.Id == at.Face.Id) ? thing.Role : at.Face.Id, new PlaceSpec(DressingWriter.Name(at.Anchor), at.From.Count == 0 ? null : [.. at.From.Select(f => new FromSpec(DressingWriter.Name(f.Edge), WrittenLength.Of(f.Distance)))])));
     }
 
     public DropView Nudge(NudgeRequest request)
     {
-        var element = Known(request.Element);
-        var spec = desk.Spec.Dressing!.Elements.First(e => e.Id == request.Element);
-        return element.On.Count == 0 ? new DropView(null)
-            : new DropView(new PutOn(request.Element, spec with { Place = Core.Guide.DressedPlaces.Nudged(element.Element.Place, element.On[0], request.Across, request.Up, Mark) }));
+        var thing = Of(request.Element, request.Window);
+        return thing.On.Count == 0 ? new DropView(null) : new DropView(thing.Put(thing.Role, Core.Guide.DressedPlaces.Nudged(thing.Place, thing.On[0], request.Across, request.Up, Mark)));
     }
 
     public DropView Hide(HideRequest request)

@@ -97,7 +97,10 @@ public sealed record DressView
 /// <param name="X">The middle of the thing, in units from the lower left corner of that side.</param>
 public sealed record DropRequest : DeskRequest
 {
+    /// <summary>What is moved: an element, or a window where <see cref="Window"/> says so, by its id.</summary>
     public required string Element { get; init; }
+
+    public bool Window { get; init; }
 
     public required string Side { get; init; }
 
@@ -119,7 +122,10 @@ public sealed record HideRequest : DeskRequest
 /// <param name="Across">To the right as one reads the face; <paramref name="Up"/> towards its head.</param>
 public sealed record NudgeRequest : DeskRequest
 {
+    /// <summary>What is moved: an element, or a window where <see cref="Window"/> says so, by its id.</summary>
     public required string Element { get; init; }
+
+    public bool Window { get; init; }
 
     public required int Across { get; init; }
 

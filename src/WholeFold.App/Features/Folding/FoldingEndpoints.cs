@@ -20,7 +20,8 @@ namespace WholeFold.App.Features.Folding;
 /// <param name="Light">0 to 1.</param>
 /// <param name="Plate">Which plate it is, or is on.</param>
 /// <param name="Tint">Its colour, where its stock has one.</param>
-public sealed record ShapeView(IReadOnlyList<int> Outline, IReadOnlyList<IReadOnlyList<int>> Holes, double Light, bool Inside, bool Layer, string Plate, string? Tint);
+/// <param name="Struck">Whether it meets something that it would have to go through.</param>
+public sealed record ShapeView(IReadOnlyList<int> Outline, IReadOnlyList<IReadOnlyList<int>> Holes, double Light, bool Inside, bool Layer, string Plate, string? Tint, bool Struck);
 
 /// <summary>A picture of the card on its way, what is farthest away first.</summary>
 /// <param name="Name">What one calls the card here: closed, shown, or one of its states; null on the way.</param>
@@ -36,7 +37,8 @@ public sealed record PosesView(bool Moves, int Left, int Top, int Width, int Hei
     public static PosesView Of(Card card, Motion motion, Picture.From from)
     {
         static IReadOnlyList<int> Flat(IReadOnlyList<(double X, double Y)> corners) => [.. corners.SelectMany(c => new[] { (int)Math.Round(c.X / Unit), (int)Math.Round(-c.Y / Unit) })];
-        var frames = motion.Frames.Select(f => new PoseView(f.Share, f.Name, [.. Picture.Of(card.Figures, card.Bodies, f, from).Shapes.Select(s => new ShapeView(Flat(s.Corners), [.. s.Holes.Select(Flat)], s.Light, s.Inside, s.IsLayer, s.Plate.ToString(), s.Tint))])).ToList();
+        var struck = card.Struck.SelectMany(s => new[] { s.Element.Element.Id, s.Into?.Element.Id }).ToHashSet();
+        var frames = motion.Frames.Select(f => new PoseView(f.Share, f.Name, [.. Picture.Of(card.Figures, card.Bodies, f, from).Shapes.Select(s => new ShapeView(Flat(s.Corners), [.. s.Holes.Select(Flat)], s.Light, s.Inside, s.IsLayer, s.Plate.ToString(), s.Tint, s.Id is not null && struck.Contains(s.Id)))])).ToList();
         var all = frames.SelectMany(f => f.Shapes).SelectMany(s => s.Outline.Chunk(2)).ToList();
         var (left, top) = (all.Min(p => p[0]), all.Min(p => p[1]));
         return new PosesView(motion.Moves, left, top, all.Max(p => p[0]) - left, all.Max(p => p[1]) - top, frames);

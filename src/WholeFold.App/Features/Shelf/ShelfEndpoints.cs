@@ -99,7 +99,7 @@ public sealed class FilledShelf(Catalogue catalogue)
             Turns = item.Turned > 0,
             Formats = $"{formats}, {(item.Turned == turnable ? "turned too" : item.Turned == 0 ? "not turned" : $"{item.Turned} of them turned too")}",
             Refuses = [.. item.Refuses.Select(r => Words.Of($"{r.Format.Name}: {r.Why}").Parts(r.Format.System.UnitOf()))],
-            Poses = PosesView.Of(item.Sample, item.Motion, Picture.OnTheTable),
+            Poses = PosesView.Of(item.Dressed, item.Motion, Picture.OnTheTable),
             Watch = construction.Watch,
         };
     }

@@ -31,7 +31,7 @@ internal static class WallEndpoints
         var (tell, bench) = (new Teller(desk.Unit), new BenchTeller(studio, desk, cancel));
         return new WallView(
             desk.Spec.Name, desk.Design.Family.Name, tell.Say(tell.NameAndSize(desk.Design.Home)), Teller.Stock(desk.Design), tell.Symbol,
-            [.. bench.Targets().Select(t => CardOf(tell, bench, t, studio.Attempt(desk, t, cancel)))]);
+            [.. studio.Attempts(desk, bench.Targets(), cancel).Select(a => CardOf(tell, bench, a.Target, a))]);
     }
 
     private static WallCard CardOf(Teller tell, BenchTeller bench, Target target, Attempt attempt)

@@ -17,7 +17,7 @@ import { convert, nextUnits } from "../bench/edits";
 import foot from "../bench/Foot.module.css";
 import { Head } from "../bench/Head";
 import s from "./Dress.module.css";
-import { putOn } from "./edits";
+import { cutWindow, putOn } from "./edits";
 import { scaleFor } from "./fit";
 import { List } from "./List";
 import { PaperDefs } from "./Papers";
@@ -111,7 +111,7 @@ export function DressPage() {
   );
 }
 
-type Drag = { id: string; x: number; y: number; fromX: number; fromY: number; middle: { x: number; y: number } };
+type Drag = { id: string; window: boolean; x: number; y: number; fromX: number; fromY: number; middle: { x: number; y: number } };
 
 export function Dress({
   view,
@@ -162,8 +162,8 @@ export function Dress({
     [onCommit],
   );
   const nudge = useCallback(
-    (element: string, across: number, up: number) =>
-      desk && ask(answer(api.POST("/api/dress/nudge", { body: { ...desk, element, across, up } }))),
+    (element: string, window: boolean, across: number, up: number) =>
+      desk && ask(answer(api.POST("/api/dress/nudge", { body: { ...desk, element, window, across, up } }))),
     [ask, desk],
   );
   const hide = useCallback(
@@ -180,16 +180,17 @@ export function Dress({
     [desk, onCommit],
   );
   const takeOff = useCallback(
-    (element: string) => {
+    (element: string, window: boolean) => {
       setChosen(null);
-      onCommit([putOn(element, null)]);
+      onCommit([window ? cutWindow(element, null) : putOn(element, null)]);
     },
     [onCommit],
   );
-  const grip = useCallback((element: string, e: PointerEvent) => {
+  const grip = useCallback((element: string, window: boolean, e: PointerEvent) => {
     const box = e.currentTarget.getBoundingClientRect();
     dragRef.current = {
       id: element,
+      window,
       x: 0,
       y: 0,
       fromX: e.clientX,
@@ -225,7 +226,11 @@ export function Dress({
         const x = Math.round((now.middle.x + now.x - box.left - edge) / per);
         const y = Math.round((box.bottom - edge - now.middle.y - now.y) / per);
         void ask(
-          answer(api.POST("/api/dress/drop", { body: { ...desk, element: now.id, side: side.dataset.side ?? "", x, y } })),
+          answer(
+            api.POST("/api/dress/drop", {
+              body: { ...desk, element: now.id, window: now.window, side: side.dataset.side ?? "", x, y },
+            }),
+          ),
         );
       }
     };

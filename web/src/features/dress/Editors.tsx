@@ -1,9 +1,9 @@
-import { Button, Checkbox, NativeSelect, SegmentedControl } from "@mantine/core";
+import { Button, Checkbox, SegmentedControl } from "@mantine/core";
 import type { ReactNode } from "react";
 import type { Schemas } from "../../api/client";
 import s from "./Dress.module.css";
 import { aLayer, cutWindow, type LayerSpec, middle, mirrored, shape, tie, type WindowSpec, wear } from "./edits";
-import { type Commit, faceOptions, Given, named, paperOptions, Where } from "./Fields";
+import { type Commit, faceOptions, Given, named, Pick, paperOptions, Where } from "./Fields";
 
 type DressView = Schemas["DressView"];
 
@@ -28,12 +28,11 @@ export function LayerEditor({
   const change = (part: Partial<LayerSpec>) => onCommit([wear(target, level, { ...now, ...part, role: target, level })]);
   return (
     <>
-      <NativeSelect
-        size="sm"
+      <Pick
         label="Paper"
         data={[{ value: "", label: "the design's own" }, ...paperOptions(view)]}
         value={now.stock ?? ""}
-        onChange={(e) => change({ stock: e.currentTarget.value || null })}
+        onPick={(picked) => change({ stock: picked || null })}
       />
       <div className={s.pair}>
         <Given
@@ -91,20 +90,15 @@ export function WindowEditor({ view, id, onCommit }: { view: DressView; id: stri
   const size = now.size ?? [];
   return (
     <>
-      <NativeSelect
-        size="sm"
+      <Pick
         label="Cut by"
         data={[
           { value: "", label: "knife and metal rule" },
           ...view.dies.map((d) => ({ value: d.id, label: `${d.name}, ${d.detail}${d.owned ? "" : ", not there"}` })),
         ]}
         value={now.die ?? ""}
-        onChange={(e) =>
-          change(
-            e.currentTarget.value
-              ? { die: e.currentTarget.value, size: null }
-              : { die: null, size: size.length === 2 ? size : [`40 mm`, `40 mm`] },
-          )
+        onPick={(picked) =>
+          change(picked ? { die: picked, size: null } : { die: null, size: size.length === 2 ? size : [`40 mm`, `40 mm`] })
         }
       />
       {now.die ? null : (
@@ -113,12 +107,11 @@ export function WindowEditor({ view, id, onCommit }: { view: DressView; id: stri
           <Given label="High" value={String(size[1] ?? "")} onGive={(h) => change({ size: [size[0] ?? h, h] })} />
         </div>
       )}
-      <NativeSelect
-        size="sm"
+      <Pick
         label="In"
         data={faceOptions(view)}
         value={named(view, now.role)}
-        onChange={(e) => change({ role: e.currentTarget.value, place: null })}
+        onPick={(picked) => change({ role: picked, place: null })}
       />
       <Where place={now.place ?? middle} onPlace={(place) => change({ place })} />
       <SegmentedControl
@@ -153,15 +146,13 @@ export function SoftEditor({ view, id, onCommit }: { view: DressView; id: string
   return (
     <>
       <div className={s.pair}>
-        <NativeSelect
-          size="sm"
+        <Pick
           label="What"
           data={["ribbon", "twine", "thread", "tape", "foam"]}
           value={now.kind ?? "ribbon"}
-          onChange={(e) => change({ kind: e.currentTarget.value })}
+          onPick={(picked) => change({ kind: picked })}
         />
-        <NativeSelect
-          size="sm"
+        <Pick
           label="How"
           data={[
             { value: "run", label: "along the face" },
@@ -170,17 +161,16 @@ export function SoftEditor({ view, id, onCommit }: { view: DressView; id: string
             { value: "knot", label: "with a knot" },
           ]}
           value={now.rule ?? "wrap"}
-          onChange={(e) => change({ rule: e.currentTarget.value })}
+          onPick={(picked) => change({ rule: picked })}
         />
       </div>
       <div className={s.pair}>
         <Given label="Width" value={String(now.width ?? "")} onGive={(width) => change({ width: width || undefined })} />
-        <NativeSelect
-          size="sm"
+        <Pick
           label="Passes"
           data={["1", "2", "3", "4"]}
           value={String(now.passes ?? 1)}
-          onChange={(e) => change({ passes: Number(e.currentTarget.value) })}
+          onPick={(picked) => change({ passes: Number(picked) })}
         />
       </div>
       <Button size="compact-sm" variant="default" onClick={() => onCommit([tie(id, null)])}>
@@ -198,12 +188,11 @@ export function ContourEditor({ view, id, onCommit }: { view: DressView; id: str
   return (
     <>
       <div className={s.pair}>
-        <NativeSelect
-          size="sm"
+        <Pick
           label="Cut to"
           data={["roofs", "hills", "waves"]}
           value={now.shape ?? "hills"}
-          onChange={(e) => onCommit([shape(id, { ...now, shape: e.currentTarget.value })])}
+          onPick={(picked) => onCommit([shape(id, { ...now, shape: picked })])}
         />
         <Given
           label="Rises"

@@ -1,9 +1,9 @@
-import { Button, Checkbox, NativeSelect } from "@mantine/core";
+import { Button, Checkbox } from "@mantine/core";
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import s from "./Dress.module.css";
 import { type ElementSpec, middle, mirrored, putOn } from "./edits";
-import { type Commit, faceOptions, Given, named, paperOptions, Where } from "./Fields";
+import { type Commit, faceOptions, Given, named, Pick, paperOptions, Where } from "./Fields";
 
 type DressView = Schemas["DressView"];
 
@@ -30,21 +30,14 @@ export function ElementEditor({
     <>
       <div className={s.pair}>
         <Given label="What it is" value={now.name ?? ""} onGive={(name) => change({ name })} />
-        <NativeSelect
-          size="sm"
-          label="On"
-          data={faceOptions(view)}
-          value={named(view, now.role)}
-          onChange={(e) => change({ role: e.currentTarget.value })}
-        />
+        <Pick label="On" data={faceOptions(view)} value={named(view, now.role)} onPick={(picked) => change({ role: picked })} />
       </div>
       <div className={s.pair}>
         <Given label="Wide" value={String(size[0] ?? "")} onGive={(w) => change({ size: [w, size[1] ?? w] })} />
         <Given label="High" value={String(size[1] ?? "")} onGive={(h) => change({ size: [size[0] ?? h, h] })} />
       </div>
       <div className={s.pair}>
-        <NativeSelect
-          size="sm"
+        <Pick
           label="Shape"
           data={[
             { value: "rectangle", label: "rectangle" },
@@ -54,8 +47,8 @@ export function ElementEditor({
             ...(now.shape === "polygon" && !now.motif ? [{ value: "polygon", label: "its own drawing" }] : []),
           ]}
           value={now.motif ? `motif:${now.motif}` : (now.shape ?? "rectangle")}
-          onChange={(e) => {
-            const to = e.currentTarget.value;
+          onPick={(picked) => {
+            const to = picked;
             change(
               to.startsWith("motif:")
                 ? { shape: "polygon", motif: to.slice(6), outline: null, svg: null }
@@ -63,8 +56,7 @@ export function ElementEditor({
             );
           }}
         />
-        <NativeSelect
-          size="sm"
+        <Pick
           label="Made"
           data={[
             { value: "stamped", label: "stamped" },
@@ -73,18 +65,17 @@ export function ElementEditor({
             { value: "built-up", label: "built up" },
           ]}
           value={now.made ?? "die-cut"}
-          onChange={(e) => change({ made: e.currentTarget.value })}
+          onPick={(picked) => change({ made: picked })}
         />
       </div>
       {now.made === "stamped" || now.made === "printed" ? null : (
         <>
           <div className={s.pair}>
-            <NativeSelect
-              size="sm"
+            <Pick
               label="Cut from"
               data={[{ value: "", label: "the design's mat" }, ...paperOptions(view)]}
               value={now.stock ?? ""}
-              onChange={(e) => change({ stock: e.currentTarget.value || null })}
+              onPick={(picked) => change({ stock: picked || null })}
             />
             <Given
               label="Stands off its face"
@@ -93,8 +84,7 @@ export function ElementEditor({
               onGive={(height) => change({ height: height || undefined })}
             />
           </div>
-          <NativeSelect
-            size="sm"
+          <Pick
             label="Held"
             data={[
               { value: "face", label: "on its face" },
@@ -104,7 +94,7 @@ export function ElementEditor({
               { value: "slide", label: "on the slide" },
             ]}
             value={now.held ?? "face"}
-            onChange={(e) => change({ held: e.currentTarget.value })}
+            onPick={(picked) => change({ held: picked })}
           />
           <Checkbox
             size="sm"

@@ -1,4 +1,4 @@
-import { TextInput } from "@mantine/core";
+import { NativeSelect, TextInput } from "@mantine/core";
 import type { Edit, Schemas } from "../../api/client";
 import s from "./Dress.module.css";
 import type { PlaceSpec } from "./edits";
@@ -38,6 +38,21 @@ export function Given({
       }}
     />
   );
+}
+
+/** One of a few, picked. */
+export function Pick({
+  label,
+  data,
+  value,
+  onPick,
+}: {
+  label: string;
+  data: (string | { value: string; label: string })[];
+  value: string | undefined;
+  onPick: (picked: string) => void;
+}) {
+  return <NativeSelect size="sm" label={label} data={data} value={value} onChange={(e) => onPick(e.currentTarget.value)} />;
 }
 
 const anchors = ["head-left", "head", "head-right", "left", "centre", "right", "foot-left", "foot", "foot-right"];

@@ -30,11 +30,11 @@ export const Side = memo(function Side({
   scale: number;
   chosen: Chosen;
   lit: Box | null;
-  dragged: { id: string; x: number; y: number } | null;
+  dragged: { id: string; window: boolean; x: number; y: number } | null;
   onChoose: (chosen: Chosen) => void;
-  onGrip: (id: string, event: PointerEvent) => void;
-  onNudge: (id: string, across: number, up: number) => void;
-  onTakeOff: (id: string) => void;
+  onGrip: (id: string, window: boolean, event: PointerEvent) => void;
+  onNudge: (id: string, window: boolean, across: number, up: number) => void;
+  onTakeOff: (id: string, window: boolean) => void;
 }) {
   const [w, h] = [side.width * scale, side.height * scale];
   // What stands out of the piece is drawn beside it.
@@ -94,7 +94,7 @@ export const Side = memo(function Side({
                 line={line}
                 box={rect(thing.box)}
                 chosen={chosen?.id === thing.id && chosen.kind === (thing.window ? "window" : "element")}
-                dragged={dragged?.id === thing.id ? dragged : null}
+                dragged={dragged?.id === thing.id && dragged.window === thing.window ? dragged : null}
                 onChoose={onChoose}
                 onGrip={onGrip}
                 onNudge={onNudge}
@@ -215,9 +215,9 @@ function Thing({
   chosen: boolean;
   dragged: { x: number; y: number } | null;
   onChoose: (c: Chosen) => void;
-  onGrip: (id: string, event: PointerEvent) => void;
-  onNudge: (id: string, across: number, up: number) => void;
-  onTakeOff: (id: string) => void;
+  onGrip: (id: string, window: boolean, event: PointerEvent) => void;
+  onNudge: (id: string, window: boolean, across: number, up: number) => void;
+  onTakeOff: (id: string, window: boolean) => void;
 }) {
   const choose = () => onChoose(chosen ? null : { kind: thing.window ? "window" : "element", id: thing.id });
   const where = thing.distances
@@ -238,17 +238,15 @@ function Thing({
       data-thing={thing.id}
       onClick={choose}
       onPointerDown={(e) => {
-        if (!thing.window) {
-          onGrip(thing.id, e);
-        }
+        onGrip(thing.id, thing.window, e);
       }}
       onKeyDown={(e) => {
         const way = ways[e.key];
-        if (way && !thing.window) {
+        if (way) {
           e.preventDefault();
-          onNudge(thing.id, way[0] * (e.shiftKey ? 8 : 1), way[1] * (e.shiftKey ? 8 : 1));
-        } else if (e.key === "Delete" && !thing.window) {
-          onTakeOff(thing.id);
+          onNudge(thing.id, thing.window, way[0] * (e.shiftKey ? 8 : 1), way[1] * (e.shiftKey ? 8 : 1));
+        } else if (e.key === "Delete") {
+          onTakeOff(thing.id, thing.window);
         } else {
           enter(e, choose);
         }
