@@ -76,7 +76,8 @@ public enum WindowRule
 }
 
 /// <param name="Through">The levels that it goes through, 0 for the card; null for all.</param>
-public sealed record Window(string Id, string Role, Die? Die, OutlineShape Shape, Length Width, Length Height, IReadOnlyList<int>? Through, Placed Place, WindowRule Rule, string? Family)
+/// <param name="Around">The window before it that it is cut round, with the same middle.</param>
+public sealed record Window(string Id, string Role, Die? Die, OutlineShape Shape, Length Width, Length Height, IReadOnlyList<int>? Through, Placed Place, WindowRule Rule, string? Family, string? Around = null)
 {
     /// <summary>Whether the die is passed twice for a longer opening.</summary>
     public bool Twice => Die is { } die && (Width > die.Width || Height > die.Height);

@@ -125,6 +125,17 @@ internal sealed class DressingReader(Construction construction, Inventory hand, 
             throw new InputProblemException("die.family", $"{place}.family", $"no set of dies is called “{family}”", string.Join(", ", hand.All<Die>().Select(d => d.Family).OfType<string>().Distinct()));
         }
 
+        var inner = written.Around is not { } around ? null : before.FirstOrDefault(w => w.Id == around) ?? throw new InputProblemException("window.around", $"{place}.around", $"there is no window “{around}” before it", before.Count == 0 ? "the id of a window that is listed before it" : string.Join(", ", before.Select(w => w.Id)));
+        if (inner is not null && (written.Place is not null || written.Role != inner.Role))
+        {
+            throw new InputProblemException("window.around", written.Place is not null ? $"{place}.place" : $"{place}.role", $"it is cut round {inner.Id} and has its middle there", $"no place of its own, and the same role, {inner.Role}");
+        }
+
+        if (die is null && written.Size is null && inner?.Die is { } own)
+        {
+            die = hand.LargerThan(own).FirstOrDefault() ?? throw new InputProblemException("window.around", place, $"{own.Name} is the largest die of its set that is there", "a die or a size of its own, such as \"size\": [\"3 in\", \"3 in\"]");
+        }
+
         if (die is null && written.Size is null)
         {
             throw new InputProblemException("window.size", place, "it has neither a die nor a size", """a die, such as "die": "ring-2", or a size, such as "size": ["1 1/2 in", "2 in"]""");
@@ -134,6 +145,11 @@ internal sealed class DressingReader(Construction construction, Inventory hand, 
         if (die is not null && (width < die.Width || height < die.Height || (width > die.Width && height > die.Height)))
         {
             throw new InputProblemException("window.twice", $"{place}.size", $"{die.Name} passed twice makes its opening longer in one direction", "the die's own size in the other");
+        }
+
+        if (inner is not null && (width <= inner.Width || height <= inner.Height))
+        {
+            throw new InputProblemException("window.around", $"{place}.{(die is null ? "size" : "die")}", $"it is no larger than {inner.Id}, which it is cut round", $"more than {LengthWriter.Write(inner.Width, unit)} × {LengthWriter.WithUnit(inner.Height, unit)}");
         }
 
         if (written.Through?.FirstOrDefault(l => l is < 0 or > MostLevels, -1) is { } level and not -1)
@@ -152,7 +168,7 @@ internal sealed class DressingReader(Construction construction, Inventory hand, 
                 "margins" => WindowRule.Margins,
                 _ => throw new InputProblemException("window.rule", $"{place}.rule", $"“{written.Rule}” is no rule", "scale, fixed or margins"),
             },
-            written.Family);
+            written.Family, written.Around);
     }
 
     private Element ElementOf(ElementSpec written, string place, IReadOnlyList<Window> windows, Stock stock)

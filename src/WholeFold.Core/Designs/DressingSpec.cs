@@ -87,7 +87,8 @@ public sealed record FromSpec([property: MaxLength(60)] string Edge, WrittenLeng
 /// <param name="Through">0 for the card, 1 for its first layer and so on; all of them where it is not said.</param>
 /// <param name="Rule">What it does in another format: scale, fixed or margins.</param>
 /// <param name="Family">Where no die of its own set fits, another set of dies that may be taken.</param>
-public sealed record WindowSpec([property: MaxLength(40)] string Id, [property: MaxLength(80)] string Role, [property: MaxLength(60)] string? Die = null, IReadOnlyList<WrittenLength>? Size = null, [property: MaxLength(20)] string Shape = "rectangle", IReadOnlyList<int>? Through = null, PlaceSpec? Place = null, [property: MaxLength(20)] string Rule = "scale", [property: MaxLength(60)] string? Family = null);
+/// <param name="Around">A window before it that it is cut round, with the same middle; without a die or a size of its own it is the next larger die of that one's set.</param>
+public sealed record WindowSpec([property: MaxLength(40)] string Id, [property: MaxLength(80)] string Role, [property: MaxLength(60)] string? Die = null, IReadOnlyList<WrittenLength>? Size = null, [property: MaxLength(20)] string Shape = "rectangle", IReadOnlyList<int>? Through = null, PlaceSpec? Place = null, [property: MaxLength(20)] string Rule = "scale", [property: MaxLength(60)] string? Family = null, [property: MaxLength(40)] string? Around = null);
 
 /// <summary>Something that is put on a face: stamped, printed, cut by die, built up.</summary>
 /// <param name="Shape">rectangle, circle, ellipse or polygon.</param>

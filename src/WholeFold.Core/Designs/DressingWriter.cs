@@ -17,7 +17,7 @@ public static class DressingWriter
     public static WindowSpec Write(Window window)
     {
         ArgumentNullException.ThrowIfNull(window);
-        return new WindowSpec(window.Id, window.Role, window.Die?.Id, window.Die is null || window.Twice ? [WrittenLength.Of(window.Width), WrittenLength.Of(window.Height)] : null, Name(window.Shape), window.Through, Write(window.Place), Name(window.Rule), window.Family);
+        return new WindowSpec(window.Id, window.Role, window.Die?.Id, window.Die is null || window.Twice ? [WrittenLength.Of(window.Width), WrittenLength.Of(window.Height)] : null, Name(window.Shape), window.Through, window.Around is null ? Write(window.Place) : null, Name(window.Rule), window.Family, window.Around);
     }
 
     private static PlaceSpec Write(Placed place) => new(Name(place.Anchor), place.From.Count == 0 ? null : [.. place.From.Select(f => new FromSpec(f.Window is null ? Name(f.Edge) : $"window:{f.Window}.{Name(f.Edge)}", WrittenLength.Of(f.Distance)))], place.Pose);

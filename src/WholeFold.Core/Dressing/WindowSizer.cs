@@ -20,6 +20,12 @@ internal static class WindowSizer
         var margin = Dressed.WindowMargin.For(figures.Tools.System);
         SizedWindow Put(Die? die, Length width, Length height, Length? shift, WindowFound found) => new(window, [.. faces.Select(f => Lay(f, window, width, height, margin, before, found != WindowFound.AsChosen))], die,
             Side(figures, window, die, width, isWidth: true, wished.Item1, found), Side(figures, window, die, height, isWidth: false, wished.Item2, found), wished, shift, found, (window.Width, window.Height));
+        var inner = before.FirstOrDefault(w => w.Window.Id == window.Around);
+        if (!same && inner is not null)
+        {
+            return Round(window, inner, figures, Put);
+        }
+
         if (window.Die is not { } chosen)
         {
             var (width, height) = same ? wished : (Knife(figures, wished.Item1), Knife(figures, wished.Item2));
@@ -50,6 +56,20 @@ internal static class WindowSizer
 
         var (w, h) = Cut(window, chosen, wished);
         return Put(chosen, w, h, ShiftOf(window, chosen, w, h), WindowFound.NoneFits);
+    }
+
+    /// <summary>Round another window: by the next larger die of what that one is cut with now; by knife it leaves the same ring as at home.</summary>
+    private static SizedWindow Round(Window window, SizedWindow inner, Figures figures, Func<Die?, Length, Length, Length?, WindowFound, SizedWindow> put)
+    {
+        var ring = (Across: window.Width - inner.Home.Width, Up: window.Height - inner.Home.Height);
+        if (window.Die is not { } die)
+        {
+            return put(null, Knife(figures, inner.Width.Value + ring.Across), Knife(figures, inner.Height.Value + ring.Up), null, WindowFound.ByRule);
+        }
+
+        var next = inner.Die is { } own && own.Family == die.Family ? figures.Design.Inventory.LargerThan(own).FirstOrDefault() : figures.Design.Inventory.All<Die>()
+            .Where(d => d.IsOwned && d.Family == die.Family && d.Shape == die.Shape && d.Width > inner.Width.Value && d.Height > inner.Height.Value).OrderBy(d => d.Width.Units * d.Height.Units).FirstOrDefault();
+        return put(next ?? die, (next ?? die).Width, (next ?? die).Height, null, next is null ? WindowFound.NoneFits : WindowFound.NearestDie);
     }
 
     /// <summary>Who placed a window nearer to an edge than is usual wants it there in every format.</summary>
@@ -116,6 +136,13 @@ internal static class WindowSizer
     private static OnFace Lay(RoleFace face, Window window, Length width, Length height, Length beside, IReadOnlyList<SizedWindow> before, bool elsewhere)
     {
         var reading = Reading.Of(face, face.Open);
+        if (before.FirstOrDefault(w => w.Window.Id == window.Around)?.On.FirstOrDefault(o => o.Face.Id == face.Id)?.Read is { } inner)
+        {
+            var (left, foot) = (new Length((inner.Left + inner.Right - width).Units / 2), new Length((inner.Bottom + inner.Top - height).Units / 2));
+            var round = new Box(left, foot, left + width, foot + height);
+            return new OnFace(face, face.Open, round, reading.Outline(window.Shape, [], round));
+        }
+
         var read = reading.Put(window.Place, width, height, beside, id => before.FirstOrDefault(w => w.Window.Id == id)?.On.FirstOrDefault(o => o.Face.Id == face.Id)?.Read, elsewhere ? window.Place.From.Where(f => f.Window is null).Select(f => f.Distance).Append(beside).Min() : null);
         return new OnFace(face, face.Open, read, reading.Outline(window.Shape, [], read));
     }

@@ -53,6 +53,13 @@ public sealed class Inventory
     /// <summary>Whether it is somebody's own, and did not ship like this.</summary>
     public bool IsOwn(IThing thing) => _own.Contains((thing.GetType(), thing.Id));
 
+    /// <summary>The dies of one set that go round another of it and are there, the smallest first.</summary>
+    public IEnumerable<Die> LargerThan(Die die)
+    {
+        ArgumentNullException.ThrowIfNull(die);
+        return All<Die>().Where(d => d.IsOwned && d.Family is not null && d.Family == die.Family && d.Shape == die.Shape && d.Width > die.Width && d.Height > die.Height).OrderBy(d => d.Width.Units * d.Height.Units);
+    }
+
     /// <summary>The tools that a format of a system is made with unless said otherwise.</summary>
     public ToolKit DefaultToolsFor(UnitSystem system) => Tools.First(t => t.System == system);
 

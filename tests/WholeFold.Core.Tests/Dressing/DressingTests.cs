@@ -251,6 +251,38 @@ public class DressingTests
         Assert.Equal([(0d, 1d), (1d, 1d), (1d, 0d), (0d, 0d)], square.Corners);
     }
 
+    /// <summary>A ring of paper round a window in the card: the next larger die, in every format, and with one middle.</summary>
+    [Fact]
+    public void A_window_round_another_keeps_its_middle_and_stays_the_next_larger_in_every_format()
+    {
+        var spec = Plain(new DressingSpec { Windows = [new WindowSpec("eye", "front", Die: "ring-2", Through: [0], Place: new PlaceSpec("head", [new FromSpec("head", "3/4 in")])), new WindowSpec("rim", "front", Through: [1], Around: "eye"), new WindowSpec("wide", "front", Size: ["3 in", "3 in"], Shape: "circle", Through: [2], Around: "rim")] }, "6x6");
+        Assert.Equal(["ring-2", "ring-3", null], Size(spec).Dressed.Windows.Select(w => w.Die?.Id));
+        foreach (var format in Core.Inventories.Inventory.Shipped.Formats)
+        {
+            if (Try(spec with { Target = format.Id }) is not { } card)
+            {
+                continue;
+            }
+
+            var (eye, rim, wide) = (card.Dressed.Windows[0], card.Dressed.Windows[1], card.Dressed.Windows[2]);
+            Assert.Equal(Core.Inventories.Inventory.Shipped.LargerThan(eye.Die!).First(), rim.Die);
+            Assert.InRange((wide.Width.Value - rim.Width.Value - In("1/2")).Abs().Units, 0, card.Figures.Tools.OwnCutMark.Units);
+            Assert.All([rim, wide], w => Assert.InRange((w.On[0].Read.Left + w.On[0].Read.Right - eye.On[0].Read.Left - eye.On[0].Read.Right).Abs().Units, 0, 2));
+            Assert.All([rim, wide], w => Assert.InRange((w.On[0].Read.Bottom + w.On[0].Read.Top - eye.On[0].Read.Bottom - eye.On[0].Read.Top).Abs().Units, 0, 2));
+        }
+    }
+
+    [Theory]
+    [InlineData("eye", null, "no window", "sun")]
+    [InlineData("eye", "1 in", "no larger", "eye")]
+    [InlineData("eye", "place", "has its middle there", "eye")]
+    public void What_cannot_go_round_a_window_is_refused(string id, string? size, string said, string around)
+    {
+        var round = size == "place" ? new WindowSpec("rim", "front", Around: around, Place: new PlaceSpec("head")) : new WindowSpec("rim", "front", Size: size is null ? ["3 in", "3 in"] : [size, size], Around: around);
+        var refused = Assert.Throws<InputProblemException>(() => Size(Plain(new DressingSpec { Windows = [new WindowSpec(id, "front", Size: ["2 in", "2 in"]), round] })));
+        Assert.Contains(said, refused.Reason, StringComparison.Ordinal);
+    }
+
     public static TheoryData<string, string, string, bool> Edges => new()
     {
         // Two windows of one size, one a sixteenth nearer to the edge than it may be.

@@ -1556,6 +1556,8 @@ export interface components {
             rule: string;
             /** @description Where no die of its own set fits, another set of dies that may be taken. */
             family?: null | string;
+            /** @description A window before it that it is cut round, with the same middle; without a die or a size of its own it is the next larger die of that one's set. */
+            around?: null | string;
         };
         WornLayerView: {
             id: string;

@@ -65,7 +65,7 @@ internal sealed class DressTeller(Desk desk, Card card)
 
         var cut = card.Dressed.Windows.FirstOrDefault(w => w.Window.Id == id) ?? throw new Core.Input.InputProblemException("dress.window", "element", $"there is no window “{id}” in this card", card.Dressed.Windows.Count == 0 ? "a window that is in it" : string.Join(", ", card.Dressed.Windows.Select(w => w.Window.Id)));
         var written = dressing.Windows.First(w => w.Id == id);
-        return new Movable(cut.Window.Place, cut.On, cut.Width.Value, cut.Height.Value, written.Role, (role, place) => new CutWindow(id, written with { Role = role, Place = place with { Pose = written.Place?.Pose } }));
+        return new Movable(cut.Window.Place, cut.On, cut.Width.Value, cut.Height.Value, written.Role, (role, place) => new CutWindow(id, written with { Role = role, Around = null, Place = place with { Pose = written.Place?.Pose } }));
     }
 
     public DropView Drop(DropRequest request)

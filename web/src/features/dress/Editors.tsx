@@ -2,7 +2,7 @@ import { Button, Checkbox, SegmentedControl } from "@mantine/core";
 import type { ReactNode } from "react";
 import type { Schemas } from "../../api/client";
 import s from "./Dress.module.css";
-import { aLayer, cutWindow, type LayerSpec, middle, mirrored, shape, tie, type WindowSpec, wear } from "./edits";
+import { aLayer, around, cutWindow, type LayerSpec, middle, mirrored, newId, shape, tie, type WindowSpec, wear } from "./edits";
 import { type Commit, faceOptions, Given, named, Pick, paperOptions, Where } from "./Fields";
 
 type DressView = Schemas["DressView"];
@@ -113,7 +113,11 @@ export function WindowEditor({ view, id, onCommit }: { view: DressView; id: stri
         value={named(view, now.role)}
         onPick={(picked) => change({ role: picked, place: null })}
       />
-      <Where place={now.place ?? middle} onPlace={(place) => change({ place })} />
+      {now.around ? (
+        <p className={s.nothing}>Round the window {now.around}, with the same middle.</p>
+      ) : (
+        <Where place={now.place ?? middle} onPlace={(place) => change({ place })} />
+      )}
       <SegmentedControl
         size="xs"
         aria-label="Through what it is cut"
@@ -126,9 +130,23 @@ export function WindowEditor({ view, id, onCommit }: { view: DressView; id: stri
         onChange={(through) => change({ through: through === "all" ? null : through === "card" ? [0] : [1] })}
       />
       <div className={s.buttons}>
-        <Button size="compact-sm" variant="default" onClick={() => change({ place: mirrored(now.place ?? middle) })}>
-          mirror it
-        </Button>
+        {now.around ? null : (
+          <Button size="compact-sm" variant="default" onClick={() => change({ place: mirrored(now.place ?? middle) })}>
+            mirror it
+          </Button>
+        )}
+        {now.die ? (
+          <Button
+            size="compact-sm"
+            variant="default"
+            onClick={() => {
+              const rim = newId(id, view.dressing.windows?.map((w) => w.id) ?? []);
+              onCommit([cutWindow(id, { ...now, through: [0] }), cutWindow(rim, around(rim, now))]);
+            }}
+          >
+            a larger one round it, in the paper
+          </Button>
+        ) : null}
         <Button size="compact-sm" variant="default" onClick={() => onCommit([cutWindow(id, null)])}>
           no window
         </Button>

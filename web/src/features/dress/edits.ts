@@ -24,6 +24,15 @@ export const aWindow = (id: string, role: string, size: string[]): WindowSpec =>
   shape: "rectangle",
   rule: "scale",
 });
+/** The next larger window of its set round one, through the papers above it. */
+export const around = (id: string, inner: WindowSpec): WindowSpec => ({
+  id,
+  role: inner.role,
+  shape: "rectangle",
+  rule: "scale",
+  through: [Math.max(0, ...(inner.through ?? [])) + 1],
+  around: inner.id,
+});
 export const aMotif = (id: string, role: string, motif: string, size: string[]): ElementSpec => ({
   id,
   role,
