@@ -16,7 +16,7 @@ internal sealed class AdhesiveExposed : ICheck
 
     public IEnumerable<Check> Find(ICard card)
     {
-        foreach (var element in card.Dressed.Elements.Where(e => !e.Element.IsInk && e.Element.Held is (HeldBy.Face or HeldBy.Slide or HeldBy.Lock)))
+        foreach (var element in card.Dressed.Elements.Where(e => !e.Element.IsInk && e.Element.Held is (HeldBy.Face or HeldBy.Slide or HeldBy.Lock or HeldBy.Magnet)))
         {
             foreach (var on in element.On)
             {

@@ -17,7 +17,7 @@ internal sealed class BondedAcrossCrease : ICheck
 
     public IEnumerable<Check> Find(ICard card)
     {
-        foreach (var element in card.Dressed.Elements.Where(e => !e.Element.IsInk && e.Element.Held is (HeldBy.Face or HeldBy.Lock or HeldBy.Slide)))
+        foreach (var element in card.Dressed.Elements.Where(e => !e.Element.IsInk && e.Element.Held is (HeldBy.Face or HeldBy.Lock or HeldBy.Slide or HeldBy.Magnet)))
         {
             foreach (var on in element.On)
             {

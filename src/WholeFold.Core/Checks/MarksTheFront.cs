@@ -14,7 +14,7 @@ internal sealed class MarksTheFront : ICheck
 
     public IEnumerable<Check> Find(ICard card)
     {
-        foreach (var element in card.Dressed.Elements.Where(e => e.Element.Stands >= Marks && e.Element.Held is HeldBy.Face))
+        foreach (var element in card.Dressed.Elements.Where(e => e.Element.Stands >= Marks && e.Element.Held is HeldBy.Face or HeldBy.Magnet))
         {
             foreach (var on in element.On)
             {

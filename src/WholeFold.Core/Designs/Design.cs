@@ -7,6 +7,16 @@ using WholeFold.Core.Tooling;
 
 namespace WholeFold.Core.Designs;
 
+/// <summary>Whether papers go on before a card is put together, or after.</summary>
+public enum MakingOrder
+{
+    /// <summary>Papers keep the right place and way up on cards whose faces are hard to foresee.</summary>
+    AssembleFirst,
+
+    /// <summary>Papers go on while everything is flat.</summary>
+    DecorateFirst,
+}
+
 /// <summary>What is given up first when not everything can be had.</summary>
 public enum Priority
 {
@@ -137,6 +147,9 @@ public sealed record Design
     public Reveal Reveal { get; init; } = Reveal.Standard;
 
     public Priority Priority { get; init; }
+
+    /// <summary>Whether papers go on before it is put together, or after.</summary>
+    public MakingOrder Order { get; init; }
 
     /// <summary>What is put on it beside the papers that its construction usually wears.</summary>
     public Dressing Dressing { get; init; } = Dressing.None;

@@ -174,7 +174,7 @@ public sealed record ConvertTo([property: MaxLength(60)] string? Format, bool Tu
 }
 
 /// <summary>Takes another tool set, stock, caliper, reveal and so on for the whole design.</summary>
-/// <param name="What">tools, stock, caliper, blank, grain, layerStock, matStock, adhesive, reveal, priority, namedBy or name.</param>
+/// <param name="What">tools, stock, caliper, blank, grain, layerStock, matStock, adhesive, reveal, priority, order, namedBy or name.</param>
 /// <param name="Value">What is taken; null goes back to none where that is possible.</param>
 public sealed record Take(string What, [property: MaxLength(80)] string? Value) : DesignEdit
 {
@@ -194,6 +194,7 @@ public sealed record Take(string What, [property: MaxLength(80)] string? Value) 
         ["adhesive"] = new(d => d.Adhesive, (d, v) => d with { Adhesive = v! }, (v, h) => Named<Adhesive>(h, v, "")),
         ["reveal"] = new(d => d.Reveal, (d, v) => d with { Reveal = v! }, (v, _) => Words.Of($"{v} reveal")),
         ["priority"] = new(d => d.Priority, (d, v) => d with { Priority = v! }, (v, _) => Words.Of($"{v switch { "board" => "keep to the grooves", "proportions" => "keep the proportions", _ => "keep the format" }}")),
+        ["order"] = new(d => d.Order, (d, v) => d with { Order = v! }, (v, _) => Words.Of($"{(v == "decorate" ? "decorate, then assemble" : "assemble, then decorate")}")),
         ["namedBy"] = new(d => d.NamedBy, (d, v) => d with { NamedBy = v! }, (v, _) => Words.Of($"{(v == "shown" ? "the format names what is shown" : "the format names the closed card")}")),
         ["name"] = new(d => d.Name, (d, v) => d with { Name = v! }, (v, _) => Words.Of($"called “{v}”")),
     };

@@ -98,6 +98,12 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
                 _ => throw new InputProblemException("grain.unknown", "grain", $"“{spec.Grain}” is no way for a grain to run", "long or short, by the sheet's longer side"),
             },
             Reveal = RevealOf(spec.Reveal, unit),
+            Order = spec.Order switch
+            {
+                "assemble" => MakingOrder.AssembleFirst,
+                "decorate" => MakingOrder.DecorateFirst,
+                _ => throw new InputProblemException("order.unknown", "order", $"“{spec.Order}” is no order of work", "assemble (papers go on at last) or decorate (papers go on while it is flat)"),
+            },
             Priority = spec.Priority switch
             {
                 "format" => Priority.Format,

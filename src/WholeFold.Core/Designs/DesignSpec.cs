@@ -70,6 +70,9 @@ public sealed record DesignSpec
     /// <summary>format, board or proportions.</summary>
     public string Priority { get; init; } = "format";
 
+    /// <summary>assemble: papers go on the card once it is together; decorate: they go on while it is flat.</summary>
+    public string Order { get; init; } = "assemble";
+
     /// <summary>What a format names: closed, the card put away; or shown, the plate that one sees of it when it stands.</summary>
     public string NamedBy { get; init; } = "closed";
 

@@ -90,6 +90,12 @@ public enum Made
     Printed,
     DieCut,
     BuiltUp,
+
+    /// <summary>Stamped, strewn with powder and melted with a heat tool.</summary>
+    HeatEmbossed,
+
+    /// <summary>A small light with a button cell behind it.</summary>
+    Lit,
 }
 
 /// <summary>What carries an element.</summary>
@@ -108,6 +114,9 @@ public enum HeldBy
 
     /// <summary>It is what a lock catches under.</summary>
     Lock,
+
+    /// <summary>A pair of small magnets holds it shut.</summary>
+    Magnet,
 }
 
 /// <param name="Corners">Of a polygon, in shares of its size from its lower left.</param>
@@ -116,7 +125,7 @@ public sealed record Element(string Id, string Name, string Role, OutlineShape S
     public bool IsRaised => Stands > Length.Zero;
 
     /// <summary>Stamped or printed on the card itself: it needs no adhesive, and goes across any crease.</summary>
-    public bool IsInk => Made is Made.Stamped or Made.Printed && !IsRaised;
+    public bool IsInk => Made is Made.Stamped or Made.Printed or Made.HeatEmbossed && !IsRaised;
 }
 
 public enum ContourShape

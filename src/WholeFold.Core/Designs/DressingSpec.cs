@@ -96,7 +96,8 @@ public sealed record WindowSpec([property: MaxLength(40)] string Id, [property: 
 /// <param name="Height">How far it stands off the face: the foam under it and itself; nothing where it is flat.</param>
 /// <param name="Fixed">It keeps its size in every format; else it scales with its face.</param>
 /// <param name="BondedOn">The plate or face that it is held by alone, where it lies over more than one.</param>
-/// <param name="Held">face, thread, strip, slide or lock: what it is carried by.</param>
+/// <param name="Made">stamped, printed, heat-embossed, die-cut, built-up or lit (with a button cell).</param>
+/// <param name="Held">face, thread, strip, slide, lock or magnet: what it is carried by.</param>
 /// <param name="Outline">Of a polygon, its corners in shares of its size from its lower left: [[0, 0], [1, 0], [0.5, 1]].</param>
 /// <param name="Svg">Or a drawing that the outline is read from.</param>
 /// <param name="Motif">The drawing that is shown in it.</param>

@@ -10,7 +10,7 @@ public static class DressingWriter
         ArgumentNullException.ThrowIfNull(element);
         return new ElementSpec(
             element.Id, element.Role, element.Name, Name(element.Shape), [WrittenLength.Of(element.Width), WrittenLength.Of(element.Height)], element.IsRaised ? WrittenLength.Of(element.Stands) : null, element.IsFixed,
-            Write(element.Place), element.BondedOn, element.Made switch { Made.DieCut => "die-cut", Made.BuiltUp => "built-up", var made => Name(made) }, element.Stock.Id, Name(element.Held),
+            Write(element.Place), element.BondedOn, Name(element.Made), element.Stock.Id, Name(element.Held),
             element.Corners.Count == 0 || element.Motif is not null ? null : [.. element.Corners.Select(c => (IReadOnlyList<double>)[c.X, c.Y])], null, element.Motif);
     }
 

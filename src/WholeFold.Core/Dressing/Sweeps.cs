@@ -29,7 +29,7 @@ internal static class Sweeps
 
     public static IReadOnlyList<Struck> Of(Figures figures, Dressed dressed)
     {
-        var raised = dressed.Elements.Where(e => e.Element.IsRaised && e.Element.Held is Designs.HeldBy.Face or Designs.HeldBy.Lock).ToList();
+        var raised = dressed.Elements.Where(e => e.Element.IsRaised && e.Element.Held is Designs.HeldBy.Face or Designs.HeldBy.Lock or Designs.HeldBy.Magnet).ToList();
         if (raised.Count == 0)
         {
             return [];

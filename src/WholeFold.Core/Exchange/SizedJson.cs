@@ -117,7 +117,7 @@ public sealed record EdgeJson(string Edge, LengthJson Distance);
 /// <param name="Most">Where the area is only the least that holds, how large it may be.</param>
 public sealed record BondJson(string Id, string A, string B, IReadOnlyList<LengthJson> Area, LengthJson Limit, LengthJson RunLength, string Pose, IReadOnlyList<LengthJson>? Most = null);
 
-public sealed record StepJson(string Id, string Say, IReadOnlyList<string> Figures, string Tool, string? Lay, string? Face, IReadOnlyList<string> Bonds, string Pose, string? Reach, int Seconds, IReadOnlyList<string> Cautions);
+public sealed record StepJson(string Id, string Say, IReadOnlyList<string> Figures, string Tool, string? Lay, string? Face, IReadOnlyList<string> Bonds, string Pose, string? Reach, int Seconds, IReadOnlyList<string> Cautions, string Phase, string Title, string? Why, string? LookFor, int Holds, string? HoldsFor, IReadOnlyList<string> Marks, IReadOnlyList<string> Gone, IReadOnlyList<string> Pieces, IReadOnlyList<string> Things);
 
 public sealed record ReasonJson(string Why, LengthJson From, LengthJson To);
 
@@ -219,7 +219,7 @@ public static class SizedJson
             card.SafeSides.ToDictionary(s => s.Key.ToString(), s => new SafeJson(Name(s.Value.Direction), s.Value.Why.Write(unit), s.Value.Twins)),
             [.. Places.Of(sized).Concat(DressedPlaces.Of(card)).Select(p => new PlaceJson(p.Id, p.What, p.On, [.. p.From.Select(f => new EdgeJson(f.Edge, LengthJson.Of(f.Distance)))], p.Pose, p.Mark, p.Vanishes))],
             [.. (BondOrder.Of(sized) ?? []).Select(o => Bond(sized, o))],
-            [.. Steps.Of(card).Select(s => new StepJson(s.Id, s.Say.Write(unit), s.Figures, s.Tool, s.Lay, s.Face, s.Bonds, s.Pose, s.Reach, s.Seconds, s.Cautions))],
+            [.. Steps.Of(card).Select(s => new StepJson(s.Id, s.Say.Write(unit), s.Figures, s.Tool, s.Lay, s.Face, s.Bonds, s.Pose, s.Reach, s.Seconds, s.Cautions, Name(s.Phase), s.Title, s.Why?.Write(unit), s.LookFor?.Write(unit), s.Holds, s.HoldsFor, s.Marks, s.Gone, s.Pieces, s.Things))],
             DressedJson.Faces(card),
             [.. card.Dressed.Windows.Select(DressedJson.Window)],
             [.. card.Dressed.Elements.Select(DressedJson.Element)],

@@ -16,7 +16,7 @@ public static class Girth
         ArgumentNullException.ThrowIfNull(pose);
         Spread[] spreads = [.. map.Spreads];
         var heights = map.Spreads.SelectMany(s => new[] { s.LowLeft, s.LowRight, s.HighLeft, s.HighRight }).Distinct().Order().ToList();
-        var across = heights.Zip(heights.Skip(1)).Where(b => b.Second - b.First >= Fine).Select(b => HalfRound(Level(spreads, (b.First + b.Second) / 2), pose.Width.Units)).DefaultIfEmpty(0).Max();
+        var across = heights.Zip(heights.Skip(1)).Where(b => b.Second - b.First >= Fine).Select(b => HalfRound(Level(spreads, (b.First + b.Second) / 2).OrderBy(s => s.From), pose.Width.Units)).DefaultIfEmpty(0).Max();
         var along = map.Spreads.GroupBy(s => (s.Left, s.Right)).Select(strip => HalfRound(Upright(strip), pose.Height.Units)).DefaultIfEmpty(0).Max();
 
         // What stands up and is not folded over is as thick everywhere, for all that an envelope knows.
@@ -27,7 +27,7 @@ public static class Girth
     /// <summary>Nothing in a card is narrower than this that a sheet of paper would feel: a fifth of a millimetre, in units.</summary>
     private const double Fine = 64;
 
-    /// <summary>What lies along a line from left to right: from, to, how thick; in this order, as the map has it.</summary>
+    /// <summary>What lies along a line from left to right: from, to, how thick. Where edges slant, one strip has several in no order.</summary>
     private static IEnumerable<(double From, double To, double Thick)> Level(Spread[] spreads, double y)
     {
         foreach (var s in spreads)

@@ -27,7 +27,7 @@ public static class DressedPlaces
         return
         [
             .. card.Dressed.Windows.Select(w => Of(card.Figures, $"windows.{w.Window.Id}", $"Window {w.Window.Id}", w.Window.Place, w.On[0], "cut away with it")),
-            .. card.Dressed.Elements.Where(e => e.On.Count > 0).Select(e => Of(card.Figures, $"elements.{e.Element.Id}", Spoken.First(e.Element.Name), e.Element.Place, e.On[0], e.Element.Made is Made.Stamped or Made.Printed ? "rubbed out" : $"covered by {e.Element.Name}")),
+            .. card.Dressed.Elements.Where(e => e.On.Count > 0).Select(e => Of(card.Figures, $"elements.{e.Element.Id}", Spoken.First(e.Element.Name), e.Element.Place, e.On[0], e.Element.IsInk ? "rubbed out" : $"covered by {e.Element.Name}")),
         ];
     }
 

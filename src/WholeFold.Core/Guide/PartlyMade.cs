@@ -69,10 +69,10 @@ internal sealed class PartlyMade(Figures figures, IReadOnlyList<Bond> made)
     private static readonly Length HandWide = Length.Mm(25), HandHigh = Length.Mm(20), HandReaches = Length.Mm(75);
 
     /// <summary>Of a part that stands up: whether something on it still opens like a lid, wide enough for a hand and near enough to what is pressed.</summary>
-    private bool LetsAHandIn(BondSide side, FlatPose pose)
+    private bool LetsAHandIn(PlateRef own, IReadOnlyList<Measure.Point> corners, FlatPose pose)
     {
-        var pressed = side.Region.Corners.Select(figures.ValueOf).Select(c => pose.Frames[side.Plate].Apply(c.X.Units, c.Y.Units)).ToList();
-        return pose.Frames.Any(other => _stiff.Value[other.Key] != _stiff.Value[side.Plate]
+        var pressed = corners.Select(c => pose.Frames[own].Apply(c.X.Units, c.Y.Units)).ToList();
+        return pose.Frames.Any(other => _stiff.Value[other.Key] != _stiff.Value[own]
             && figures.PlateOf(other.Key) is var lid && Length.Max(lid.Box.Width, lid.Box.Height) >= HandWide && Length.Min(lid.Box.Width, lid.Box.Height) >= HandHigh
             && lid.Corners.Select(c => other.Value.Apply(c.X.Units, c.Y.Units)).Min(c => pressed.Min(at => (c - at).Length)) <= HandReaches.Units);
     }
@@ -119,17 +119,23 @@ internal sealed class PartlyMade(Figures figures, IReadOnlyList<Bond> made)
             : laid == LaidBy.FoldedFlat ? new FlatPose(LaidBy.Opening, assembly.Frames, null) : null;
     }
 
+    /// <summary>Whether a hand can put something on a region of a face in some pose of the card as far as it is made.</summary>
+    public bool Reaches(FaceRef face, IReadOnlyList<Measure.Point> corners) => Poses(face.Plate).Any(p => IsOpen(face, corners, p));
+
+    private bool IsOpen(BondSide side, FlatPose pose) => IsOpen(side.On, [.. side.Region.Corners.Select(figures.ValueOf)], pose);
+
     /// <summary>Whether nothing of its own part lies over a region, on the face that is to be bonded.</summary>
-    private bool IsOpen(BondSide side, FlatPose pose)
+    private bool IsOpen(FaceRef face, IReadOnlyList<Measure.Point> corners, FlatPose pose)
     {
+        var own = face.Plate;
         if (pose.Levels is not { } levels)
         {
-            return pose.As == LaidBy.Opening ? LetsAHandIn(side, pose) : pose.Frames.Count == 1;
+            return pose.As == LaidBy.Opening ? LetsAHandIn(own, corners, pose) : pose.Frames.Count == 1;
         }
 
-        var (own, frame) = (side.Plate, pose.Frames[side.Plate]);
-        var up = side.On.Face == Face.Up == frame.Ez.Z > 0;
-        var region = Shape(side.Region.Corners.Select(figures.ValueOf), frame);
+        var frame = pose.Frames[own];
+        var up = face.Face == Face.Up == frame.Ez.Z > 0;
+        var region = Shape(corners, frame);
         var stiff = _stiff.Value;
         return pose.Frames.All(other => other.Key == own
             || stiff[other.Key] != stiff[own]

@@ -8,7 +8,9 @@ namespace WholeFold.Core.Inventories.Kinds;
 /// <param name="Thickness">What it adds between two plies.</param>
 /// <param name="Wet">Whether it can be nudged and must set.</param>
 /// <param name="Bonds">Whether structural bonds are made with it unless said otherwise.</param>
-public sealed record AdhesiveSpec(string Id, string Name, string Thickness, bool Wet = false, bool Bonds = false);
+/// <param name="Minutes">How long it sets before it may be flexed; a wet one five minutes where it is not said, others not at all.</param>
+/// <param name="Solvent">Whether the room is to be aired while it is used.</param>
+public sealed record AdhesiveSpec(string Id, string Name, string Thickness, bool Wet = false, bool Bonds = false, int? Minutes = null, bool Solvent = false);
 
 /// <summary>What holds layers and pieces.</summary>
 public sealed class AdhesiveKind : Kind<Adhesive, AdhesiveSpec>
@@ -26,6 +28,8 @@ public sealed class AdhesiveKind : Kind<Adhesive, AdhesiveSpec>
         new("name", "name", "text", "Tacky glue"),
         new("thickness", "thickness", "length", "0.1 mm"),
         new("wet", "can be nudged, must set", "yes", "", Optional: true),
+        new("minutes", "minutes until it may be flexed", "number", "5", Optional: true),
+        new("solvent", "the room is aired while it is used", "yes", "", Optional: true),
     ];
 
     protected override string Example => """{"id": "foam-3", "name": "3 mm foam", "thickness": "3 mm"}""";
@@ -34,9 +38,17 @@ public sealed class AdhesiveKind : Kind<Adhesive, AdhesiveSpec>
     {
         const string accepted = "0 to 6 mm";
         var thickness = LengthReader.Read(written.Thickness, DisplayUnit.Millimetre, $"{place}.thickness", accepted);
-        return thickness <= Length.Mm(6) ? new Adhesive(IdOf(written.Id, place), NameOf(written.Name, place, "Tacky glue"), thickness, written.Wet) { Bonds = written.Bonds }
+        if (written.Minutes is < 0 or > LongestSet)
+        {
+            throw new InputProblemException("own.range", $"{place}.minutes", $"{written.Minutes} minutes is no time to set", $"0 to {LongestSet} minutes");
+        }
+
+        return thickness <= Length.Mm(6) ? new Adhesive(IdOf(written.Id, place), NameOf(written.Name, place, "Tacky glue"), thickness, written.Wet) { Bonds = written.Bonds, Sets = 60 * (written.Minutes ?? (written.Wet ? UsualSet : 0)), Solvent = written.Solvent }
             : throw new InputProblemException("own.range", $"{place}.thickness", $"{written.Thickness} is no adhesive", accepted);
     }
 
-    protected override string Describe(Adhesive thing) => thing.Wet ? "can be nudged, must set" : "holds at once";
+    /// <summary>In minutes: of a wet glue where nobody has said, and the longest there is.</summary>
+    private const int UsualSet = 5, LongestSet = 24 * 60;
+
+    protected override string Describe(Adhesive thing) => $"{(thing.Wet ? "can be nudged, must set" : thing.Sets > 0 ? "must set" : "holds at once")}{(thing.Sets > 0 ? $", {thing.Sets / 60} min" : "")}";
 }

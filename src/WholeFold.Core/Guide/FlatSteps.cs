@@ -1,0 +1,123 @@
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Dressing;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
+
+namespace WholeFold.Core.Guide;
+
+/// <summary>What is done to the pieces while they are flat: cut, scored, cut inside. Equal settings are gathered: what is set once is done to all before it is set again.</summary>
+internal sealed class FlatSteps(Card card, int cards)
+{
+    private readonly IReadOnlyList<SizedPiece> _pieces = [.. card.Pieces.OrderBy(p => p.Piece.Id == card.Figures.Blank?.Piece ? 0 : 1).ThenByDescending(p => Length.Max(p.Width.Value, p.Height.Value))];
+
+    /// <summary>Pieces of one size and stock are one step; the longest first, from the sheet's own edges.</summary>
+    public IEnumerable<Step> Cut()
+    {
+        foreach (var alike in _pieces.GroupBy(p => p.Piece.Id == card.Figures.Blank?.Piece ? (object)p : (p.Width.Value, p.Height.Value, card.Design.StockOf(p.Piece.Id).Id)))
+        {
+            SizedPiece[] all = [.. alike];
+            yield return all[0].Piece.Id == card.Figures.Blank?.Piece ? Begun(all[0], card.Figures.Blank) : CutOf(all);
+        }
+    }
+
+    private Step CutOf(SizedPiece[] alike)
+    {
+        var piece = alike[0];
+        var how = new[] { piece.Width.Setting.How, piece.Height.Setting.How };
+        var (tool, cautions) = how.Contains(SetBy.Machine) ? ("machine", Array.Empty<string>()) : how.All(h => h == SetBy.Given) ? ("as it is there", []) : how.Contains(SetBy.Die) ? ("die", ["rollers"]) : how.Contains(SetBy.Knife) ? ("knife and metal rule", ["knife"]) : ("trimmer", new[] { "trimmer" });
+        var count = cards * alike.Sum(p => p.Piece.Quantity);
+        var names = Words.List(alike.Select(p => Words.Of($"{(cards * p.Piece.Quantity == 1 ? Spoken.The(p.Piece.Name) : $"{Saying.Count(cards * p.Piece.Quantity)} {Saying.Plural(p.Piece.Name)}")}")));
+        return new Step($"cut-{piece.Piece.Id}", Words.Of($"Cut {names} from {card.Design.StockOf(piece.Piece.Id).Name}: {piece.Width.Value} × {piece.Height.Value}."), [.. alike.SelectMany(p => new[] { p.Width.Id.ToString(), p.Height.Id.ToString() })], tool, null, null, [], "flat", null, 20 * count, cautions)
+        {
+            Phase = Phase.Cut, Title = alike.Length == 1 ? $"cut {Spoken.The(piece.Piece.Name)}" : $"cut {Saying.Count(alike.Length)} alike", Pieces = [.. alike.Select(p => p.Piece.Id)],
+            Why = Words.Of($"{piece.Width.Said}. Cut from the sheet's own edges: they are straight and square."),
+            LookFor = count > 1 ? Words.Of($"All {Saying.Count(count)} lie on each other edge to edge.") : Words.Of($"A corner laid on another corner of it is square."),
+        };
+    }
+
+    /// <summary>A bought blank is taken as it is; where a part of it is shorter it is trimmed.</summary>
+    private Step Begun(SizedPiece piece, Blank blank)
+    {
+        var say = Words.Of($"Take the blank{(cards > 1 ? "s" : "")} for {Spoken.The(piece.Piece.Name)}, {blank.Width} × {blank.Height} closed: its spine is there.");
+        var trimmed = piece.Along.Setting.How != SetBy.Given;
+        return new Step($"cut-{piece.Piece.Id}", trimmed ? say.Add($" Trim it to {piece.Width.Value} × {piece.Height.Value}.") : say, [piece.Width.Id.ToString(), piece.Height.Id.ToString()], trimmed ? "trimmer" : "as it is there", null, null, [], "flat", null, 20 * cards, trimmed ? ["trimmer"] : [])
+        {
+            Phase = Phase.Cut, Title = "take the blank", Pieces = [piece.Piece.Id], LookFor = Words.Of($"It measures what is said here: no two makers' blanks are alike."),
+        };
+    }
+
+    /// <summary>Papers of one stock that share a side are cut as strips of that width first, so that it is set once.</summary>
+    public IEnumerable<Step> CutPapers()
+    {
+        foreach (var stock in card.Layers.GroupBy(l => l.Stock.Id))
+        {
+            SizedLayer[] layers = [.. stock];
+            var machine = layers[0].Width.Setting.How == SetBy.Machine;
+            var shared = layers.SelectMany(l => new[] { l.Width.Value, l.Height.Value }).GroupBy(s => s).Where(g => g.Count() > 1).OrderByDescending(g => g.Count()).ThenByDescending(g => g.Key).FirstOrDefault()?.Key;
+            var list = Words.List(layers.OrderByDescending(l => Length.Max(l.Width.Value, l.Height.Value)).Select(l => Words.Of($"{Saying.Count(cards * l.Quantity)} at {l.Width.Value} × {l.Height.Value}")));
+            var strips = shared is { } s && !machine ? Words.Of($" Set the trimmer to {s} once and cut strips of it first.") : Words.Of($"");
+            var shaped = layers.Where(l => !l.IsRectangle).ToList();
+            var cautions = machine ? Array.Empty<string>() : shaped.Count > 0 ? ["trimmer", "scissors"] : new[] { "trimmer" };
+            yield return new Step(
+                $"cut-papers-{stock.Key}", Words.Of($"Cut from {layers[0].Stock.Name}: {list}.{strips}{(shaped.Count > 0 ? $" {(shaped.Count == layers.Length ? "Then cut each" : $"Then cut {Words.List(shaped.Select(l => Words.Of($"{Spoken.The(l.Role.Name)}"))).Write(DisplayUnit.Inch)}")} along its template." : "")}"),
+                [.. layers.SelectMany(l => l.Sides).Select(m => m.Id.ToString())], machine ? "machine" : "trimmer", null, null, [], "flat", null, 15 * cards * layers.Sum(l => l.Quantity), cautions)
+            {
+                Phase = Phase.Cut, Title = $"cut {layers[0].Stock.Name}", Things = [.. layers.Select(l => $"layers.{l.Id}")],
+                Why = layers[0].Stock.Directional ? Words.Of($"Its pattern has a way up: each is cut with its head to the head of the sheet.") : layers[0].Width.Said,
+                LookFor = Words.Of($"Laid on its panel, each leaves the same border all round."),
+            };
+        }
+    }
+
+    public IEnumerable<Step> Score() => _pieces.SelectMany(Score);
+
+    private IEnumerable<Step> Score(SizedPiece piece)
+    {
+        foreach (var (pass, i) in piece.Passes.Select((p, i) => (p, i)))
+        {
+            var scores = pass.Scores.Select(piece.Score).ToList();
+            var count = cards * piece.Piece.Quantity;
+            var lies = pass.Lay switch { Lay.TurnedRound => ", turned round", Lay.TurnedOver => ", turned over like a page", Lay.HeadOverHeels => ", turned over head to foot", _ => "" };
+            var at = Words.List(scores.Select(s => s.Axis is null ? Words.Of($"{s.Figure.Setting.Text}") : s.Only is { } only ? Words.Of($"{s.Figure.Setting.At} ({only})") : Words.Of($"{s.Figure.Setting.At}")));
+            var board = scores.Any(s => s.Figure.Setting.How is SetBy.Direct or SetBy.Turned or SetBy.Mirrored or SetBy.Between);
+            var (valleys, mountains) = (scores.Count(s => s.Crease.Fold == Fold.Valley), scores.Count(s => s.Crease.Fold == Fold.Mountain));
+            yield return new Step(
+                $"score-{piece.Piece.Id}-{i + 1}", Words.Of($"Score {Saying.All(piece.Piece.Name, count)} {(pass.Axis == Axis.Y ? "up its height " : "")}at {at}{lies}.{(count > 1 && scores.Count > 1 ? $" All {Saying.Count(count)} at one stop, then the next." : "")}"), [.. scores.Select(s => s.Figure.Id.ToString())],
+                scores[0].Figure.Setting.How == SetBy.Machine ? "machine" : board ? "score board" : "ruler and stylus", pass.Lay switch { Lay.AsItLies => "as it lies", Lay.TurnedRound => "turned round", Lay.TurnedOver => "turned over", _ => "turned over head to foot" },
+                pass.Lay is Lay.AsItLies or Lay.TurnedRound ? "up" : "down", [], "flat", null, 10 * scores.Count * count, [])
+            {
+                Phase = Phase.Score, Title = $"score {Spoken.The(piece.Piece.Name)}", Pieces = [piece.Piece.Id], Why = scores[0].Figure.Said,
+                LookFor = Words.Of($"{(valleys + mountains == 1 ? "One score" : $"{Spoken.First(Saying.Count(valleys + mountains))} scores")}{(mountains > 0 && valleys > 0 ? $", {Saying.Count(valleys)} to fold as valleys and {Saying.Count(mountains)} as mountains" : "")}: each is felt from end to end with a nail."),
+            };
+        }
+    }
+
+    public IEnumerable<Step> Open() => _pieces.SelectMany(Openings);
+
+    private IEnumerable<Step> Openings(SizedPiece piece)
+    {
+        var count = cards * piece.Piece.Quantity;
+        foreach (var kind in piece.Openings.GroupBy(o => o.Opening.Kind))
+        {
+            var lines = piece.CutLines.Where(l => l.Figures.Any(f => f.Id is FigureRef.Line line && kind.Any(o => o.Opening.Id == line.Opening))).ToList();
+            var machine = kind.First().Left.Setting.How == SetBy.Machine;
+            var box = kind.First().Box;
+            var of = Saying.All(piece.Piece.Name, count);
+            var what = kind.Key switch
+            {
+                CutKind.Notch => Words.Of($"Snip {box.Width} × {box.Height} off {(kind.Count() > 1 ? "each corner" : Spoken.The(kind.First().Opening.Name))} of {of}{(kind.Count() > 1 ? $", {Saying.Times(kind.Count())}" : "")}"),
+                CutKind.Divide => Words.Of($"Cut {of} in two at {lines.FirstOrDefault()?.First.Value ?? Length.Zero}"),
+                _ => Words.Of($"Cut the {string.Join(", ", kind.Select(o => o.Opening.Name).Distinct())} of {of}: {Words.List(lines.Select(l => Words.Of($"{l.Edge} at {l.First.Value}")))}"),
+            };
+            var blade = machine ? [] : kind.Key == CutKind.Notch ? new[] { "scissors" } : kind.Key == CutKind.Divide ? ["trimmer"] : ["knife"];
+            yield return new Step($"open-{piece.Piece.Id}-{kind.Key.ToString().ToLowerInvariant()}", what.Add($"."), [.. lines.SelectMany(l => l.Figures).Select(f => f.Id.ToString())], machine ? "machine" : kind.Key == CutKind.Notch ? "scissors" : kind.Key == CutKind.Divide ? "trimmer" : "knife and metal rule", null, "up", [], "flat", null, 60 * count, blade)
+            {
+                Phase = Phase.Flat, Title = kind.Key == CutKind.Notch ? "snip the corners" : kind.Key == CutKind.Divide ? "cut it in two" : $"cut the {kind.First().Opening.Name}", Pieces = [piece.Piece.Id],
+                Why = lines.FirstOrDefault()?.First.Said, LookFor = Words.Of($"The cut ends where its lines meet, and no further."),
+            };
+        }
+    }
+}

@@ -1,0 +1,100 @@
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Guide;
+
+/// <summary>Folding and bonding: the construction's own steps, its bonds in an order in which a hand reaches each.</summary>
+internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedBond> order)
+{
+    private const int MostPlaces = 4;
+
+    private readonly Figures _figures = card.Figures;
+
+    /// <summary>Places that a ruler finds: not those that closing the card finds by itself, nor what is flush both ways.</summary>
+    private List<(OrderedBond Bond, Place Place)> Ruled() => [.. order.Where(o => o.Laid != LaidBy.Closed).Select(o => (o, Places.Of(_figures, o.Bond))).Where(p => p.Item2.From.Any(f => f.Distance != Length.Zero))];
+
+    /// <summary>Where parts go is ticked while everything is flat, piece by piece.</summary>
+    public IEnumerable<Step> Ticks()
+    {
+        foreach (var piece in Ruled().GroupBy(p => p.Bond.Bond.A.Piece.Piece))
+        {
+            var places = piece.DistinctBy(p => $"{p.Place.What} {p.Place.On} {p.Place.Said.Write(DisplayUnit.Millimetre)}").ToList();
+            var name = _figures.Pieces.First(p => p.Piece.Id == piece.Key).Piece.Name;
+            yield return new Step(
+                $"tick-{piece.Key}", Words.Of($"Tick lightly on {Saying.All(name, cards)}: {Words.Join("; ", places.Take(MostPlaces).Select(p => Words.Of($"for {Lower(p.Place.What)}, {p.Place.Said}")))}{(places.Count > MostPlaces ? $"; and the other {Saying.Count(places.Count - MostPlaces)} alike" : "")}."),
+                [.. piece.Select(p => p.Place.Id)], "pencil and ruler", null, piece.First().Bond.Bond.A.On.Face == Face.Up ? "up" : "down", [], "flat", null, 20 * cards * places.Count, [])
+            {
+                Phase = Phase.Flat, Title = $"tick {Spoken.The(name)}", Pieces = [piece.Key], Marks = [.. piece.Select(p => p.Place.Id)],
+                Why = Words.Of($"Once it is folded no ruler lies on it."), LookFor = Words.Of($"Two ticks for each part, where it will cover them."),
+            };
+        }
+    }
+
+    public IEnumerable<Step> All()
+    {
+        foreach (var (step, i) in card.Construction.Steps.Select((s, i) => (s, i)))
+        {
+            yield return step.Bonds.Count == 0 ? Fold(step, i) : Bond(step, i);
+        }
+    }
+
+    private Step Fold(AssemblyStep step, int i)
+    {
+        var places = Places.Of(_figures).Where(p => step.Places?.Contains(p.Id) == true).ToList();
+        var told = Words.Join("", places.Select(p => Words.Of($" {p.What}: {p.Said}.")).Prepend(Words.Of($"{step.Text}")));
+        return new Step($"make-{i + 1}", told, [.. places.Select(p => p.Id)], "by hand", null, null, [], "flat", null, 30 * cards, [])
+        {
+            Phase = i == 0 ? Phase.Fold : Phase.Bond, Title = i == 0 ? "fold and burnish" : "fold on", Pieces = [.. card.Pieces.Select(p => p.Piece.Id)], Flexes = true, Marks = [.. places.Where(p => p.Mark.Length > 0).Select(p => p.Id)],
+            Why = i == 0 ? Words.Of($"A crease that is burnished both ways moves both ways.") : null, LookFor = i == 0 ? Words.Of($"Shut without adhesive it lies {card.Closed.Width} × {card.Closed.Height}, edge on edge.") : null,
+        };
+    }
+
+    private Step Bond(AssemblyStep step, int i)
+    {
+        var bonds = order.Where(o => step.Bonds.Contains(o.Bond.Id)).ToList();
+        var say = Words.Of($"{step.Text}");
+        foreach (var place in bonds.Select(b => (b.Laid, Place: Places.Of(_figures, b.Bond))).DistinctBy(p => $"{p.Place.What} {p.Place.Said.Write(DisplayUnit.Millimetre)}").Take(MostPlaces))
+        {
+            say.Add($" {place.Place.What} {(place.Laid is LaidBy.Closed ? "comes to lie" : "goes")} on {place.Place.On}: {place.Place.Said}.");
+        }
+
+        foreach (var range in bonds.Where(b => b.Bond.AtLeast).Select(b => Places.FiguresOf(_figures, b.Bond)))
+        {
+            say.Add($" At least {range.Width} × {range.Height} of it holds; at most {range.Most!.Value.Width} × {range.Most.Value.Height} stays clear of every crease.");
+        }
+
+        if (bonds.FirstOrDefault(b => b.Laid == LaidBy.Closed) is { } closed && closed.Folded.Count > 0)
+        {
+            say.Add($" Fold the {Creases(closed.Folded)}{(closed.Left.Count > 0 ? $"; leave the {Creases(closed.Left)} flat" : "")}; put the adhesive on and press it closed: it finds its own place.");
+        }
+
+        var (last, tape) = (bonds[^1].Laid, card.Design.Inventory.BondTape);
+        var places = bonds.Select(b => Places.Of(_figures, b.Bond)).ToList();
+        return new Step(
+            $"make-{i + 1}", say.Add($" It is right when {step.RightWhen}."), [.. bonds.Select(b => $"places.{b.Bond.Id}")], tape.Name, null, bonds[0].Bond.A.On.Face == Face.Up ? "up" : "down", [.. bonds.Select(b => b.Bond.Id)],
+            last switch { LaidBy.Flat => "flat", LaidBy.FoldedFlat => "foldedFlat", LaidBy.Closed => "closed", _ => "standing" }, last switch { LaidBy.Closed => "closing", LaidBy.Opening => "opening", _ => "flat" }, 30 * cards * bonds.Count, tape.Solvent ? ["solvent"] : [])
+        {
+            Phase = Phase.Bond, Title = bonds.Count == 1 ? $"bond {Spoken.The(_figures.PlateOf(bonds[0].Bond.B.Plate).Name)}" : $"{Saying.Count(bonds.Count)} bonds",
+            Pieces = [.. bonds.SelectMany(b => new[] { b.Bond.A.Piece.Piece, b.Bond.B.Piece.Piece }).Distinct()], Flexes = bonds.Any(b => b.Laid != LaidBy.Flat),
+            Holds = tape.Sets, HoldsFor = tape.Sets > 0 ? $"{tape.Name} sets" : null, LookFor = Words.Of($"{Spoken.First(step.RightWhen!)}."),
+            Gone = [.. places.Where(p => p.Vanishes.StartsWith("covered", StringComparison.Ordinal)).Select(p => p.Id)],
+            Why = last switch { LaidBy.Closed => Words.Of($"Closing the card puts it where it has to be, more exactly than a ruler."), LaidBy.Opening => Words.Of($"A hand still goes in where it is open; later none would."), _ => Words.Of($"While it lies flat it can be pressed all over.") },
+        };
+    }
+
+    /// <summary>What opens first, where all of it at once would send the card through itself.</summary>
+    public static Step Lead(Figures figures, IReadOnlyList<CreaseRef> leads)
+    {
+        var names = leads.Select(l => figures.Pieces.First(p => p.Piece.Id == l.Piece).Score(l.Index).Place).ToList();
+        return new Step("lead", Words.Of($"Open the {Creases(names)} first and the others after them; close it the other way about. Moved all at once, its parts would run into each other."), [], "by hand", null, null, [], "shown", null, 20, [])
+        {
+            Phase = Phase.Finish, Title = "how it opens", Flexes = true,
+        };
+    }
+
+    private static string Lower(string words) => $"{char.ToLowerInvariant(words[0])}{words[1..]}";
+
+    private static string Creases(IReadOnlyList<string> names) => names.Count == 1 ? $"crease {names[0]}" : $"creases {string.Join(", ", names.SkipLast(1))} and {names[^1]}";
+}
