@@ -23,6 +23,7 @@ internal static class CommandLine
         var root = new RootCommand("Whole Fold sizes cardmaking designs in figures that can be set on real tools.")
         {
             ConvertCommand.Make(output, error),
+            PrintCommand.Make(output, error),
             ListCommands.Constructions(output),
             ListCommands.Formats(output),
             ListCommands.Check(output),
@@ -81,5 +82,38 @@ internal static class CommandLine
         {
             throw new InputProblemException("file.unreadable", place, $"{file.Name} cannot be read", "a file that may be read");
         }
+    }
+
+    /// <summary>A design of a file in another format. One on its side stays on its side: turning is from how it lies at home.</summary>
+    public static DesignSpec Converted(DesignSpec design, string? format, bool turn, DesignReader reader)
+    {
+        if (format is null && !turn)
+        {
+            return design;
+        }
+
+        var home = reader.Read(design with { Target = null, TargetTurn = false });
+        var written = format ?? design.Format;
+        var known = FormatReader.Read(written, home.Design.Inventory.Formats, out _);
+        return new ConvertTo(written, known is null ? turn : Target.Beside(home.Target, known, turn).Turn).Apply(design, reader);
+    }
+
+    /// <summary>What cannot hold together, and what would free it.</summary>
+    public static int SayWhyNot(DesignSpec design, DesignReader reader, ReadDesign read, DisplayUnit unit, TextWriter error)
+    {
+        error.WriteLine("No figures can satisfy this. These cannot hold together:");
+        foreach (var conflict in Sizer.ConflictsOf(read.Design, read.Target))
+        {
+            error.WriteLine($"  - {conflict.Text.Write(unit)}");
+        }
+
+        var remedies = Remedies.Of(design, reader);
+        error.WriteLine(remedies.Count == 0 ? "Nothing that could be given up here makes it fit; take other tools, or another format." : "It fits if you:");
+        foreach (var remedy in remedies)
+        {
+            error.WriteLine($"  - {remedy.Text.Write(unit)}");
+        }
+
+        return NoFigures;
     }
 }

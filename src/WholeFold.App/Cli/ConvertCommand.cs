@@ -53,13 +53,9 @@ internal static class ConvertCommand
             var reader = CommandLine.Reader(parsed.GetValue(workshop));
             var design = Begin(parsed.GetValue(file), parsed.GetValue(construction), parsed.GetValue(format), parsed.GetValue(turn));
             void Do(DesignEdit edit) => design = edit.Apply(design, reader);
-            if (parsed.GetValue(file) is not null && (parsed.GetValue(format) is not null || parsed.GetValue(turn)))
+            if (parsed.GetValue(file) is not null)
             {
-                // A design on its side stays on its side: turning is from how it lies at home.
-                var home = reader.Read(design with { Target = null, TargetTurn = false });
-                var written = parsed.GetValue(format) ?? design.Format;
-                var known = FormatReader.Read(written, home.Design.Inventory.Formats, out _);
-                Do(new ConvertTo(written, known is null ? parsed.GetValue(turn) : Target.Beside(home.Target, known, parsed.GetValue(turn)).Turn));
+                design = CommandLine.Converted(design, parsed.GetValue(format), parsed.GetValue(turn), reader);
             }
 
             if (parsed.GetValue(units) is { } unitText)
@@ -102,7 +98,7 @@ internal static class ConvertCommand
             var unit = design.Units is null ? read.Target.Format.System.UnitOf() : read.Unit;
             if (Card.Try(read.Design, read.Target) is not { } card)
             {
-                return SayWhyNot(design, reader, read, unit, error);
+                return CommandLine.SayWhyNot(design, reader, read, unit, error);
             }
 
             var asJson = parsed.GetValue(json);
@@ -123,23 +119,5 @@ internal static class ConvertCommand
 
         return construction is null ? DesignFile.Read(CommandLine.ReadFile(file, "--design"), "--design")
             : throw new InputProblemException("design.twice", "--design", "a design file already names its construction", "either --design FILE or --construction ID");
-    }
-
-    private static int SayWhyNot(DesignSpec design, DesignReader reader, ReadDesign read, DisplayUnit unit, TextWriter error)
-    {
-        error.WriteLine("No figures can satisfy this. These cannot hold together:");
-        foreach (var conflict in Sizer.ConflictsOf(read.Design, read.Target))
-        {
-            error.WriteLine($"  - {conflict.Text.Write(unit)}");
-        }
-
-        var remedies = Remedies.Of(design, reader);
-        error.WriteLine(remedies.Count == 0 ? "Nothing that could be given up here makes it fit; take other tools, or another format." : "It fits if you:");
-        foreach (var remedy in remedies)
-        {
-            error.WriteLine($"  - {remedy.Text.Write(unit)}");
-        }
-
-        return CommandLine.NoFigures;
     }
 }

@@ -103,7 +103,7 @@ public static class Steps
             };
             yield return new Step("put-away", card.Envelope is { } e ? Words.Of($"Check {all} against its envelope, {e.Name}, {e.Width} × {e.Height}.") : Words.Of($"Check {all} against the envelope that is made for it."), [], "by hand", null, null, [], "closed", null, 10 * cards, [])
             {
-                Phase = Phase.Finish, Title = "into its envelope", Why = Words.Of($"Shut it is {card.Closed.Width} × {card.Closed.Height} and {card.Thickness.Greatest} thick at the most."), LookFor = Words.Of($"It goes in and out without being pushed."),
+                Phase = Phase.Finish, Title = "into its envelope", Why = Words.Of($"Shut it is {card.Closed.Width} × {card.Closed.Height} and {card.Thickness.Greatest.Millimetres:0.0} mm thick at the most."), LookFor = Words.Of($"It goes in and out without being pushed."),
             };
         }
     }

@@ -46,7 +46,7 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
         var told = Words.Join("", places.Select(p => Words.Of($" {p.What}: {p.Said}.")).Prepend(Words.Of($"{step.Text}")));
         return new Step($"make-{i + 1}", told, [.. places.Select(p => p.Id)], "by hand", null, null, [], "flat", null, 30 * cards, [])
         {
-            Phase = i == 0 ? Phase.Fold : Phase.Bond, Title = i == 0 ? "fold and burnish" : "fold on", Pieces = [.. card.Pieces.Select(p => p.Piece.Id)], Flexes = true, Marks = [.. places.Where(p => p.Mark.Length > 0).Select(p => p.Id)],
+            Phase = i == 0 ? Phase.Fold : Phase.Bond, Title = i == 0 ? "fold and burnish" : InShort(step.Text), Pieces = [.. card.Pieces.Select(p => p.Piece.Id)], Flexes = true, Marks = [.. places.Where(p => p.Mark.Length > 0).Select(p => p.Id)],
             Why = i == 0 ? Words.Of($"A crease that is burnished both ways moves both ways.") : null, LookFor = i == 0 ? Words.Of($"Shut without adhesive it lies {card.Closed.Width} × {card.Closed.Height}, edge on edge.") : null,
         };
     }
@@ -93,6 +93,16 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
             Phase = Phase.Finish, Title = "how it opens", Flexes = true,
         };
     }
+
+    /// <summary>As much of a sentence as makes a title.</summary>
+    private static string InShort(string text)
+    {
+        var first = text.Split([',', ':', ';', '.'], 2)[0];
+        var words = first.Split(' ');
+        return Lower(words.Length <= MostWords ? first : string.Join(' ', words.Take(MostWords)));
+    }
+
+    private const int MostWords = 6;
 
     private static string Lower(string words) => $"{char.ToLowerInvariant(words[0])}{words[1..]}";
 

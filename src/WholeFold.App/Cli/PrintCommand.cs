@@ -1,0 +1,78 @@
+using System.CommandLine;
+using WholeFold.Core.Cards;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Input;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+using WholeFold.Print;
+
+namespace WholeFold.App.Cli;
+
+/// <summary>Writes a hand-out to a file: a measure sheet, a booklet, templates, a cut list, kits, a plain text, a picture.</summary>
+internal static class PrintCommand
+{
+    public static Command Make(TextWriter output, TextWriter error)
+    {
+        var file = new Option<FileInfo?>("--design") { Description = "A design file.", Required = true };
+        var format = new Option<string?>("--format") { Description = "A format's id or a size with its unit; the design's own where it is not said." };
+        var turn = new Option<bool>("--turn") { Description = "Turn the format on its side." };
+        var kind = new Option<string>("--as") { Description = $"{string.Join(", ", Enum.GetNames<HandOutKind>().Select(n => n.ToLowerInvariant()))}.", Required = true };
+        var to = new Option<FileInfo?>("--out") { Description = "The file to write; its ending says the form: pdf, svg, png, csv, txt.", Required = true };
+        var paper = new Option<string?>("--paper") { Description = $"{string.Join(", ", Paper.All.Select(p => p.Id))}; A4 for a design in centimetres, else Letter." };
+        var units = new Option<string?>("--units") { Description = "in, cm or mm: which comes first." };
+        var cards = new Option<int>("--cards") { Description = "For how many cards.", DefaultValueFactory = _ => 1 };
+        var page = new Option<int>("--page") { Description = "Of SVG and PNG, which page.", DefaultValueFactory = _ => 1 };
+        var step = new Option<int?>("--step") { Description = "Of a picture, which step; the finished card where it is not said." };
+        var bare = new Option<bool>("--no-background") { Description = "A picture with nothing behind it." };
+        var workshop = new Option<FileInfo?>("--workshop") { Description = "A file with tools, stocks and other things of your own." };
+        var command = new Command("print", "Write a hand-out to a file.") { file, format, turn, kind, to, paper, units, cards, page, step, bare, workshop };
+        command.SetAction(parsed =>
+        {
+            var reader = CommandLine.Reader(parsed.GetValue(workshop));
+            var design = CommandLine.Converted(DesignFile(parsed.GetValue(file)!), parsed.GetValue(format), parsed.GetValue(turn), reader);
+            if (parsed.GetValue(units) is { } unitText)
+            {
+                design = new ShowIn(unitText, design.BothSystems).Apply(design, reader);
+            }
+
+            var read = reader.Read(design);
+            var unit = design.Units is null ? read.Target.Format.System.UnitOf() : read.Unit;
+            var made = HandOut.KindOf(parsed.GetValue(kind)!);
+            var on = Paper.Of(parsed.GetValue(paper) ?? (unit == DisplayUnit.Inch ? "letter" : "a4"));
+            if (Card.Try(read.Design, read.Target) is not { } card)
+            {
+                return CommandLine.SayWhyNot(design, reader, read, unit, error);
+            }
+
+            var target = parsed.GetValue(to)!;
+            var form = target.Extension.TrimStart('.').ToLowerInvariant();
+            var written = new HandOut(card, design.Name, unit, on, parsed.GetValue(cards)).Write(made, form.Length > 0 ? form : null, !parsed.GetValue(bare), parsed.GetValue(step), parsed.GetValue(page));
+            Save(target, written.Bytes);
+            output.WriteLine($"{target.Name}: {HandOut.NameOf(made)}, {written.Bytes.Length / 1024 + 1} kB.");
+            return 0;
+        });
+        return command;
+    }
+
+    private static DesignSpec DesignFile(FileInfo file) => Core.Exchange.DesignFile.Read(CommandLine.ReadFile(file, "--design"), "--design");
+
+    /// <summary>All of it or nothing: it is written beside its place and put there once it is whole.</summary>
+    private static void Save(FileInfo target, byte[] bytes)
+    {
+        var beside = $"{target.FullName}.{Guid.NewGuid():N}.part";
+        try
+        {
+            File.WriteAllBytes(beside, bytes);
+            File.Move(beside, target.FullName, overwrite: true);
+        }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
+        {
+            if (File.Exists(beside))
+            {
+                File.Delete(beside);
+            }
+
+            throw new InputProblemException("file.unwritable", "--out", $"{target.Name} cannot be written there: {e.Message.TrimEnd('.')}", "a path in a folder that is there, may be written to and has room");
+        }
+    }
+}

@@ -1,0 +1,74 @@
+using WholeFold.Core.Drawing;
+using WholeFold.Core.Guide;
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Print;
+
+/// <summary>Step by step, each with its picture, its figures in both systems, what to look for and what to beware of.</summary>
+internal static class Booklet
+{
+    private const double Size = 3.6, Small = 3.0, Picture = 46, Gap = 5, Beside = 4;
+
+    public static IReadOnlyList<Page> Of(HandOut ask, IProgress<int>? progress, CancellationToken cancel)
+    {
+        var flow = new Flow(ask.Paper, ask.Title);
+        flow.Write(ask.Name, 7, bold: true, Reads.Title);
+        flow.Write(Words.Of($"{ask.Card.Design.Family.Name}, {ask.Card.Target.Width} × {ask.Card.Target.Height:u}{(ask.Cards > 1 ? $", {Words.Of($"for {ask.Cards} cards").Write(ask.Unit)}" : "")}. {(ask.Card.Design.Order == Core.Designs.MakingOrder.DecorateFirst ? "Decorate, then assemble." : "Assemble, then decorate.")}").Parts(ask.Unit), Size);
+        flow.Skip(3);
+        foreach (var (step, i) in ask.Steps.Select((s, i) => (s, i)))
+        {
+            cancel.ThrowIfCancellationRequested();
+            OneStep(flow, ask, step, i);
+            progress?.Report(i + 1);
+        }
+
+        return flow.Pages();
+    }
+
+    private static void OneStep(Flow flow, HandOut ask, Step step, int i)
+    {
+        var width = flow.Width - Picture - Gap;
+        var blocks = new List<(IReadOnlyList<SentencePart> Words, double Size, bool Bold, Reads Reads, string Colour)>
+        {
+            (Typesetter.Plain($"{i + 1}  {Core.Constructions.Spoken.First(step.Title)}"), Size * 1.15, true, Reads.Heading, Pen.Black),
+            (step.Say.Parts(ask.Unit), Size, false, Reads.Paragraph, Pen.Black),
+        };
+        var figures = ask.FiguresOf(step).Select(f => $"{f.Name} {LengthWriter.WithUnit(f.Value, DisplayUnit.Inch)} · {LengthWriter.WithUnit(f.Value, DisplayUnit.Centimetre)}").Distinct().ToList();
+        if (figures.Count > 0)
+        {
+            blocks.Add((Typesetter.Plain($"In both: {string.Join("; ", figures)}."), Small, false, Reads.Paragraph, "#333333"));
+        }
+
+        blocks.Add((Typesetter.Plain($"With {step.Tool}{(step.Lay is { } lay ? $", {lay}" : "")}{(step.Face is { } face ? $", {(face == "up" ? "inner" : "outer")} side up" : "")}."), Small, false, Reads.Paragraph, "#333333"));
+        if (step.LookFor is { } look)
+        {
+            blocks.Add((Words.Of($"Before you go on: {look}").Parts(ask.Unit), Small, false, Reads.Paragraph, "#333333"));
+        }
+
+        if (step.Holds > 0)
+        {
+            blocks.Add((Typesetter.Plain($"Leave it {step.Holds / 60}:{step.Holds % 60:00} minutes{(step.HoldsFor is { } why ? $": {why}" : "")}."), Small, true, Reads.Paragraph, Pen.Black));
+        }
+
+        blocks.AddRange(step.Cautions.Select(c => (Typesetter.Plain($"Take care: {Steps.Cautions[c]}"), Small, true, Reads.Paragraph, Pen.Black)));
+        var drawings = StepDrawing.Of(ask.Card, ask.Steps, i);
+        var text = blocks.Sum(b => Flow.Block(b.Words, b.Size, 0, 0, width, b.Bold).Height);
+        var height = Math.Max(text, drawings.Count == 0 ? 0 : Picture * 0.62) + Beside;
+        flow.Need(height);
+        var (top, y) = (flow.Y, flow.Y);
+        foreach (var (words, size, bold, reads, colour) in blocks)
+        {
+            var (part, high) = Flow.Block(words, size, Flow.Margin + Picture + Gap, y, width, bold, reads, colour);
+            flow.Add(part);
+            y += high;
+        }
+
+        if (drawings.Count > 0)
+        {
+            var each = (Picture - (2 * (drawings.Count - 1))) / drawings.Count;
+            flow.Add(new Part(Reads.Figure, [.. drawings.SelectMany((d, n) => PieceArt.Of(d, Flow.Margin + (n * (each + 2)), top + 1, each, Picture * 0.58, tinted: true))], $"{string.Join(", ", drawings.Select(d => d.Name))} after step {i + 1}"));
+        }
+
+        flow.Skip(height);
+    }
+}
