@@ -1,10 +1,9 @@
 using WholeFold.Core.Cards;
-using WholeFold.Core.Constructions;
 using WholeFold.Core.Drawing;
 using WholeFold.Core.Exchange;
-using WholeFold.Core.Folding;
 using WholeFold.Core.Guide;
 using WholeFold.Core.Input;
+using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -43,6 +42,7 @@ public sealed record Written(byte[] Bytes, string Type, string Extension);
 public sealed class HandOut
 {
     private readonly Lazy<IReadOnlyList<Step>> _steps;
+    private readonly Lazy<HandOut> _received;
 
     /// <exception cref="InputProblemException">More cards than one packs at a time.</exception>
     public HandOut(Card card, string name, DisplayUnit unit, Paper paper, int cards = 1)
@@ -55,7 +55,26 @@ public sealed class HandOut
 
         (Card, Name, Unit, Paper, Cards) = (card, name.Length > 0 ? name : card.Design.Family.Name, unit, paper, cards);
         _steps = new(() => Core.Guide.Steps.Of(card, cards));
+        _received = new(Received);
     }
+
+    /// <summary>
+    /// For somebody who reads in the other system it is the same card as near as that system's own tools can set it; what was
+    /// rounded from one system's marks to the other's can be set on neither.
+    /// </summary>
+    private HandOut Received()
+    {
+        if (Card.Figures.Tools.Exact || Card.Figures.Tools.System == Unit.SystemOf())
+        {
+            return this;
+        }
+
+        var sheet = FigureSheet.Of(Card);
+        return (Unit == DisplayUnit.Inch ? sheet.Inches : sheet.Centimetres)?.Settled is { } settled && !ReferenceEquals(settled, Card) ? new HandOut(settled, Name, Unit, Paper, Cards) : this;
+    }
+
+    /// <summary>What goes into a bag is cut already, and the measure sheet has both columns; all else is for whoever gets it.</summary>
+    private HandOut For(HandOutKind kind) => kind is HandOutKind.Kit or HandOutKind.Sheet ? this : _received.Value;
 
     public const int MostCards = 200;
 
@@ -89,7 +108,9 @@ public sealed class HandOut
     }
 
     /// <summary>The pages of a hand-out that has some.</summary>
-    public IReadOnlyList<Page> Pages(HandOutKind kind, IProgress<int>? progress = null, CancellationToken cancel = default) => kind switch
+    public IReadOnlyList<Page> Pages(HandOutKind kind, IProgress<int>? progress = null, CancellationToken cancel = default) => For(kind).PagesOf(kind, progress, cancel);
+
+    private IReadOnlyList<Page> PagesOf(HandOutKind kind, IProgress<int>? progress, CancellationToken cancel) => kind switch
     {
         HandOutKind.Sheet => MeasureSheet.Of(this),
         HandOutKind.Booklet => Booklet.Of(this, progress, cancel),
@@ -116,15 +137,15 @@ public sealed class HandOut
 
         if (to == "txt")
         {
-            return new(System.Text.Encoding.UTF8.GetBytes(Supplies.Text(this)), "text/plain; charset=utf-8", "txt");
+            return new(System.Text.Encoding.UTF8.GetBytes(Supplies.Text(For(kind))), "text/plain; charset=utf-8", "txt");
         }
 
         if (to == "csv")
         {
-            return new(System.Text.Encoding.UTF8.GetBytes(Supplies.Csv(this)), "text/csv; charset=utf-8", "csv");
+            return new(System.Text.Encoding.UTF8.GetBytes(Supplies.Csv(For(kind))), "text/csv; charset=utf-8", "csv");
         }
 
-        var pages = kind == HandOutKind.Picture ? [step is { } n ? Post.Step(this, n, background) : Post.Card(this, background)] : Pages(kind, progress, cancel);
+        var pages = kind == HandOutKind.Picture ? [step is { } n ? Post.Step(For(kind), n, background) : Post.Card(For(kind), background)] : Pages(kind, progress, cancel);
         if (to == "pdf")
         {
             return new(PdfWriter.Write(pages, Title, progress, cancel), "application/pdf", "pdf");

@@ -115,23 +115,20 @@ internal static class Typesetter
         return lines;
     }
 
-    /// <summary>The runs of one line from a point of its base line.</summary>
+    /// <summary>The runs of one line from a point of its base line. Words that stand together are one run, so that every renderer sets them as one.</summary>
     public static IEnumerable<Mark> Line(IReadOnlyList<Token> line, double x, double y, double size, bool bold, string colour)
     {
-        foreach (var (token, i) in line.Select((t, i) => (t, i)))
+        var runs = line.SelectMany((token, i) => token.Runs.Select((run, n) => n == 0 && i > 0 && token.SpaceBefore ? run.Share < 1 || run.Up > 0 ? [new Token.Run(" ", 1, 0), run] : new[] { run with { Text = $" {run.Text}" } } : [run])).SelectMany(r => r).ToList();
+        for (var i = 0; i < runs.Count;)
         {
-            // The space is set with the word before it, so that a reader of the file finds it.
-            if (i > 0 && token.SpaceBefore)
+            var (share, up, text) = (runs[i].Share, runs[i].Up, runs[i].Text);
+            for (i++; i < runs.Count && runs[i].Share == share && runs[i].Up == up; i++)
             {
-                yield return new Mark.Text(x, y, size, " ", bold, colour);
-                x += Type.Width(" ", size, bold);
+                text += runs[i].Text;
             }
 
-            foreach (var run in token.Runs)
-            {
-                yield return new Mark.Text(x, y - (run.Up * size), size * run.Share, run.Text, bold, colour);
-                x += Type.Width(run.Text, size * run.Share, bold);
-            }
+            yield return new Mark.Text(x, y - (up * size), size * share, text, bold, colour);
+            x += Type.Width(text, size * share, bold);
         }
     }
 

@@ -173,6 +173,22 @@ public sealed class PrintTests : IDisposable
     }
 
     [Fact]
+    public void Whoever_reads_in_the_other_system_gets_figures_that_her_tools_can_set()
+    {
+        var spec = Spec("tier-scene", "a6-iso");
+        var read = Reader.Read(spec);
+        var card = Card.Of(read.Design, read.Target, Cancel);
+        var text = System.Text.Encoding.UTF8.GetString(new HandOut(card, "x", DisplayUnit.Inch, Paper.Letter).Write(HandOutKind.Text, cancel: Cancel).Bytes);
+        Assert.DoesNotContain("/32", text.Split("Measures")[1], StringComparison.Ordinal);
+        var own = System.Text.Encoding.UTF8.GetString(new HandOut(card, "x", DisplayUnit.Centimetre, Paper.A4).Write(HandOutKind.Text, cancel: Cancel).Bytes);
+        Assert.DoesNotContain("scant", own, StringComparison.Ordinal);
+
+        // A bag is packed with what was cut.
+        using var kit = PdfDocument.Open(new HandOut(card, "x", DisplayUnit.Inch, Paper.Letter).Write(HandOutKind.Kit, "pdf", cancel: Cancel).Bytes);
+        Assert.Contains(Solid(LengthWriter.Write(card.Pieces[0].Width.Value, DisplayUnit.Inch)), Solid(kit.GetPage(1).Text), StringComparison.Ordinal);
+    }
+
+    [Fact]
     public void A_picture_has_its_ground_or_none_and_its_figures_are_drawn()
     {
         var ask = Ask(Dressed(Spec("plain-fold")));

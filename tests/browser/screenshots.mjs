@@ -51,7 +51,16 @@ await picture("trade-off", "/bench/night-ferry", {
     await page.locator("[data-part=curve-plot]").waitFor();
   },
 });
-await picture("sheet", "/sheet/market-lanterns");
+const step = (presses) => async (page) => {
+  await page.getByRole("heading", { name: "What lies ready" }).waitFor();
+  for (let i = 0; i < presses; i++) {
+    await page.keyboard.press("Space");
+    await page.waitForTimeout(60);
+  }
+};
+await picture("show", "/show/comet-supper", { prepare: step(9) });
+await picture("show-beside", "/show/night-ferry?beside=teapot-row", { colorScheme: "dark", prepare: step(3) });
+await picture("hand-out", "/handout/market-lanterns");
 await picture("wall", "/wall/comet-supper");
 await picture("dress", "/dress/comet-supper", { prepare: (page) => page.locator("li button", { hasText: "Comet" }).click() });
 await picture("dress-lamplight", "/dress/night-ferry", { colorScheme: "dark" });

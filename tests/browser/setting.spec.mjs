@@ -41,7 +41,8 @@ test("the sheet has both systems, and the bench is one key away", async ({ page 
   await page.goto(`/bench/${made.id}`);
   const { view } = await settled(page, made.id);
   await page.keyboard.press("p");
-  await expect(page).toHaveURL(new RegExp(`sheet/${made.id}`));
+  await expect(page).toHaveURL(new RegExp(`handout/${made.id}`));
+  await page.getByRole("button", { name: /^Figures and settings/ }).click();
   await expect(page.locator("[data-part=sheet]")).toBeVisible();
   const rows = view.ledger.flatMap((s) => s.rows);
   await expect(page.locator("[data-part=sheet] tbody tr")).toHaveCount(rows.length);

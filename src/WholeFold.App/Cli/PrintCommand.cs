@@ -25,7 +25,7 @@ internal static class PrintCommand
         var step = new Option<int?>("--step") { Description = "Of a picture, which step; the finished card where it is not said." };
         var bare = new Option<bool>("--no-background") { Description = "A picture with nothing behind it." };
         var workshop = new Option<FileInfo?>("--workshop") { Description = "A file with tools, stocks and other things of your own." };
-        var command = new Command("print", "Write a hand-out to a file.") { file, format, turn, kind, to, paper, units, cards, page, step, bare, workshop };
+        var command = new Command("print", "Write a sheet, a booklet, templates, lists or a picture to a file.") { file, format, turn, kind, to, paper, units, cards, page, step, bare, workshop };
         command.SetAction(parsed =>
         {
             var reader = CommandLine.Reader(parsed.GetValue(workshop));
@@ -48,7 +48,8 @@ internal static class PrintCommand
             var form = target.Extension.TrimStart('.').ToLowerInvariant();
             var written = new HandOut(card, design.Name, unit, on, parsed.GetValue(cards)).Write(made, form.Length > 0 ? form : null, !parsed.GetValue(bare), parsed.GetValue(step), parsed.GetValue(page));
             Save(target, written.Bytes);
-            output.WriteLine($"{target.Name}: {HandOut.NameOf(made)}, {written.Bytes.Length / 1024 + 1} kB.");
+            var what = HandOut.NameOf(made);
+            output.WriteLine($"{target.Name}: {what}, {written.Bytes.Length / 1024 + 1} kB.");
             return 0;
         });
         return command;

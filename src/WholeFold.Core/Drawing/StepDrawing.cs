@@ -28,7 +28,8 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
     public StepDrawing Before => this with { Marks = [.. Marks.Where(m => !m.New)] };
 
     /// <summary>One picture for each piece that the step is done to, or one of the whole card; none where there is nothing to see.</summary>
-    public static IReadOnlyList<StepDrawing> Of(Card card, IReadOnlyList<Step> steps, int at)
+    /// <param name="part">Of a step that sets several figures, which of them is at hand: those after it are not shown yet.</param>
+    public static IReadOnlyList<StepDrawing> Of(Card card, IReadOnlyList<Step> steps, int at, int? part = null)
     {
         ArgumentNullException.ThrowIfNull(card);
         ArgumentNullException.ThrowIfNull(steps);
@@ -39,13 +40,13 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
         }
 
         var papers = card.Layers.Where(l => step.Phase == Phase.Cut && step.Things.Contains($"layers.{l.Id}")).Select(l => Flat(l.Role.Name, l.Width.Value, l.Height.Value)).ToList();
-        return papers.Count > 0 ? papers : [.. step.Pieces.Take(3).Select(p => Piece(card, steps, at, card.Pieces.First(s => s.Piece.Id == p)))];
+        return papers.Count > 0 ? part is { } one && one < papers.Count ? [papers[one]] : papers : [.. step.Pieces.Take(3).Select(p => Piece(card, steps, at, card.Pieces.First(s => s.Piece.Id == p), part))];
     }
 
     private static StepDrawing Flat(string name, Length width, Length height) =>
         new(name, Mm(width), Mm(height), [new StepMark("edge", [[(0, 0), (Mm(width), 0), (Mm(width), Mm(height)), (0, Mm(height))]], true, true)]);
 
-    private static StepDrawing Piece(Card card, IReadOnlyList<Step> steps, int at, SizedPiece piece)
+    private static StepDrawing Piece(Card card, IReadOnlyList<Step> steps, int at, SizedPiece piece, int? part)
     {
         var step = steps[at];
         var drawing = PieceDrawing.Of(card, piece);
@@ -56,9 +57,10 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
         foreach (var score in drawing.Scores)
         {
             var id = score.Score.Figure.Id.ToString();
-            if (Done(s => s.Phase == Phase.Score && s.Figures.Contains(id)) || (step.Phase == Phase.Score && step.Figures.Contains(id)))
+            var now = step.Phase == Phase.Score ? step.Figures.ToList().IndexOf(id) : -1;
+            if (Done(s => s.Phase == Phase.Score && s.Figures.Contains(id)) || (now >= 0 && now <= (part ?? now)))
             {
-                marks.Add(new(score.Score.Crease.Fold == Fold.Valley ? "valley" : "mountain", [.. score.Parts.Select(p => Line([p.From, p.To]))], false, step.Figures.Contains(id)));
+                marks.Add(new(score.Score.Crease.Fold == Fold.Valley ? "valley" : "mountain", [.. score.Parts.Select(p => Line([p.From, p.To]))], false, now >= 0 && now == (part ?? now)));
             }
         }
 

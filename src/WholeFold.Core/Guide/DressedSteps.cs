@@ -170,7 +170,7 @@ internal sealed class DressedSteps
             $"layer-{layer.Id}", Words.Of($"Put {(count > 1 ? $"{Saying.Count(count)} layers" : "the layer")} on: {layer.Role.Name}{(layer.Level > 1 ? ", the second on the first" : "")}, {layer.Width.Value} × {layer.Height.Value}."),
             [layer.Width.Id.ToString(), layer.Height.Id.ToString()], _card.Design.Adhesive.Name, null, layer.Face == Face.Up ? "up" : "down", [], "flat", null, 20 * count, _card.Design.Adhesive.Solvent ? ["solvent"] : [])
         {
-            Phase = phase, Title = $"{layer.Role.Name}", Pieces = [layer.Piece], Things = [$"layers.{layer.Id}"], Holds = _card.Design.Adhesive.Sets, HoldsFor = _card.Design.Adhesive.Sets > 0 ? $"{_card.Design.Adhesive.Name} sets" : null,
+            Phase = phase, Title = $"paper on {layer.Role.Name}", Pieces = [layer.Piece], Things = [$"layers.{layer.Id}"], Holds = _card.Design.Adhesive.Sets, HoldsFor = _card.Design.Adhesive.Sets > 0 ? $"{_card.Design.Adhesive.Name} sets" : null,
             Why = phase == Phase.DecorateFlat && _card.Design.Order == MakingOrder.AssembleFirst ? Words.Of($"It goes on now: once the card is together it lies under a part, or no hand gets there.") : layer.Width.Said,
             LookFor = layer.Stock.Directional ? Words.Of($"The pattern is the right way up on every panel, and the border is even.") : Words.Of($"The border is even on all sides.")
         };
@@ -185,7 +185,7 @@ internal sealed class DressedSteps
             $"element-{element.Element.Id}", Words.Of($"{verb} {element.Element.Name}, {element.Width.Value} × {element.Height.Value}, on {element.On[0].Face.Name}: {place.Said}.{held}{raised}"),
             [.. element.Sides.Select(s => s.Id.ToString()), place.Id], tool, null, element.On[0].Face.Face == Face.Up ? "up" : "down", [], "flat", null, 40 * _cards * element.Quantity, [])
         {
-            Phase = phase, Title = element.Element.Name, Pieces = [element.On[0].Face.Piece], Things = [$"elements.{element.Element.Id}"], Gone = place.Vanishes.StartsWith("covered", StringComparison.Ordinal) ? [place.Id] : [],
+            Phase = phase, Title = $"{(element.Element.IsInk ? element.Element.Made == Made.Printed ? "print" : "stamp" : element.Element.IsRaised ? "raise" : "put on")} {Spoken.The(element.Element.Name)}", Pieces = [element.On[0].Face.Piece], Things = [$"elements.{element.Element.Id}"], Gone = place.Vanishes.StartsWith("covered", StringComparison.Ordinal) ? [place.Id] : [],
         };
     }
 }

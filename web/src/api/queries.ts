@@ -11,6 +11,16 @@ declare module "@tanstack/react-query" {
   }
 }
 
+/** What is handed out, and how. */
+export type HandOutAsk = {
+  kind: string;
+  paper?: string | null;
+  units?: string | null;
+  cards: number;
+  step?: number | null;
+  background: boolean;
+};
+
 // What did not change from one answer to the next stays the same object, so that a slider's tick draws only what moved: what goes
 // through a selection is compared with what was shown before, also where that was asked for by another key.
 const same = (answer: unknown) => answer;
@@ -119,6 +129,20 @@ export const queries = {
       enabled: desk !== undefined,
       queryFn: ({ signal }) => answer(api.POST("/api/folding", { body: { ...(desk as Desk), ...from }, signal })),
       ...worked<Schemas["FoldingView"]>(),
+    }),
+  show: (desk: Desk | undefined, cards: number) =>
+    queryOptions({
+      queryKey: ["worked", "show", desk, cards],
+      enabled: desk !== undefined,
+      queryFn: ({ signal }) => answer(api.POST("/api/show", { body: { ...(desk as Desk), cards }, signal })),
+      ...worked<Schemas["ShowView"]>(),
+    }),
+  handOut: (desk: Desk | undefined, ask: HandOutAsk) =>
+    queryOptions({
+      queryKey: ["worked", "handout", desk, ask],
+      enabled: desk !== undefined && ask.kind !== "figures",
+      queryFn: ({ signal }) => answer(api.POST("/api/handouts", { body: { ...(desk as Desk), ...ask }, signal })),
+      ...worked<Schemas["HandOutView"]>(),
     }),
   sheet: (desk: Desk | undefined) =>
     queryOptions({

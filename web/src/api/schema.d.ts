@@ -293,6 +293,91 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/show": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A design one figure at a time, for a room: the big figure in both systems, the piece drawn, what is left to set. */
+        post: operations["show"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/show/came-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What can be done about a figure that came out otherwise: cut again, left, all else sized round it, or nothing. */
+        post: operations["showCameOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handouts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What is handed out as it will print. */
+        post: operations["handOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handouts/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The same as a file. */
+        post: operations["handOutFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handouts/captions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What was said and when, from the times of a run that was shown. */
+        post: operations["handOutCaptions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/designs": {
         parameters: {
             query?: never;
@@ -503,10 +588,35 @@ export interface components {
             /** Format: int64 */
             height: number;
         };
+        CameOutRequest: {
+            figure: string;
+            real: string;
+            done?: string[];
+            design: components["schemas"]["DesignSpec"];
+            edits?: components["schemas"]["DesignEdit"][];
+        };
+        CaptionsRequest: {
+            run: components["schemas"]["ShownAt"][];
+            /** Format: double */
+            end: number;
+            /** Format: int32 */
+            cards?: number;
+            design: components["schemas"]["DesignSpec"];
+            edits?: components["schemas"]["DesignEdit"][];
+        };
+        CaptionsView: {
+            captions: string;
+            chapters: string;
+        };
         CatalogueItem: {
             id: string;
             name: string;
             detail: string;
+        };
+        ChangedView: {
+            name: string;
+            was: components["schemas"]["FigureText"];
+            now: components["schemas"]["FigureText"];
         };
         CheckView: {
             id: string;
@@ -708,7 +818,7 @@ export interface components {
         DesignEditTake: {
             /** @enum {string} */
             edit?: "take";
-            /** @description tools, stock, caliper, blank, grain, layerStock, matStock, adhesive, reveal, priority, namedBy or name. */
+            /** @description tools, stock, caliper, blank, grain, layerStock, matStock, adhesive, reveal, priority, order, namedBy or name. */
             what: string;
             /** @description What is taken; null goes back to none where that is possible. */
             value: null | string;
@@ -780,6 +890,8 @@ export interface components {
             reveal?: string;
             /** @description format, board or proportions. */
             priority?: string;
+            /** @description assemble: papers go on the card once it is together; decorate: they go on while it is flat. */
+            order?: string;
             /** @description What a format names: closed, the card put away; or shown, the plate that one sees of it when it stands. */
             namedBy?: string;
             /** @description How figures are liked best: no-sixteenths, one-stop, mountains-from-behind, with-ruler, whole-sheet, not-eased. */
@@ -827,6 +939,23 @@ export interface components {
             distance: components["schemas"]["FigureText"];
             from: components["schemas"]["Spot"];
             to: components["schemas"]["Spot"];
+        };
+        DrawnMark: {
+            kind: string;
+            lines: number[][];
+            closed: boolean;
+            new: boolean;
+            tint: null | string;
+            /** Format: double */
+            light: number;
+        };
+        DrawnStep: {
+            name: string;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            marks: components["schemas"]["DrawnMark"][];
         };
         DressPose: {
             id: string;
@@ -915,11 +1044,14 @@ export interface components {
             place?: null | components["schemas"]["PlaceSpec"];
             /** @description The plate or face that it is held by alone, where it lies over more than one. */
             bondedOn?: null | string;
-            /** @default die-cut */
+            /**
+             * @description stamped, printed, heat-embossed, die-cut, built-up or lit (with a button cell).
+             * @default die-cut
+             */
             made: string;
             stock?: null | string;
             /**
-             * @description face, thread, strip, slide or lock: what it is carried by.
+             * @description face, thread, strip, slide, lock or magnet: what it is carried by.
              * @default face
              */
             held: string;
@@ -1033,6 +1165,41 @@ export interface components {
             id: string;
             outline: components["schemas"]["Spot"][];
             linedUp: string;
+        };
+        HandOutFileRequest: {
+            form: string;
+            /** Format: int32 */
+            page?: number;
+            kind: string;
+            paper?: null | string;
+            units?: null | string;
+            /** Format: int32 */
+            cards?: number;
+            /** Format: int32 */
+            step?: null | number;
+            background?: boolean;
+            design: components["schemas"]["DesignSpec"];
+            edits?: components["schemas"]["DesignEdit"][];
+        };
+        HandOutRequest: {
+            kind: string;
+            paper?: null | string;
+            units?: null | string;
+            /** Format: int32 */
+            cards?: number;
+            /** Format: int32 */
+            step?: null | number;
+            background?: boolean;
+            design: components["schemas"]["DesignSpec"];
+            edits?: components["schemas"]["DesignEdit"][];
+        };
+        HandOutView: {
+            name: string;
+            pages: string[];
+            /** Format: int32 */
+            count: number;
+            text: null | string;
+            forms: string[];
         };
         HideRequest: {
             element: string;
@@ -1162,6 +1329,12 @@ export interface components {
             up: number;
             design: components["schemas"]["DesignSpec"];
             edits?: components["schemas"]["DesignEdit"][];
+        };
+        OutcomeView: {
+            kind: string;
+            say: components["schemas"]["SentencePart"][];
+            edits: components["schemas"]["DesignEdit"][];
+            changes: components["schemas"]["ChangedView"][];
         };
         PaperView: {
             id: string;
@@ -1332,6 +1505,28 @@ export interface components {
             between: string;
             parts: components["schemas"]["LineView"][];
         };
+        ScreenView: {
+            id: string;
+            /** Format: int32 */
+            step: number;
+            phase: string;
+            title: string;
+            big: components["schemas"]["SentencePart"][];
+            bigOther: components["schemas"]["SentencePart"][];
+            say: components["schemas"]["SentencePart"][];
+            why: null | components["schemas"]["SentencePart"][];
+            lookFor: null | components["schemas"]["SentencePart"][];
+            tool: string;
+            /** Format: int32 */
+            seconds: number;
+            /** Format: int32 */
+            holds: number;
+            holdsFor: null | string;
+            waits: boolean;
+            cautions: string[];
+            drawings: components["schemas"]["DrawnStep"][];
+            figures: components["schemas"]["ShownFigure"][];
+        };
         SectionView: {
             acrossX: boolean;
             /** Format: int64 */
@@ -1403,6 +1598,36 @@ export interface components {
         ShelfView: {
             cards: components["schemas"]["ShelfCard"][];
             flatUpTo: string;
+        };
+        ShowRequest: {
+            /** Format: int32 */
+            cards?: number;
+            design: components["schemas"]["DesignSpec"];
+            edits?: components["schemas"]["DesignEdit"][];
+        };
+        ShowView: {
+            name: string;
+            construction: string;
+            size: components["schemas"]["SentencePart"][];
+            unit: string;
+            other: string;
+            /** Format: int32 */
+            steps: number;
+            /** Format: int32 */
+            minutes: number;
+            ready: string[];
+            screens: components["schemas"]["ScreenView"][];
+        };
+        /** @description A screen of a run that was shown, and when it came up, in seconds from the start. */
+        ShownAt: {
+            screen: string;
+            /** Format: double */
+            seconds: number;
+        };
+        ShownFigure: {
+            id: string;
+            name: string;
+            text: components["schemas"]["FigureText"];
         };
         SideView: {
             id: string;
@@ -2129,6 +2354,171 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DropView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShowRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShowView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    showCameOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CameOutRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutcomeView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    handOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandOutRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOutView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    handOutFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandOutFileRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    handOutCaptions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CaptionsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CaptionsView"];
                 };
             };
             /** @description Bad Request */

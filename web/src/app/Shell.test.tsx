@@ -60,7 +60,7 @@ describe("a view that comes apart", () => {
   it("leaves the rail, says so, and can be tried again", () => {
     const heard = vi.spyOn(console, "error").mockImplementation(() => {});
     broken = true;
-    at("/sheet/kite");
+    at("/handout/kite");
     expect(screen.getByRole("alert").textContent).toContain("Nothing that was stored is lost");
     expect(screen.getByRole("link", { name: "Bench" })).toBeTruthy();
     broken = false;

@@ -49,11 +49,18 @@ export const stages: Stage[] = [
     load: async () => (await import("../features/folding/FoldingPage")).FoldingPage,
   },
   {
+    name: "Show",
+    path: "/show/:id",
+    key: "show",
+    mark: "M3 4h18v12H3zM9 20h6M12 16v4M8 8h5M8 12h8",
+    load: async () => (await import("../features/show/ShowPage")).ShowPage,
+  },
+  {
     name: "Hand out",
-    path: "/sheet/:id",
-    key: "sheet",
+    path: "/handout/:id",
+    key: "handOut",
     mark: "M5 3h14v18H5zM8 8h8M8 12h8M8 16h5",
-    load: async () => (await import("../features/sheet/SheetPage")).SheetPage,
+    load: async () => (await import("../features/handout/HandOutPage")).HandOutPage,
   },
 ];
 

@@ -1,29 +1,8 @@
-import { useQuery } from "@tanstack/react-query";
-import { useParams } from "react-router";
 import type { Schemas } from "../../api/client";
-import { queries } from "../../api/queries";
 import { Fig, Sentence, sentenceText } from "../../components/Fig";
-import { PrintPage, useStoredDesk } from "../../components/PrintPage";
 import s from "./Sheet.module.css";
 
-/** Every figure in inches and in centimetres, for the wall beside the board. */
-export function SheetPage() {
-  const { id = "" } = useParams();
-  const { design, desk } = useStoredDesk(id);
-  const sheet = useQuery(queries.sheet(desk));
-  return (
-    <PrintPage
-      id={id}
-      heading="Figure sheet"
-      title={desk ? `${desk.design.name}, figures · Whole Fold` : "Whole Fold"}
-      problem={design.error ?? sheet.error}
-      waiting={sheet.isLoading || design.isLoading ? "Writing the sheet" : null}
-    >
-      {sheet.data ? <Sheet sheet={sheet.data} /> : null}
-    </PrintPage>
-  );
-}
-
+/** Every figure in inches and in centimetres with how it is set, for the wall beside the board. */
 export function Sheet({ sheet }: { sheet: Schemas["SheetView"] }) {
   return (
     <article className={s.sheet} data-part="sheet">

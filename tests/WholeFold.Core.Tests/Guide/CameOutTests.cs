@@ -1,0 +1,111 @@
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions.Library;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Guide;
+using WholeFold.Core.Input;
+using WholeFold.Core.Measure;
+using Xunit;
+using static WholeFold.Core.Tests.Support;
+
+namespace WholeFold.Core.Tests.Guide;
+
+/// <summary>What came out counts: a wrong cut is locked, and what is not yet cut is sized round it, or it is said that it cannot be saved.</summary>
+public class CameOutTests
+{
+    private static readonly HashSet<string> Nothing = [];
+
+    private static Outcome Of(DesignSpec spec, string figure, string real, params string[] done) => CameOut.Of(spec, Reader, figure, In(real), done.ToHashSet());
+
+    [Fact]
+    public void A_base_cut_short_becomes_a_card_with_a_shorter_front_or_a_smaller_one_and_what_follows_follows()
+    {
+        var spec = Spec("plain-fold", "5x7");
+        var saved = Of(spec, "base.width", "9 7/8");
+        Assert.Equal(Rescue.SizedAgain, saved.Rescue);
+        var card = Size(DesignEdit.Apply(saved.Edits, spec, Reader));
+        Assert.Equal((In("9 7/8"), In("4 7/8"), In("5")), (card.Piece("base").Width.Value, card.Scores("base").Single(), card.Size.Width));
+        Assert.Contains(saved.Changes, c => c.Id.ToString() == "base.scores[0]" && c.Was == In("5") && c.Now == In("4 7/8"));
+        Assert.Contains("what is done stays as it is", saved.Say.Write(DisplayUnit.Inch), StringComparison.Ordinal);
+
+        // Cut too low, nothing but a lower card is left.
+        var lower = Of(spec, "base.height", "6 7/8");
+        Assert.IsType<ConvertTo>(Assert.Single(lower.Edits));
+        Assert.Equal(In("6 7/8"), Size(DesignEdit.Apply(lower.Edits, spec, Reader)).Size.Height);
+    }
+
+    [Fact]
+    public void Once_all_is_cut_nothing_can_be_sized_round_it_and_it_says_what_the_wrong_piece_is_good_for()
+    {
+        var spec = Spec("shadow-box", "5x7", "middles=1");
+        var card = Size(spec);
+        var lost = Of(spec, "front.height", "6 1/2", [.. card.Pieces.Where(p => p.Piece.Id != "middle1").SelectMany(p => new[] { p.Width.Id.ToString(), p.Height.Id.ToString() })]);
+        Assert.Equal(Rescue.Lost, lost.Rescue);
+        Assert.Empty(lost.Edits);
+        Assert.Contains("Cut that piece again", lost.Say.Write(DisplayUnit.Inch), StringComparison.Ordinal);
+        var early = Of(spec, "front.height", "6 1/2");
+        Assert.Equal(Rescue.SizedAgain, early.Rescue);
+    }
+
+    [Fact]
+    public void What_is_too_large_is_cut_again_and_what_is_right_is_left()
+    {
+        var spec = Spec("plain-fold", "5x7");
+        Assert.Equal((Rescue.CutAgain, Rescue.Leave), (Of(spec, "base.width", "10 1/8").Rescue, Of(spec, "base.width", "10").Rescue));
+        Assert.Contains("1/8 too large", Of(spec, "base.width", "10 1/8").Say.Write(DisplayUnit.Inch), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void What_may_be_scant_is_left_with_the_reason_and_no_more_than_that()
+    {
+        var spec = Spec("plain-fold", "5x7");
+        var left = Of(spec, "layers.inside.width", "4 11/16");
+        Assert.Equal(Rescue.Leave, left.Rescue);
+        Assert.Contains("scant only shows more of the border", left.Say.Write(DisplayUnit.Inch), StringComparison.Ordinal);
+        Assert.NotEqual(Rescue.Leave, Of(spec, "layers.inside.width", "4").Rescue);
+    }
+
+    /// <summary>Whatever is offered does what it says: the figure is what it has become, and nothing that is done has moved.</summary>
+    [Fact]
+    public void Over_all_constructions_what_is_done_stays_done()
+    {
+        var found = new Dictionary<Rescue, int>();
+        foreach (var family in ConstructionLibrary.All)
+        {
+            var spec = new DesignSpec { Construction = family.Id, Format = "6x6" };
+            if (Try(spec) is not { } card)
+            {
+                continue;
+            }
+
+            var done = new HashSet<string>();
+            foreach (var piece in card.Pieces)
+            {
+                var outcome = CameOut.Of(spec, Reader, piece.Width.Id.ToString(), piece.Width.Value - In("1/8"), done);
+                found[outcome.Rescue] = found.GetValueOrDefault(outcome.Rescue) + 1;
+                if (outcome.Rescue == Rescue.SizedAgain)
+                {
+                    var again = Size(DesignEdit.Apply(outcome.Edits, spec, Reader)).All.ToDictionary(f => f.Id.ToString(), f => f.Value);
+                    Assert.Equal(piece.Width.Value - In("1/8"), again[piece.Width.Id.ToString()]);
+                    Assert.All(done, id => Assert.Equal(card.All.Single(f => f.Id.ToString() == id).Value, again[id]));
+                    Assert.All(outcome.Changes, c => Assert.Equal(c.Now, again[c.Id.ToString()]));
+                }
+                else
+                {
+                    Assert.Empty(outcome.Edits);
+                }
+
+                done.Add(piece.Width.Id.ToString());
+                done.Add(piece.Height.Id.ToString());
+            }
+        }
+
+        Assert.True(found.GetValueOrDefault(Rescue.SizedAgain) >= 15 && found.GetValueOrDefault(Rescue.Lost) > 0, string.Join(", ", found));
+    }
+
+    [Theory]
+    [InlineData("base.width", "0", "real")]
+    [InlineData("base.width", "40", "real")]
+    [InlineData("sun.width", "4", "figure")]
+    public void What_cannot_be_is_refused(string figure, string real, string field) =>
+        Assert.Equal(field, Assert.Throws<InputProblemException>(() => Of(Spec("plain-fold", "5x7"), figure, real)).Field);
+}
