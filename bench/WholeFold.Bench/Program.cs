@@ -57,6 +57,12 @@ if (args is ["dress"])
     return;
 }
 
+if (args is ["print"])
+{
+    WholeFold.Bench.Print.Run(Console.Out);
+    return;
+}
+
 if (args is ["moves"])
 {
     WholeFold.Bench.Moves.Run(Console.Out);

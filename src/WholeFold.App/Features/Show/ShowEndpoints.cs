@@ -29,9 +29,10 @@ internal static class ShowEndpoints
 
     private static ShowView View(Studio studio, Desk desk, int cards, CancellationToken cancel)
     {
-        if (cards is < 1 or > HandOut.MostCards)
+        const int most = HandOut.MostCards;
+        if (cards is < 1 or > most)
         {
-            throw new InputProblemException("show.cards", "cards", $"{cards} cards are not shown at once", $"1 to {HandOut.MostCards}");
+            throw new InputProblemException("show.cards", "cards", $"{cards} cards are not shown at once", $"1 to {most}");
         }
 
         var (card, tell) = (CardOf(studio, desk, cancel), new Teller(desk.Unit));
