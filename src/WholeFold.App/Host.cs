@@ -91,6 +91,7 @@ public static class WebHost
         builder.Services.AddSingleton(ConstructionLibrary.Catalogue);
         builder.Services.AddSingleton<SizedCards>();
         builder.Services.AddSingleton<FilledShelf>();
+        builder.Services.AddSingleton<OwnLists>();
         builder.Services.AddDbContext<WholeFoldContext>((services, options) => options.UseSqlite(StudioFile.ConnectionString(StudioFolder(services.GetRequiredService<IConfiguration>()))));
         builder.Services.AddScoped<DesignStore>();
         builder.Services.AddScoped<Things>();
@@ -119,6 +120,7 @@ public static class WebHost
         app.MapDesigns();
         app.MapInventory();
         app.MapLists();
+        app.MapOwn();
         app.Map("/api/{**rest}", NothingHere).ExcludeFromDescription();
         MapInterface(app);
         return app;

@@ -35,7 +35,7 @@ test("a construction is found on the shelf by what it does, begun, seen folding 
   await expect.poll(shape).not.toBe(before);
   await expect(page.getByText("Putting it together")).toBeVisible();
   expect(await page.locator("[data-part=folding-steps] li").count()).toBeGreaterThan(8);
-  await expect(page.locator("[data-part=folding-steps] li").first()).toContainText("Cut the base:");
+  await expect(page.locator("[data-part=folding-steps] li").first()).toContainText("Cut the base from");
 
   // Turned about with the keys it is another picture; Home puts it back.
   const shut = await shape();

@@ -66,6 +66,12 @@ await picture("dress", "/dress/comet-supper", { prepare: (page) => page.locator(
 await picture("dress-lamplight", "/dress/night-ferry", { colorScheme: "dark" });
 await picture("folding", "/folding/night-ferry", { prepare: (page) => page.getByRole("slider").press("ArrowLeft") });
 await picture("shelf", "/shelf");
+await picture("own", "/own", {
+  prepare: async (page) => {
+    await page.getByRole("button", { name: "show me with one" }).click();
+    await page.getByText("This is a tier scene").waitFor();
+  },
+});
 await picture("drawer", "/drawer");
 await picture("help", "/bench/comet-supper", { prepare: (page) => page.keyboard.press("?") });
 await browser.close();

@@ -75,6 +75,11 @@ for (const colorScheme of ["light", "dark"]) {
       await page.goto("/shelf");
       await page.locator("[data-part=shelf-item]").first().waitFor();
       await check("shelf");
+      await page.goto("/own");
+      await page.getByRole("button", { name: "show me with one" }).click();
+      await page.getByText("This is a tier scene").waitFor();
+      await check("a list of one's own");
+      await page.evaluate(() => localStorage.removeItem("wholefold.own"));
       await page.goto("/drawer");
       await page.locator("[data-part=design]").first().waitFor();
       await check("drawer");

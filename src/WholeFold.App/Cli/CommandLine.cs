@@ -24,6 +24,7 @@ internal static class CommandLine
         {
             ConvertCommand.Make(output, error),
             PrintCommand.Make(output, error),
+            OwnCommand.Make(output),
             ListCommands.Constructions(output),
             ListCommands.Formats(output),
             ListCommands.Check(output),

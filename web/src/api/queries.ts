@@ -130,6 +130,12 @@ export const queries = {
       queryFn: ({ signal }) => answer(api.POST("/api/folding", { body: { ...(desk as Desk), ...from }, signal })),
       ...worked<Schemas["FoldingView"]>(),
     }),
+  own: (list: string, units: string, format: string) =>
+    queryOptions({
+      queryKey: ["worked", "own", list, units, format],
+      queryFn: ({ signal }) => answer(api.POST("/api/own", { body: { list, units, format: format || null }, signal })),
+      ...worked<Schemas["OwnView"]>(),
+    }),
   show: (desk: Desk | undefined, cards: number) =>
     queryOptions({
       queryKey: ["worked", "show", desk, cards],

@@ -89,6 +89,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A measure list in its maker's own words: which construction it is, or which rules its figures follow. */
+        post: operations["own"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bench": {
         parameters: {
             query?: never;
@@ -1336,6 +1353,53 @@ export interface components {
             edits: components["schemas"]["DesignEdit"][];
             changes: components["schemas"]["ChangedView"][];
         };
+        OwnFigureView: {
+            /** Format: int32 */
+            line: number;
+            name: string;
+            figure: string;
+            value: components["schemas"]["FigureText"];
+            now: null | components["schemas"]["FigureText"];
+            rule: components["schemas"]["SentencePart"][];
+            /** Format: int32 */
+            sure: number;
+        };
+        OwnLeftView: {
+            /** Format: int32 */
+            line: number;
+            text: string;
+            would: string;
+        };
+        OwnPieceView: {
+            /** Format: int32 */
+            line: number;
+            name: string;
+            kind: string;
+            /** Format: int32 */
+            quantity: number;
+            /** Format: int64 */
+            width: number;
+            /** Format: int64 */
+            height: number;
+            scores: number[];
+            alongWidth: boolean;
+            size: string;
+        };
+        OwnRequest: {
+            list: string;
+            /** @default in */
+            units: string;
+            format?: null | string;
+        };
+        OwnView: {
+            says: components["schemas"]["SentencePart"][];
+            pieces: components["schemas"]["OwnPieceView"][];
+            figures: components["schemas"]["OwnFigureView"][];
+            questions: components["schemas"]["SentencePart"][][];
+            contradictions: components["schemas"]["SentencePart"][][];
+            left: components["schemas"]["OwnLeftView"][];
+            design: null | components["schemas"]["DesignSpec"];
+        };
         PaperView: {
             id: string;
             name: string;
@@ -1958,6 +2022,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FindingView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    own: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnView"];
                 };
             };
             /** @description Bad Request */

@@ -8,6 +8,7 @@ import { drawer, stages } from "./stages";
 const view = (load: () => Promise<ComponentType>) => lazy(async () => ({ default: await load() }));
 
 const Start = view(async () => (await import("../features/drawer/Start")).Start);
+const OwnPage = view(async () => (await import("../features/own/OwnPage")).OwnPage);
 const views = [...stages, drawer].map(({ path, load }) => ({ path, View: view(load) }));
 
 /** Every view by its address; the shell round them stays. */
@@ -17,6 +18,7 @@ export function App() {
       <Routes>
         <Route element={<Shell />}>
           <Route path="/" element={<Start />} />
+          <Route path="/own" element={<OwnPage />} />
           {views.map(({ path, View }) => (
             <Route key={path} path={path} element={<View />} />
           ))}

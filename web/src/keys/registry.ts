@@ -47,6 +47,8 @@ export const registry = {
   away: { keys: ["Escape"], shown: ["Esc"], does: "put away what a change did; back to the bench; all wishes taken back" },
   drawer: { keys: ["G"], shown: ["G"], does: "the drawer with all designs" },
   begin: { keys: ["N"], shown: ["N"], does: "a new design", where: "in the drawer" },
+  own: { keys: ["Y"], shown: ["Y"], does: "type or paste a list of your own" },
+  takeOwn: { keys: [], shown: ["Ctrl", "Enter"], does: "in a list of your own: take what it is" },
   list: { keys: ["L"], shown: ["L"], does: "check a measure list", where: "in the drawer" },
   help: { keys: ["?", "shift+?"], shown: ["?"], does: "this list" },
 } satisfies Record<string, Key>;

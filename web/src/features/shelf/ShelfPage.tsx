@@ -1,7 +1,8 @@
-import { Checkbox, Loader, NativeSelect, TextInput } from "@mantine/core";
+import { Button, Checkbox, Loader, NativeSelect, TextInput } from "@mantine/core";
 import { useDocumentTitle, useReducedMotion } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
+import { Link, useNavigate } from "react-router";
 import { queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
 import { Bar, HelpButton, ThemeButton } from "../../components/Bar";
@@ -19,12 +20,16 @@ export function ShelfPage() {
   const shelf = useQuery(queries.shelf());
   const begin = useBegin();
   useDocumentTitle("Shelf of constructions · Whole Fold");
-  useKeys({ away: () => setWanted(anything) });
+  const navigate = useNavigate();
+  useKeys({ away: () => setWanted(anything), own: () => navigate("/own") });
   const cards = shelf.data?.cards ?? [];
   const found = choose(cards, wanted);
   return (
     <main className={shell.page}>
       <Bar heading={<h1>Shelf of constructions</h1>}>
+        <Button variant="default" radius="xl" component={Link} to="/own" aria-keyshortcuts="Y">
+          type or paste yours
+        </Button>
         <ThemeButton />
         <HelpButton />
       </Bar>

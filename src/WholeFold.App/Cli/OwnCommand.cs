@@ -1,0 +1,73 @@
+using System.CommandLine;
+using WholeFold.Core.Exchange;
+using WholeFold.Core.Input;
+using WholeFold.Core.Lists.Own;
+using WholeFold.Core.Measure;
+
+namespace WholeFold.App.Cli;
+
+/// <summary>Reads a measure list in its maker's own words: which construction it is, or which rules its figures follow, and what it becomes in another format.</summary>
+internal static class OwnCommand
+{
+    public static Command Make(TextWriter output)
+    {
+        var file = new Option<FileInfo?>("--list") { Description = "A text file with one piece a line, such as: base 10 x 5, score at 2 1/2 and 7 1/2", Required = true };
+        var format = new Option<string?>("--format") { Description = "A format to convert it to." };
+        var units = new Option<string>("--units") { Description = "The unit of bare numbers where the list names none: in, cm or mm.", DefaultValueFactory = _ => "in" };
+        var json = new Option<bool>("--json") { Description = "Write all of it as JSON." };
+        var command = new Command("own", "Read a measure list of your own, and say what it is.") { file, format, units, json };
+        command.SetAction(parsed =>
+        {
+            var reader = CommandLine.Reader(null);
+            var unit = UnitReader.Read(parsed.GetValue(units)!, "--units");
+            var own = OwnDesign.Of(CommandLine.ReadFile(parsed.GetValue(file)!, "--list"), unit, reader, new Recogniser(reader), parsed.GetValue(format));
+            if (!own.List.Cards.Any())
+            {
+                throw new InputProblemException("own.nothing", "--list", own.List.Left is [var first, ..] ? $"no piece was understood in it; line {first.Line} says “{first.Text}”" : "there is nothing in it", OwnListReader.Accepted);
+            }
+
+            unit = own.List.Cards.First().Unit;
+            if (parsed.GetValue(json))
+            {
+                output.WriteLine(OwnJson.Write(own, unit));
+                return 0;
+            }
+
+            Say(output, own, unit);
+            return 0;
+        });
+        return command;
+    }
+
+    private static void Say(TextWriter output, OwnDesign own, DisplayUnit unit)
+    {
+        if (own.Recognised is { } r)
+        {
+            output.WriteLine(Words.Of($"This is a {r.Family.Name}, {r.Width} × {r.Height:u}{(r.Differs.Count == 0 ? "" : r.Differs.Count == 1 ? "; one figure differs" : $"; {r.Differs.Count} figures differ")}.").Write(unit));
+        }
+        else
+        {
+            output.WriteLine(own.Rules is { } rules ? Words.Of($"No construction explains it; its figures are taken to be for a card of {rules.Width} × {rules.Height:u}.").Write(unit) : "No construction explains it.");
+        }
+
+        foreach (var figure in own.Figures)
+        {
+            output.WriteLine(Words.Of($"  line {figure.Line}, {figure.Name}, {figure.Figure}: {figure.Value}{(figure.Now is { } now && now != figure.Value ? Words.Of($" → {now}") : Words.Of($""))}  {figure.Rule}{(figure.Sure < 0.6 ? " (not sure)" : "")}").Write(unit));
+        }
+
+        foreach (var question in own.Questions)
+        {
+            output.WriteLine($"? {question.Ask.Write(unit)}");
+        }
+
+        foreach (var finding in own.Contradictions)
+        {
+            output.WriteLine($"! line {finding.Line}: {finding.Text.Write(unit)}");
+        }
+
+        foreach (var left in own.List.Left)
+        {
+            output.WriteLine($"Line {left.Line} was not understood: “{left.Text}”. It could be {left.Would}.");
+        }
+    }
+}

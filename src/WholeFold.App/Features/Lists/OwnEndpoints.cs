@@ -1,0 +1,69 @@
+using System.ComponentModel.DataAnnotations;
+using WholeFold.App.Features.Bench;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Lists.Own;
+using WholeFold.Core.Measure;
+using WholeFold.Store;
+
+namespace WholeFold.App.Features.Lists;
+
+/// <summary>A list of one's own, as it is typed.</summary>
+/// <param name="Units">Of bare numbers where the list names none: in, cm or mm.</param>
+/// <param name="Format">A format to see it in.</param>
+public sealed record OwnRequest([property: MaxLength(20_000)] string List, [property: MaxLength(5)] string Units = "in", [property: MaxLength(60)] string? Format = null);
+
+/// <summary>A piece as it was read, to be drawn: its sides and scores in units.</summary>
+public sealed record OwnPieceView(int Line, string Name, string Kind, int Quantity, long Width, long Height, IReadOnlyList<long> Scores, bool AlongWidth, string Size);
+
+/// <param name="Sure">How sure the rule is, in hundredths.</param>
+/// <param name="Now">In the format that is looked at; null where that is the same.</param>
+public sealed record OwnFigureView(int Line, string Name, string Figure, FigureText Value, FigureText? Now, IReadOnlyList<SentencePart> Rule, int Sure);
+
+public sealed record OwnLeftView(int Line, string Text, string Would);
+
+/// <summary>What has come of a list so far.</summary>
+/// <param name="Says">In one sentence: what it is.</param>
+/// <param name="Design">What taking it begins; null where no construction explains it.</param>
+public sealed record OwnView(IReadOnlyList<SentencePart> Says, IReadOnlyList<OwnPieceView> Pieces, IReadOnlyList<OwnFigureView> Figures, IReadOnlyList<IReadOnlyList<SentencePart>> Questions, IReadOnlyList<IReadOnlyList<SentencePart>> Contradictions, IReadOnlyList<OwnLeftView> Left, DesignSpec? Design);
+
+/// <summary>Holds lists against the library; made once, since it looks through every variant of every construction.</summary>
+public sealed class OwnLists(Catalogue catalogue)
+{
+    private readonly Lazy<Recogniser> _recogniser = new(() => new Recogniser(new DesignReader(catalogue, Core.Inventories.Inventory.Shipped)));
+
+    public Recogniser Recogniser => _recogniser.Value;
+}
+
+internal static class OwnEndpoints
+{
+    public static void MapOwn(this IEndpointRouteBuilder app) =>
+        app.MapPost("/api/own", async (Body<OwnRequest> body, Studio studio, OwnLists lists, CancellationToken cancel) => View(body.Value, await studio.Reader(cancel), lists, cancel))
+            .Describes<OwnView>("own", "A measure list in its maker's own words: which construction it is, or which rules its figures follow.");
+
+    private static OwnView View(OwnRequest request, DesignReader reader, OwnLists lists, CancellationToken cancel)
+    {
+        if (request.List.Length == 0)
+        {
+            // Somebody has opened the page: by the time a line is typed the library lies ready.
+            _ = Task.Run(lists.Recogniser.Warm, CancellationToken.None);
+        }
+
+        var own = OwnDesign.Of(request.List, UnitReader.Read(request.Units, "units"), reader, lists.Recogniser, request.Format is { Length: > 0 } format ? format : null, cancel);
+        var unit = own.List.Cards.FirstOrDefault()?.Unit ?? UnitReader.Read(request.Units, "units");
+        return new OwnView(
+            Says(own).Parts(unit),
+            [.. own.List.Pieces.Select(p => new OwnPieceView(p.Line, p.Name, p.Kind.ToString().ToLowerInvariant(), p.Quantity, p.First.Units, p.Second.Units, [.. p.Scores.Select(s => s.Units)], p.AlongFirst, $"{LengthWriter.Write(p.First, p.Unit)} × {LengthWriter.Write(p.Second, p.Unit)}"))],
+            [.. own.Figures.Select(f => new OwnFigureView(f.Line, f.Name, f.Figure, LengthWriter.Parts(f.Value, unit), f.Now is { } now && (now - f.Value).Abs() > Length.Mm(0.4m) ? LengthWriter.Parts(now, unit) : null, f.Rule.Parts(unit), (int)Math.Round(f.Sure * 100)))],
+            [.. own.Questions.Select(q => q.Ask.Parts(unit))], [.. own.Contradictions.Select(c => c.Text.Parts(unit))],
+            [.. own.List.Left.Select(l => new OwnLeftView(l.Line, l.Text, l.Would))],
+            own.Recognised?.Design(own.Recognised.Family.Name, unit.SystemOf()));
+    }
+
+    private static Words Says(OwnDesign own) => own.Recognised is { } r
+        ? Words.Of($"This is a {r.Family.Name.ToLowerInvariant()}, {r.Width} × {r.Height:u}{(r.Differs.Count == 0 ? "" : r.Differs.Count == 1 ? Words.Of($"; one figure differs: {r.Differs[0].Figure} of line {r.Differs[0].Line}") : Words.Of($"; {r.Differs.Count} figures differ"))}.")
+        : own.Rules is { } rules ? Words.Of($"{(own.Closest is [var near, ..] && near.Score > 0 ? $"It comes near to a {near.Family.Name.ToLowerInvariant()}, but not surely. " : "")}Its figures are taken to be for a card of {rules.Width} × {rules.Height:u}.")
+        : Words.Of($"Type a piece a line, such as: base 10 x 5, score at 2 1/2 and 7 1/2.");
+}

@@ -1,0 +1,142 @@
+using WholeFold.Core.Cards;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Lists.Own;
+
+/// <summary>A figure of a list with the rule that it follows, and what it becomes.</summary>
+/// <param name="Rule">In words.</param>
+/// <param name="Now">In the format that was asked for; null where there is none of it.</param>
+public sealed record OwnFigure(int Line, string Name, string Figure, Length Value, Words Rule, double Sure, IReadOnlyList<(Words Rule, double Sure)> Next, Length? Now)
+{
+    /// <summary>As it stands in files: the line, and which figure of it.</summary>
+    public string Id => $"{Line}.{Figure}";
+}
+
+/// <summary>What has come of a list: the construction that explains it, or the rules that its figures are taken to follow.</summary>
+/// <param name="Closest">The best explanations by the library, the best first, whether or not one is sure.</param>
+/// <param name="Rules">Of a list that no construction explains.</param>
+public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyList<Recognised> Closest, RuleGuess? Rules, IReadOnlyList<OwnFigure> Figures, IReadOnlyList<ListFinding> Contradictions)
+{
+    public IReadOnlyList<OwnQuestion> Questions => Recognised is null ? Rules?.Questions ?? [] : [];
+
+    /// <param name="target">A format to convert it to; null for as it is.</param>
+    /// <exception cref="InputProblemException">The format is not understood.</exception>
+    public static OwnDesign Of(string text, DisplayUnit bare, DesignReader reader, Recogniser recogniser, string? target = null, CancellationToken cancel = default)
+    {
+        ArgumentNullException.ThrowIfNull(reader);
+        ArgumentNullException.ThrowIfNull(recogniser);
+        var list = OwnListReader.Read(text, bare);
+        var closest = recogniser.Find(list, cancel);
+        var recognised = closest.FirstOrDefault(r => r.Sure);
+        var format = target is null ? null : FormatReader.Read(target, reader.Inventory.Formats, out var reason) ?? throw new InputProblemException("format.unknown", "format", reason ?? $"there is no format “{target}”", $"{string.Join(", ", reader.Inventory.Formats.Select(f => f.Id))}, or a size such as 5x5in");
+        var rules = recognised is null ? RuleGuess.Of(list, reader.Inventory.Formats) : null;
+        var figures = recognised is not null ? ByConstruction(recognised, list, reader, format) : rules is null ? [] : ByRules(rules, format);
+        return new OwnDesign(list, recognised, closest, rules, figures, [.. LookThrough(list, recognised)]);
+    }
+
+    /// <summary>How sure a figure of a construction is that explains the whole list.</summary>
+    private const double Known = 0.98;
+
+    private static List<OwnFigure> ByConstruction(Recognised recognised, OwnList list, DesignReader reader, Format? format)
+    {
+        var system = list.Cards.First().Unit.SystemOf();
+
+        // Exact to the unit, as its rules give it: what tools can set is another question.
+        var spec = recognised.Design("own", system) with { Tools = "machine" };
+        var home = reader.Read(spec);
+        var target = format is null ? home.Target : Target.Beside(home.Design.Home, format, turned: false);
+        var (was, now) = (Attempt.Of(home.Design, home.Target).Card, Attempt.Of(home.Design, target).Card);
+        var figures = new List<OwnFigure>();
+        foreach (var (listed, piece, mirrored, turned) in recognised.Pieces)
+        {
+            var (before, after) = (was?.Pieces.First(p => p.Piece.Id == piece.Id), now?.Pieces.First(p => p.Piece.Id == piece.Id));
+            void Add(string figure, Length value, string rule, Func<SizedPiece, Measured> of) =>
+                figures.Add(new OwnFigure(listed.Line, listed.Name, figure, value, Words.Of($"{rule}"), Known, [], after is null ? null : of(after).Value));
+            var chain = listed.Scores.Count > 0;
+            Measured Along(SizedPiece p) => p.Along;
+            Measured Across(SizedPiece p) => p.Across;
+            var first = chain ? listed.AlongFirst : !turned;
+            Add(first ? "width" : "height", chain ? listed.Along : turned ? listed.Second : listed.First, piece.SizeRule, Along);
+            Add(first ? "height" : "width", chain ? listed.Across : turned ? listed.First : listed.Second, piece.AcrossRule, Across);
+
+            // Of a piece that was read by the creases across its chain the chain's own are not named.
+            var scores = before?.Scores.Count == listed.Scores.Count ? before.Scores : [];
+            for (var i = 0; i < scores.Count; i++)
+            {
+                var n = mirrored ? scores.Count - 1 - i : i;
+                figures.Add(new OwnFigure(listed.Line, listed.Name, $"score {i + 1}", listed.Scores[i], Words.Of($"{scores[n].Crease.Rule}"), Known, [], after is null ? null : mirrored ? after.Along.Value - after.Scores[n].Figure.Value : after.Scores[n].Figure.Value));
+            }
+        }
+
+        // Papers follow the panel that they lie on, less their border.
+        foreach (var paper in list.Papers.Where(p => recognised.Pieces.All(m => m.Listed != p)))
+        {
+            if (was is not null && Panel(was, paper) is var (index, panel, border, swapped) && now is not null)
+            {
+                var (a, b) = (now.Pieces[index].Panels[panel].Extent - (2 * border), now.Pieces[index].Across.Value - (2 * border));
+                var said = Words.Of($"{was.Pieces[index].Panels[panel].Panel.Name} less {border} on each side");
+                figures.Add(new OwnFigure(paper.Line, paper.Name, "width", paper.First, said, 0.9, [], swapped ? b : a));
+                figures.Add(new OwnFigure(paper.Line, paper.Name, "height", paper.Second, said, 0.9, [], swapped ? a : b));
+            }
+        }
+
+        return figures;
+    }
+
+    /// <summary>The panel that a paper lies on with the same border both ways.</summary>
+    private static (int Piece, int Panel, Length Border, bool Swapped)? Panel(Card card, OwnPiece paper)
+    {
+        var near = Length.Mm(0.8m);
+        foreach (var (piece, p) in card.Pieces.Select((p, i) => (p, i)))
+        {
+            foreach (var (panel, q) in piece.Panels.Select((x, i) => (x, i)))
+            {
+                foreach (var swapped in new[] { false, true })
+                {
+                    var (a, b) = swapped ? (paper.Second, paper.First) : (paper.First, paper.Second);
+                    var (over, under) = (panel.Extent - a, piece.Across.Value - b);
+                    if ((over - under).Abs() <= near && over >= Length.Zero && over <= Length.In(1))
+                    {
+                        return (p, q, new Length((over.Units + under.Units) / 4), swapped);
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private static List<OwnFigure> ByRules(RuleGuess rules, Format? format)
+    {
+        // It lies as it does at home.
+        var (width, height) = format is null ? (rules.Width, rules.Height) : (rules.Width > rules.Height) == (format.Width > format.Height) || format.Width == format.Height ? (format.Width, format.Height) : (format.Height, format.Width);
+        return [.. rules.Figures.Select(f => new OwnFigure(f.Piece.Line, f.Piece.Name, f.Figure, f.Value, f.Rule.Words, f.Sure, [.. f.Next.Select(n => (n.Rule.Words, n.Sure))], f.Rule.In(f.Value, width - rules.Width, height - rules.Height)))];
+    }
+
+    /// <summary>A figure that its construction does not ask for; or, of no construction, one that breaks the pattern of its piece.</summary>
+    private static IEnumerable<ListFinding> LookThrough(OwnList list, Recognised? recognised)
+    {
+        if (recognised is not null)
+        {
+            foreach (var differs in recognised.Differs)
+            {
+                yield return new ListFinding("rule", differs.Line, null, Words.Of($"{Constructions.Spoken.First(differs.Figure)} at {differs.Is} contradicts the rules of the {recognised.Family.Name}; {differs.Would} would keep them."), [new LikelyFigure(differs.Would, Words.Of($"{differs.Would:u} instead of {differs.Is}"))]);
+            }
+
+            yield break;
+        }
+
+        foreach (var piece in list.Cards.Where(c => c.Scores.Count > 1))
+        {
+            var lines = new MeasureList([new ListLine(piece.Line, ListKind.Width, piece.Unit, [piece.Along]), new ListLine(piece.Line, ListKind.Scores, piece.Unit, piece.Scores)], []);
+            foreach (var finding in ListChecker.Check(lines))
+            {
+                yield return finding;
+            }
+        }
+    }
+}

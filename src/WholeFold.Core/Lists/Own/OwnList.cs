@@ -1,0 +1,47 @@
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Lists.Own;
+
+/// <summary>What a line of somebody's own list is about.</summary>
+public enum OwnKind
+{
+    /// <summary>A piece of card, scored or not.</summary>
+    Piece,
+
+    /// <summary>A paper or a mat that is laid on.</summary>
+    Paper,
+
+    /// <summary>Something cut out of a piece.</summary>
+    Window,
+
+    /// <summary>The finished card, as it is named.</summary>
+    Finished,
+}
+
+/// <summary>A piece, a paper or a window as it was read.</summary>
+/// <param name="Line">Counted from 1.</param>
+/// <param name="First">The side that is named first; <paramref name="Second"/> the other.</param>
+/// <param name="Scores">From the left or the lower end of the side that they are read along, in order.</param>
+/// <param name="AlongFirst">Whether the scores are read along the side that is named first.</param>
+public sealed record OwnPiece(int Line, string Name, OwnKind Kind, int Quantity, Length First, Length Second, IReadOnlyList<Length> Scores, bool AlongFirst, DisplayUnit Unit)
+{
+    public Length Along => AlongFirst ? First : Second;
+
+    public Length Across => AlongFirst ? Second : First;
+
+    /// <summary>The panels between its scores, along the chain.</summary>
+    public IReadOnlyList<Length> Panels => [.. Scores.Append(Along).Zip(Scores.Prepend(Length.Zero), (to, from) => to - from)];
+}
+
+/// <summary>A line that was not understood, with what would be; it is kept as it is.</summary>
+public sealed record NotUnderstood(int Line, string Text, string Would);
+
+/// <summary>A measure list in its maker's own words, as far as it was understood.</summary>
+public sealed record OwnList(IReadOnlyList<OwnPiece> Pieces, IReadOnlyList<NotUnderstood> Left)
+{
+    public IEnumerable<OwnPiece> Cards => Pieces.Where(p => p.Kind == OwnKind.Piece);
+
+    public IEnumerable<OwnPiece> Papers => Pieces.Where(p => p.Kind == OwnKind.Paper);
+
+    public OwnPiece? Finished => Pieces.FirstOrDefault(p => p.Kind == OwnKind.Finished);
+}

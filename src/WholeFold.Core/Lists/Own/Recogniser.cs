@@ -1,0 +1,278 @@
+using MathNet.Numerics.LinearAlgebra;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
+
+namespace WholeFold.Core.Lists.Own;
+
+/// <summary>A piece of a list and the piece of a construction that it is.</summary>
+/// <param name="Mirrored">Whether the list counts its scores from the other end.</param>
+/// <param name="Turned">Of one without scores, whether its sides are named the other way about.</param>
+public sealed record MatchedPiece(OwnPiece Listed, Piece Piece, bool Mirrored, bool Turned);
+
+/// <summary>A figure of a list that is not what the construction asks for.</summary>
+public sealed record Differing(int Line, string Figure, Length Is, Length Would);
+
+/// <summary>A construction that explains a list.</summary>
+/// <param name="Parameters">What it takes each parameter to be.</param>
+/// <param name="Missing">Pieces of the construction that the list does not name.</param>
+/// <param name="Score">How well it explains the list: figures explained, less what had to be assumed.</param>
+/// <param name="Sure">Whether nothing is left over, no limit broken, and no other comes near.</param>
+public sealed record Recognised(
+    ConstructionFamily Family,
+    IReadOnlyDictionary<string, string> Choices,
+    Length Width,
+    Length Height,
+    IReadOnlyDictionary<string, Length> Parameters,
+    IReadOnlyList<MatchedPiece> Pieces,
+    IReadOnlyList<Differing> Differs,
+    IReadOnlyList<string> Missing,
+    double Score,
+    bool Sure)
+{
+    /// <summary>As a design to go on with: its parameters as they were read, its finished size in the list's own system.</summary>
+    public DesignSpec Design(string name, UnitSystem system)
+    {
+        decimal Of(Length length) => system == UnitSystem.Imperial ? (decimal)length.Units / Length.PerInch : length.Millimetres;
+        var set = Choices.ToDictionary(c => c.Key, c => new WrittenFigure(c.Value));
+        foreach (var (id, value) in Parameters)
+        {
+            set[id] = new WrittenFigure(LengthWriter.Exact(value));
+        }
+
+        return new DesignSpec { Name = name, Construction = Family.Id, Format = string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{Of(Width):0.####}x{Of(Height):0.####}{(system == UnitSystem.Imperial ? "in" : "mm")}"), Set = set };
+    }
+}
+
+/// <summary>
+/// Finds the construction of the library that explains a list, whatever its pieces are called and in whichever order and
+/// direction they are given: pieces are matched by their number of scores, figures become linear equations in the finished
+/// size and the parameters.
+/// </summary>
+public sealed class Recogniser(DesignReader reader)
+{
+    // What each thing counts: a figure that is explained one, less one for each thing that had to be assumed; the rest by trial on lists (tests/…/Own).
+    private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.5, BrokenLimit = 2.5, AsUsual = 0.8, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, WrongCount = 0.4, Enough = 1.3, Clear = 0.6;
+
+    /// <summary>So many ways to match the pieces of one construction are looked into.</summary>
+    private const int MostWays = 160;
+
+    private static readonly string[] Samples = ["5x7", "6x6", "a5"];
+
+    private sealed record Variant(ConstructionFamily Family, Construction Construction, IReadOnlyDictionary<string, string> Choices, Func<Symbol, Rational> Known);
+
+    private sealed record Way(IReadOnlyList<(OwnPiece Listed, Piece Piece, bool Mirrored)> Pairs, IReadOnlyList<OwnPiece> Left);
+
+    private readonly Lazy<IReadOnlyDictionary<UnitSystem, IReadOnlyList<Variant>>> _variants = new(() => new[] { UnitSystem.Imperial, UnitSystem.Metric }.ToDictionary(s => s, s => (IReadOnlyList<Variant>)Variants(reader, s)));
+
+    /// <summary>Goes through the library once, so that the first list need not wait for it.</summary>
+    public void Warm() => _ = _variants.Value;
+
+    /// <summary>The best explanations, one a construction, the best first.</summary>
+    public IReadOnlyList<Recognised> Find(OwnList list, CancellationToken cancel = default)
+    {
+        ArgumentNullException.ThrowIfNull(list);
+        if (!list.Cards.Any(c => c.Scores.Count > 0))
+        {
+            return [];
+        }
+
+        var system = list.Cards.First().Unit.SystemOf();
+        var found = _variants.Value[system].AsParallel().WithCancellation(cancel).Select(v => Explain(v, list, system)).OfType<Recognised>().ToList();
+        var best = found.GroupBy(r => r.Family.Id).Select(g => g.OrderByDescending(r => r.Score).ThenBy(r => r.Choices.Count(c => c.Value != r.Family.Choices.First(f => f.Id == c.Key).Default)).First()).OrderByDescending(r => r.Score).ThenBy(r => r.Family.Id, StringComparer.Ordinal).Take(5).ToList();
+        return [.. best.Select((r, i) => r with { Sure = r.Sure && i == 0 && (best.Count == 1 || r.Score - best[1].Score >= Clear) })];
+    }
+
+    private static List<Variant> Variants(DesignReader reader, UnitSystem system)
+    {
+        var variants = new List<Variant>();
+        foreach (var family in reader.Catalogue.All)
+        {
+            foreach (var choices in ConstructionFamily.Combinations(family.Choices).Where(c => family.For(c).Refused is null))
+            {
+                // The allowances as they are with the everyday card.
+                var read = reader.Read(new DesignSpec { Construction = family.Id, Format = Samples[system == UnitSystem.Imperial ? 0 : 2], Set = choices.ToDictionary(c => c.Key, c => new WrittenFigure(c.Value)) });
+                var builder = Sizer.BuilderFor(read.Design, read.Target, firm: false, CancellationToken.None);
+                var known = read.Design.Construction.Allowances.Keys.ToDictionary(s => s, builder.Known);
+                variants.Add(new Variant(family, read.Design.Construction, choices, s => known[s]));
+            }
+        }
+
+        return variants;
+    }
+
+    private static Recognised? Explain(Variant variant, OwnList list, UnitSystem system)
+    {
+        var equations = new Equations(variant.Construction, system, variant.Known);
+        var scored = list.Cards.Where(c => c.Scores.Count > 0).OrderByDescending(c => c.Scores.Count).ToList();
+        Recognised? best = null;
+        foreach (var way in Ways(variant, equations, scored, 0, [], []).Take(MostWays))
+        {
+            if (way.Pairs.Count > 0 && Judge(variant, equations, way, list) is { } judged && (best is null || judged.Score > best.Score))
+            {
+                best = judged;
+            }
+        }
+
+        return best;
+    }
+
+    /// <summary>Every way to give the listed pieces to pieces of the construction that have as many creases, one after the other.</summary>
+    private static IEnumerable<Way> Ways(Variant variant, Equations equations, List<OwnPiece> scored, int next, List<(OwnPiece, Piece, bool)> pairs, List<OwnPiece> left)
+    {
+        if (next == scored.Count)
+        {
+            yield return new Way([.. pairs], [.. left]);
+            yield break;
+        }
+
+        var listed = scored[next];
+        foreach (var piece in variant.Construction.Pieces.SelectMany(Readings).Where(p => p.Creases.Count == listed.Scores.Count && pairs.All(d => d.Item2.Id != p.Id)))
+        {
+            // A piece that is the same from both ends is tried once.
+            var same = listed.Panels.Zip(listed.Panels.Reverse()).All(p => p.First == p.Second);
+            foreach (var mirrored in same ? [false] : new[] { false, true })
+            {
+                if (equations.Agree([.. Of(listed, piece, mirrored)], most: listed.Scores.Count > 1 ? 1 : 0) is null)
+                {
+                    continue;
+                }
+
+                pairs.Add((listed, piece, mirrored));
+                foreach (var way in Ways(variant, equations, scored, next + 1, pairs, left))
+                {
+                    yield return way;
+                }
+
+                pairs.RemoveAt(pairs.Count - 1);
+            }
+        }
+
+        left.Add(listed);
+        foreach (var way in Ways(variant, equations, scored, next + 1, pairs, left))
+        {
+            yield return way;
+        }
+
+        left.RemoveAt(left.Count - 1);
+    }
+
+    /// <summary>A piece by its chain, and by the creases that run across that, where it has some: a list may name either.</summary>
+    private static IEnumerable<Piece> Readings(Piece piece)
+    {
+        yield return piece;
+        var crossing = piece.Lines.Where(l => piece.Axis == Axis.X ? l.IsLevel : l.IsUpright).ToList();
+        if (crossing.Count > 0)
+        {
+            var at = crossing.Select(l => piece.Axis == Axis.X ? l.From.Y : l.From.X).ToList();
+            var panels = at.Append(piece.Across).Zip(at.Prepend(Affine.Zero), (to, from) => to - from).Select((extent, i) => piece.Panels[0] with { Id = $"across-{i}", Extent = extent });
+            yield return piece with { Panels = [.. panels], Creases = [.. crossing.Select(l => l.Crease)], Across = piece.Along };
+        }
+    }
+
+    /// <summary>The figures of a scored piece as equations.</summary>
+    private static IEnumerable<Equation> Of(OwnPiece listed, Piece piece, bool mirrored)
+    {
+        yield return new Equation(listed.Line, listed.AlongFirst ? "width" : "height", piece.Along, listed.Along);
+        yield return new Equation(listed.Line, listed.AlongFirst ? "height" : "width", piece.Across, listed.Across);
+        var count = listed.Scores.Count;
+        for (var i = 0; i < count; i++)
+        {
+            // Counted from the other end a score is what is left of the piece.
+            var at = mirrored ? listed.Along - listed.Scores[count - 1 - i] : listed.Scores[i];
+            yield return new Equation(listed.Line, $"score {(mirrored ? count - i : i + 1)}", piece.Position(i), at);
+        }
+    }
+
+    private static Recognised? Judge(Variant variant, Equations equations, Way way, OwnList list)
+    {
+        var figures = way.Pairs.SelectMany(p => Of(p.Listed, p.Piece, p.Mirrored)).ToList();
+        var finished = list.Finished;
+        foreach (var turned in finished is null ? [false] : new[] { false, true })
+        {
+            IReadOnlyList<Equation> said = finished is null ? [] : [new Equation(finished.Line, "width", Affine.W, turned ? finished.Second : finished.First), new Equation(finished.Line, "height", Affine.H, turned ? finished.First : finished.Second)];
+            if (equations.Agree([.. figures, .. said], most: Math.Min(2, figures.Count / 4)) is { } agreed && Weigh(variant, equations, way, list, [.. figures, .. said], agreed.X, agreed.Out) is { } weighed)
+            {
+                return weighed;
+            }
+        }
+
+        return null;
+    }
+
+    private static Recognised? Weigh(Variant variant, Equations equations, Way way, OwnList list, IReadOnlyList<Equation> figures, Vector<double> x, IReadOnlyList<Equation> outvoted)
+    {
+        Length Round(double units) => new((long)Math.Round(units));
+        var (width, height) = (Round(x[0]), Round(x[1]));
+        if (width < Length.In(3, 2) || height < Length.In(3, 2) || width > Length.In(16) || height > Length.In(16))
+        {
+            return null;
+        }
+
+        var (used, tolerance) = (way.Pairs.Select(p => p.Piece.Id).ToHashSet(), equations.Tolerance * 1.5);
+        var score = figures.Count - outvoted.Count - Equations.Unknowns(figures) - (Outvoted * outvoted.Count) - (LeftScored * way.Left.Count);
+        score -= WrongCount * way.Pairs.Count(p => p.Listed.Quantity != p.Piece.Quantity && p.Listed.Quantity > 1);
+
+        // Limits, and how many parameters are what they usually are.
+        var broken = 0;
+        foreach (var parameter in variant.Construction.Parameters)
+        {
+            var value = equations.At(Affine.Name(parameter.Id), x);
+            broken += parameter.Min.Any(l => value < equations.At(l.Value, x) - tolerance) || parameter.Max.Any(l => value > equations.At(l.Value, x) + tolerance) ? 1 : 0;
+            score += figures.Any(f => f.Rule.Terms.ContainsKey(Symbol.Parameter(parameter.Id))) && Math.Abs(value - equations.At(parameter.Ideal, x)) <= Math.Max(tolerance, 0.06 * Math.Abs(value)) ? parameter.Held ? NotThere : AsUsual : 0;
+        }
+
+        broken += variant.Construction.Requirements.Count(r => equations.At(r.AtLeastZero, x) < -tolerance);
+        score -= BrokenLimit * broken;
+
+        // Pieces without a score, by their size; a paper may be one of them too.
+        var matched = way.Pairs.Select(p => new MatchedPiece(p.Listed, p.Piece, p.Mirrored, false)).ToList();
+        var plain = list.Pieces.Where(p => p.Scores.Count == 0 && p.Kind is OwnKind.Piece or OwnKind.Paper).ToList();
+        foreach (var piece in variant.Construction.Pieces.Where(p => p.Creases.Count == 0))
+        {
+            var (along, across) = (equations.At(piece.Along, x), equations.At(piece.Across, x));
+            bool Is(OwnPiece listed, bool turned) => Math.Abs((turned ? listed.Second : listed.First).Units - along) <= tolerance && Math.Abs((turned ? listed.First : listed.Second).Units - across) <= tolerance;
+            if (plain.FirstOrDefault(l => Is(l, false) || Is(l, true)) is { } listed)
+            {
+                plain.Remove(listed);
+                used.Add(piece.Id);
+                matched.Add(new MatchedPiece(listed, piece, false, !Is(listed, false)));
+                score += listed.Kind == OwnKind.Piece ? Plain : PaperFits;
+            }
+        }
+
+        var missing = variant.Construction.Pieces.Where(p => !used.Contains(p.Id)).ToList();
+        score -= missing.Sum(p => p.Creases.Count > 0 ? MissingScored : MissingPlain);
+        score += PaperFits * plain.Count(p => FitsAPanel(variant, equations, x, p));
+        score -= LeftPlain * plain.Count(p => p.Kind == OwnKind.Piece && !FitsAPanel(variant, equations, x, p));
+        var read = variant.Construction.Parameters.Where(p => figures.Any(f => f.Rule.Terms.ContainsKey(Symbol.Parameter(p.Id)))).ToDictionary(p => p.Id, p => Round(equations.At(Affine.Name(p.Id), x)).Nearest(equations.Tolerance > 200 ? Length.Mm(0.5m) : Length.In(1, 64)));
+        var sure = score >= Enough && way.Left.Count == 0 && broken == 0 && outvoted.Count <= 1;
+        return new Recognised(variant.Family, variant.Choices, width, height, read, matched, [.. outvoted.Select(o => new Differing(o.Line, o.Figure, o.Value, Round(equations.At(o.Rule, x))))], [.. missing.Select(m => m.Name)], score, sure);
+    }
+
+    /// <summary>Borders that people leave on each side of a paper.</summary>
+    private static readonly Length[] Reveals = [Length.In(1, 16), Length.In(1, 8), Length.In(3, 16), Length.In(1, 4), Length.In(3, 8), Length.Mm(1.5m), Length.Mm(2), Length.Mm(2.5m), Length.Mm(3), Length.Mm(5), Length.Mm(6)];
+
+    /// <summary>Whether a paper is as large as some panel less the same border on both sides.</summary>
+    private static bool FitsAPanel(Variant variant, Equations equations, Vector<double> x, OwnPiece paper)
+    {
+        foreach (var piece in variant.Construction.Pieces)
+        {
+            var across = equations.At(piece.Across, x);
+            foreach (var along in piece.Panels.Select(p => equations.At(p.Extent, x)).Append(equations.At(piece.Along, x)))
+            {
+                foreach (var (a, b) in new[] { (paper.First.Units, paper.Second.Units), (paper.Second.Units, paper.First.Units) })
+                {
+                    if (Reveals.Any(r => Math.Abs(along - (2 * r.Units) - a) <= equations.Tolerance && Math.Abs(across - (2 * r.Units) - b) <= equations.Tolerance))
+                    {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,178 @@
+import { Button, Loader, NativeSelect, Textarea } from "@mantine/core";
+import { useDebouncedValue, useDocumentTitle, useLocalStorage } from "@mantine/hooks";
+import { useQuery } from "@tanstack/react-query";
+import type { Schemas } from "../../api/client";
+import { queries } from "../../api/queries";
+import shell from "../../app/Shell.module.css";
+import { Bar, HelpButton, ThemeButton } from "../../components/Bar";
+import { Fig, Sentence, sentenceText } from "../../components/Fig";
+import { Trouble } from "../../components/Trouble";
+import { useBegin } from "../drawer/useBegin";
+import s from "./Own.module.css";
+
+const sample =
+  "base 8 x 5, score at 1 and 7\ntier one 7 x 3, scores 1/2, 6 1/2\ntier two 7 x 4 1/8, scores 1/2, 6 1/2\nmat 5 3/4 x 2 3/4";
+
+/** A list of one's own: typed or pasted as it is, read line by line, drawn at once, and said what it is. */
+export function OwnPage() {
+  const [text, setText] = useLocalStorage({ key: "wholefold.own", defaultValue: "", getInitialValueInEffect: false });
+  const [units, setUnits] = useLocalStorage({ key: "wholefold.own.units", defaultValue: "in", getInitialValueInEffect: false });
+  const [format, setFormat] = useLocalStorage({ key: "wholefold.own.format", defaultValue: "", getInitialValueInEffect: false });
+  const [asked] = useDebouncedValue(text, 250);
+  const own = useQuery(queries.own(asked, units, format));
+  const inventory = useQuery(queries.inventory());
+  const begin = useBegin();
+  useDocumentTitle("Your own list · Whole Fold");
+  const view = own.data;
+  const take = () => view?.design && begin.mutate(view.design);
+  const formats = inventory.data?.kinds.find((k) => k.id === "formats")?.things ?? [];
+  return (
+    <main className={shell.page}>
+      <Bar heading={<h1>Your own list</h1>}>
+        <ThemeButton />
+        <HelpButton />
+      </Bar>
+      <div className={s.page}>
+        <section className={s.write} aria-label="The list">
+          <Textarea
+            label="Pieces, a line each, as you write them"
+            placeholder={sample}
+            autosize
+            minRows={12}
+            maxRows={22}
+            value={text}
+            onChange={(e) => setText(e.currentTarget.value)}
+            onKeyDown={(e) => {
+              if (e.key === "Enter" && (e.ctrlKey || e.metaKey)) {
+                take();
+              }
+            }}
+            classNames={{ input: s.text }}
+          />
+          <div className={s.pair}>
+            <NativeSelect
+              label="Bare numbers are"
+              data={["in", "cm", "mm"]}
+              value={units}
+              onChange={(e) => setUnits(e.currentTarget.value)}
+            />
+            <NativeSelect
+              label="See it in"
+              data={[{ value: "", label: "as it is" }, ...formats.map((f) => ({ value: f.id, label: f.name }))]}
+              value={format}
+              onChange={(e) => setFormat(e.currentTarget.value)}
+            />
+          </div>
+          {(view?.left ?? []).map((l) => (
+            <p key={l.line + l.text} className={s.left}>
+              Line {l.line} is kept but not understood: <u>{l.text}</u>. It could be {l.would}.
+            </p>
+          ))}
+        </section>
+        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must reach it */}
+        <section className={s.drawn} aria-label="As it is read" tabIndex={0} data-part="own-pieces">
+          {own.error ? <Trouble problem={own.error} /> : null}
+          {begin.error ? <Trouble problem={begin.error} /> : null}
+          {text.trim() === "" ? (
+            <div className={s.empty}>
+              <p>Type or paste the measure list that you have. It is drawn here as you type.</p>
+              <Button variant="default" onClick={() => setText(sample)}>
+                show me with one
+              </Button>
+            </div>
+          ) : (
+            <Pieces pieces={view?.pieces ?? []} />
+          )}
+        </section>
+        <aside className={s.said} aria-label="What it is">
+          <p className={s.says} aria-live="polite" data-part="own-says">
+            {view ? <Sentence parts={view.says} /> : null}{" "}
+            {own.isFetching && text !== "" ? <Loader size="xs" aria-label="Reading it" /> : null}
+          </p>
+          {view?.design ? (
+            <Button onClick={take} loading={begin.isPending} aria-keyshortcuts="Control+Enter">
+              take it to the bench
+            </Button>
+          ) : null}
+          {view && view.contradictions.length > 0 ? (
+            <ul className={s.found}>
+              {view.contradictions.map((c) => (
+                <li key={sentenceText(c)}>
+                  <Sentence parts={c} />
+                </li>
+              ))}
+            </ul>
+          ) : null}
+          {view && view.questions.length > 0 ? (
+            <>
+              <h2>Worth a question</h2>
+              <ul>
+                {view.questions.map((q) => (
+                  <li key={sentenceText(q)}>
+                    <Sentence parts={q} />
+                  </li>
+                ))}
+              </ul>
+            </>
+          ) : null}
+          <table className={s.rules}>
+            <tbody>
+              {(view?.figures ?? []).map((f, i) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: figures are in the order of the list
+                <tr key={i} data-unsure={f.sure < 60 ? "" : undefined}>
+                  <th scope="row">
+                    {f.name}, {f.figure}
+                  </th>
+                  <td className={s.num}>
+                    <Fig figure={f.value} />
+                    {f.now ? (
+                      <b>
+                        {" → "}
+                        <Fig figure={f.now} />
+                      </b>
+                    ) : null}
+                  </td>
+                  <td>
+                    <Sentence parts={f.rule} />
+                    {f.sure < 60 ? ", not sure" : ""}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </aside>
+      </div>
+    </main>
+  );
+}
+
+/** Every piece to one scale, its scores across the side that they are read along. */
+function Pieces({ pieces }: { pieces: Schemas["OwnPieceView"][] }) {
+  const widest = Math.max(...pieces.map((p) => p.width), 1);
+  const scale = 380 / widest;
+  return pieces.map((p, i) => (
+    // biome-ignore lint/suspicious/noArrayIndexKey: pieces are in the order of the list
+    <figure key={i} className={s.piece}>
+      <svg
+        width={p.width * scale + 4}
+        height={p.height * scale + 4}
+        role="img"
+        aria-label={`${p.name}, ${p.size}${p.scores.length > 0 ? `, ${p.scores.length} scores` : ""}`}
+        data-kind={p.kind}
+      >
+        <rect x={2} y={2} width={p.width * scale} height={p.height * scale} />
+        {p.scores.map((at) =>
+          p.alongWidth ? (
+            <line key={at} x1={2 + at * scale} x2={2 + at * scale} y1={2} y2={2 + p.height * scale} />
+          ) : (
+            <line key={at} x1={2} x2={2 + p.width * scale} y1={2 + (p.height - at) * scale} y2={2 + (p.height - at) * scale} />
+          ),
+        )}
+      </svg>
+      <figcaption>
+        {p.name}, {p.size}
+        {p.quantity > 1 ? ` × ${p.quantity}` : ""}
+      </figcaption>
+    </figure>
+  ));
+}
