@@ -1,0 +1,121 @@
+import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { beforeEach, describe, expect, it, vi } from "vitest";
+import { api, type Schemas } from "../../api/client";
+import { fig, say, shown } from "../../test/views";
+import { OwnPage } from "./OwnPage";
+
+type OwnView = Schemas["OwnView"];
+const view = (more: Partial<OwnView> = {}): OwnView => ({
+  says: say("This is a tier scene, ", fig("7"), " × ", fig("5"), "."),
+  pieces: [
+    {
+      line: 1,
+      name: "base",
+      kind: "piece",
+      quantity: 1,
+      width: 800,
+      height: 500,
+      scores: [100, 700],
+      alongWidth: true,
+      size: "8 × 5",
+    },
+    {
+      line: 2,
+      name: "tier",
+      kind: "piece",
+      quantity: 2,
+      width: 300,
+      height: 700,
+      scores: [350],
+      alongWidth: false,
+      size: "3 × 7",
+    },
+    {
+      line: 3,
+      name: "mat",
+      kind: "paper",
+      quantity: 1,
+      width: 500,
+      height: 275,
+      scores: [],
+      alongWidth: true,
+      size: "5 × 2 3/4",
+    },
+  ],
+  figures: [
+    {
+      line: 1,
+      name: "base",
+      figure: "width",
+      value: fig("8"),
+      now: fig("9", 1, 2),
+      rule: say("the width and the depth"),
+      sure: 98,
+    },
+    { line: 3, name: "mat", figure: "width", value: fig("5"), now: null, rule: say("its share of the width"), sure: 41 },
+  ],
+  questions: [say("Does ", fig("5"), " grow with the card?")],
+  contradictions: [],
+  left: [{ line: 4, text: "with love", would: "a size" }],
+  design: { name: "Tier scene", construction: "tier-scene", format: "7x5in" },
+  ...more,
+});
+
+const given = (list: string, answer: OwnView) => {
+  localStorage.setItem("wholefold.own", JSON.stringify(list));
+  return shown(<OwnPage />, [
+    [["worked", "own", list, "in", ""], answer],
+    [["inventory"], { kinds: [], acceptsCaliper: "", reveals: [] }],
+  ]);
+};
+
+describe("a list of one's own", () => {
+  beforeEach(() => localStorage.clear());
+
+  it("says what to do while there is none, and shows it with one", async () => {
+    given("", view({ pieces: [], figures: [], questions: [], left: [], design: null, says: say("Type a piece a line.") }));
+    expect(screen.getByText(/drawn here as you type/)).toBeTruthy();
+    fireEvent.click(screen.getByRole("button", { name: "show me with one" }));
+    expect((screen.getByRole("textbox") as HTMLTextAreaElement).value).toContain("base 8 x 5");
+  });
+
+  it("draws every piece to one scale with its scores across the side that they are read along", () => {
+    given("base", view());
+    const pieces = screen.getAllByRole("img");
+    expect(pieces.map((p) => p.getAttribute("aria-label"))).toEqual([
+      "base, 8 × 5, 2 scores",
+      "tier, 3 × 7, 1 scores",
+      "mat, 5 × 2 3/4",
+    ]);
+    const [base, tier] = pieces;
+    const upright = base?.querySelector("line");
+    expect(upright?.getAttribute("x1")).toBe(upright?.getAttribute("x2"));
+    const level = tier?.querySelector("line");
+    expect(level?.getAttribute("y1")).toBe(level?.getAttribute("y2"));
+    expect(screen.getByText(/tier, 3 × 7 × 2/)).toBeTruthy();
+  });
+
+  it("says what it is, the rule of each figure, what it becomes, and where it is not sure", () => {
+    given("base", view());
+    expect(screen.getByText(/This is a tier scene/)).toBeTruthy();
+    const rows = screen.getAllByRole("row").map((r) => r.textContent);
+    expect(rows[0]).toContain("the width and the depth");
+    expect(rows[0]).toContain("→ 9 1/2");
+    expect(rows[1]).toContain("not sure");
+    expect(screen.getByText(/grow with the card/)).toBeTruthy();
+    expect(screen.getByText(/Line 4 is kept but not understood/)).toBeTruthy();
+  });
+
+  it("takes it by one key, and only where something explains it", async () => {
+    const post = vi
+      .spyOn(api, "POST")
+      .mockResolvedValue({ error: { title: "No", detail: "not now" }, response: new Response() } as never);
+    const first = given("base", view());
+    fireEvent.keyDown(screen.getByRole("textbox"), { key: "Enter", ctrlKey: true });
+    await waitFor(() => expect(post).toHaveBeenCalled());
+    first.unmount();
+    given("base", view({ design: null }));
+    expect(screen.queryByRole("button", { name: /take it/ })).toBeNull();
+    post.mockRestore();
+  });
+});
