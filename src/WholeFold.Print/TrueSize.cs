@@ -19,21 +19,11 @@ internal static class TrueSize
     /// <summary>A template to draw round is so much smaller all round, so that the pencil's line falls on the waste.</summary>
     public static readonly Length Shade = Length.Mm(0.3m);
 
-    private sealed record Item(string Name, double Width, double Height, Func<double, double, IEnumerable<Mark>> Draw);
+    private sealed record Item(string Name, int Count, double Width, double Height, Func<double, double, IEnumerable<Mark>> Draw);
 
     public static IReadOnlyList<Page> Of(HandOut ask)
     {
-        var items = new List<Item>();
-        foreach (var piece in ask.Card.Pieces)
-        {
-            items.Add(new Item($"{piece.Piece.Name}{(piece.Piece.Quantity > 1 ? $", cut {piece.Piece.Quantity}" : "")}", (double)piece.Width.Value.Millimetres, (double)piece.Height.Value.Millimetres, (x, y) => PieceArt.Of(ask.Card, piece, x, y, figures: s => LengthWriter.Parts(s.Figure.Value, ask.Unit))));
-        }
-
-        foreach (var drawn in DrawRound.Of(ask.Card, Shade))
-        {
-            items.Add(new Item(drawn.Name, (double)drawn.Width.Millimetres, (double)drawn.Height.Millimetres, (x, y) => [new Mark.Path([[.. drawn.Outline.Select(p => (x + (double)p.X.Millimetres, y + (double)(drawn.Height - p.Y).Millimetres))]], true, Pen.Cut, Class: "cut")]));
-        }
-
+        var items = Items(ask, Shade, figures: true);
         var (roomX, roomY) = (ask.Paper.Width - (2 * Edge), ask.Paper.Height - (2 * Edge) - Head);
         if (roomX < 60 || roomY < 60)
         {
@@ -42,6 +32,44 @@ internal static class TrueSize
 
         var pages = items.SelectMany(i => Tiles(ask, i, roomX, roomY)).ToList();
         return [.. pages.Select((p, i) => p with { Parts = [.. p.Parts, Note(ask, $"{i + 1} of {pages.Count}", ask.Paper.Width - Edge - 14, ask.Paper.Height - 5)] })];
+    }
+
+    /// <summary>What is cut out: the pieces, and what is drawn round, smaller by a shade.</summary>
+    private static List<Item> Items(HandOut ask, Length shade, bool figures)
+    {
+        var items = new List<Item>();
+        foreach (var piece in ask.Card.Pieces)
+        {
+            items.Add(new Item($"{piece.Piece.Name}{(piece.Piece.Quantity > 1 ? $", cut {piece.Piece.Quantity}" : "")}", piece.Piece.Quantity, (double)piece.Width.Value.Millimetres, (double)piece.Height.Value.Millimetres, (x, y) => PieceArt.Of(ask.Card, piece, x, y, figures: figures ? s => LengthWriter.Parts(s.Figure.Value, ask.Unit) : null)));
+        }
+
+        foreach (var drawn in DrawRound.Of(ask.Card, shade))
+        {
+            items.Add(new Item(drawn.Name, 1, (double)drawn.Width.Millimetres, (double)drawn.Height.Millimetres, (x, y) => [new Mark.Path([[.. drawn.Outline.Select(p => (x + (double)p.X.Millimetres, y + (double)(drawn.Height - p.Y).Millimetres))]], true, Pen.Cut, Class: "cut")]));
+        }
+
+        return items;
+    }
+
+    /// <summary>Everything that is cut, as often as it is needed, side by side on one sheet as large as that takes: what a machine is given.</summary>
+    public static Page Nest(HandOut ask)
+    {
+        const double Apart = 6, Name = 5, Widest = 300;
+        var (marks, x, y, row, wide) = (new List<Mark>(), Apart, Apart, 0.0, 0.0);
+        foreach (var item in Items(ask, Length.Zero, figures: false).SelectMany(i => Enumerable.Repeat(i, i.Count)))
+        {
+            if (x > Apart && x + item.Width + Apart > Widest)
+            {
+                (x, y, row) = (Apart, y + row + Apart, 0);
+            }
+
+            marks.Add(new Mark.Text(x, y + 3, 3, item.Name));
+            marks.AddRange(item.Draw(x, y + Name));
+            x += item.Width + Apart;
+            (row, wide) = (Math.Max(row, item.Height + Name), Math.Max(wide, x));
+        }
+
+        return new Page(wide, y + row + Apart, [new Part(Reads.Figure, marks, "everything that is cut, at full size")]);
     }
 
     private static IEnumerable<Page> Tiles(HandOut ask, Item item, double roomX, double roomY)

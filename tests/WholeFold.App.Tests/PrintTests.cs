@@ -208,6 +208,36 @@ public sealed class PrintTests : IDisposable
         Assert.Contains(svg.Descendants(), e => e.Attribute("class")?.Value == "valley" && e.Attribute("stroke-dasharray") is not null);
     }
 
+    [Theory]
+    [InlineData("tier-scene", "5x7")]
+    [InlineData("stair-step", "slimline")]
+    [InlineData("never-ending", "6x6")]
+    public void For_a_machine_everything_is_there_as_often_as_it_is_cut_and_nothing_over_another(string construction, string format)
+    {
+        var ask = Ask(Spec(construction, format));
+        var lines = System.Text.Encoding.Latin1.GetString(ask.Write(HandOutKind.Templates, "dxf", cancel: Cancel).Bytes).Split('\n');
+        var groups = lines[..^1].Chunk(2).Select(g => (Code: g[0].Trim(), Value: g[1])).ToList();
+        double Number(int i) => double.Parse(groups[i].Value, System.Globalization.CultureInfo.InvariantCulture);
+        var plates = new List<(double Left, double Foot, double Wide, double High)>();
+        for (var i = 0; i < groups.Count; i++)
+        {
+            if (groups[i] == ("0", "POLYLINE") && groups[i + 1].Value == "CUT")
+            {
+                var ring = Enumerable.Range(i, groups.FindIndex(i, g => g == ("0", "SEQEND")) - i).Where(k => groups[k] == ("0", "VERTEX")).Select(k => (X: Number(k + 2), Y: Number(k + 3))).ToList();
+                plates.Add((ring.Min(p => p.X), ring.Min(p => p.Y), ring.Max(p => p.X) - ring.Min(p => p.X), ring.Max(p => p.Y) - ring.Min(p => p.Y)));
+            }
+        }
+
+        foreach (var same in ask.Card.Pieces.GroupBy(p => (Wide: (double)p.Width.Value.Millimetres, High: (double)p.Height.Value.Millimetres)))
+        {
+            var found = plates.Where(p => Math.Abs(p.Wide - same.Key.Wide) < 0.001 && Math.Abs(p.High - same.Key.High) < 0.001).ToList();
+            Assert.Equal(same.Sum(p => p.Piece.Quantity), found.Count);
+            Assert.All(found, a => Assert.All(found.Where(b => b != a), b => Assert.True(a.Left + a.Wide < b.Left || b.Left + b.Wide < a.Left || a.Foot + a.High < b.Foot || b.Foot + b.High < a.Foot)));
+        }
+
+        Assert.All(plates, p => Assert.True(p.Left > 0 && p.Foot > 0));
+    }
+
     private static (int Code, string Out, string Error) Run(params string[] args)
     {
         using var output = new StringWriter();
@@ -220,7 +250,7 @@ public sealed class PrintTests : IDisposable
     {
         var file = Path.Combine(_folder, "design.json");
         File.WriteAllText(file, DesignFile.State(Dressed(Spec("plain-fold"))));
-        foreach (var (kind, ending) in new[] { ("sheet", "pdf"), ("booklet", "pdf"), ("templates", "svg"), ("cuts", "csv"), ("kit", "pdf"), ("text", "txt"), ("picture", "png") })
+        foreach (var (kind, ending) in new[] { ("sheet", "pdf"), ("booklet", "pdf"), ("templates", "svg"), ("templates", "dxf"), ("cuts", "csv"), ("kit", "pdf"), ("text", "txt"), ("picture", "png") })
         {
             var to = Path.Combine(_folder, $"{kind}.{ending}");
             var (code, said, error) = Run("print", "--design", file, "--format", "6x6", "--as", kind, "--out", to);

@@ -1,3 +1,5 @@
+import { readFile } from "node:fs/promises";
+import DxfParser from "dxf-parser";
 import { expect, stored, test } from "./studio.mjs";
 
 /** How high the digits of the big figure stand, and whether it keeps to one line in the width that is there. */
@@ -116,6 +118,25 @@ test("handed out: seen as it prints, kept as a file, in the system of whoever ge
   const kept = page.waitForEvent("download");
   await page.getByRole("button", { name: "keep as PDF" }).click();
   expect((await kept).suggestedFilename()).toBe("night-ferry-sheet.pdf");
+
+  // What a machine is given, read by a reader that is not ours: every cut a ring, every score by its fold.
+  await page.getByRole("button", { name: /^Templates/ }).click();
+  const cut = page.waitForEvent("download");
+  await page.getByRole("button", { name: "keep as DXF for cutting" }).click();
+  const drawing = new DxfParser().parseSync(await readFile(await (await cut).path(), "latin1"));
+  expect(Object.keys(drawing.tables.layer.layers)).toEqual(["VALLEY", "MOUNTAIN", "CUT", "GLUE", "NOTE"]);
+  const cuts = drawing.entities.filter((e) => e.layer === "CUT");
+  expect(cuts.length).toBeGreaterThan(2);
+  for (const { vertices } of cuts) {
+    expect(vertices.length).toBeGreaterThan(1);
+    for (const { x, y } of vertices) {
+      expect(x).toBeGreaterThan(0);
+      expect(x).toBeLessThanOrEqual(drawing.header.$EXTMAX.x);
+      expect(y).toBeGreaterThan(0);
+      expect(y).toBeLessThanOrEqual(drawing.header.$EXTMAX.y);
+    }
+  }
+  expect(drawing.entities.some((e) => e.layer === "VALLEY" && !e.shape)).toBe(true);
   await page.getByRole("button", { name: /^Plain text/ }).click();
   await expect(page.locator("[data-part=preview] pre")).toContainText("Supplies");
   await expect(page.locator("[data-part=preview] pre")).toContainText(" cm");

@@ -31,6 +31,34 @@ public class PageTests
     }
 
     [Fact]
+    public void For_a_machine_scores_come_before_cuts_and_what_is_inside_before_what_is_round_it()
+    {
+        var page = new Page(210, 100, [new Part(Reads.Figure,
+        [
+            new Mark.Path([[(10, 10), (110, 10), (110, 60), (10, 60)]], true, Pen.Cut, Class: "cut"),
+            new Mark.Path([[(20, 20), (30, 20), (25, 30)]], true, Pen.Cut, Class: "cut"),
+            new Mark.Path([[(60, 10), (60, 30)], [(60, 40), (60, 60)]], false, Pen.Valley, Class: "valley"),
+            new Mark.Text(10, 9, 3, "Café 2½ · 好\n  0\nEOF"),
+        ])]);
+        var lines = System.Text.Encoding.Latin1.GetString(PageDxf.Write(page)).Split('\n')[..^1];
+        Assert.Equal(0, lines.Length % 2);
+        var groups = lines.Chunk(2).Select(g => (Code: int.Parse(g[0].Trim(), System.Globalization.CultureInfo.InvariantCulture), Value: g[1])).ToList();
+
+        // Whatever a name holds, the file ends where it ends, once.
+        Assert.Equal((0, "EOF"), groups[^1]);
+        Assert.Single(groups, g => g == (0, "EOF"));
+        Assert.Equal("Café 2½ · ?   0 EOF", groups.Last(g => g.Code == 1).Value);
+        var drawn = groups[groups.IndexOf((2, "ENTITIES"))..];
+        Assert.Equal(["VALLEY", "VALLEY", "CUT", "CUT", "NOTE"], drawn.Select((g, i) => (g, i)).Where(x => x.g is (0, "POLYLINE" or "TEXT")).Select(x => drawn[x.i + 1].Value));
+        Assert.Equal(["0", "0", "1", "1"], drawn.Where(g => g.Code == 70).Select(g => g.Value));
+
+        // The triangle before the plate; what is down on a page is up from its foot here.
+        var corners = drawn.Select((g, i) => (g, i)).Where(x => x.g == (0, "VERTEX")).Select(x => (drawn[x.i + 2].Value, drawn[x.i + 3].Value)).ToList();
+        Assert.Equal(("60.0", "90.0"), corners[0]);
+        Assert.Equal([("20.0", "80.0"), ("30.0", "80.0"), ("25.0", "70.0"), ("10.0", "90.0")], corners[4..8]);
+    }
+
+    [Fact]
     public void Signs_in_a_text_are_text_and_spaces_are_kept()
     {
         var text = Written(new Page(10, 10, [new Part(Reads.Paragraph, [new Mark.Text(1, 2, 3, "2 <b>&\"½\" ", Bold: true)])]), "<script>").Descendants(Svg + "text").Single();

@@ -25,7 +25,14 @@ const kinds = [
   { id: "figures", name: "Figures and settings", about: "how each is set, to tick off at the board" },
 ] as const;
 
-const forms: Record<string, string> = { pdf: "PDF", svg: "SVG", png: "PNG picture", csv: "CSV table", txt: "text file" };
+const forms: Record<string, string> = {
+  pdf: "PDF",
+  svg: "SVG",
+  png: "PNG picture",
+  dxf: "DXF for cutting",
+  csv: "CSV table",
+  txt: "text file",
+};
 
 /** Chosen, seen as it will print, in the words and the system of whoever gets it; kept or printed. */
 export function HandOutPage() {
