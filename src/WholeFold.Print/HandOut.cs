@@ -122,7 +122,7 @@ public sealed class HandOut
     };
 
     /// <summary>A hand-out in a form.</summary>
-    /// <param name="form">pdf, svg, png, dxf, csv or txt; null for what is usual.</param>
+    /// <param name="form">pdf, svg, png, dxf, fold, csv or txt; null for what is usual.</param>
     /// <param name="step">Of a picture, which step; null for the card.</param>
     /// <param name="page">Of SVG and PNG, which page.</param>
     /// <exception cref="InputProblemException">There is no such hand-out in that form, no such step or page.</exception>
@@ -150,6 +150,11 @@ public sealed class HandOut
             return new(PageDxf.Write(TrueSize.Nest(For(kind))), "image/vnd.dxf", "dxf");
         }
 
+        if (to == "fold")
+        {
+            return new(CreasePattern.Write(For(kind).Card, Title), "application/json", "fold");
+        }
+
         var pages = kind == HandOutKind.Picture ? [step is { } n ? Post.Step(For(kind), n, background) : Post.Card(For(kind), background)] : Pages(kind, progress, cancel);
         if (to == "pdf")
         {
@@ -165,7 +170,7 @@ public sealed class HandOut
     {
         HandOutKind.Text => ["txt"],
         HandOutKind.Picture => ["png", "svg", "pdf"],
-        HandOutKind.Templates => ["pdf", "svg", "png", "dxf"],
+        HandOutKind.Templates => ["pdf", "svg", "png", "dxf", "fold"],
         HandOutKind.Cuts => ["pdf", "csv", "svg", "png"],
         _ => ["pdf", "svg", "png"],
     };

@@ -250,7 +250,7 @@ public sealed class PrintTests : IDisposable
     {
         var file = Path.Combine(_folder, "design.json");
         File.WriteAllText(file, DesignFile.State(Dressed(Spec("plain-fold"))));
-        foreach (var (kind, ending) in new[] { ("sheet", "pdf"), ("booklet", "pdf"), ("templates", "svg"), ("templates", "dxf"), ("cuts", "csv"), ("kit", "pdf"), ("text", "txt"), ("picture", "png") })
+        foreach (var (kind, ending) in new[] { ("sheet", "pdf"), ("booklet", "pdf"), ("templates", "svg"), ("templates", "dxf"), ("templates", "fold"), ("cuts", "csv"), ("kit", "pdf"), ("text", "txt"), ("picture", "png") })
         {
             var to = Path.Combine(_folder, $"{kind}.{ending}");
             var (code, said, error) = Run("print", "--design", file, "--format", "6x6", "--as", kind, "--out", to);

@@ -17,7 +17,7 @@ internal static class PrintCommand
         var format = new Option<string?>("--format") { Description = "A format's id or a size with its unit; the design's own where it is not said." };
         var turn = new Option<bool>("--turn") { Description = "Turn the format on its side." };
         var kind = new Option<string>("--as") { Description = $"{string.Join(", ", Enum.GetNames<HandOutKind>().Select(n => n.ToLowerInvariant()))}.", Required = true };
-        var to = new Option<FileInfo?>("--out") { Description = "The file to write; its ending says the form: pdf, svg, png, dxf (templates, for a machine that cuts), csv, txt.", Required = true };
+        var to = new Option<FileInfo?>("--out") { Description = "The file to write; its ending says the form: pdf, svg, png, dxf (templates, for a machine that cuts), fold (templates, with the fold angles of every pose), csv, txt.", Required = true };
         var paper = new Option<string?>("--paper") { Description = $"{string.Join(", ", Paper.All.Select(p => p.Id))}; A4 for a design in centimetres, else Letter." };
         var units = new Option<string?>("--units") { Description = "in, cm or mm: which comes first." };
         var cards = new Option<int>("--cards") { Description = "For how many cards.", DefaultValueFactory = _ => 1 };

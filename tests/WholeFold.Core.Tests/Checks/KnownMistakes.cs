@@ -19,7 +19,7 @@ public class KnownMistakes
 {
     private sealed record Mistake(string Name, string Caught, DesignSpec Design, DesignEdit Edit);
 
-    private static readonly IReadOnlyList<DesignSpec> Sound = [.. Read("sound.json").Select(d => DesignFile.Read(d, "sound.json"))];
+    internal static readonly IReadOnlyList<DesignSpec> Sound = [.. Read("sound.json").Select(d => DesignFile.Read(d, "sound.json"))];
 
     private static readonly IReadOnlyList<Mistake> Mistakes = [.. Read("mistakes.json").Select(m => new Mistake(
         m.GetProperty("name").GetString()!, m.GetProperty("caught").GetString()!, DesignFile.Read(m.GetProperty("design"), "mistakes.json"), StrictJson.Read<DesignEdit>(m.GetProperty("edit"), "mistakes.json", "edit", DesignEdit.Accepted)))];

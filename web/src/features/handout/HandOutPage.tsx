@@ -30,6 +30,7 @@ const forms: Record<string, string> = {
   svg: "SVG",
   png: "PNG picture",
   dxf: "DXF for cutting",
+  fold: "FOLD for folding",
   csv: "CSV table",
   txt: "text file",
 };
