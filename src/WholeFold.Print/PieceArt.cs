@@ -41,7 +41,7 @@ internal static class PieceArt
             yield return new Mark.Path([Line(cut.Line)], cut.Closed, Pen.Cut, Class: "cut");
         }
 
-        foreach (var window in card.Dressed.Windows.Where(w => w.GoesThrough(0)).SelectMany(w => w.On).Where(o => o.Face.Piece == piece.Piece.Id))
+        foreach (var window in card.Dressed.CutThrough(piece.Piece.Id))
         {
             yield return new Mark.Path([Line(window.Outline)], true, Pen.Cut, Class: "cut");
         }

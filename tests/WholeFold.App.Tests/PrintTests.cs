@@ -5,6 +5,7 @@ using WholeFold.App.Cli;
 using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions.Library;
 using WholeFold.Core.Designs;
+using WholeFold.Core.Drawing;
 using WholeFold.Core.Exchange;
 using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
@@ -208,6 +209,62 @@ public sealed class PrintTests : IDisposable
         Assert.Contains(svg.Descendants(), e => e.Attribute("class")?.Value == "valley" && e.Attribute("stroke-dasharray") is not null);
     }
 
+    /// <summary>The rings that a machine cuts, in the order in which it gets them.</summary>
+    private static List<(double Left, double Foot, double Wide, double High)> Cuts(HandOut ask)
+    {
+        var lines = System.Text.Encoding.Latin1.GetString(ask.Write(HandOutKind.Templates, "dxf", cancel: Cancel).Bytes).Split('\n');
+        var groups = lines[..^1].Chunk(2).Select(g => (Code: g[0].Trim(), Value: g[1])).ToList();
+        double Number(int i) => double.Parse(groups[i].Value, System.Globalization.CultureInfo.InvariantCulture);
+        var rings = new List<(double Left, double Foot, double Wide, double High)>();
+        for (var i = 0; i < groups.Count; i++)
+        {
+            if (groups[i] == ("0", "POLYLINE") && groups[i + 1].Value == "CUT")
+            {
+                var ring = Enumerable.Range(i, groups.FindIndex(i, g => g == ("0", "SEQEND")) - i).Where(k => groups[k] == ("0", "VERTEX")).Select(k => (X: Number(k + 2), Y: Number(k + 3))).ToList();
+                rings.Add((ring.Min(p => p.X), ring.Min(p => p.Y), ring.Max(p => p.X) - ring.Min(p => p.X), ring.Max(p => p.Y) - ring.Min(p => p.Y)));
+            }
+        }
+
+        return rings;
+    }
+
+    [Fact]
+    public void A_machine_cuts_a_window_before_the_card_round_it_and_a_shape_as_large_as_it_is_to_be()
+    {
+        var ask = Ask(Dressed(Spec("plain-fold")));
+        var cuts = Cuts(ask);
+        var window = cuts.FindIndex(c => Math.Abs(c.Wide - 25.4) < 0.001 && Math.Abs(c.High - 25.4) < 0.001);
+        var sheet = ask.Card.Pieces[0];
+        var plate = cuts.FindIndex(c => Math.Abs(c.Wide - (double)sheet.Width.Value.Millimetres) < 0.001);
+        Assert.InRange(window, 0, plate - 1);
+        Assert.True(cuts[window].Left > cuts[plate].Left && cuts[window].Foot > cuts[plate].Foot);
+
+        // Half an inch from the head, as it was asked for.
+        Assert.Equal(12.7, cuts[plate].Foot + cuts[plate].High - cuts[window].Foot - cuts[window].High, 0.001);
+
+        // What is drawn round on paper is smaller by the pencil's line; a blade has none.
+        var lantern = DrawRound.Of(ask.Card, Length.Zero).Single(d => d.Name.StartsWith("lantern", StringComparison.Ordinal));
+        Assert.Contains(cuts, c => Math.Abs(c.Wide - (double)lantern.Width.Millimetres) < 0.001 && Math.Abs(c.High - (double)lantern.Height.Millimetres) < 0.001);
+        var traced = DrawRound.Of(ask.Card, Length.Mm(0.3m)).Single(d => d.Name == lantern.Name);
+        Assert.True(traced.Width < lantern.Width && traced.Height < lantern.Height);
+    }
+
+    [Fact]
+    public void A_machine_gets_the_card_of_whoever_reads_the_other_system_in_millimetres_still()
+    {
+        var read = Reader.Read(Spec("tier-scene", "a6-iso"));
+        var card = Card.Of(read.Design, read.Target, Cancel);
+        var inches = Cuts(new HandOut(card, "x", DisplayUnit.Inch, Paper.Letter));
+        var own = Cuts(new HandOut(card, "x", DisplayUnit.Centimetre, Paper.A4));
+        Assert.Equal(own.Count, inches.Count);
+
+        // Her own card lies on the marks of her own trimmer, to a whole half millimetre; that of the other system on sixteenths.
+        Assert.All(own, c => Assert.Equal(0, Math.Abs((c.Wide * 2) - Math.Round(c.Wide * 2)), 0.001));
+        Assert.Contains(inches, c => Math.Abs((c.Wide * 2) - Math.Round(c.Wide * 2)) > 0.01);
+        Assert.All(inches, c => Assert.Equal(0, Math.Abs((c.Wide / 25.4 * 32) - Math.Round(c.Wide / 25.4 * 32)), 0.01));
+        Assert.All(own.OrderBy(c => c.Wide).Zip(inches.OrderBy(c => c.Wide)), c => Assert.Equal(c.First.Wide, c.Second.Wide, 3.2));
+    }
+
     [Theory]
     [InlineData("tier-scene", "5x7")]
     [InlineData("stair-step", "slimline")]
@@ -215,19 +272,7 @@ public sealed class PrintTests : IDisposable
     public void For_a_machine_everything_is_there_as_often_as_it_is_cut_and_nothing_over_another(string construction, string format)
     {
         var ask = Ask(Spec(construction, format));
-        var lines = System.Text.Encoding.Latin1.GetString(ask.Write(HandOutKind.Templates, "dxf", cancel: Cancel).Bytes).Split('\n');
-        var groups = lines[..^1].Chunk(2).Select(g => (Code: g[0].Trim(), Value: g[1])).ToList();
-        double Number(int i) => double.Parse(groups[i].Value, System.Globalization.CultureInfo.InvariantCulture);
-        var plates = new List<(double Left, double Foot, double Wide, double High)>();
-        for (var i = 0; i < groups.Count; i++)
-        {
-            if (groups[i] == ("0", "POLYLINE") && groups[i + 1].Value == "CUT")
-            {
-                var ring = Enumerable.Range(i, groups.FindIndex(i, g => g == ("0", "SEQEND")) - i).Where(k => groups[k] == ("0", "VERTEX")).Select(k => (X: Number(k + 2), Y: Number(k + 3))).ToList();
-                plates.Add((ring.Min(p => p.X), ring.Min(p => p.Y), ring.Max(p => p.X) - ring.Min(p => p.X), ring.Max(p => p.Y) - ring.Min(p => p.Y)));
-            }
-        }
-
+        var plates = Cuts(ask);
         foreach (var same in ask.Card.Pieces.GroupBy(p => (Wide: (double)p.Width.Value.Millimetres, High: (double)p.Height.Value.Millimetres)))
         {
             var found = plates.Where(p => Math.Abs(p.Wide - same.Key.Wide) < 0.001 && Math.Abs(p.High - same.Key.High) < 0.001).ToList();

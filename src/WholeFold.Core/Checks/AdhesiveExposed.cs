@@ -37,7 +37,7 @@ internal sealed class AdhesiveExposed : ICheck
                     break;
                 }
 
-                var holes = piece.HolesIn(piece.Plate(on.Face.Plate)).Concat(card.Dressed.Windows.Where(w => w.GoesThrough(0)).SelectMany(w => w.On.Where(o => o.Face.Plate == on.Face.Plate && o.Face.Piece == on.Face.Piece).Select(o => o.Outline)));
+                var holes = piece.HolesIn(piece.Plate(on.Face.Plate)).Concat(card.Dressed.CutThrough(on.Face.Piece, on.Face.Plate).Select(o => o.Outline));
                 if (holes.Select(Plane.Shape).FirstOrDefault(h => Plane.Offset(h, -Nothing.Units) is { IsEmpty: false } inner && inner.Intersects(outline)) is { } hole)
                 {
                     var over = Plane.Round(hole.Intersection(outline));

@@ -14,7 +14,7 @@ internal sealed class InkOverNothing : ICheck
     /// <summary>Whether its box alone says that there is card under all of it: most things lie so, and no shape need be cut for them.</summary>
     internal static bool IsWellInside(ICard card, SizedPiece piece, OnFace on) =>
         on.Face.Whole is { IsRectangle: true, Box: var plate } && plate.Covers(on.Box) && !piece.HolesIn(piece.Plate(on.Face.Plate)).Any(h => Box.Round(h).Meets(on.Box))
-        && !card.Dressed.Windows.Any(w => w.GoesThrough(0) && w.On.Any(o => o.Face.Plate == on.Face.Plate && o.Face.Piece == on.Face.Piece && o.Box.Meets(on.Box)));
+        && !card.Dressed.CutThrough(on.Face.Piece, on.Face.Plate).Any(o => o.Box.Meets(on.Box));
 
     public IEnumerable<Check> Find(ICard card)
     {
@@ -29,7 +29,7 @@ internal sealed class InkOverNothing : ICheck
                 }
 
                 var there = Plane.Union(piece.Plates.Select(p => Plane.Shape(p.Corners)));
-                foreach (var hole in piece.Plates.SelectMany(piece.HolesIn).Concat(card.Dressed.Windows.Where(w => w.GoesThrough(0)).SelectMany(w => w.On.Where(o => o.Face.Piece == on.Face.Piece).Select(o => o.Outline))))
+                foreach (var hole in piece.Plates.SelectMany(piece.HolesIn).Concat(card.Dressed.CutThrough(on.Face.Piece).Select(o => o.Outline)))
                 {
                     there = there.Difference(Plane.Shape(hole));
                 }

@@ -18,7 +18,7 @@ internal sealed class SpinnerTurns : ICheck
         {
             var on = element.On[0];
             var piece = card.Figures.Pieces.First(p => p.Piece.Id == on.Face.Piece);
-            var windows = card.Dressed.Windows.Where(w => w.GoesThrough(0)).SelectMany(w => w.On.Where(o => o.Face.Plate == on.Face.Plate && o.Face.Piece == on.Face.Piece).Select(o => o.Outline))
+            var windows = card.Dressed.CutThrough(on.Face.Piece, on.Face.Plate).Select(o => o.Outline)
                 .Concat(piece.HolesIn(piece.Plate(on.Face.Plate))).Select(Plane.Shape).ToList();
             var outline = Plane.Shape(on.Outline);
             var window = windows.Where(w => w.Intersects(outline)).MaxBy(w => w.Intersection(outline).Area);

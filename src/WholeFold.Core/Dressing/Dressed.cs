@@ -53,6 +53,10 @@ public sealed class Dressed
 
     public IReadOnlyList<SizedWindow> Windows => _windows.Value;
 
+    /// <summary>Where windows go through the card itself, on a piece or on one plate of it.</summary>
+    public IEnumerable<OnFace> CutThrough(string piece, string? plate = null) =>
+        Windows.Where(w => w.GoesThrough(0)).SelectMany(w => w.On).Where(o => o.Face.Piece == piece && (plate is null || o.Face.Plate == plate));
+
     public IReadOnlyList<SizedElement> Elements => _elements.Value;
 
     public IReadOnlyList<SizedContour> Contours => _contours.Value;

@@ -104,7 +104,7 @@ internal sealed class KeepOuts(Figures figures, Dressed dressed, ClosedPose clos
 
     /// <summary>What windows of the dressing take out of a plate.</summary>
     private IEnumerable<IReadOnlyList<Point>> HolesOf(RoleFace face) =>
-        dressed.Windows.Where(w => w.GoesThrough(0)).SelectMany(w => w.On.Where(o => o.Face.Piece == face.Piece && o.Face.Plate == face.Plate).Select(o => o.Outline));
+        dressed.CutThrough(face.Piece, face.Plate).Select(o => o.Outline);
 
     /// <summary>Round the face, what lies outside the closed card once its plate is where it lies closed.</summary>
     private IEnumerable<IReadOnlyList<Point>> Outside(RoleFace face, Geometry plate)

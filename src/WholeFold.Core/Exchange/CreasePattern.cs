@@ -73,7 +73,7 @@ public static class CreasePattern
             _piece = piece;
             var drawing = PieceDrawing.Of(card, piece);
             var plates = drawing.Plates.Select(p => Ring(p.Outline)).ToList();
-            var windows = card.Dressed.Windows.Where(w => w.GoesThrough(0)).SelectMany(w => w.On).Where(o => o.Face.Piece == piece.Piece.Id).Select(o => Ring(o.Outline)).ToList();
+            var windows = card.Dressed.CutThrough(piece.Piece.Id).Select(o => Ring(o.Outline)).ToList();
             var cuts = drawing.Cuts.Select(c => c.Closed ? Ring(c.Line) : Line(c.Line)).Concat(windows).ToList();
             var gone = drawing.Cuts.Where(c => c.Closed).Select(c => Plane.Shape(c.Line)).Concat(windows.Select(w => (Geometry)Factory.CreatePolygon(w.Coordinates))).ToList();
             var scores = drawing.Scores.Select((s, i) => (Crease: i, s.Score.Crease.Fold, Lines: s.Parts.Select(p => Line([p.From, p.To])).ToList())).ToList();
@@ -141,27 +141,38 @@ public static class CreasePattern
             };
         }
 
-        /// <summary>All lines cut where they meet, and what they go round; a face has no hole in this format, so lines join a hole to what is left and right of it.</summary>
+        /// <summary>
+        /// All lines cut where they meet, and what they go round. A face has no hole in this format, so each hole is joined to what
+        /// is left and what is right of it; from hole to hole every one is then held to the rim on both sides, and none is left.
+        /// </summary>
         private static (List<(Coordinate A, Coordinate B)> Net, List<Polygon> Faces, List<LineString> Joins) Net(List<LineString> lines)
         {
-            var joins = new List<LineString>();
-            while (true)
-            {
-                var noder = new SnappingNoder(Near.Units / 4.0);
-                noder.ComputeNodes([.. lines.Concat(joins).Select(l => new NodedSegmentString(l.Coordinates, null))]);
-                var net = noder.GetNodedSubstrings().SelectMany(l => l.Coordinates.Zip(l.Coordinates.Skip(1))).Select(l => Key(l.First, l.Second)).Where(l => !l.Item1.Equals(l.Item2)).Distinct().ToList();
-                var polygonizer = new Polygonizer();
-                polygonizer.Add([.. net.Select(l => (Geometry)Factory.CreateLineString([l.Item1, l.Item2]))]);
-                var faces = polygonizer.GetPolygons().Cast<Polygon>().ToList();
-                if (faces.SelectMany(f => f.Holes).FirstOrDefault() is not { } hole)
-                {
-                    return (net, faces, joins);
-                }
+            var (net, faces) = Noded(lines);
 
-                var (left, right) = (hole.Coordinates.MinBy(c => c.X)!, hole.Coordinates.MaxBy(c => c.X)!);
-                joins.Add(Factory.CreateLineString([left, new Coordinate(Hits(net, left.Y).Where(x => x < left.X - Near.Units).Max(), left.Y)]));
-                joins.Add(Factory.CreateLineString([right, new Coordinate(Hits(net, right.Y).Where(x => x > right.X + Near.Units).Min(), right.Y)]));
+            // A slit that ends in a face holds nothing: a join goes on to the next thing that goes all round.
+            var rings = faces.SelectMany(f => f.Holes.Prepend(f.Shell)).SelectMany(r => r.Coordinates.Zip(r.Coordinates.Skip(1))).ToList();
+            var joins = faces.SelectMany(f => f.Holes).SelectMany(h =>
+            {
+                var (left, right) = (h.Coordinates.MinBy(c => c.X)!, h.Coordinates.MaxBy(c => c.X)!);
+                var (before, after) = (Hits(rings, left.Y).Where(x => x < left.X - Near.Units).Max(), Hits(rings, right.Y).Where(x => x > right.X + Near.Units).Min());
+                return new[] { Factory.CreateLineString([left, new Coordinate(before, left.Y)]), Factory.CreateLineString([right, new Coordinate(after, right.Y)]) };
+            }).ToList();
+            if (joins.Count > 0)
+            {
+                (net, faces) = Noded([.. lines, .. joins]);
             }
+
+            return (net, faces, joins);
+        }
+
+        private static (List<(Coordinate A, Coordinate B)> Net, List<Polygon> Faces) Noded(List<LineString> lines)
+        {
+            var noder = new SnappingNoder(Near.Units / 4.0);
+            noder.ComputeNodes([.. lines.Select(l => new NodedSegmentString(l.Coordinates, null))]);
+            var net = noder.GetNodedSubstrings().SelectMany(l => l.Coordinates.Zip(l.Coordinates.Skip(1))).Select(l => Key(l.First, l.Second)).Where(l => !l.Item1.Equals(l.Item2)).Distinct().ToList();
+            var polygonizer = new Polygonizer();
+            polygonizer.Add([.. net.Select(l => (Geometry)Factory.CreateLineString([l.Item1, l.Item2]))]);
+            return (net, [.. polygonizer.GetPolygons().Cast<Polygon>()]);
         }
 
         /// <summary>Where a level line meets the others.</summary>

@@ -111,6 +111,57 @@ public class CreasePatternTests
         Assert.Equal(0, Tear(with, with.Poses.Values.First()), 0.01);
     }
 
+    [Fact]
+    public void Windows_side_by_side_one_over_the_other_and_round_ones_leave_faces_without_holes()
+    {
+        WindowSpec Eye(string id, string anchor, string? die = null) => die is null
+            ? new WindowSpec(id, "front", Size: ["1 in", "1 in"], Place: new PlaceSpec(anchor)) : new WindowSpec(id, "front", Die: die, Place: new PlaceSpec(anchor));
+        foreach (var (windows, gone) in new (WindowSpec[], double)[]
+        {
+            ([Eye("a", "left"), Eye("b", "right")], 2 * 25.4 * 25.4),
+            ([Eye("a", "head"), Eye("b", "centre"), Eye("c", "foot")], 3 * 25.4 * 25.4),
+            ([Eye("a", "head-left"), Eye("b", "foot-right"), Eye("c", "centre")], 3 * 25.4 * 25.4),
+        })
+        {
+            var card = Support.Size(Support.Spec("plain-fold", "5x5") with { Dressing = new DressingSpec { Windows = windows } });
+            var pattern = Read(card)[0];
+            Assert.Equal(127 * 127 * 2, gone + pattern.Faces.Sum(pattern.AreaOf), 0.5 + Math.Abs((127 * 127 * 2) - (double)(card.Pieces[0].Width.Value.Millimetres * card.Pieces[0].Height.Value.Millimetres)));
+
+            // Every edge of a face is an edge of the file, and each runs one way on one side and the other way on the other.
+            var known = pattern.Edges.Select(e => (e.Min(), e.Max())).ToHashSet();
+            var run = pattern.Faces.SelectMany(f => f.Zip([.. f.Skip(1), f[0]])).ToList();
+            Assert.All(run, e => Assert.Contains((Math.Min(e.First, e.Second), Math.Max(e.First, e.Second)), known));
+            Assert.Equal(run.Count, run.Distinct().Count());
+            Assert.True(pattern.Assigned.Count(a => a == "J") >= 2);
+            Assert.All(pattern.Poses.Values, p => Assert.Equal(0, Tear(pattern, p), 0.01));
+        }
+
+        // A ring is as round as it is drawn: what drops out has nearly a circle's area.
+        var round = Support.Size(Support.Spec("plain-fold", "5x5") with { Dressing = new DressingSpec { Windows = [Eye("a", "centre", "ring-1")] } });
+        var (with, wide) = (Read(round)[0], (double)round.Dressed.Windows[0].Width.Value.Millimetres);
+        Assert.Equal(Math.PI * wide * wide / 4, (double)(round.Pieces[0].Width.Value.Millimetres * round.Pieces[0].Height.Value.Millimetres) - with.Faces.Sum(with.AreaOf), 0.02 * wide * wide);
+    }
+
+    [Fact]
+    public void Every_pose_has_an_angle_for_each_edge_with_the_sign_of_its_fold_and_nothing_else_folds()
+    {
+        foreach (var card in All("6x6"))
+        {
+            var frames = JsonDocument.Parse(CreasePattern.Write(card, "Kite")).RootElement is var root ? root.GetProperty("file_frames").EnumerateArray().Prepend(root).ToList() : [];
+            var patterns = frames.Where(f => !f.TryGetProperty("frame_parent", out _)).ToList();
+            Assert.Equal(card.Pieces.Select(p => p.Piece.Name), patterns.Select(p => p.GetProperty("frame_title").GetString()!.Split(", cut ")[0]));
+            foreach (var pose in frames.Where(f => f.TryGetProperty("frame_parent", out _)))
+            {
+                var parent = frames[pose.GetProperty("frame_parent").GetInt32()];
+                var (angles, assigned) = (Part<double[]>(pose, "edges_foldAngle"), Part<string[]>(pose, "edges_assignment"));
+                Assert.Equal(Part<int[][]>(parent, "edges_vertices").Length, angles.Length);
+                Assert.Equal(angles.Length, assigned.Length);
+                Assert.All(angles.Zip(assigned), e => Assert.True(e.Second switch { "V" => e.First >= 0, "M" => e.First <= 0, _ => e.First == 0 }, $"{card.Design.Family.Id}: {e}"));
+                Assert.Equal(Part<string[]>(parent, "edges_assignment").Select(a => a is "V" or "M"), assigned.Select(a => a is "V" or "M"));
+            }
+        }
+    }
+
     /// <summary>The faces folded one after the other from the first; how far an edge then is from itself on the face beyond it.</summary>
     private static double Tear(Pattern pattern, double[] angles)
     {
