@@ -83,9 +83,9 @@ internal static class Supplies
             flow.Write(Words.Of($"{Core.Constructions.Spoken.First(ask.Card.Design.Inventory.BondTape.Name)} for the bonds: {ask.Cards * tape:u} in all.").Parts(ask.Unit), 3.6);
         }
 
-        if (SheetCount.Of(ask.Card.Figures) is { } sheets)
+        if (SheetCount.Of(ask.Card.Figures, ask.Cards) is { } sheets)
         {
-            flow.Write($"Sheets for the pieces of one card: {string.Join(", ", sheets.Select(s => $"{s.Count} × {s.Sheet.Name}"))}.", 3.6);
+            flow.Write($"Sheets for the pieces: {string.Join(", ", sheets.Select(s => $"{s.Count} × {s.Sheet.Name}"))}.", 3.6);
         }
 
         return flow.Pages();

@@ -38,7 +38,7 @@ public sealed class ShowTests : IDisposable
     [Fact]
     public async Task Every_demo_design_is_shown_one_figure_at_a_time_in_both_systems()
     {
-        foreach (var id in new[] { "comet-supper", "night-ferry", "market-lanterns", "kettle-song" })
+        foreach (var (id, sheets) in new[] { ("comet-supper", "12 sheets of Letter for Base, Harbour 300"), ("night-ferry", "14 sheets of A4 for Base, Tier 1, Tier 2, Tier 3, Harbour 300"), ("market-lanterns", "6 sheets of Letter for Base, Oat 216"), ("kettle-song", "12 sheets of Letter for Cover, Liner, Oat 216") })
         {
             var state = (await _client.Design(id)).State;
             var show = await Ask<ShowView>("/api/show", new ShowRequest { Design = state, Cards = 12 });
@@ -47,7 +47,7 @@ public sealed class ShowTests : IDisposable
             Assert.All(show.Screens, s => Assert.Equal(s.Big.Count == 0, s.BigOther.Count == 0));
             Assert.All(show.Screens, s => Assert.NotEmpty(s.Drawings));
             Assert.Contains(show.Screens, s => s.Cautions.Count > 0);
-            Assert.Contains(show.Ready, r => r.Contains("12 sheets", StringComparison.Ordinal) || r.Contains("24 sheets", StringComparison.Ordinal) || r.Contains("36 sheets", StringComparison.Ordinal));
+            Assert.Equal(sheets, string.Join(" | ", show.Ready.Where(r => r.Contains("sheet", StringComparison.Ordinal))));
         }
 
         Assert.Contains("1 to 200", await Refused("/api/show", new ShowRequest { Design = (await _client.Design("tandem")).State, Cards = 0 }), StringComparison.Ordinal);

@@ -10,18 +10,19 @@ namespace WholeFold.Core.Lists;
 public sealed record SheetsNeeded(Sheet Sheet, int Count, IReadOnlyList<string> Pieces);
 
 /// <summary>
-/// How many sheets a card's pieces need, laid in rows from the highest piece to the lowest, each as it stands and turned only
+/// How many sheets the pieces of one card or more need, laid in rows from the highest piece to the lowest, each as it stands and turned only
 /// where it would not go otherwise. That many are enough; a better lay may now and then save one, so it is said as "do" and
 /// never as "at least".
 /// </summary>
 public static class SheetCount
 {
+    /// <param name="cards">Cut together, so that what is left of a sheet goes into the next card.</param>
     /// <returns>By sheet, the everyday one first; null where a piece comes out of none.</returns>
-    public static IReadOnlyList<SheetsNeeded>? Of(Figures sized)
+    public static IReadOnlyList<SheetsNeeded>? Of(Figures sized, int cards = 1)
     {
         ArgumentNullException.ThrowIfNull(sized);
         var system = sized.Target.Format.System;
-        var all = sized.Pieces.Where(p => p.Piece.Id != sized.Blank?.Piece).SelectMany(p => Enumerable.Repeat((p.Piece.Name, Width: p.Width.Value, Height: p.Height.Value, Sheet: sized.Design.SheetFor(p.Width.Value, p.Height.Value, system)), p.Piece.Quantity)).ToList();
+        var all = sized.Pieces.Where(p => p.Piece.Id != sized.Blank?.Piece).SelectMany(p => Enumerable.Repeat((p.Piece.Name, Width: p.Width.Value, Height: p.Height.Value, Sheet: sized.Design.SheetFor(p.Width.Value, p.Height.Value, system)), p.Piece.Quantity * cards)).ToList();
         return all.Any(p => p.Sheet is null) ? null : [.. all.GroupBy(p => p.Sheet!).OrderBy(g => g.Key.System == system ? 0 : 1).ThenBy(g => g.Key.Width.Units * g.Key.Height.Units)
             .Select(g => new SheetsNeeded(g.Key, Rows(g.Key, [.. g.Select(p => (p.Width, p.Height))]), [.. g.Select(p => p.Name).Distinct()]))];
     }

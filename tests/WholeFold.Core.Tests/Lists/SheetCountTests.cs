@@ -23,6 +23,40 @@ public class SheetCountTests
         Assert.Equal(expected, string.Join(", ", needed!.Select(n => $"{n.Count} {n.Sheet.Name}")));
     }
 
+    [Theory]
+    [InlineData("plain-fold", "a2-us", 12, "6 Letter")]
+    [InlineData("plain-fold", "a2-us", 5, "3 Letter")]
+    [InlineData("plain-fold", "a6-iso", 12, "6 A4")]
+    [InlineData("plain-fold", "6x6", 12, "6 12 × 12 in")]
+    [InlineData("tower-pinwheel", "5x7", 1, "2 Letter")]
+    public void Cards_cut_together_share_their_sheets(string construction, string format, int cards, string expected)
+    {
+        var needed = SheetCount.Of(Support.Size(Support.Spec(construction, format)).Figures, cards);
+        Assert.Equal(expected, string.Join(", ", needed!.Select(n => $"{n.Count} {n.Sheet.Name}")));
+    }
+
+    [Fact]
+    public void More_cards_never_take_more_than_each_by_itself_nor_fewer_than_one_less()
+    {
+        foreach (var spec in Support.Grid("imperial-eighths").Where((_, i) => i % 11 == 0))
+        {
+            if (Support.Try(spec) is not { } sized || SheetCount.Of(sized.Figures) is not { } one)
+            {
+                continue;
+            }
+
+            var before = one.Sum(n => n.Count);
+            foreach (var cards in new[] { 2, 5, 12 })
+            {
+                var needed = SheetCount.Of(sized.Figures, cards)!;
+                var area = cards * sized.Pieces.Sum(p => (decimal)p.Width.Value.Units * p.Height.Value.Units * p.Piece.Quantity);
+                Assert.InRange(needed.Sum(n => n.Count), before, cards * one.Sum(n => n.Count));
+                Assert.True(needed.Sum(n => (decimal)n.Count * n.Sheet.Width.Units * n.Sheet.Height.Units) >= area, spec.Named());
+                before = needed.Sum(n => n.Count);
+            }
+        }
+    }
+
     [Fact]
     public void So_many_hold_the_pieces_and_none_is_left_out()
     {

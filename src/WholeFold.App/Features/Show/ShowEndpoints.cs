@@ -74,13 +74,13 @@ internal static class ShowEndpoints
     private static Dictionary<string, string> NamesOf(Card card) => FigureRows.Of(card, inOrderOfSetting: false).SelectMany(s => s.Rows.Select(r => (s.Title, Row: r)))
         .ToDictionary(r => r.Row.Figure.Id.ToString(), r => $"{r.Title}, {r.Row.Label}{(r.Row.Detail is "cut" or "" ? "" : $", {r.Row.Detail.Replace(" | ", " and ", StringComparison.Ordinal)}")}");
 
-    /// <summary>What lies ready: papers by how many sheets of one card's pieces, tools, adhesive, what is off the roll.</summary>
+    /// <summary>What lies ready: papers by how many sheets of them all cards take, tools, adhesive, what is off the roll.</summary>
     private static List<string> Ready(Card card, IReadOnlyList<Step> steps, int cards)
     {
         var ready = new List<string>();
-        if (SheetCount.Of(card.Figures) is { } sheets)
+        if (SheetCount.Of(card.Figures, cards) is { } sheets)
         {
-            ready.AddRange(sheets.Select(s => $"{Teller.Many(s.Count * cards, "sheet", "sheets")} of {s.Sheet.Name} for {string.Join(", ", s.Pieces)}, {card.Design.StockOf(null).Name}"));
+            ready.AddRange(sheets.Select(s => $"{Teller.Many(s.Count, "sheet", "sheets")} of {s.Sheet.Name} for {string.Join(", ", s.Pieces)}, {card.Design.StockOf(null).Name}"));
         }
 
         ready.AddRange(card.Layers.Select(l => l.Stock.Name).Concat(card.Dressed.Elements.Where(e => !e.Element.IsInk).Select(e => e.Element.Stock.Name)).Distinct());
