@@ -1,4 +1,5 @@
 using System.Net.Http.Json;
+using System.Text.Json;
 using WholeFold.App.Features.HandOuts;
 using WholeFold.App.Features.Show;
 using WholeFold.Core.Designs;
@@ -83,6 +84,48 @@ public sealed class ShowTests : IDisposable
         Assert.Contains("measure sheet", await Refused("/api/handouts/file", new HandOutFileRequest { Design = state, Kind = "sheet", Form = "csv" }), StringComparison.Ordinal);
         Assert.Contains("sheet, booklet", await Refused("/api/handouts", new HandOutRequest { Design = state, Kind = "poster" }), StringComparison.Ordinal);
         Assert.Contains("a4-wide", await Refused("/api/handouts", new HandOutRequest { Design = state, Kind = "sheet", Paper = "napkin" }), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task Every_demo_design_goes_to_a_machine_and_to_whoever_folds_it_on_a_screen()
+    {
+        foreach (var id in (await _client.GetFromJsonAsync<List<JsonElement>>("/api/designs", Cancel))!.Select(d => d.GetProperty("id").GetString()!))
+        {
+            var state = (await _client.Design(id)).State;
+            async Task<(string Type, string Name, string Text)> File(string form)
+            {
+                var file = await _client.PostAsync("/api/handouts/file", JsonContent.Create(new HandOutFileRequest { Design = state, Kind = "templates", Form = form }, options: StrictJson.Options), Cancel);
+                Assert.True(file.IsSuccessStatusCode, $"{id} as {form}: {file.StatusCode}");
+                return (file.Content.Headers.ContentType!.MediaType!, file.Content.Headers.ContentDisposition!.FileNameStar!, System.Text.Encoding.Latin1.GetString(await file.Content.ReadAsByteArrayAsync(Cancel)));
+            }
+
+            var cut = await File("dxf");
+            Assert.Equal(("image/vnd.dxf", $"{id}-templates.dxf"), (cut.Type, cut.Name));
+            Assert.EndsWith("ENDSEC\n  0\nEOF\n", cut.Text, StringComparison.Ordinal);
+            Assert.DoesNotContain("NaN", cut.Text, StringComparison.Ordinal);
+
+            // Sections open and close, and so does every line that is cut or scored.
+            var values = cut.Text.Split('\n');
+            Assert.Equal(values.Count(v => v == "SECTION"), values.Count(v => v == "ENDSEC"));
+            Assert.Equal(values.Count(v => v == "POLYLINE"), values.Count(v => v == "SEQEND"));
+            Assert.True(values.Count(v => v == "POLYLINE") > 1);
+
+            var fold = await File("fold");
+            Assert.Equal(("application/json", $"{id}-templates.fold"), (fold.Type, fold.Name));
+            using var pattern = JsonDocument.Parse(fold.Text);
+            var frames = pattern.RootElement.GetProperty("file_frames").EnumerateArray().Prepend(pattern.RootElement).ToList();
+            foreach (var frame in frames.Where(f => f.TryGetProperty("faces_vertices", out _)))
+            {
+                var places = frame.GetProperty("vertices_coords").GetArrayLength();
+                Assert.All(frame.GetProperty("faces_vertices").EnumerateArray().SelectMany(f => f.EnumerateArray()), v => Assert.InRange(v.GetInt32(), 0, places - 1));
+                Assert.All(frame.GetProperty("edges_vertices").EnumerateArray(), e => Assert.NotEqual(e[0].GetInt32(), e[1].GetInt32()));
+                Assert.Contains("B", frame.GetProperty("edges_assignment").EnumerateArray().Select(a => a.GetString()));
+            }
+
+            Assert.Contains(frames, f => f.GetProperty("frame_title").GetString()!.EndsWith(", shown", StringComparison.Ordinal));
+        }
+
+        Assert.Contains("pdf, svg, png", await Refused("/api/handouts/file", new HandOutFileRequest { Design = (await _client.Design("tandem")).State, Kind = "kit", Form = "dxf" }), StringComparison.Ordinal);
     }
 
     [Fact]
