@@ -62,6 +62,6 @@ public static class Hiding
         // Its uppermost line counts too, or a sliver would look over the edge.
         var box = on.Box;
         var rim = new[] { box.Left.Units, (box.Left + box.Right).Units / 2, box.Right.Units }.SelectMany(x => new[] { ((double)x, box.Bottom.Units + 4d), (x, box.Top.Units - 4d) });
-        return sight.Frames.ContainsKey(face.Plate) ? Sweeps.SpotsIn(on.Outline).Concat(rim).Count(s => sight.IsSeen(face, s.Item1, s.Item2)) : null;
+        return sight.Frames.ContainsKey(face.Plate) ? sight.AreSeen(face, Sweeps.SpotsIn(on.Outline).Concat(rim)).Count(seen => seen) : null;
     }
 }

@@ -66,7 +66,7 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
         ArgumentNullException.ThrowIfNull(sized);
         ArgumentNullException.ThrowIfNull(frame);
         var construction = sized.Construction;
-        var assembly = Assembly.Of(construction, sized.Pieces, sized.Evaluator, (piece, crease) => frame.Angles[new CreaseRef(piece.Piece.Id, crease)], Lift.Units);
+        var assembly = Assembly.Of(sized, frame, Lift.Units);
         var first = sized.Pieces[0];
         var view = construction.LookedAt ?? new LookedAt(new PlateRef(first.Piece.Copies[0], first.Plates.MaxBy(p => p.Box.Width.Units * p.Box.Height.Units)!.Id), Axis.Y);
         var toTable = Eye(view.Up, construction.Slanting, sized.PieceOf(view.Plate.Piece).Piece.FromHead, from ?? OnTheTable).Compose(assembly.Frames[view.Plate].Inverse);

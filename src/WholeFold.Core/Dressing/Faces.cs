@@ -173,14 +173,20 @@ public static class Faces
     /// <summary>A plate less its openings, and less what is bonded on this face of it.</summary>
     private static IReadOnlyList<Polygon> Free(Figures figures, SizedPiece piece, SizedPlate plate, IEnumerable<IReadOnlyList<Point>> bonded)
     {
+        var narrow = Least.For(figures.Tools.System).Units;
+        var off = piece.HolesIn(plate).Concat(bonded).ToList();
+        if (Strips(plate.Corners, off) is { } strips)
+        {
+            return [.. strips.Where(b => Length.Min(b.Width, b.Height).Units >= narrow).OrderBy(b => b.Left).ThenBy(b => b.Bottom).Select(b => (Polygon)Plane.Shape(b.Corners))];
+        }
+
         var shape = Plane.Shape(plate.Corners);
-        foreach (var hole in piece.HolesIn(plate).Concat(bonded).Select(Plane.Shape))
+        foreach (var hole in off.Select(Plane.Shape))
         {
             shape = shape.Difference(hole);
         }
 
-        var narrow = Least.For(figures.Tools.System).Units;
-        var parts = Plane.Parts(shape).ToList();
+        var parts = Plane.Parts(shape).OrderBy(p => p.EnvelopeInternal.MinX).ThenBy(p => p.EnvelopeInternal.MinY).ToList();
         if (parts.All(Plane.IsRectangle))
         {
             return [.. parts.Where(p => Math.Min(p.EnvelopeInternal.Width, p.EnvelopeInternal.Height) >= narrow)];
@@ -188,8 +194,64 @@ public static class Faces
 
         // What is narrower than a hem is none, and what hangs on by a hem only is a part of its own.
         var least = narrow / 2d;
+        if (parts.All(p => IsPlain(p, narrow)))
+        {
+            return parts;
+        }
+
         var open = Plane.Offset(shape, -least);
         return [.. Plane.Parts(open).Select(p => Plane.Offset(p, least).Intersection(shape)).SelectMany(Plane.Parts)];
+    }
+
+    /// <summary>Bulging everywhere and nowhere narrow, so that no hem hangs on it.</summary>
+    private static bool IsPlain(Polygon part, double narrow)
+    {
+        var corners = part.ExteriorRing.Coordinates;
+        return part.NumInteriorRings == 0 && part.Area / corners.Zip(corners.Skip(1), (a, b) => a.Distance(b)).Max() >= narrow && part.ConvexHull().Area - part.Area <= part.Length;
+    }
+
+    /// <summary>Most plates are rectangles with strips across them taken off; then no geometry of polygons is needed. Null where it is.</summary>
+    private static List<Box>? Strips(IReadOnlyList<Point> plate, IEnumerable<IReadOnlyList<Point>> off)
+    {
+        if (!Outline.IsRectangle(plate))
+        {
+            return null;
+        }
+
+        List<Box> left = [Box.Round(plate)];
+        foreach (var hole in off)
+        {
+            var cut = Box.Round(hole);
+            var next = new List<Box>();
+            foreach (var part in left)
+            {
+                var (l, r, b, t) = (Length.Max(part.Left, cut.Left), Length.Min(part.Right, cut.Right), Length.Max(part.Bottom, cut.Bottom), Length.Min(part.Top, cut.Top));
+                if (l >= r || b >= t)
+                {
+                    next.Add(part);
+                }
+                else if (!Outline.IsRectangle(hole))
+                {
+                    return null;
+                }
+                else if (l == part.Left && r == part.Right)
+                {
+                    next.AddRange(new[] { part with { Top = b }, part with { Bottom = t } }.Where(p => p.Height > Length.Zero));
+                }
+                else if (b == part.Bottom && t == part.Top)
+                {
+                    next.AddRange(new[] { part with { Right = l }, part with { Left = r } }.Where(p => p.Width > Length.Zero));
+                }
+                else
+                {
+                    return null;
+                }
+            }
+
+            left = next;
+        }
+
+        return left;
     }
 
     private static List<(double X, double Y)> SpotsOn(Polygon part)

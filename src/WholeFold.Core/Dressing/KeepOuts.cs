@@ -145,7 +145,7 @@ internal static class SlidePaths
         }
 
         var shown = Motion.OnTheTable(figures);
-        var frames = new[] { ClosedPose.Of(figures).Frames, Assembly.Of(figures.Construction, figures.Pieces, figures.Evaluator, (piece, crease) => shown.Angles[new CreaseRef(piece.Piece.Id, crease)]).Frames };
+        var frames = new[] { ClosedPose.Of(figures).Frames, Assembly.Of(figures, shown).Frames };
         var paths = new List<(PlateRef, IReadOnlyList<Point>)>();
         foreach (var (piece, slit) in slits)
         {

@@ -112,20 +112,22 @@ internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<Siz
     {
         var first = alike[0];
         var id = $"{role.Id}{(severalSizes ? $"-{first.Face.Plate}" : "")}{(first.Level > 1 ? $"-{first.Level}" : "")}";
-        Box? inside = first.Region.IsRectangle ? null : Inside(first) is { } shape ? Plane.Round(shape) : default(Box);
+        var shape = first.Region.IsRectangle ? null : Inside(first);
+        Box? inside = first.Region.IsRectangle ? null : shape is null ? default(Box) : Plane.Round(shape);
         var width = Side(new FigureRef.Layer(id, IsWidth: true), "wide", first.Region.Box.Width, first.X, inside?.Width);
         var height = Side(new FigureRef.Layer(id, IsWidth: false), "high", first.Region.Box.Height, first.Y, inside?.Height);
-        return new SizedLayer(id, role, [.. alike.Select(a => Laid(a, width.Value, height.Value))], first.Level, first.Stock, width, height, first.Region.IsRectangle, alike.Any(a => a.ToWriteOn));
+        return new SizedLayer(id, role, [.. alike.Select(a => Laid(a, shape, first.Region.Box, width.Value, height.Value))], first.Level, first.Stock, width, height, first.Region.IsRectangle, alike.Any(a => a.ToWriteOn));
     }
 
-    private LaidLayer Laid(Chosen layer, Length width, Length height)
+    /// <param name="inside">The line of the first of those that are cut alike; <paramref name="from"/> the box of its region.</param>
+    private LaidLayer Laid(Chosen layer, NetTopologySuite.Geometries.Polygon? inside, Box from, Length width, Length height)
     {
         var box = layer.Region.Box;
         var left = box.Left + new Length((box.Width - width).Units / 2);
         var foot = box.Bottom + new Length((box.Height - height).Units / 2);
         var cut = new Box(left, foot, left + width, foot + height);
         var holes = windows.Where(w => w.GoesThrough(layer.Level)).SelectMany(w => w.On.Where(o => o.Face.Plate == layer.Face.Plate && o.Face.Piece == layer.Face.Piece && (o.Face.Face == layer.Face.Face || w.Window.Through is null)).Select(o => o.Outline));
-        var outline = layer.Region.IsRectangle ? cut.Corners : Follow(layer, width, height);
+        var outline = layer.Region.IsRectangle ? cut.Corners : inside is null ? layer.Region.Outline : Follow(inside, box.Left - from.Left, box.Bottom - from.Bottom, width, height);
         IEnumerable<IReadOnlyList<Point>> own = layer.Region.Holes.Select(h => Plane.Corners(((NetTopologySuite.Geometries.Polygon)Plane.Offset(Plane.Shape(h), layer.X.Sum.Units)).ExteriorRing));
         return new LaidLayer(layer.Face, layer.Region, outline, [.. own.Concat(holes)]);
     }
@@ -139,15 +141,10 @@ internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<Siz
     }
 
     /// <summary>Its line, brought to the size that is cut about its own middle.</summary>
-    private static IReadOnlyList<Point> Follow(Chosen layer, Length width, Length height)
+    private static IReadOnlyList<Point> Follow(NetTopologySuite.Geometries.Polygon part, Length across, Length up, Length width, Length height)
     {
-        if (Inside(layer) is not { } part)
-        {
-            return layer.Region.Outline;
-        }
-
         var was = Plane.Round(part);
-        var (left, foot) = (was.Left + new Length((was.Width - width).Units / 2), was.Bottom + new Length((was.Height - height).Units / 2));
+        var (left, foot) = (was.Left + across + new Length((was.Width - width).Units / 2), was.Bottom + up + new Length((was.Height - height).Units / 2));
         Point Brought(Point p) => new(
             left + new Length(was.Width == Length.Zero ? 0 : (long)Math.Round((p.X - was.Left).Units * (double)width.Units / was.Width.Units)),
             foot + new Length(was.Height == Length.Zero ? 0 : (long)Math.Round((p.Y - was.Bottom).Units * (double)height.Units / was.Height.Units)));

@@ -28,8 +28,7 @@ internal sealed class Sight
     public Sight(Figures figures, MotionFrame frame, Func<PlateRef, IEnumerable<IReadOnlyList<Point>>>? holes = null)
     {
         var gone = frame.Name == "closed" ? new HashSet<PieceRef>() : figures.Construction.TakenOff;
-        var assembly = Assembly.Of(figures.Construction, figures.Pieces, figures.Evaluator,
-            (piece, crease) => Math.Clamp(frame.Angles[new CreaseRef(piece.Piece.Id, crease)], -FoldedOver, FoldedOver), lift: 2 * Off);
+        var assembly = Linkage.For(figures).At(crease => Math.Clamp(frame.Angles[crease], -FoldedOver, FoldedOver), lift: 2 * Off);
         Frames = assembly.Frames.Where(f => !gone.Contains(f.Key.Piece)).ToDictionary(f => f.Key, f => f.Value);
         _sheets = [.. Frames.Select(f => Of(figures, f.Key, f.Value, holes?.Invoke(f.Key) ?? []))];
     }
@@ -51,35 +50,86 @@ internal sealed class Sight
         }
 
         var side = face.Face == Face.Up ? 1 : -1;
+        var looks = Ways.Select(way => LookFrom(face.Plate, at, side, new Vec(way.X, way.Y, side * way.Z))).ToList();
         var seen = 0;
         for (var i = 0; i < spots.Count && seen < least && spots.Count - i >= least - seen; i++)
         {
-            var from = at.Apply(new Vec(spots[i].X, spots[i].Y, side * Off));
-            foreach (var way in Ways)
+            if (looks.Exists(look => IsFree(look, spots[i].X, spots[i].Y)))
             {
-                if (IsFree(face.Plate, from, (at.Ex * way.X) + (at.Ey * way.Y) + (at.Ez * (side * way.Z))))
-                {
-                    seen++;
-                    break;
-                }
+                seen++;
             }
         }
 
         return seen >= least;
     }
 
+    /// <summary>A sheet as it lies to whoever looks from a plate one certain way: where the foot of a line of sight is, how it runs, all in the sheet's own flat.</summary>
+    /// <param name="Reach">From where on the plate it can be met at all.</param>
+    private readonly record struct Before(Sheet Sheet, Vec Ex, Vec Ey, Vec Foot, Vec Way, (double Left, double Low, double Right, double High) Reach);
+
+    /// <summary>All the sheets that a line of sight could meet at all.</summary>
+    /// <param name="way">As the plate lies.</param>
+    private List<Before> LookFrom(PlateRef own, RigidTransform at, int side, Vec way)
+    {
+        var before = new List<Before>();
+        foreach (var sheet in _sheets.Where(s => s.Plate != own))
+        {
+            var to = sheet.Inverse.Compose(at);
+            var run = (to.Ex * way.X) + (to.Ey * way.Y) + (to.Ez * way.Z);
+            if (Math.Abs(run.Z) >= Along && ReachOf(sheet, to.Inverse, side, way) is { } reach)
+            {
+                before.Add(new Before(sheet, to.Ex, to.Ey, to.Move + (to.Ez * (side * Off)), run, reach));
+            }
+        }
+
+        return before;
+    }
+
+    /// <summary>The spots of a plate from which lines go to the box round a sheet; null where all of it lies behind the plate.</summary>
+    private static (double Left, double Low, double Right, double High)? ReachOf(Sheet sheet, RigidTransform back, int side, Vec way)
+    {
+        var (left, low, right, high, before) = (double.MaxValue, double.MaxValue, double.MinValue, double.MinValue, false);
+        foreach (var (x, y) in new[] { (sheet.Box.Left, sheet.Box.Low), (sheet.Box.Right, sheet.Box.Low), (sheet.Box.Right, sheet.Box.High), (sheet.Box.Left, sheet.Box.High) })
+        {
+            var corner = back.Apply(x, y);
+            var far = (corner.Z - (side * Off)) / way.Z;
+            var (footX, footY) = (corner.X - (far * way.X), corner.Y - (far * way.Y));
+            (left, low, right, high, before) = (Math.Min(left, footX), Math.Min(low, footY), Math.Max(right, footX), Math.Max(high, footY), before || far > 0);
+        }
+
+        return before ? (left, low, right, high) : null;
+    }
+
+    /// <summary>A line that runs along a sheet does not meet it.</summary>
+    private const double Along = 1e-9;
+
+    /// <summary>What doubles lose on a card.</summary>
+    private const double Near = 1e-3;
+
+    private static bool IsFree(List<Before> look, double x, double y)
+    {
+        foreach (var b in look)
+        {
+            if (x >= b.Reach.Left - Near && x <= b.Reach.Right + Near && y >= b.Reach.Low - Near && y <= b.Reach.High + Near && Far(b.Sheet, b.Foot + (b.Ex * x) + (b.Ey * y), b.Way) is not null)
+            {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /// <summary>Of many spots on a face, whether each is seen straight on.</summary>
+    public IEnumerable<bool> AreSeen(FaceRef face, IEnumerable<(double X, double Y)> spots)
+    {
+        var side = face.Face == Face.Up ? 1 : -1;
+        var look = LookFrom(face.Plate, Frames[face.Plate], side, new Vec(0, 0, side));
+        return spots.Select(s => IsFree(look, s.X, s.Y));
+    }
+
     /// <summary>The plates that a line from a spot meets, the nearest first.</summary>
     public IEnumerable<(PlateRef Plate, double Far)> Met(Vec from, Vec way) =>
-        _sheets.Select(s => (s.Plate, Far: Far(s, from, way))).Where(m => m.Far is not null).Select(m => (m.Plate, m.Far!.Value)).OrderBy(m => m.Item2);
-
-    /// <summary>Whether a straight line from a spot on a face goes out without meeting a plate.</summary>
-    /// <param name="way">Which way; straight off the face where it is not said.</param>
-    public bool IsSeen(FaceRef face, double x, double y, Vec? way = null)
-    {
-        var at = Frames[face.Plate];
-        var side = face.Face == Face.Up ? 1 : -1;
-        return IsFree(face.Plate, at.Apply(new Vec(x, y, side * Off)), way ?? (at.Ez * side));
-    }
+        _sheets.Select(s => (s.Plate, Far: Far(s, s.Inverse.Apply(from), new Vec(s.At.Ex.Dot(way), s.At.Ey.Dot(way), s.At.Ez.Dot(way))))).Where(m => m.Far is not null).Select(m => (m.Plate, m.Far!.Value)).OrderBy(m => m.Item2);
 
     /// <summary>What lies straight off a spot on a face, the nearest first.</summary>
     public IEnumerable<(PlateRef Plate, double Far)> Over(FaceRef face, double x, double y)
@@ -103,36 +153,21 @@ internal sealed class Sight
         return new Hit(new FaceRef(met.Plate, other.Ez.Dot(way) < 0 ? Face.Up : Face.Down), spot.X, spot.Y, met.Far);
     }
 
-    private bool IsFree(PlateRef own, Vec from, Vec way)
+    /// <param name="start">The foot of the line, in the sheet's own flat; <paramref name="way"/> too.</param>
+    private static double? Far(Sheet sheet, Vec start, Vec way)
     {
-        foreach (var sheet in _sheets)
-        {
-            if (sheet.Plate != own && Far(sheet, from, way) is not null)
-            {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    private static double? Far(Sheet sheet, Vec from, Vec way)
-    {
-        // In the plate's own plane: where the line comes through it, and whether the plate is there.
-        var start = sheet.Inverse.Apply(from);
-        var dz = sheet.At.Ez.Dot(way);
-        if (Math.Abs(dz) < 1e-9)
+        if (Math.Abs(way.Z) < Along)
         {
             return null;
         }
 
-        var far = -start.Z / dz;
+        var far = -start.Z / way.Z;
         if (far <= 0)
         {
             return null;
         }
 
-        var (x, y) = (start.X + (far * sheet.At.Ex.Dot(way)), start.Y + (far * sheet.At.Ey.Dot(way)));
+        var (x, y) = (start.X + (far * way.X), start.Y + (far * way.Y));
         if (x < sheet.Box.Left || x > sheet.Box.Right || y < sheet.Box.Low || y > sheet.Box.High)
         {
             return null;

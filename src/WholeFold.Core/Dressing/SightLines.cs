@@ -24,20 +24,10 @@ internal static class SightLines
             foreach (var face in dressed.Roles.All.SelectMany(r => r.Faces).Where(f => sight.Frames.ContainsKey(f.Ref)))
             {
                 var (box, reference) = (face.Open.Box, new FaceRef(face.Ref, face.Face));
-                var hidden = new List<Box>();
                 var (wide, high) = (box.Width.Units / (double)Across, box.Height.Units / (double)Up);
-                for (var i = 0; i < Across; i++)
-                {
-                    for (var j = 0; j < Up; j++)
-                    {
-                        var (x, y) = (box.Left.Units + (wide * (i + 0.5)), box.Bottom.Units + (high * (j + 0.5)));
-                        if (!sight.IsSeen(reference, x, y))
-                        {
-                            hidden.Add(new Box(new Length((long)(x - (wide / 2))), new Length((long)(y - (high / 2))), new Length((long)(x + (wide / 2))), new Length((long)(y + (high / 2)))));
-                        }
-                    }
-                }
-
+                List<(double X, double Y)> spots = [.. from i in Enumerable.Range(0, Across) from j in Enumerable.Range(0, Up) select (box.Left.Units + (wide * (i + 0.5)), box.Bottom.Units + (high * (j + 0.5)))];
+                List<Box> hidden = [.. spots.Zip(sight.AreSeen(reference, spots)).Where(s => !s.Second).Select(s => s.First)
+                    .Select(s => new Box(new Length((long)(s.X - (wide / 2))), new Length((long)(s.Y - (high / 2))), new Length((long)(s.X + (wide / 2))), new Length((long)(s.Y + (high / 2)))))];
                 lines.Add(new SightLine(face, frame.Name!, 1 - (hidden.Count / (double)(Across * Up)), hidden));
             }
         }

@@ -24,7 +24,7 @@ public sealed record Standing(double Degrees, Length High, double Grams)
         }
 
         var frame = Motion.OnTheTable(figures);
-        var frames = Assembly.Of(figures.Construction, figures.Pieces, figures.Evaluator, (piece, crease) => frame.Angles[new CreaseRef(piece.Piece.Id, crease)]).Frames;
+        var frames = Assembly.Of(figures, frame).Frames;
         var first = figures.Pieces[0];
         var looked = figures.Construction.LookedAt ?? new LookedAt(new PlateRef(first.Piece.Copies[0], first.Plates.MaxBy(p => p.Box.Width.Units * p.Box.Height.Units)!.Id), Axis.Y);
         var at = frames[looked.Plate];

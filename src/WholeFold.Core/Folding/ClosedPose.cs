@@ -46,14 +46,17 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
     private const double InTheMiddle = 1.5;
 
     /// <summary>The card closed, or in another state.</summary>
-    public static ClosedPose Of(Figures figures, CardState? state = null) => Of(figures.Construction, figures.Pieces, figures.Evaluator, state);
+    public static ClosedPose Of(Figures figures, CardState? state = null) => Of(figures.Construction, figures.Pieces, figures.Evaluator, Linkage.For(figures), state);
 
     /// <summary>Folds the pieces flat and joins them by their bonds.</summary>
     /// <param name="value">Evaluates a bond's region at the sized figures.</param>
     /// <param name="state">Another state than the closed one.</param>
-    internal static ClosedPose Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, CardState? state = null)
+    internal static ClosedPose Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, CardState? state = null) => Of(construction, pieces, value, new Linkage(construction, pieces, value, construction.Bonds, null), state);
+
+    private static ClosedPose Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, Linkage linkage, CardState? state)
     {
-        var assembly = Assembly.Of(construction, pieces, value, (piece, crease) => state is not null && state.Angles.TryGetValue(new CreaseRef(piece.Piece.Id, crease), out var angle) ? angle : piece.Score(crease).Crease.Closed);
+        var folds = pieces.ToDictionary(p => p.Piece.Id);
+        var assembly = linkage.At(crease => state is not null && state.Angles.TryGetValue(crease, out var angle) ? angle : folds[crease.Piece].Score(crease.Index).Crease.Closed);
         var misses = new List<BondMiss>();
         foreach (var joint in assembly.Joints)
         {

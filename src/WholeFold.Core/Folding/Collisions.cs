@@ -28,7 +28,7 @@ public static class Collisions
     {
         ArgumentNullException.ThrowIfNull(figures);
         ArgumentNullException.ThrowIfNull(frame);
-        var assembly = Assembly.Of(figures.Construction, figures.Pieces, figures.Evaluator, (piece, crease) => frame.Angles[new CreaseRef(piece.Piece.Id, crease)]);
+        var assembly = Assembly.Of(figures, frame);
         var gone = frame.Share > 0 ? figures.Construction.TakenOff : new HashSet<PieceRef>();
         var plates = assembly.Frames.Where(f => !gone.Contains(f.Key.Piece)).Select(f => new Sheet(f.Key, figures.PlateOf(f.Key).Corners, Holes(figures, f.Key), f.Value)).ToList();
         var worst = (Collision?)null;

@@ -14,9 +14,7 @@ public static class Girth
     {
         ArgumentNullException.ThrowIfNull(map);
         ArgumentNullException.ThrowIfNull(pose);
-        Spread[] spreads = [.. map.Spreads];
-        var heights = map.Spreads.SelectMany(s => new[] { s.LowLeft, s.LowRight, s.HighLeft, s.HighRight }).Distinct().Order().ToList();
-        var across = heights.Zip(heights.Skip(1)).Where(b => b.Second - b.First >= Fine).Select(b => HalfRound(Level(spreads, (b.First + b.Second) / 2).OrderBy(s => s.From), pose.Width.Units)).DefaultIfEmpty(0).Max();
+        var across = Sections(map.Spreads).Select(section => HalfRound(section, pose.Width.Units)).DefaultIfEmpty(0).Max();
         var along = map.Spreads.GroupBy(s => (s.Left, s.Right)).Select(strip => HalfRound(Upright(strip), pose.Height.Units)).DefaultIfEmpty(0).Max();
 
         // What stands up and is not folded over is as thick everywhere, for all that an envelope knows.
@@ -24,40 +22,73 @@ public static class Girth
         return (Need(across), Need(along));
     }
 
-    /// <summary>Nothing in a card is narrower than this that a sheet of paper would feel: a fifth of a millimetre, in units.</summary>
-    private const double Fine = 64;
+    /// <summary>Lines nearer to each other than this a sheet of paper could not tell apart: a millimetre, in units.</summary>
+    private const double Fine = 320;
 
-    /// <summary>What lies along a line from left to right: from, to, how thick. Where edges slant, one strip has several in no order.</summary>
-    private static IEnumerable<(double From, double To, double Thick)> Level(Spread[] spreads, double y)
+    /// <summary>What lies along each line from left to right, from the foot up: from, to, how thick. Between two lines where something begins or ends, one stands for all.</summary>
+    private static IEnumerable<IReadOnlyList<(double From, double To, double Thick)>> Sections(IReadOnlyList<Spread> spreads)
     {
-        foreach (var s in spreads)
+        var heights = spreads.SelectMany(s => new[] { s.LowLeft, s.LowRight, s.HighLeft, s.HighRight }).Distinct().Order().ToList();
+        var low = spreads.Select(s => Math.Min(s.LowLeft, s.LowRight)).ToArray();
+        var high = spreads.Select(s => Math.Max(s.HighLeft, s.HighRight)).ToArray();
+        var byFoot = Enumerable.Range(0, spreads.Count).OrderBy(i => low[i]).ToArray();
+
+        // Those that reach the line, kept in the map's order, which is from left to right strip by strip.
+        var (here, next, section) = (new List<int>(), 0, new List<(double From, double To, double Thick)>());
+        for (int last = 0, h = 1; h < heights.Count; h++)
         {
-            if (Math.Min(s.LowLeft, s.LowRight) > y || Math.Max(s.HighLeft, s.HighRight) < y)
+            if (heights[h] - heights[last] < Fine)
             {
                 continue;
             }
 
-            // Within a spread both edges are straight, so what of it lies at this height is one stretch.
-            var (from, to) = (s.Left, s.Right);
-            Clip(s.LowLeft - y, s.LowRight - y, ref from, ref to);
-            Clip(y - s.HighLeft, y - s.HighRight, ref from, ref to);
-            if (to > from)
+            var y = (heights[h - 1] + heights[h]) / 2;
+            last = h;
+            for (; next < byFoot.Length && low[byFoot[next]] <= y; next++)
             {
-                yield return (from, to, s.Thick.Units);
+                here.Insert(~here.BinarySearch(byFoot[next]), byFoot[next]);
             }
 
-            // Keeps what of the stretch has the line's value at most nothing.
-            void Clip(double atLeft, double atRight, ref double low, ref double high)
+            here.RemoveAll(i => high[i] < y);
+            section.Clear();
+            var inOrder = true;
+            foreach (var i in here)
             {
-                if (atLeft > 0 && atRight > 0)
+                if (Level(spreads[i], y) is { } stretch)
                 {
-                    high = low;
+                    inOrder &= section.Count == 0 || section[^1].From <= stretch.From;
+                    section.Add(stretch);
                 }
-                else if (atLeft > 0 || atRight > 0)
-                {
-                    var at = s.Left + ((s.Right - s.Left) * atLeft / (atLeft - atRight));
-                    (low, high) = atLeft > 0 ? (Math.Max(low, at), high) : (low, Math.Min(high, at));
-                }
+            }
+
+            if (!inOrder)
+            {
+                section.Sort((a, b) => a.From.CompareTo(b.From));
+            }
+
+            yield return section;
+        }
+    }
+
+    /// <summary>What of a spread lies at a height. Both its edges are straight, so it is one stretch; where they slant, one strip has several in no order.</summary>
+    private static (double From, double To, double Thick)? Level(Spread s, double y)
+    {
+        var (from, to) = (s.Left, s.Right);
+        Clip(s.LowLeft - y, s.LowRight - y, ref from, ref to);
+        Clip(y - s.HighLeft, y - s.HighRight, ref from, ref to);
+        return to > from ? (from, to, s.Thick.Units) : null;
+
+        // Keeps what of the stretch has the line's value at most nothing.
+        void Clip(double atLeft, double atRight, ref double low, ref double high)
+        {
+            if (atLeft > 0 && atRight > 0)
+            {
+                high = low;
+            }
+            else if (atLeft > 0 || atRight > 0)
+            {
+                var at = s.Left + ((s.Right - s.Left) * atLeft / (atLeft - atRight));
+                (low, high) = atLeft > 0 ? (Math.Max(low, at), high) : (low, Math.Min(high, at));
             }
         }
     }

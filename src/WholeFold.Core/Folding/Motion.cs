@@ -36,6 +36,9 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves, IRead
     /// <summary>In one step of the search, in degrees: what is further off is not to be trusted.</summary>
     private const double LongestStep = 15;
 
+    /// <summary>A way to turn that moves the card less than this, beside the way that moves it most, is left alone.</summary>
+    private const double LeastTurn = 1e-3;
+
     /// <summary>A round of the search that mends less than this share has nothing left to find.</summary>
     private const double LeastGain = 1e-3;
 
@@ -150,17 +153,29 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves, IRead
     private sealed class Solver
     {
         private readonly Figures _sized;
+        private readonly Linkage _linkage;
         private readonly List<CreaseRef> _moving;
+        private readonly int[] _turned;
+        private readonly (int A, Vec AtA, int B, Vec AtB)[] _contacts;
+        private readonly Dictionary<Bond, double> _plays;
         private readonly double _allowed;
 
         public Solver(Figures sized)
         {
             _sized = sized;
+            _linkage = Linkage.For(sized);
             var creases = sized.Pieces.SelectMany(p => p.AllScores.Select((s, i) => (Key: new CreaseRef(p.Piece.Id, i), s.Crease))).ToList();
             var turned = sized.Construction.States.SelectMany(s => s.Angles.Keys).ToHashSet();
             _moving = [.. creases.Where(c => c.Crease.Closed != c.Crease.Shown || turned.Contains(c.Key)).Select(c => c.Key)];
             ClosedAngles = creases.ToDictionary(c => c.Key, c => (double)c.Crease.Closed);
             ShownAngles = creases.ToDictionary(c => c.Key, c => (double)c.Crease.Shown);
+
+            // What the search turns and looks at, by its place in the linkage.
+            var place = _linkage.Creases.Select((c, i) => (c, i)).ToDictionary(c => c.c, c => c.i);
+            _turned = [.. _moving.Where(place.ContainsKey).Select(m => place[m])];
+            Vec Spotted(Spot at) => new(sized.ValueOf(at.X).Units, sized.ValueOf(at.Y).Units, 0);
+            _contacts = [.. sized.Construction.Contacts.Select(r => (_linkage.PlaceOf(r.A), Spotted(r.AtA), _linkage.PlaceOf(r.B), Spotted(r.AtB)))];
+            _plays = sized.Construction.Bonds.Where(b => b.Play is not null).ToDictionary(b => b, b => (double)sized.ValueOf(b.Play!).Units);
 
             // Figures that were rounded one by one are a mark off.
             _allowed = (Shut + (sized.Relaxation == Relaxation.RoundedFigures ? 2 * sized.Tools.CutMarks.Max() : Length.Zero)).Units;
@@ -184,30 +199,30 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves, IRead
         /// <param name="exact">Whether the guess is taken as it is.</param>
         public MotionFrame? At(double share, Dictionary<CreaseRef, double> guess, bool exact)
         {
-            var angles = new Dictionary<CreaseRef, double>(guess);
+            double[] angles = [.. _linkage.Creases.Select(c => guess[c])];
             var resting = share >= 1;
             var off = Off(angles, resting);
-            for (var round = 0; round < 20 && !exact && off.AbsoluteMaximum() > _allowed && _moving.Count > 0; round++)
+            for (var round = 0; round < 20 && !exact && off.AbsoluteMaximum() > _allowed && _turned.Length > 0; round++)
             {
-                var slope = Matrix<double>.Build.Dense(off.Count, _moving.Count);
-                for (var i = 0; i < _moving.Count; i++)
+                var slope = Matrix<double>.Build.Dense(off.Count, _turned.Length);
+                for (var i = 0; i < _turned.Length; i++)
                 {
                     const double Step = 1e-4;
-                    var was = angles[_moving[i]];
-                    angles[_moving[i]] = was + Step;
+                    var was = angles[_turned[i]];
+                    angles[_turned[i]] = was + Step;
                     slope.SetColumn(i, (Off(angles, resting) - off) / Step);
-                    angles[_moving[i]] = was;
+                    angles[_turned[i]] = was;
                 }
 
                 // Where the full step would be worse than none, half of it, and so on.
                 var step = SmallestStep(slope, off);
-                var from = _moving.ToDictionary(m => m, m => angles[m]);
+                double[] from = [.. _turned.Select(t => angles[t])];
                 var (before, part) = (off.L2Norm(), Math.Min(1, LongestStep / Math.Max(1e-9, step.AbsoluteMaximum())));
                 for (var halved = 0; halved < 8; halved++, part /= 2)
                 {
-                    for (var i = 0; i < _moving.Count; i++)
+                    for (var i = 0; i < _turned.Length; i++)
                     {
-                        angles[_moving[i]] = from[_moving[i]] - (part * step[i]);
+                        angles[_turned[i]] = from[i] - (part * step[i]);
                     }
 
                     off = Off(angles, resting);
@@ -225,47 +240,70 @@ public sealed record Motion(IReadOnlyList<MotionFrame> Frames, bool Moves, IRead
             }
 
             var apart = off.Count == 0 ? 0 : off.AbsoluteMaximum();
-            return exact || apart <= _allowed ? new MotionFrame(share, angles, new Length((long)Math.Ceiling(apart - 1e-3))) : null;
+            if (!exact && apart > _allowed)
+            {
+                return null;
+            }
+
+            var found = new Dictionary<CreaseRef, double>(guess);
+            foreach (var turned in _turned)
+            {
+                found[_linkage.Creases[turned]] = angles[turned];
+            }
+
+            return new MotionFrame(share, found, new Length((long)Math.Ceiling(apart - 1e-3)));
         }
 
         /// <summary>Of all steps that mend what is off the smallest; ways in which the card hardly moves at all are left alone.</summary>
         private static Vector<double> SmallestStep(Matrix<double> slope, Vector<double> off)
         {
-            var parts = slope.Svd();
+            // The singular values of the slope by way of its square, which is far smaller: there are many more points than creases.
+            var square = slope.TransposeThisAndMultiply(slope).Evd(Symmetricity.Symmetric);
+            var (values, ways, pull) = (square.EigenValues.Real(), square.EigenVectors, slope.TransposeThisAndMultiply(off));
+            var least = values.Maximum() * LeastTurn * LeastTurn;
             var step = Vector<double>.Build.Dense(slope.ColumnCount);
-            for (var i = 0; i < parts.S.Count && parts.S[i] > parts.S[0] * 1e-3; i++)
+            for (var i = 0; i < values.Count; i++)
             {
-                step += parts.VT.Row(i) * (parts.U.Column(i).DotProduct(off) / parts.S[i]);
+                if (values[i] > least)
+                {
+                    var way = ways.Column(i);
+                    step += way * (way.DotProduct(pull) / values[i]);
+                }
             }
 
             return step;
         }
 
         /// <summary>How far each point of each joint is from where it should be, and, once it is shown, what rests on something from there.</summary>
-        private Vector<double> Off(Dictionary<CreaseRef, double> angles, bool resting)
+        private Vector<double> Off(double[] angles, bool resting)
         {
-            var assembly = Assembly.Of(_sized.Construction, _sized.Pieces, _sized.Evaluator, (piece, crease) => angles[new CreaseRef(piece.Piece.Id, crease)]);
-            var off = assembly.Joints.Where(j => j.Bond is not { IsLoose: true })
-                .SelectMany(j => j.One.Zip(j.Other, (a, b) => Beyond(a - b, j.Bond?.Play)))
-                .Concat(resting ? _sized.Construction.Contacts.Select(r => On(assembly, r.A, r.AtA) - On(assembly, r.B, r.AtB)) : [])
-                .SelectMany(v => new[] { v.X, v.Y, v.Z })
-                .ToArray();
-            return Vector<double>.Build.Dense(off.Length == 0 ? [0] : off);
-        }
-
-        /// <summary>What is cut a hair less to go inside another cannot meet exactly: as far as its own play it may be off.</summary>
-        private Vec Beyond(Vec off, Affine? play)
-        {
-            if (play is null)
+            var frames = _linkage.Frames(angles);
+            var off = new List<double>();
+            void Add(Vec v)
             {
-                return off;
+                off.Add(v.X);
+                off.Add(v.Y);
+                off.Add(v.Z);
             }
 
-            var free = _sized.ValueOf(play).Units;
-            double Contact(double part) => part - Math.Clamp(part, -free, free);
-            return new Vec(Contact(off.X), Contact(off.Y), Contact(off.Z));
-        }
+            foreach (var joint in _linkage.Joints(frames, angles).Where(j => j.Bond is not { IsLoose: true }))
+            {
+                // What is cut a hair less to go inside another cannot meet exactly: as far as its own play it may be off.
+                var free = joint.Bond is { Play: not null } bond ? _plays[bond] : 0;
+                double Beyond(double part) => part - Math.Clamp(part, -free, free);
+                for (var i = 0; i < joint.One.Count; i++)
+                {
+                    var apart = joint.One[i] - joint.Other[i];
+                    Add(new Vec(Beyond(apart.X), Beyond(apart.Y), Beyond(apart.Z)));
+                }
+            }
 
-        private Vec On(Assembly assembly, PlateRef plate, Spot at) => assembly.Frames[plate].Apply(_sized.ValueOf(at.X).Units, _sized.ValueOf(at.Y).Units);
+            foreach (var (a, atA, b, atB) in resting ? _contacts : [])
+            {
+                Add(frames[a].Apply(atA) - frames[b].Apply(atB));
+            }
+
+            return Vector<double>.Build.Dense(off.Count == 0 ? [0] : [.. off]);
+        }
     }
 }

@@ -110,7 +110,7 @@ internal sealed class PartlyMade(Figures figures, IReadOnlyList<Bond> made)
 
     private FlatPose? PoseOf(PlateRef from, LaidBy laid, Func<SizedPiece, int, int> angle)
     {
-        var assembly = Assembly.Partly(figures.Construction, figures.Pieces, figures.Evaluator, (piece, crease) => angle(piece, crease), made, from);
+        var assembly = Assembly.Partly(figures, (piece, crease) => angle(piece, crease), made, from);
         var mark = figures.Tools.CutMarks.Max().Units + figures.Tools.RulerMarks.Select(m => m.Units).DefaultIfEmpty(0).Max();
         bool Meets(Joint joint) => !joint.WrongFace && joint.Apart <= mark + (joint.Bond?.Play is { } play ? (double)figures.Evaluator(play).Ceiling() : 0);
         var flat = assembly.Frames.Values.All(f => Math.Abs(Math.Abs(f.Ez.Z) - 1) < 1e-6);

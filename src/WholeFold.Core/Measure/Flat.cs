@@ -46,4 +46,11 @@ internal static class Outline
 
         return sum;
     }
+
+    /// <summary>Whether corners are the four of the box round them, whichever comes first.</summary>
+    public static bool IsRectangle(IReadOnlyList<Point> corners)
+    {
+        var box = Box.Round(corners);
+        return corners.Count == 4 && corners.Distinct().Count() == 4 && corners.All(c => (c.X == box.Left || c.X == box.Right) && (c.Y == box.Bottom || c.Y == box.Top));
+    }
 }

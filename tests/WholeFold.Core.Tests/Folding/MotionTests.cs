@@ -42,7 +42,7 @@ public class MotionTests
                 foreach (var frame in motion.Frames)
                 {
                     frames++;
-                    var assembly = Assembly.Of(sized.Construction, sized.Pieces, sized.Figures.Evaluator, (p, c) => frame.Angles[new CreaseRef(p.Piece.Id, c)]);
+                    var assembly = Assembly.Of(sized.Figures, frame);
                     Assert.All(assembly.Joints.Where(j => j.Bond is not { IsLoose: true }), j => Assert.True(j.Apart <= (Length.Mm(0.05m) + (j.Bond?.Play is { } play ? sized.Figures.ValueOf(play) : Length.Zero) + mark).Units, $"{family.Id} at {frame.Share}: {j.Bond?.Id} is {j.Apart / 320} mm apart"));
                     foreach (var (id, piece) in sized.Pieces.SelectMany(p => p.Piece.Copies.Select(c => (c, p))))
                     {
@@ -131,7 +131,7 @@ public class MotionTests
     {
         var sized = Size(Machine("slider-stand", "box=1", "flap=1"));
         var shown = Motion.Of(sized.Figures).Shown;
-        var assembly = Assembly.Of(sized.Construction, sized.Pieces, sized.Figures.Evaluator, (p, c) => shown.Angles[new CreaseRef(p.Piece.Id, c)]);
+        var assembly = Assembly.Of(sized.Figures, shown);
         var back = assembly.Frames[new PlateRef(new PieceRef("base"), "top1")].Inverse;
         var floor = back.Compose(assembly.Frames[new PlateRef(new PieceRef("base"), "floor1")]);
         var plate = sized.Piece("base").Plate("floor1");
