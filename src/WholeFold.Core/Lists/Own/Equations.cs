@@ -31,6 +31,8 @@ internal sealed class Equations
         _unknown = [Symbol.Width, Symbol.Height, .. construction.Parameters.Select(p => Symbol.Parameter(p.Id))];
     }
 
+    public UnitSystem System => _system;
+
     public double Tolerance => Near.For(_system).Units;
 
     /// <summary>The constant of a rule with its allowances, in units.</summary>

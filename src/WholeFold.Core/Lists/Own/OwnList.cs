@@ -25,19 +25,35 @@ public enum OwnKind
 /// <param name="AlongFirst">Whether the scores are read along the side that is named first.</param>
 public sealed record OwnPiece(int Line, string Name, OwnKind Kind, int Quantity, Length First, Length Second, IReadOnlyList<Length> Scores, bool AlongFirst, DisplayUnit Unit)
 {
+    /// <summary>Scores that run the other way, read along the other side.</summary>
+    public IReadOnlyList<Length> Cross { get; init; } = [];
+
+    /// <summary>Whether the list says which side the scores are read along; otherwise it is the side that takes them all, or the one named first.</summary>
+    public bool SideSaid { get; init; }
+
+    /// <summary>Whether scores run both ways through one corner to the other.</summary>
+    public bool Diagonals { get; init; }
+
     public Length Along => AlongFirst ? First : Second;
 
     public Length Across => AlongFirst ? Second : First;
 
     /// <summary>The panels between its scores, along the chain.</summary>
     public IReadOnlyList<Length> Panels => [.. Scores.Append(Along).Zip(Scores.Prepend(Length.Zero), (to, from) => to - from)];
+
+    /// <summary>Read the other way about, where the list leaves that open and both sides take its scores; null where they do not.</summary>
+    public OwnPiece? Turned => SideSaid || Scores.Count == 0 || First == Second || Scores[^1] >= Across ? null : this with { AlongFirst = !AlongFirst };
 }
 
 /// <summary>A line that was not understood, with what would be; it is kept as it is.</summary>
 public sealed record NotUnderstood(int Line, string Text, string Would);
 
+/// <summary>A figure that has a name and belongs to no side: rails ⅞, 1¼ from the fore-edges.</summary>
+public sealed record OwnNamed(int Line, string Name, Length Value);
+
 /// <summary>A measure list in its maker's own words, as far as it was understood.</summary>
-public sealed record OwnList(IReadOnlyList<OwnPiece> Pieces, IReadOnlyList<NotUnderstood> Left)
+/// <param name="Named">Figures that are no side and no score of a piece.</param>
+public sealed record OwnList(IReadOnlyList<OwnPiece> Pieces, IReadOnlyList<OwnNamed> Named, IReadOnlyList<NotUnderstood> Left)
 {
     public IEnumerable<OwnPiece> Cards => Pieces.Where(p => p.Kind == OwnKind.Piece);
 

@@ -1,3 +1,4 @@
+using System.Text.RegularExpressions;
 using MathNet.Numerics.LinearAlgebra;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
@@ -51,13 +52,22 @@ public sealed record Recognised(
 /// direction they are given: pieces are matched by their number of scores, figures become linear equations in the finished
 /// size and the parameters.
 /// </summary>
-public sealed class Recogniser(DesignReader reader)
+public sealed partial class Recogniser(DesignReader reader)
 {
     // What each thing counts: a figure that is explained one, less one for each thing that had to be assumed; the rest by trial on lists (tests/…/Own).
-    private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.5, BrokenLimit = 2.5, AsUsual = 0.8, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, WrongCount = 0.4, Enough = 1.3, Clear = 0.6;
+    private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.8, BrokenLimit = 2.5, AsUsual = 0.8, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, OwnParameter = 0.7, TurnedAbout = 1.2, OneFold = 1, HasWindow = 0.6, EnoughAlone = 3.6, WrongCount = 0.4, Enough = 1.3, Clear = 0.5;
+
+    /// <summary>A parameter that is no more than this is a hair that many lists leave out: 1/16 in, and what a rule cannot tell from it.</summary>
+    private static readonly Length Hair = Length.Mm(1.8m);
 
     /// <summary>So many ways to match the pieces of one construction are looked into.</summary>
     private const int MostWays = 160;
+
+    /// <summary>What goes with a card and is no part of how it folds.</summary>
+    [GeneratedRegex(@"\b(?:band|ribbon|tags?|toppers?|sentiments?|banners?|labels?|flowers?|lea(?:f|ves)|greeting|strip for|medallion|embellishment|gift card)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex Extra();
+
+    internal static bool IsExtra(string name) => Extra().IsMatch(name);
 
     private static readonly string[] Samples = ["5x7", "6x6", "a5"];
 
@@ -107,12 +117,18 @@ public sealed class Recogniser(DesignReader reader)
     {
         var equations = new Equations(variant.Construction, system, variant.Known);
         var scored = list.Cards.Where(c => c.Scores.Count > 0).OrderByDescending(c => c.Scores.Count).ToList();
+
+        // Two cut alike may be two pieces with names of their own.
+        var parted = scored.SelectMany(c => c.Quantity == 2 ? [c with { Quantity = 1 }, c with { Quantity = 1 }] : new[] { c }).ToList();
         Recognised? best = null;
-        foreach (var way in Ways(variant, equations, scored, 0, [], []).Take(MostWays))
+        foreach (var pieces in parted.Count > scored.Count && variant.Construction.Pieces.Count(p => p.Quantity == 1 && p.Creases.Count > 0) > 1 ? [scored, parted] : new[] { scored })
         {
-            if (way.Pairs.Count > 0 && Judge(variant, equations, way, list) is { } judged && (best is null || judged.Score > best.Score))
+            foreach (var way in Ways(variant, equations, pieces, 0, [], []).Take(MostWays))
             {
-                best = judged;
+                if (way.Pairs.Count > 0 && Judge(variant, equations, way, list) is { } judged && (best is null || judged.Score > best.Score))
+                {
+                    best = judged;
+                }
             }
         }
 
@@ -129,24 +145,27 @@ public sealed class Recogniser(DesignReader reader)
         }
 
         var listed = scored[next];
-        foreach (var piece in variant.Construction.Pieces.SelectMany(Readings).Where(p => p.Creases.Count == listed.Scores.Count && pairs.All(d => d.Item2.Id != p.Id)))
+        foreach (var read in Views(listed))
         {
-            // A piece that is the same from both ends is tried once.
-            var same = listed.Panels.Zip(listed.Panels.Reverse()).All(p => p.First == p.Second);
-            foreach (var mirrored in same ? [false] : new[] { false, true })
+            foreach (var piece in variant.Construction.Pieces.SelectMany(Readings).Where(p => p.Creases.Count == read.Scores.Count && pairs.All(d => d.Item2.Id != p.Id)))
             {
-                if (equations.Agree([.. Of(listed, piece, mirrored)], most: listed.Scores.Count > 1 ? 1 : 0) is null)
+                // A piece that is the same from both ends is tried once.
+                var same = read.Panels.Zip(read.Panels.Reverse()).All(p => p.First == p.Second);
+                foreach (var mirrored in same ? [false] : new[] { false, true })
                 {
-                    continue;
-                }
+                    if (equations.Agree([.. Of(read, piece, mirrored)], most: read.Scores.Count > 1 ? 1 : 0) is null)
+                    {
+                        continue;
+                    }
 
-                pairs.Add((listed, piece, mirrored));
-                foreach (var way in Ways(variant, equations, scored, next + 1, pairs, left))
-                {
-                    yield return way;
-                }
+                    pairs.Add((read, piece, mirrored));
+                    foreach (var way in Ways(variant, equations, scored, next + 1, pairs, left))
+                    {
+                        yield return way;
+                    }
 
-                pairs.RemoveAt(pairs.Count - 1);
+                    pairs.RemoveAt(pairs.Count - 1);
+                }
             }
         }
 
@@ -157,6 +176,21 @@ public sealed class Recogniser(DesignReader reader)
         }
 
         left.RemoveAt(left.Count - 1);
+    }
+
+    /// <summary>A listed piece by the scores that are named first, by those across them, and the other way about where the list does not say which side they are read along.</summary>
+    private static IEnumerable<OwnPiece> Views(OwnPiece listed)
+    {
+        yield return listed;
+        if (listed.Cross.Count > 0)
+        {
+            yield return listed with { Scores = listed.Cross, Cross = listed.Scores, AlongFirst = !listed.AlongFirst };
+        }
+
+        if (listed.Turned is { } turned)
+        {
+            yield return turned;
+        }
     }
 
     /// <summary>A piece by its chain, and by the creases that run across that, where it has some: a list may name either.</summary>
@@ -184,6 +218,15 @@ public sealed class Recogniser(DesignReader reader)
             var at = mirrored ? listed.Along - listed.Scores[count - 1 - i] : listed.Scores[i];
             yield return new Equation(listed.Line, $"score {(mirrored ? count - i : i + 1)}", piece.Position(i), at);
         }
+
+        // What is scored across counts too, where the piece has as much.
+        if (listed.Cross.Count > 0 && Readings(piece).Skip(1).FirstOrDefault() is { } across && across.Creases.Count == listed.Cross.Count)
+        {
+            for (var i = 0; i < listed.Cross.Count; i++)
+            {
+                yield return new Equation(listed.Line, $"score {count + i + 1}", across.Position(i), listed.Cross[i]);
+            }
+        }
     }
 
     private static Recognised? Judge(Variant variant, Equations equations, Way way, OwnList list)
@@ -193,7 +236,7 @@ public sealed class Recogniser(DesignReader reader)
         foreach (var turned in finished is null ? [false] : new[] { false, true })
         {
             IReadOnlyList<Equation> said = finished is null ? [] : [new Equation(finished.Line, "width", Affine.W, turned ? finished.Second : finished.First), new Equation(finished.Line, "height", Affine.H, turned ? finished.First : finished.Second)];
-            if (equations.Agree([.. figures, .. said], most: Math.Min(2, figures.Count / 4)) is { } agreed && Weigh(variant, equations, way, list, [.. figures, .. said], agreed.X, agreed.Out) is { } weighed)
+            if (equations.Agree([.. figures, .. said], most: Math.Min(2, figures.Count / 4)) is { } agreed && Weigh(variant, equations, way, list, equations.System, [.. figures, .. said], agreed.X, agreed.Out) is { } weighed)
             {
                 return weighed;
             }
@@ -202,7 +245,7 @@ public sealed class Recogniser(DesignReader reader)
         return null;
     }
 
-    private static Recognised? Weigh(Variant variant, Equations equations, Way way, OwnList list, IReadOnlyList<Equation> figures, Vector<double> x, IReadOnlyList<Equation> outvoted)
+    private static Recognised? Weigh(Variant variant, Equations equations, Way way, OwnList list, UnitSystem system, IReadOnlyList<Equation> figures, Vector<double> x, IReadOnlyList<Equation> outvoted)
     {
         Length Round(double units) => new((long)Math.Round(units));
         var (width, height) = (Round(x[0]), Round(x[1]));
@@ -213,15 +256,19 @@ public sealed class Recogniser(DesignReader reader)
 
         var (used, tolerance) = (way.Pairs.Select(p => p.Piece.Id).ToHashSet(), equations.Tolerance * 1.5);
         var score = figures.Count - outvoted.Count - Equations.Unknowns(figures) - (Outvoted * outvoted.Count) - (LeftScored * way.Left.Count);
+        score -= TurnedAbout * way.Pairs.Count(p => list.Cards.All(c => c.Line != p.Listed.Line || c.Name != p.Listed.Name || c.AlongFirst != p.Listed.AlongFirst) && p.Listed.Cross.Count == 0);
+        var ignored = way.Pairs.Count(p => p.Listed.Cross.Count > 0 && !figures.Any(f => f.Line == p.Listed.Line && f.Figure == $"score {p.Listed.Scores.Count + 1}"));
+        score -= LeftScored * ignored;
+        score += variant.Construction.Pieces is [{ Creases.Count: 1 }] && list.Cards.Count(c => c.Scores.Count > 0) == 1 ? OneFold : 0;
         score -= WrongCount * way.Pairs.Count(p => p.Listed.Quantity != p.Piece.Quantity && p.Listed.Quantity > 1);
 
         // Limits, and how many parameters are what they usually are.
         var broken = 0;
-        foreach (var parameter in variant.Construction.Parameters)
+        foreach (var parameter in variant.Construction.Parameters.Where(p => figures.Any(f => f.Rule.Terms.ContainsKey(Symbol.Parameter(p.Id)))))
         {
             var value = equations.At(Affine.Name(parameter.Id), x);
-            broken += parameter.Min.Any(l => value < equations.At(l.Value, x) - tolerance) || parameter.Max.Any(l => value > equations.At(l.Value, x) + tolerance) ? 1 : 0;
-            score += figures.Any(f => f.Rule.Terms.ContainsKey(Symbol.Parameter(parameter.Id))) && Math.Abs(value - equations.At(parameter.Ideal, x)) <= Math.Max(tolerance, 0.06 * Math.Abs(value)) ? parameter.Held ? NotThere : AsUsual : 0;
+            broken += parameter.Min.Any(l => value < equations.At(l.Value, x) - (equations.At(parameter.Ideal, x) <= Hair.Units ? Hair.Units : tolerance)) || parameter.Max.Any(l => value > equations.At(l.Value, x) + tolerance) ? 1 : 0;
+            score += Math.Abs(value - equations.At(parameter.Ideal, x)) <= Math.Max(Math.Max(tolerance, equations.At(parameter.Ideal, x) <= Hair.Units ? Hair.Units : 0), 0.06 * Math.Abs(value)) ? parameter.Held ? NotThere : AsUsual : 0;
         }
 
         broken += variant.Construction.Requirements.Count(r => equations.At(r.AtLeastZero, x) < -tolerance);
@@ -243,13 +290,54 @@ public sealed class Recogniser(DesignReader reader)
             }
         }
 
+        // A piece whose own parameter nothing else says: a listed one that leaves it within its limits may be it.
+        var own = new Dictionary<string, Length>();
+        foreach (var piece in variant.Construction.Pieces.Where(p => p.Creases.Count == 0 && !used.Contains(p.Id)))
+        {
+            var open = piece.Along.Terms.Keys.Concat(piece.Across.Terms.Keys).Where(k => k.Kind == SymbolKind.Parameter && !figures.Any(f => f.Rule.Terms.ContainsKey(k))).Distinct().ToList();
+            foreach (var (listed, turned) in open.Count is not (1 or 2) ? [] : plain.Where(l => l.Kind == OwnKind.Piece).SelectMany(l => new[] { (l, false), (l, true) }))
+            {
+                List<Equation> more = [new(listed.Line, turned ? "height" : "width", piece.Along, turned ? listed.Second : listed.First), new(listed.Line, turned ? "width" : "height", piece.Across, turned ? listed.First : listed.Second)];
+                if (equations.Agree([.. figures.Except(outvoted), .. more], most: 0) is not { } agreed || open.Any(o => Breaks(variant, equations, agreed.X, o, tolerance)))
+                {
+                    continue;
+                }
+
+                plain.Remove(listed);
+                used.Add(piece.Id);
+                matched.Add(new MatchedPiece(listed, piece, false, turned));
+                foreach (var symbol in open)
+                {
+                    own[symbol.Id] = Round(equations.Value(symbol, agreed.X));
+                }
+
+                score += OwnParameter + (listed.Quantity == piece.Quantity && piece.Quantity > 1 ? 0.5 : 0);
+                break;
+            }
+        }
+
         var missing = variant.Construction.Pieces.Where(p => !used.Contains(p.Id)).ToList();
         score -= missing.Sum(p => p.Creases.Count > 0 ? MissingScored : MissingPlain);
         score += PaperFits * plain.Count(p => FitsAPanel(variant, equations, x, p));
-        score -= LeftPlain * plain.Count(p => p.Kind == OwnKind.Piece && !FitsAPanel(variant, equations, x, p));
-        var read = variant.Construction.Parameters.Where(p => figures.Any(f => f.Rule.Terms.ContainsKey(Symbol.Parameter(p.Id)))).ToDictionary(p => p.Id, p => Round(equations.At(Affine.Name(p.Id), x)).Nearest(equations.Tolerance > 200 ? Length.Mm(0.5m) : Length.In(1, 64)));
-        var sure = score >= Enough && way.Left.Count == 0 && broken == 0 && outvoted.Count <= 1;
+        score += list.Pieces.Any(p => p.Kind == OwnKind.Window) && variant.Construction.Pieces.Any(p => p.Openings.Any(o => o.Kind == CutKind.Window)) ? HasWindow : 0;
+        score -= LeftPlain * plain.Count(p => p.Kind == OwnKind.Piece && !IsExtra(p.Name) && !FitsAPanel(variant, equations, x, p));
+        var read = variant.Construction.Parameters.Where(p => figures.Any(f => f.Rule.Terms.ContainsKey(Symbol.Parameter(p.Id)))).ToDictionary(p => p.Id, p => Round(equations.At(Affine.Name(p.Id), x)).Nearest(system == UnitSystem.Metric ? Length.Mm(0.5m) : Length.In(1, 64)));
+        foreach (var (id, value) in own)
+        {
+            read[id] = value.Nearest(system == UnitSystem.Metric ? Length.Mm(0.5m) : Length.In(1, 64));
+        }
+
+        // Without any of what holds it together it may be another card that begins the same way.
+        var bonds = variant.Construction.Bonds;
+        var held = bonds.Count == 0 || bonds.Any(b => used.Contains(b.A.Piece.Piece) && used.Contains(b.B.Piece.Piece));
+        var sure = score >= (held ? Enough : EnoughAlone) && way.Left.Count == 0 && ignored == 0 && broken == 0 && outvoted.Count <= 1;
         return new Recognised(variant.Family, variant.Choices, width, height, read, matched, [.. outvoted.Select(o => new Differing(o.Line, o.Figure, o.Value, Round(equations.At(o.Rule, x))))], [.. missing.Select(m => m.Name)], score, sure);
+    }
+
+    private static bool Breaks(Variant variant, Equations equations, Vector<double> x, Symbol symbol, double tolerance)
+    {
+        var (parameter, value) = (variant.Construction.Parameters.First(p => p.Id == symbol.Id), equations.Value(symbol, x));
+        return parameter.Min.Any(l => value < equations.At(l.Value, x) - tolerance) || parameter.Max.Any(l => value > equations.At(l.Value, x) + tolerance);
     }
 
     /// <summary>Borders that people leave on each side of a paper.</summary>

@@ -36,11 +36,16 @@ public sealed record RuleGuess(Length Width, Length Height, IReadOnlyList<Guesse
     /// <summary>Under this a figure is asked about.</summary>
     private const double Unsure = 0.62;
 
-    /// <summary>People make cards in formats that have a name.</summary>
-    private const double Named = 12;
+    /// <summary>What the rules of the figures say about the finished size, beside what folding says.</summary>
+    private const double FigureWeight = 0.15;
 
-    /// <summary>Of two that are as likely the larger one is meant: parts are smaller than the card.</summary>
-    private const double Larger = 1.5;
+    /// <summary>Figures under an inch are alike by chance.</summary>
+    private static readonly Length LeastAlike = Length.In(1);
+
+    private const double Alike = 1.6;
+
+    /// <summary>What shares and small fixed figures say of themselves is more than they keep: by trial, of those that say nine in ten so many were right.</summary>
+    private static double Honest(FigureRule rule, double sure) => rule.IsShare ? sure * 0.72 : rule.ByWidth == 0 && rule.ByHeight == 0 ? sure * 0.85 : sure * 0.95;
 
     private const int MostQuestions = 3;
 
@@ -64,23 +69,7 @@ public sealed record RuleGuess(Length Width, Length Height, IReadOnlyList<Guesse
         }
 
         var system = list.Cards.First().Unit.SystemOf();
-        bool IsNamed(Length a, Length b) => formats.Any(f => f.System == system && ((f.Width == a && f.Height == b) || (f.Width == b && f.Height == a)));
-        return Sizes(list, formats, system).Select(s => (Guess: Guess(list, s.Width, s.Height, system), s)).MaxBy(g => g.Guess.Likely + (IsNamed(g.s.Width, g.s.Height) ? Named : 0) + (Larger * Math.Log2((double)g.s.Width.Units * g.s.Height.Units))).Guess.Guess;
-    }
-
-    /// <summary>The finished sizes that a list may be for: the one that it names, or what its pieces are or fold to.</summary>
-    private static IEnumerable<(Length Width, Length Height)> Sizes(OwnList list, IReadOnlyList<Format> formats, UnitSystem system)
-    {
-        if (list.Finished is { } finished)
-        {
-            return [(finished.First, finished.Second)];
-        }
-
-        var sides = list.Cards.SelectMany(c => new[] { c.Along, c.Across, new Length(c.Along.Units / 2) }.Concat(c.Panels)).Distinct().Where(s => s >= Length.In(2) && s <= Length.In(13)).ToList();
-        var near = Near.For(system);
-        var named = formats.Where(f => f.System == system).SelectMany(f => new[] { (f.Width, f.Height), (f.Height, f.Width) }).Where(f => sides.Any(s => (s - f.Item1).Abs() <= near) && sides.Any(s => (s - f.Item2).Abs() <= near)).ToList();
-        var own = list.Cards.SelectMany(c => new[] { (new Length(c.Along.Units / 2), c.Across), (c.Along, c.Across), (c.Across, new Length(c.Along.Units / 2)) }.Concat(c.Panels.Where(p => p >= Length.In(2)).Select(p => (p, c.Across)))).Where(s => s.Item1 >= Length.In(2) && s.Item2 >= Length.In(2));
-        return named.Concat(own).Distinct().Take(60);
+        return FinishedSize.Candidates(list, formats, system).Select(s => (s.Likely, Guess: Guess(list, s.Width, s.Height, system))).MaxBy(c => c.Likely + (FigureWeight * c.Guess.Likely)).Guess.Guess;
     }
 
     private static (RuleGuess Guess, double Likely) Guess(OwnList list, Length width, Length height, UnitSystem system)
@@ -89,11 +78,14 @@ public sealed record RuleGuess(Length Width, Length Height, IReadOnlyList<Guesse
         var figures = new List<GuessedFigure>();
         var likely = 0d;
         var regions = new List<(Length A, Length B, FigureRule RuleA, FigureRule RuleB)>();
+        var known = new List<(Length Value, string Of, FigureRule Rule)>();
         GuessedFigure Add(OwnPiece piece, string figure, Length value, IEnumerable<FigureRule> rules)
         {
-            var ranked = rules.OrderByDescending(r => r.Weight).DistinctBy(r => (Math.Round(r.ByWidth, 3), Math.Round(r.ByHeight, 3))).ToList();
+            // What is as long as something in another piece goes with that.
+            var alike = known.Where(k => k.Value >= LeastAlike && (k.Value - value).Abs() <= near && k.Of != piece.Name).Select(k => k.Rule with { Words = Words.Of($"as long as the {k.Of}"), Weight = Alike }).Take(2);
+            var ranked = rules.Concat(figure.StartsWith("score", StringComparison.Ordinal) ? [] : alike).OrderByDescending(r => r.Weight).DistinctBy(r => (Math.Round(r.ByWidth, 3), Math.Round(r.ByHeight, 3))).ToList();
             var all = ranked.Sum(r => Math.Exp(r.Weight));
-            var guessed = new GuessedFigure(piece, figure, value, ranked[0], Math.Exp(ranked[0].Weight) / all, [.. ranked.Skip(1).Take(2).Select(r => (r, Math.Exp(r.Weight) / all))]);
+            var guessed = new GuessedFigure(piece, figure, value, ranked[0], Honest(ranked[0], Math.Exp(ranked[0].Weight) / all), [.. ranked.Skip(1).Take(2).Select(r => (r, Math.Exp(r.Weight) / all))]);
             figures.Add(guessed);
             likely += ranked[0].Weight;
             return guessed;
@@ -103,6 +95,13 @@ public sealed record RuleGuess(Length Width, Length Height, IReadOnlyList<Guesse
         {
             // The creases run along the side that a finished side of the card is.
             var chainIsWidth = (piece.Across - height).Abs() <= near || (piece.Across - width).Abs() > near;
+            if (piece.Scores.Count == 0 && (piece.First - piece.Second).Abs() <= near && Square(piece) is { } square)
+            {
+                Add(piece, "width", piece.First, square);
+                Add(piece, "height", piece.Second, square);
+                continue;
+            }
+
             var across = Add(piece, piece.AlongFirst ? "height" : "width", piece.Across, Rules(piece.Across, width, height, system, chainIsWidth ? 1.2 : -0.4));
             var along = Add(piece, piece.AlongFirst ? "width" : "height", piece.Along, Rules(piece.Along, width, height, system, piece.Scores.Count == 0 ? 0 : chainIsWidth ? -1.2 : 1.2));
             var panels = piece.Panels.Select((p, i) => (Value: p, Rule: (FigureRule?)null, Index: i)).ToList();
@@ -112,6 +111,9 @@ public sealed record RuleGuess(Length Width, Length Height, IReadOnlyList<Guesse
             }
 
             regions.Add((piece.Along, piece.Across, along.Rule, across.Rule));
+            known.Add((piece.Along, piece.Name, figures.First(f => f.Piece == piece && f.Figure == along.Figure).Rule));
+            known.Add((piece.Across, piece.Name, across.Rule));
+            known.AddRange(regions.Take(regions.Count - 1).TakeLast(Math.Max(0, panels.Count > 1 ? panels.Count : 0)).Select(r => (r.A, $"{piece.Name}’s panel", r.RuleA)));
         }
 
         foreach (var paper in list.Pieces.Where(p => p.Kind is OwnKind.Paper or OwnKind.Window))
@@ -127,6 +129,14 @@ public sealed record RuleGuess(Length Width, Length Height, IReadOnlyList<Guesse
 
         var questions = figures.Where(f => f.Sure < Unsure && f.Next.Count > 0).OrderBy(f => f.Sure).Take(MostQuestions).Select(Ask).ToList();
         return (new RuleGuess(width, height, figures, questions), likely);
+
+        // A square stays one: it is cut by a die, or follows one side.
+        List<FigureRule>? Square(OwnPiece piece)
+        {
+            var plain = Rules(piece.First, width, height, system, -0.3).Where(r => !r.IsShare && (r.ByWidth != 0 || r.ByHeight != 0) && r.Weight > 0.6).ToList();
+            return plain.Any(r => r.ByWidth != 0) && plain.Any(r => r.ByHeight != 0) && width != height ? null
+                : [.. plain, new FigureRule(0, 0, Words.Of($"always {piece.First}"), plain.Count == 0 ? 2 : 1), .. Rules(piece.First, width, height, system, -0.3).Where(r => r.IsShare && r.ByWidth != 0)];
+        }
 
         // The panels of a chain add up to the piece, in every size: the one that is least sure of its own rule takes the rest.
         List<(Length, Length, FigureRule, FigureRule)> Chain(OwnPiece piece, GuessedFigure along, GuessedFigure across, List<Length> panels, bool isWidth)

@@ -1,0 +1,128 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Lists.Own;
+
+/// <summary>Figures, sizes and quantities as they stand within a line.</summary>
+internal static partial class OwnFigures
+{
+    public const string Number = @"(?:\d+\s*[-\s]\s*\d+/\d+|\d+/\d+|\d+[.,]\d+|[.,]\d+|\d+)";
+    public const string Unit = @"(?:\s*(?:inches\b|inch\b|in\b(?!\s+half)|""|″|''|cm\b|mm\b))?";
+    private const string Way = @"(?:\s*(?:wide|tall|high|long|deep|w|h)\b)?";
+
+    [GeneratedRegex($@"(?<a>{Number})(?<ua>{Unit}){Way}\s*(?:x|×|\*|by)\s*(?<b>{Number})(?<ub>{Unit}){Way}", RegexOptions.IgnoreCase)]
+    private static partial Regex SizeForm();
+
+    [GeneratedRegex($@"(?<a>{Number})(?<ua>{Unit})[\s-]*(?:square\b|sq\b)", RegexOptions.IgnoreCase)]
+    private static partial Regex SquareForm();
+
+    [GeneratedRegex(@"\b(?<name>a[3-7]|half letter|letter)\b(?:\s+(?:sheet|card(?:stock)?|paper))?(?<half>,?\s*(?:cut|sliced)?\s*in\s+(?:half|halves)(?:\s+(?<long>lengthwise|lengthways|along (?:its|the) length))?)?", RegexOptions.IgnoreCase)]
+    private static partial Regex SheetForm();
+
+    [GeneratedRegex($@"(?<n>{Number})(?<u>{Unit})", RegexOptions.IgnoreCase)]
+    public static partial Regex NumberForm();
+
+    [GeneratedRegex(@"\(\s*(?:x|×)?\s*(?<n>\d{1,2})\s*(?:x|×|off|of them|pcs|pieces)?\s*\)|\b(?:cut|make|need|qty:?)\s+(?<n>\d{1,2})\b(?!\s*(?:[x×/.,]|\d|in\b|cm|mm|""))|(?:^|\s)(?:x|×)\s*(?<n>\d{1,2})(?=\s*(?:$|[,;.]|on\b|and\b|\())|^\W*(?<n>\d{1,2})\s*(?:x|×|of)\s+(?=[a-z])|\b(?<n>\d{1,2})\s+(?:of them|off|pieces|pcs)\b|(?:^|[:,]\s*|\band\s+)(?<n>\d{1,2})\s+(?=[a-z]{3,}(?!\w*\s*square))", RegexOptions.IgnoreCase)]
+    private static partial Regex CountForm();
+
+    [GeneratedRegex(@"\b(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve|a pair of|both)\b(?=\s+(?:[a-z]|\d))(?!\s+(?:sides?|ends?|edges?|layers? of))", RegexOptions.IgnoreCase)]
+    private static partial Regex CountWord();
+
+    private static readonly Dictionary<string, int> Words = new(StringComparer.OrdinalIgnoreCase)
+    {
+        ["one"] = 1, ["two"] = 2, ["a pair of"] = 2, ["both"] = 2, ["three"] = 3, ["four"] = 4, ["five"] = 5, ["six"] = 6, ["seven"] = 7, ["eight"] = 8, ["nine"] = 9, ["ten"] = 10, ["twelve"] = 12,
+    };
+
+    private static readonly Dictionary<string, (decimal, decimal)> Sheets = new(StringComparer.OrdinalIgnoreCase)
+    {
+        ["a3"] = (297, 420), ["a4"] = (210, 297), ["a5"] = (148, 210), ["a6"] = (105, 148), ["a7"] = (74, 105), ["letter"] = (215.9m, 279.4m), ["half letter"] = (139.7m, 215.9m),
+    };
+
+    /// <summary>A size within a line.</summary>
+    /// <param name="Halves">Of a sheet that is cut in halves, that there are two.</param>
+    public readonly record struct Size(int At, int Length, Length A, Length B, bool Halves = false)
+    {
+        public int End => At + Length;
+    }
+
+    /// <summary>All sizes that a text names, in their order; one that says the size before it in the other system is left out.</summary>
+    public static IReadOnlyList<Size> Sizes(string text, DisplayUnit unit)
+    {
+        var found = new List<Size>();
+        foreach (Match m in SizeForm().Matches(text))
+        {
+            var (ua, ub) = (m.Groups["ua"].Value, m.Groups["ub"].Value);
+            if (Figure(m.Groups["a"].Value, ua.Length > 0 ? ua : ub, unit) is { } a && Figure(m.Groups["b"].Value, ub.Length > 0 ? ub : ua, unit) is { } b && a > Length.Zero && b > Length.Zero)
+            {
+                found.Add(new Size(m.Index, m.Length, a, b));
+            }
+        }
+
+        foreach (Match m in SquareForm().Matches(text))
+        {
+            if (found.All(f => m.Index >= f.End || m.Index + m.Length <= f.At) && Figure(m.Groups["a"].Value, m.Groups["ua"].Value, unit) is { } side && side > Length.Zero)
+            {
+                found.Add(new Size(m.Index, m.Length, side, side));
+            }
+        }
+
+        if (found.Count == 0 && SheetForm().Match(text) is { Success: true } sheet && Sheets.TryGetValue(sheet.Groups["name"].Value, out var mm))
+        {
+            // Cut in halves it is halved across its length, unless it says otherwise.
+            var (a, b) = (Length.Mm(mm.Item1), Length.Mm(mm.Item2));
+            var halved = sheet.Groups["half"].Success;
+            found.Add(new Size(sheet.Index, sheet.Length, halved && sheet.Groups["long"].Success ? new Length(a.Units / 2) : a, halved && !sheet.Groups["long"].Success ? new Length(b.Units / 2) : b, halved));
+        }
+
+        var kept = new List<Size>();
+        foreach (var size in found.OrderBy(f => f.At))
+        {
+            var near = Length.Mm(1.5m);
+            var inBrackets = kept.Count > 0 && text[kept[^1].End..size.At].Trim() is "(" or "/" or "or" or "=" or "|";
+            if (!inBrackets || (kept[^1].A - size.A).Abs() > near || (kept[^1].B - size.B).Abs() > near)
+            {
+                kept.Add(size);
+            }
+        }
+
+        return kept;
+    }
+
+    public static Length? Figure(string number, string named, DisplayUnit unit)
+    {
+        var own = named.Trim().ToLowerInvariant() switch { "cm" => DisplayUnit.Centimetre, "mm" => DisplayUnit.Millimetre, "" => unit, _ => DisplayUnit.Inch };
+        return LengthReader.TryRead(Regex.Replace(number, @"(?<=\d)\s*-\s*(?=\d)", " "), own, out var value, out _) ? value : null;
+    }
+
+    /// <summary>Every figure of a text; one that says the one before it in the other system is left out.</summary>
+    public static List<Length> All(string text, DisplayUnit unit, int most)
+    {
+        var all = new List<(Length Value, bool Named)>();
+        foreach (Match m in NumberForm().Matches(text))
+        {
+            var named = m.Groups["u"].Length > 0;
+            if (all.Count < most && Figure(m.Groups["n"].Value, m.Groups["u"].Value, unit) is { } value && value > Length.Zero && !(named && all.Count > 0 && all[^1].Named && (all[^1].Value - value).Abs() <= Length.Mm(1) && m.Index > 0 && text[..m.Index].TrimEnd().EndsWith('(')))
+            {
+                all.Add((value, named));
+            }
+        }
+
+        return [.. all.Select(a => a.Value)];
+    }
+
+    /// <summary>How many: what stands behind the size counts before what stands before it, and of that the nearest.</summary>
+    public static int Count(string before, string after) => Of(after, first: true) ?? Of(before, first: false) ?? 1;
+
+    private static int? Of(string words, bool first)
+    {
+        var numbers = CountForm().Matches(words).Select(m => (m.Index, N: int.Parse(m.Groups["n"].Value, CultureInfo.InvariantCulture))).Where(m => m.N is >= 1 and <= 60);
+        var all = numbers.Concat(CountWord().Matches(words).Select(m => (m.Index, N: Words[m.Groups["w"].Value]))).OrderBy(m => m.Index).ToList();
+        return all.Count == 0 ? null : (first ? all[0] : all[^1]).N;
+    }
+
+    /// <summary>What is left of words without counts.</summary>
+    public static string WithoutCounts(string words) => CountForm().Replace(words, " ");
+
+    public static int Times(string word) => int.TryParse(word, NumberStyles.None, CultureInfo.InvariantCulture, out var n) ? n : Words.GetValueOrDefault(word, 0);
+}

@@ -1,0 +1,126 @@
+using System.Text.RegularExpressions;
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Lists.Own;
+
+/// <summary>The scores that a line names for a piece.</summary>
+/// <param name="Cross">Those that are read along the other side.</param>
+/// <param name="SideSaid">Whether it says which side they are read along.</param>
+/// <param name="Same">They are the scores of the piece before.</param>
+internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool AlongFirst, IReadOnlyList<Length> Cross, bool SideSaid, bool Diagonals, bool Same)
+{
+    private const int Most = 40;
+
+    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?:\s+lines?)?|\bfold(?:s|ed)?\b(?=\s+(?:it\s+)?(?:at|in|along)\b)|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
+    public static partial Regex Word();
+
+    // Whatever is said from here on is no score: why, or what else is done.
+    [GeneratedRegex(@"[(,;.]?\s*\b(?:then\s+|and\s+)?(?:so\b|so that|leaving|which|making|makes|because|for (?:a|the|an)\b|to make|cut|slit|slot|snip|trim|notch|tick|mark|glue|tape|bond|burnish|window|aperture|slice)\b.*$", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
+    private static partial Regex Otherwise();
+
+    [GeneratedRegex($@"(?:read\s+)?(?:along|on|across|down)\s+(?:the|its)\s+(?:(?<word>long|longer|short|shorter|first|second|width|height|length)|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit}))(?:\s*(?:side|edge|length|way))?|\b(?<word>lengthwise|lengthways|crosswise|widthwise|widthways)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex SideForm();
+
+    [GeneratedRegex($@"\bevery\s+(?:(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})|inch|(?<cm>cm))(?:[\s,]*(?:for\s+)?(?:(?<times>\d{{1,2}}|two|three|four|five|six|seven|eight)\s*(?<what>times|inches|in\b|x)))?", RegexOptions.IgnoreCase)]
+    private static partial Regex EveryForm();
+
+    [GeneratedRegex(@"\b(?:in|at|into)\s+(?:half|halves)\b|\bhalf\s*way\b|\b(?:down|at|across|in|on|through)\s+the\s+(?:middle|centre|center)\b|\bcent(?:re|er)\s*line\b", RegexOptions.IgnoreCase)]
+    private static partial Regex HalfForm();
+
+    [GeneratedRegex(@"\b(?:from|at|on|in from)\s+(?:each|both|either|every)\s+(?:ends?|sides?|edges?)\b|\bboth (?:ends|sides)\b|\beach (?:end|side)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex EndsForm();
+
+    [GeneratedRegex(@"\b(?:all|each of the)\s+(?:four\s+|4\s+)?(?:sides|edges)\b|\ball\s+(?:the\s+way\s+)?(?:a)?round\b|\bfour sides\b", RegexOptions.IgnoreCase)]
+    private static partial Regex AllSidesForm();
+
+    /// <param name="text">From the word that says it is about scores to the end of the line.</param>
+    public static OwnScores Read(string text, Length first, Length second, DisplayUnit unit)
+    {
+        var said = Otherwise().Replace(Word().Replace(text, w => w.Value.Contains("same", StringComparison.OrdinalIgnoreCase) ? " same " : " "), " ");
+        var diagonals = Regex.IsMatch(text, @"\bdiagonal", RegexOptions.IgnoreCase);
+        if (Regex.IsMatch(said, @"\bsame\b|^\W*(?:as|like)\s+(?:the|above|before|on)\b", RegexOptions.IgnoreCase) && OwnFigures.All(said, unit, 1).Count == 0)
+        {
+            return new OwnScores([], true, [], false, diagonals, Same: true);
+        }
+
+        // Figures stand before the side that they are read along, or behind it; a word such as lengthwise stands behind.
+        var sides = SideForm().Matches(said).ToList();
+        var ends = sides.Select(s => s.Index).Append(said.Length).ToList();
+        var parts = ends.Select((end, i) => said[(i == 0 ? 0 : sides[i - 1].Index + sides[i - 1].Length)..end]).ToList();
+        var along = new bool?[parts.Count];
+        var behind = Any(parts[0]) && !Any(parts[^1]);
+        foreach (var (side, i) in sides.Select((s, i) => (s, i)))
+        {
+            var isAdverb = side.Groups["word"].Value.EndsWith("wise", StringComparison.OrdinalIgnoreCase) || side.Groups["word"].Value.EndsWith("ways", StringComparison.OrdinalIgnoreCase);
+            along[(behind || isAdverb) && Any(parts[i]) ? i : i + 1] ??= Side(side, first, second, unit);
+        }
+
+        var groups = parts.Select((text, i) => (Text: text, AlongFirst: along[i])).Where(g => Any(g.Text)).ToList();
+
+        // A line that runs lengthwise and a line across the middle are two ways.
+        var read = groups.Select(g => Group(g.Text, g.AlongFirst, first, second, unit)).Where(g => g.Scores.Count > 0).ToList();
+        if (read.Count == 0)
+        {
+            return new OwnScores([], true, [], false, diagonals, Same: false);
+        }
+
+        var main = read[0];
+        var others = read.Skip(1).ToList();
+        if (AllSidesForm().IsMatch(said) && others.Count == 0)
+        {
+            IReadOnlyList<Length> Both(Length room, IReadOnlyList<Length> at) => [.. at.Concat(at.Select(s => room - s)).Where(s => s > Length.Zero && s < room).Distinct().Order()];
+            return new OwnScores(Both(first, main.Scores), true, Both(second, main.Scores), true, diagonals, Same: false);
+        }
+
+        var cross = others.Where(o => o.AlongFirst != main.AlongFirst || !o.Said).SelectMany(o => o.Scores).Distinct().Order().ToList();
+        var more = others.Where(o => o.AlongFirst == main.AlongFirst && o.Said).SelectMany(o => o.Scores);
+        return new OwnScores([.. main.Scores.Concat(more).Distinct().Order()], main.AlongFirst, cross, main.Said, diagonals, Same: false);
+
+        static bool Any(string part) => OwnFigures.NumberForm().IsMatch(part) || HalfForm().IsMatch(part) || EveryForm().IsMatch(part);
+    }
+
+    private static bool? Side(Match side, Length first, Length second, DisplayUnit unit) => side.Groups["word"].Value.ToLowerInvariant() switch
+    {
+        "long" or "longer" or "length" or "crosswise" or "widthwise" or "widthways" => first >= second,
+        "short" or "shorter" or "lengthwise" or "lengthways" => first < second,
+        "first" or "width" => true,
+        "second" or "height" => false,
+        _ => OwnFigures.Figure(side.Groups["n"].Value, side.Groups["u"].Value, unit) is { } named ? (named - first).Abs() <= (named - second).Abs() : null,
+    };
+
+    private static (IReadOnlyList<Length> Scores, bool AlongFirst, bool Said) Group(string text, bool? along, Length first, Length second, DisplayUnit unit)
+    {
+        if (HalfForm().Match(text) is { Success: true } half && OwnFigures.All(text, unit, 1).Count == 0)
+        {
+            var halved = along ?? first >= second;
+            return ([new Length((halved ? first : second).Units / 2)], halved, along is not null);
+        }
+
+        if (EveryForm().Match(text) is { Success: true } every)
+        {
+            var step = every.Groups["n"].Success ? OwnFigures.Figure(every.Groups["n"].Value, every.Groups["u"].Value, unit) ?? Length.In(1) : every.Groups["cm"].Success ? Length.Mm(10) : Length.In(1);
+            var (room, which) = Enough(first, step) ? (first, true) : (second, false);
+            (room, which) = along is { } said ? (said ? first : second, said) : (room, which);
+            var times = every.Groups["times"].Success ? OwnFigures.Times(every.Groups["times"].Value) : Most;
+            return (step <= Length.Zero ? [] : [.. Enumerable.Range(1, Math.Min(times, Most)).Select(i => i * step).TakeWhile(at => at < room - Length.Mm(0.5m))], which, along is not null);
+        }
+
+        var figures = OwnFigures.All(text, unit, Most);
+        bool Holds(Length room) => figures.All(f => f < room);
+        var side = along ?? (Holds(first) || !Holds(second));
+        if (figures.Count == 0 || !Holds(side ? first : second))
+        {
+            return ([], true, false);
+        }
+
+        var length = side ? first : second;
+        IEnumerable<Length> all = EndsForm().IsMatch(text) ? figures.Concat(figures.Select(f => length - f)) : figures;
+
+        // The middle may be named beside figures.
+        all = HalfForm().IsMatch(text) ? all.Append(new Length(length.Units / 2)) : all;
+        return ([.. all.Distinct().Order()], side, along is not null || Holds(first) != Holds(second));
+    }
+
+    /// <summary>Whether a step goes into a side at least twice.</summary>
+    private static bool Enough(Length room, Length step) => room.Units > 2.2 * step.Units;
+}
