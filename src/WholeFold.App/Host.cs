@@ -80,6 +80,10 @@ public static class WebHost
             o.SerializerOptions.MaxDepth = StrictJson.Deepest * 2;
             o.SerializerOptions.RespectNullableAnnotations = true;
             o.SerializerOptions.Encoder = StrictJson.Options.Encoder;
+            foreach (var converter in StrictJson.Options.Converters)
+            {
+                o.SerializerOptions.Converters.Add(converter);
+            }
         });
         builder.Services.AddProblemDetails();
         builder.Services.AddExceptionHandler<ProblemHandler>();

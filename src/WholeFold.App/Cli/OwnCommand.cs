@@ -13,20 +13,26 @@ internal static class OwnCommand
     {
         var file = new Option<FileInfo?>("--list") { Description = "A text file with one piece a line, such as: base 10 x 5, score at 2 1/2 and 7 1/2", Required = true };
         var format = new Option<string?>("--format") { Description = "A format to convert it to." };
-        var units = new Option<string>("--units") { Description = "The unit of bare numbers where the list names none: in, cm or mm.", DefaultValueFactory = _ => "in" };
+        var units = new Option<string?>("--units") { Description = "The unit of bare numbers where the list names none: in, cm or mm; where it is not given the figures tell." };
+        var save = new Option<FileInfo?>("--save") { Description = "Write what it is as a design file, to convert and print like any other." };
         var json = new Option<bool>("--json") { Description = "Write all of it as JSON." };
-        var command = new Command("own", "Read a measure list of your own, and say what it is.") { file, format, units, json };
+        var command = new Command("own", "Read a measure list of your own, and say what it is.") { file, format, units, json, save };
         command.SetAction(parsed =>
         {
             var reader = CommandLine.Reader(null);
-            var unit = UnitReader.Read(parsed.GetValue(units)!, "--units");
-            var own = OwnDesign.Of(CommandLine.ReadFile(parsed.GetValue(file)!, "--list"), unit, reader, new Recogniser(reader), parsed.GetValue(format));
+            var said = parsed.GetValue(units) is { } bare ? UnitReader.Read(bare, "--units") : (DisplayUnit?)null;
+            var own = OwnDesign.Of(CommandLine.ReadFile(parsed.GetValue(file)!, "--list"), said, reader, new Recogniser(reader), parsed.GetValue(format));
             if (!own.List.Cards.Any())
             {
                 throw new InputProblemException("own.nothing", "--list", own.List.Left is [var first, ..] ? $"no piece was understood in it; line {first.Line} says “{first.Text}”" : "there is nothing in it", OwnListReader.Accepted);
             }
 
-            unit = own.List.Cards.First().Unit;
+            if (parsed.GetValue(save) is { } kept && own.Design() is { } design)
+            {
+                File.WriteAllText(kept.FullName, DesignFile.Write(design));
+            }
+
+            var unit = own.List.Cards.First().Unit;
             if (parsed.GetValue(json))
             {
                 output.WriteLine(OwnJson.Write(own, unit));

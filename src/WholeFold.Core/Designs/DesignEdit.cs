@@ -101,7 +101,7 @@ public abstract record DesignEdit
     {
         ArgumentNullException.ThrowIfNull(design);
         ArgumentNullException.ThrowIfNull(reader);
-        if (reader.Catalogue.Find(design.Construction) is not { } family)
+        if (reader.Find(design) is not { } family)
         {
             return id;
         }
@@ -235,7 +235,7 @@ public sealed record CutFrom(string Piece, string? Stock) : DesignEdit
     {
         ArgumentNullException.ThrowIfNull(before);
         ArgumentNullException.ThrowIfNull(reader);
-        var name = reader.Catalogue.Find(before.Construction)?.For().Pieces.FirstOrDefault(p => p.Id == Piece)?.Name ?? Piece;
+        var name = reader.Find(before)?.For().Pieces.FirstOrDefault(p => p.Id == Piece)?.Name ?? Piece;
         return Stock is null ? Words.Of($"{name} from the card again") : Words.Of($"{name} from {reader.Inventory.With(before.Own).Find<Stock>(Stock)?.Name ?? Stock}");
     }
 

@@ -128,12 +128,27 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
 
     /// <summary>The construction of a design, whatever else of it cannot be read.</summary>
     /// <exception cref="InputProblemException">There is no such construction.</exception>
-    public ConstructionFamily FamilyOf(DesignSpec spec) => Catalogue.Find(spec.Construction) ?? throw new InputProblemException(
+    public ConstructionFamily FamilyOf(DesignSpec spec) => Find(spec) ?? throw new InputProblemException(
         "construction.unknown", "construction", spec.Construction.Length == 0 ? "no construction is given" : $"“{spec.Construction}” is not a construction", string.Join(", ", Catalogue.All.Select(c => c.Id)));
+
+    /// <summary>The construction of a design: of the library, or the design's own; null where there is neither.</summary>
+    /// <exception cref="InputProblemException">The design's own is none that can be worked with.</exception>
+    public ConstructionFamily? Find(DesignSpec spec)
+    {
+        ArgumentNullException.ThrowIfNull(spec);
+        if (spec.Made is not { } made)
+        {
+            return Catalogue.Find(spec.Construction);
+        }
+
+        return Catalogue.Find(made.Id) is not null ? throw new InputProblemException("made.taken", "made.id", $"“{made.Id}” is the name of a construction of the library", "a name of its own, such as own-fold")
+            : made.Id != spec.Construction ? throw new InputProblemException("made.other", "made.id", $"the design is of “{spec.Construction}”, and what it brings along is “{made.Id}”", "the same name in both places")
+            : MadeConstructions.Read(made);
+    }
 
     /// <summary>The choices of a design that can be read.</summary>
     internal IReadOnlyDictionary<string, string> ChoicesOf(DesignSpec spec) =>
-        Catalogue.Find(spec.Construction)?.Choices.Where(c => spec.Set.TryGetValue(c.Id, out var chosen) && c.Options.Contains(chosen.Value)).ToDictionary(c => c.Id, c => spec.Set[c.Id].Value) ?? [];
+        Find(spec)?.Choices.Where(c => spec.Set.TryGetValue(c.Id, out var chosen) && c.Options.Contains(chosen.Value)).ToDictionary(c => c.Id, c => spec.Set[c.Id].Value) ?? [];
 
     /// <summary>The unit that a design's owner reads in, as far as it can be told.</summary>
     public DisplayUnit UnitOf(DesignSpec spec)
@@ -156,7 +171,7 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
     public DesignSpec NamingTools(DesignSpec spec)
     {
         ArgumentNullException.ThrowIfNull(spec);
-        var family = Catalogue.Find(spec.Construction);
+        var family = Find(spec);
         var plain = spec.Tools ?? Inventory.With(spec.Own).DefaultToolsFor(UnitOf(spec).SystemOf()).Id;
         bool IsPlain(KeyValuePair<string, WrittenFigure> figure) => figure.Value.Tools is null && family?.Choices.Any(c => c.Id == figure.Key) != true;
         IReadOnlyDictionary<string, WrittenFigure> Named(IReadOnlyDictionary<string, WrittenFigure> set) => set.ToDictionary(f => f.Key, f => IsPlain(f) ? f.Value with { Tools = plain } : f.Value);

@@ -3,6 +3,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Constructions.Written;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Paper;
 
@@ -24,6 +25,9 @@ public sealed record DesignSpec
 
     /// <summary>Id of a construction.</summary>
     public string Construction { get; init; } = "";
+
+    /// <summary>The construction itself, where it is one of the design's own and none of the library's.</summary>
+    public WrittenFamily? Made { get; init; }
 
     /// <summary>The home format: an id, or a size with its unit.</summary>
     public string Format { get; init; } = "";

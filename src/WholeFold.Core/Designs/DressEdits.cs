@@ -30,7 +30,7 @@ public abstract record DressEdit : DesignEdit
     {
         ArgumentNullException.ThrowIfNull(design);
         ArgumentNullException.ThrowIfNull(reader);
-        var construction = reader.Catalogue.Find(design.Construction)?.For(reader.ChoicesOf(design));
+        var construction = reader.Find(design)?.For(reader.ChoicesOf(design));
         if (construction?.Layers.FirstOrDefault(l => l.Id == role || l.Id + LayerRole.OtherFace == role) is { } named)
         {
             return named.Id == role ? named.Name : $"{named.Name}, other face";

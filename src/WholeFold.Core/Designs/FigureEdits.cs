@@ -83,7 +83,7 @@ public sealed record Choose(string Choice, string Option) : DesignEdit
     {
         ArgumentNullException.ThrowIfNull(before);
         ArgumentNullException.ThrowIfNull(reader);
-        var choice = reader.Catalogue.Find(before.Construction)?.Choices.FirstOrDefault(c => c.Id == Choice);
+        var choice = reader.Find(before)?.Choices.FirstOrDefault(c => c.Id == Choice);
         var was = FigureOf(before, Home, Choice)?.Value ?? choice?.Default;
         return was is null ? Words.Of($"{Choice}: {Option}") : Words.Of($"{choice?.Name ?? Choice}: {Option} instead of {was}");
     }

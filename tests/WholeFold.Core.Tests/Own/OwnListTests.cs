@@ -23,6 +23,9 @@ public class OwnListTests
 
     private static readonly IReadOnlyList<Listed> Written = Load("written.json");
 
+    /// <summary>All of them, by name, unit and text.</summary>
+    internal static IEnumerable<(string Name, DisplayUnit Unit, string Text)> Texts => Lists.Concat(Written).Select(l => (l.Name, l.Unit, l.Text));
+
     private static IReadOnlyList<Listed> Load(string file) => [.. JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Own", file))).RootElement.EnumerateArray().Select(l => new Listed(
         l.GetProperty("name").GetString()!, UnitReader.Read(l.GetProperty("unit").GetString()!, "unit"), l.GetProperty("construction").GetString(), l.GetProperty("kept").GetBoolean(), l.GetProperty("list").GetString()!))];
 

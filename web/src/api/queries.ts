@@ -130,10 +130,10 @@ export const queries = {
       queryFn: ({ signal }) => answer(api.POST("/api/folding", { body: { ...(desk as Desk), ...from }, signal })),
       ...worked<Schemas["FoldingView"]>(),
     }),
-  own: (list: string, units: string, format: string) =>
+  own: (list: string, units: string, format: string, rules: Record<string, number>) =>
     queryOptions({
-      queryKey: ["worked", "own", list, units, format],
-      queryFn: ({ signal }) => answer(api.POST("/api/own", { body: { list, units, format: format || null }, signal })),
+      queryKey: ["worked", "own", list, units, format, rules],
+      queryFn: ({ signal }) => answer(api.POST("/api/own", { body: { list, units, format: format || null, rules }, signal })),
       ...worked<Schemas["OwnView"]>(),
     }),
   show: (desk: Desk | undefined, cards: number) =>

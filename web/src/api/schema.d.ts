@@ -555,6 +555,11 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * @description What a length is allowed for because card is thick. Corrections are kept by it, so the names are stable.
+         * @enum {unknown}
+         */
+        AllowanceKind: "tube" | "doors" | "nested" | "creep" | "wrappedStack" | "boxDepth" | "sleeve" | "slit" | "slitWidth" | "walls" | "lightCard";
         AlternativeView: {
             priority: string;
             name: string;
@@ -562,12 +567,25 @@ export interface components {
             current: boolean;
             same: boolean;
         };
+        /** @description A step of putting a card together, once everything is cut, scored and burnished. */
+        AssemblyStep: {
+            text: string;
+            /** @description The bonds that are made in it, by id; none where something is only folded or laid. */
+            bonds: string[];
+            pressed: null | components["schemas"]["Pressed"];
+            /** @description How one knows that it is right; null where nothing is bonded. */
+            rightWhen: null | string;
+            /** @description The placements whose figures it needs, by id. */
+            places?: null | string[];
+        };
         AssemblyView: {
             id: string;
             say: components["schemas"]["SentencePart"][];
             lights: string[];
             cautions: string[];
         };
+        /** @enum {unknown} */
+        Axis: "x" | "y";
         BenchRequest: {
             before?: null | components["schemas"]["DeskRequest"];
             design: components["schemas"]["DesignSpec"];
@@ -641,6 +659,14 @@ export interface components {
             text: components["schemas"]["SentencePart"][];
             fix: null | components["schemas"]["FixView"];
         };
+        /** @description Something chosen from a few: a school, or how many of a kind. */
+        Choice: {
+            id: string;
+            name: string;
+            meaning: string;
+            options: string[];
+            default: string;
+        };
         ChoiceView: {
             id: string;
             name: string;
@@ -707,6 +733,11 @@ export interface components {
             otherName: string;
             points: components["schemas"]["CurvePointView"][];
         };
+        /**
+         * @description What a cut inside a sheet makes.
+         * @enum {unknown}
+         */
+        CutKind: "window" | "slit" | "notch" | "flap" | "divide";
         CutView: {
             id: string;
             name: string;
@@ -876,6 +907,7 @@ export interface components {
             name?: string;
             /** @description Id of a construction. */
             construction?: string;
+            made?: null | components["schemas"]["WrittenFamily"];
             /** @description The home format: an id, or a size with its unit. */
             format?: string;
             turn?: boolean;
@@ -1039,6 +1071,13 @@ export interface components {
         DropView: {
             edit: null | components["schemas"]["DesignEdit"];
         };
+        /** @enum {unknown} */
+        Edge: "left" | "right" | "foot" | "head" | null;
+        /**
+         * @description What a card does when it is opened, which is what people look for one by.
+         * @enum {unknown}
+         */
+        Effect: "opens" | "stands" | "popsUp" | "turns" | "holds";
         /** @description Something that is put on a face: stamped, printed, cut by die, built up. */
         ElementSpec: {
             id: string;
@@ -1094,6 +1133,11 @@ export interface components {
             reasons: components["schemas"]["ReasonView"][];
             ways: components["schemas"]["SentencePart"][][];
         };
+        /**
+         * @description The face of a panel that lies up on the score board (the card's inside, unless its entry says otherwise), and the other.
+         * @enum {unknown}
+         */
+        Face: "up" | "down";
         FaceView: {
             id: string;
             role: string;
@@ -1144,6 +1188,8 @@ export interface components {
             text: components["schemas"]["SentencePart"][];
             edit: components["schemas"]["DesignEdit"];
         };
+        /** @enum {unknown} */
+        Fold: "valley" | "mountain";
         FoldingRequest: {
             /** Format: int32 */
             aside?: number;
@@ -1347,6 +1393,11 @@ export interface components {
             design: components["schemas"]["DesignSpec"];
             edits?: components["schemas"]["DesignEdit"][];
         };
+        /**
+         * @description What a parameter does when the design goes into another format.
+         * @enum {unknown}
+         */
+        OnConversion: "proportional" | "fixed";
         OutcomeView: {
             kind: string;
             say: components["schemas"]["SentencePart"][];
@@ -1363,6 +1414,8 @@ export interface components {
             rule: components["schemas"]["SentencePart"][];
             /** Format: int32 */
             sure: number;
+            key: string;
+            next: components["schemas"]["SentencePart"][][];
         };
         OwnLeftView: {
             /** Format: int32 */
@@ -1382,6 +1435,7 @@ export interface components {
             /** Format: int64 */
             height: number;
             scores: number[];
+            cross: number[];
             alongWidth: boolean;
             size: string;
         };
@@ -1390,6 +1444,9 @@ export interface components {
             /** @default in */
             units: string;
             format?: null | string;
+            rules?: null | {
+                [key: string]: number;
+            };
         };
         OwnView: {
             says: components["schemas"]["SentencePart"][];
@@ -1399,6 +1456,7 @@ export interface components {
             contradictions: components["schemas"]["SentencePart"][][];
             left: components["schemas"]["OwnLeftView"][];
             design: null | components["schemas"]["DesignSpec"];
+            isKnown: boolean;
         };
         PaperView: {
             id: string;
@@ -1417,6 +1475,8 @@ export interface components {
             least: string;
             most: string;
         };
+        /** @enum {unknown} */
+        PartFunction: "none" | "slides" | "turns" | "goesInside" | "isHidden" | "covers" | "cutAlike" | "meets" | null;
         PassScore: {
             figureId: string;
             text: components["schemas"]["SentencePart"][];
@@ -1489,6 +1549,8 @@ export interface components {
             name: string;
             on: boolean;
         };
+        /** @enum {unknown} */
+        Pressed: "flat" | "closed" | "held" | null;
         ProblemDetails: {
             type?: null | string;
             title?: null | string;
@@ -1530,6 +1592,13 @@ export interface components {
             x?: string;
             /** @description A length as it is written: a text with or without its unit, a number in the design's unit, or an exact length as results have it. */
             y?: string;
+        };
+        /** @description A crease at which two plates meet that are already held otherwise: round a point several creases make a ring. */
+        Ring: {
+            one: string;
+            other: string;
+            /** Format: int32 */
+            by: number;
         };
         RoleView: {
             id: string;
@@ -1801,6 +1870,12 @@ export interface components {
         ToHand: {
             lies: boolean;
         };
+        /** @description Something one sees that is wrong, why, and what to do. */
+        Trouble: {
+            sign: string;
+            cause: string;
+            remedy: string;
+        };
         TroubleView: {
             sign: string;
             cause: string;
@@ -1863,8 +1938,289 @@ export interface components {
             colour: string;
             hole: boolean;
         };
+        /** @description An allowance by its kind, with what that kind needs to know. Lengths are in millimetres. */
+        WrittenAllowance: {
+            /** @description How sums name it: `@1`. */
+            symbol: string;
+            kind: components["schemas"]["AllowanceKind"];
+            /** @description Whose stock counts; the design's own card where it is not given. */
+            piece?: null | string;
+            /** Format: int32 */
+            plies?: null | number;
+            creaseFactor?: null | string;
+            /** Format: int32 */
+            layers?: null | number;
+            onThem?: null | string;
+            clearance?: null | string;
+            contents?: null | components["schemas"]["WrittenContents"];
+        };
+        WrittenAngle: {
+            piece: string;
+            /** Format: int32 */
+            crease: number;
+            /** Format: int32 */
+            angle: number;
+        };
+        WrittenBond: {
+            id: string;
+            a: components["schemas"]["WrittenSide"];
+            b: components["schemas"]["WrittenSide"];
+            linedUp: string;
+            /** @description How thick the foam between them is, in inches; RaisedMm in millimetres. */
+            raisedIn?: null | string;
+            raisedMm?: null | string;
+            /** @default false */
+            loose: boolean;
+            play?: null | components["schemas"]["WrittenSum"];
+            /** @default false */
+            takenOff: boolean;
+            /** @default false */
+            atLeast: boolean;
+        };
+        /** @description A construction for one set of its choices. */
+        WrittenConstruction: {
+            /** @description The option of each choice. */
+            choices?: {
+                [key: string]: string;
+            };
+            does?: components["schemas"]["Effect"];
+            parameters?: components["schemas"]["WrittenParameter"][];
+            allowances?: components["schemas"]["WrittenAllowance"][];
+            pieces: components["schemas"]["WrittenPiece"][];
+            bonds?: components["schemas"]["WrittenBond"][];
+            layers?: components["schemas"]["WrittenRole"][];
+            requirements?: components["schemas"]["WrittenRequirement"][];
+            tradeoffs?: components["schemas"]["WrittenTradeoff"][];
+            states?: components["schemas"]["WrittenState"][];
+            contacts?: components["schemas"]["WrittenContact"][];
+            /** @description Where things go that no bond says. */
+            places?: components["schemas"]["WrittenPlacement"][];
+            /** @description Why these choices do not go together; null where they do. */
+            refused?: null | string;
+            namedShown?: null | components["schemas"]["WrittenPlateName"];
+            lookedAt?: null | components["schemas"]["WrittenLookedAt"];
+            /** @description Of what goes round a card, the parameter that says how thick the card is. */
+            roundOneAsThickAs?: null | string;
+            slanting?: boolean;
+            growsBecause?: null | string;
+            steps?: components["schemas"]["AssemblyStep"][];
+            troubles?: components["schemas"]["Trouble"][];
+            watch?: string[];
+        };
+        WrittenContact: {
+            pieceA: string;
+            plateA: string;
+            atA: components["schemas"]["WrittenSpot"];
+            pieceB: string;
+            plateB: string;
+            atB: components["schemas"]["WrittenSpot"];
+            how: string;
+        };
+        /** @description What lies in a fold or a sleeve. */
+        WrittenContents: {
+            /** @default 0 */
+            other: string;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            layers: number;
+            pieces?: null | string[];
+        };
+        WrittenCrease: {
+            fold: components["schemas"]["Fold"];
+            working: boolean;
+            /** Format: int32 */
+            shown: number;
+            /** Format: int32 */
+            closed: number;
+            rule: string;
+            stretches?: null | components["schemas"]["WrittenStretch"][];
+        };
+        /**
+         * @description A construction as it is written down: with all its choices, the value that it is for each set of them. What a library file
+         *     says in C# stands here as data, and a construction of one's own is the same thing.
+         */
+        WrittenFamily: {
+            /** Format: int32 */
+            wholeFoldConstruction?: number;
+            id: string;
+            name: string;
+            /** @description What it does when it is opened, in a few words. */
+            opens: string;
+            choices?: components["schemas"]["Choice"][];
+            /** @description One for each set of options; a single one where there is nothing to choose. */
+            variants: components["schemas"]["WrittenConstruction"][];
+        };
         /** @description A length as it is written: a text with or without its unit, a number in the design's unit, or an exact length as results have it. */
         WrittenLength: string;
+        WrittenLimit: {
+            value: components["schemas"]["WrittenSum"];
+            because: string;
+        };
+        WrittenLine: {
+            from: components["schemas"]["WrittenSpot"];
+            to: components["schemas"]["WrittenSpot"];
+            crease: components["schemas"]["WrittenCrease"];
+            between: string;
+        };
+        WrittenLookedAt: {
+            piece: string;
+            plate: string;
+            up: components["schemas"]["Axis"];
+        };
+        WrittenOpening: {
+            id: string;
+            name: string;
+            panel: string;
+            within: components["schemas"]["WrittenRectangle"];
+            rule: string;
+            kind: components["schemas"]["CutKind"];
+            staysOn?: null | components["schemas"]["Edge"];
+            outline?: null | components["schemas"]["WrittenSpot"][];
+        };
+        WrittenPanel: {
+            id: string;
+            name: string;
+            extent: components["schemas"]["WrittenSum"];
+            least: components["schemas"]["WrittenLimit"];
+            /** @default false */
+            tab: boolean;
+        };
+        WrittenParameter: {
+            id: string;
+            name: string;
+            meaning: string;
+            ideal: components["schemas"]["WrittenSum"];
+            min?: components["schemas"]["WrittenLimit"][];
+            max?: components["schemas"]["WrittenLimit"][];
+            onConversion?: components["schemas"]["OnConversion"];
+            held?: boolean;
+            rule: string;
+            least?: string;
+            most?: string;
+            zeroByHand?: null | string;
+            so?: null | string;
+            absorbs?: null | string;
+        };
+        WrittenPiece: {
+            id: string;
+            name: string;
+            axis?: components["schemas"]["Axis"];
+            across: components["schemas"]["WrittenSum"];
+            sizeRule: string;
+            acrossRule: string;
+            /** Format: int32 */
+            quantity?: number;
+            along?: null | components["schemas"]["PartFunction"];
+            broad?: null | components["schemas"]["PartFunction"];
+            /** @description Id of the stock that it is cut from unless a design says otherwise; null is the design's card. */
+            usualStock?: null | string;
+            /** @description A die cuts it out, and no trimmer. */
+            byDie?: boolean;
+            /** @description Its chain is counted from the card's head: the lower edge on the board is its head. */
+            fromHead?: boolean;
+            panels: components["schemas"]["WrittenPanel"][];
+            creases?: components["schemas"]["WrittenCrease"][];
+            lines?: components["schemas"]["WrittenLine"][];
+            openings?: components["schemas"]["WrittenOpening"][];
+            plates?: null | components["schemas"]["WrittenPlate"][];
+            rings?: components["schemas"]["Ring"][];
+        };
+        WrittenPlacement: {
+            id: string;
+            what: string;
+            from: string;
+            distance: components["schemas"]["WrittenSum"];
+            pose: string;
+            vanishes: string;
+        };
+        WrittenPlate: {
+            id: string;
+            name: string;
+            corners: components["schemas"]["WrittenSpot"][];
+            /** @description The plate that it is folded from, By that crease. */
+            hangsOn?: null | string;
+            /**
+             * Format: int32
+             * @default -1
+             */
+            by: number;
+        };
+        WrittenPlateName: {
+            piece: string;
+            plate: string;
+        };
+        WrittenRectangle: {
+            from: components["schemas"]["WrittenSpot"];
+            to: components["schemas"]["WrittenSpot"];
+        };
+        /** @description A rectangle, or a shape by its corners. */
+        WrittenRegion: {
+            rectangle?: null | components["schemas"]["WrittenRectangle"];
+            corners?: null | components["schemas"]["WrittenSpot"][];
+        };
+        WrittenRequirement: {
+            id: string;
+            atLeastZero: components["schemas"]["WrittenSum"];
+            because: string;
+        };
+        WrittenRole: {
+            id: string;
+            name: string;
+            piece: string;
+            panels: string[];
+            face?: components["schemas"]["Face"];
+            /** Format: int32 */
+            levels?: number;
+            bothFaces?: boolean;
+            /** @description Whether it is there for the message. */
+            toWriteOn?: boolean;
+            free?: {
+                [key: string]: components["schemas"]["WrittenRectangle"];
+            };
+            reveal?: null | components["schemas"]["WrittenSum"];
+        };
+        WrittenSide: {
+            /** @description The piece, with which of several: `fin:2`. */
+            piece: string;
+            plate: string;
+            face: components["schemas"]["Face"];
+            region: components["schemas"]["WrittenRegion"];
+        };
+        WrittenSpot: {
+            x: components["schemas"]["WrittenSum"];
+            y: components["schemas"]["WrittenSum"];
+        };
+        WrittenState: {
+            id: string;
+            name: string;
+            how: string;
+            angles: components["schemas"]["WrittenAngle"][];
+        };
+        WrittenStretch: {
+            from: components["schemas"]["WrittenSum"];
+            to: components["schemas"]["WrittenSum"];
+        };
+        /**
+         * @description A sum: ratios of W, H, parameters and allowances (`@1`), as whole numbers or fractions, and a constant that may differ
+         *     between the systems.
+         */
+        WrittenSum: {
+            of?: null | {
+                [key: string]: string;
+            };
+            /** @description The constant on tools of the imperial system, in inches; Mm on metric ones, in millimetres. */
+            in?: null | string;
+            mm?: null | string;
+        };
+        WrittenTradeoff: {
+            parameter: string;
+            oneName: string;
+            one: components["schemas"]["WrittenSum"];
+            otherName: string;
+            other: components["schemas"]["WrittenSum"];
+        };
     };
     responses: never;
     parameters: never;

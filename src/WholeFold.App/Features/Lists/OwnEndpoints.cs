@@ -13,21 +13,24 @@ namespace WholeFold.App.Features.Lists;
 /// <summary>A list of one's own, as it is typed.</summary>
 /// <param name="Units">Of bare numbers where the list names none: in, cm or mm.</param>
 /// <param name="Format">A format to see it in.</param>
-public sealed record OwnRequest([property: MaxLength(20_000)] string List, [property: MaxLength(5)] string Units = "in", [property: MaxLength(60)] string? Format = null);
+/// <param name="Rules">Of figures whose rule was corrected, which of the next best it is, counted from 1.</param>
+public sealed record OwnRequest([property: MaxLength(20_000)] string List, [property: MaxLength(5)] string Units = "in", [property: MaxLength(60)] string? Format = null, [property: MaxLength(200)] IReadOnlyDictionary<string, int>? Rules = null);
 
 /// <summary>A piece as it was read, to be drawn: its sides and scores in units.</summary>
-public sealed record OwnPieceView(int Line, string Name, string Kind, int Quantity, long Width, long Height, IReadOnlyList<long> Scores, bool AlongWidth, string Size);
+public sealed record OwnPieceView(int Line, string Name, string Kind, int Quantity, long Width, long Height, IReadOnlyList<long> Scores, IReadOnlyList<long> Cross, bool AlongWidth, string Size);
 
 /// <param name="Sure">How sure the rule is, in hundredths.</param>
+/// <param name="Key">What a correction names it by; <paramref name="Next"/> the next best rules.</param>
 /// <param name="Now">In the format that is looked at; null where that is the same.</param>
-public sealed record OwnFigureView(int Line, string Name, string Figure, FigureText Value, FigureText? Now, IReadOnlyList<SentencePart> Rule, int Sure);
+public sealed record OwnFigureView(int Line, string Name, string Figure, FigureText Value, FigureText? Now, IReadOnlyList<SentencePart> Rule, int Sure, string Key, IReadOnlyList<IReadOnlyList<SentencePart>> Next);
 
 public sealed record OwnLeftView(int Line, string Text, string Would);
 
 /// <summary>What has come of a list so far.</summary>
 /// <param name="Says">In one sentence: what it is.</param>
-/// <param name="Design">What taking it begins; null where no construction explains it.</param>
-public sealed record OwnView(IReadOnlyList<SentencePart> Says, IReadOnlyList<OwnPieceView> Pieces, IReadOnlyList<OwnFigureView> Figures, IReadOnlyList<IReadOnlyList<SentencePart>> Questions, IReadOnlyList<IReadOnlyList<SentencePart>> Contradictions, IReadOnlyList<OwnLeftView> Left, DesignSpec? Design);
+/// <param name="Design">What taking it begins; null where nothing was read.</param>
+/// <param name="IsKnown">Whether that is a construction of the library, and not one of its own.</param>
+public sealed record OwnView(IReadOnlyList<SentencePart> Says, IReadOnlyList<OwnPieceView> Pieces, IReadOnlyList<OwnFigureView> Figures, IReadOnlyList<IReadOnlyList<SentencePart>> Questions, IReadOnlyList<IReadOnlyList<SentencePart>> Contradictions, IReadOnlyList<OwnLeftView> Left, DesignSpec? Design, bool IsKnown);
 
 /// <summary>Holds lists against the library; made once, since it looks through every variant of every construction.</summary>
 public sealed class OwnLists(Catalogue catalogue)
@@ -51,15 +54,15 @@ internal static class OwnEndpoints
             _ = Task.Run(lists.Recogniser.Warm, CancellationToken.None);
         }
 
-        var own = OwnDesign.Of(request.List, UnitReader.Read(request.Units, "units"), reader, lists.Recogniser, request.Format is { Length: > 0 } format ? format : null, cancel);
+        var own = OwnDesign.Of(request.List, UnitReader.Read(request.Units, "units"), reader, lists.Recogniser, request.Format is { Length: > 0 } format ? format : null, request.Rules, cancel);
         var unit = own.List.Cards.FirstOrDefault()?.Unit ?? UnitReader.Read(request.Units, "units");
         return new OwnView(
             Says(own).Parts(unit),
-            [.. own.List.Pieces.Select(p => new OwnPieceView(p.Line, p.Name, p.Kind.ToString().ToLowerInvariant(), p.Quantity, p.First.Units, p.Second.Units, [.. p.Scores.Select(s => s.Units)], p.AlongFirst, $"{LengthWriter.Write(p.First, p.Unit)} × {LengthWriter.Write(p.Second, p.Unit)}"))],
-            [.. own.Figures.Select(f => new OwnFigureView(f.Line, f.Name, f.Figure, LengthWriter.Parts(f.Value, unit), f.Now is { } now && (now - f.Value).Abs() > Length.Mm(0.4m) ? LengthWriter.Parts(now, unit) : null, f.Rule.Parts(unit), (int)Math.Round(f.Sure * 100)))],
+            [.. own.List.Pieces.Select(p => new OwnPieceView(p.Line, p.Name, p.Kind.ToString().ToLowerInvariant(), p.Quantity, p.First.Units, p.Second.Units, [.. p.Scores.Select(s => s.Units)], [.. p.Cross.Select(s => s.Units)], p.AlongFirst, $"{LengthWriter.Write(p.First, p.Unit)} × {LengthWriter.Write(p.Second, p.Unit)}"))],
+            [.. own.Figures.Select(f => new OwnFigureView(f.Line, f.Name, f.Figure, LengthWriter.Parts(f.Value, unit), f.Now is { } now && (now - f.Value).Abs() > Length.Mm(0.4m) ? LengthWriter.Parts(now, unit) : null, f.Rule.Parts(unit), (int)Math.Round(f.Sure * 100), f.Key, [.. f.Next.Take(2).Select(n => n.Rule.Parts(unit))]))],
             [.. own.Questions.Select(q => q.Ask.Parts(unit))], [.. own.Contradictions.Select(c => c.Text.Parts(unit))],
             [.. own.List.Left.Select(l => new OwnLeftView(l.Line, l.Text, l.Would))],
-            own.Recognised?.Design(own.Recognised.Family.Name, unit.SystemOf()));
+            own.Design(), own.Recognised is not null);
     }
 
     private static Words Says(OwnDesign own) => own.Recognised is { } r

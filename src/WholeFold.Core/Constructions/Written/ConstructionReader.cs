@@ -137,6 +137,11 @@ public sealed class ConstructionReader
             Troubles = c.Troubles,
             Watch = c.Watch,
         };
+        if (Loose(construction) is { } loose)
+        {
+            throw At("bonds", $"nothing holds {loose}: a bond joins it to the rest, or says where it lies");
+        }
+
         foreach (var place in c.Steps.SelectMany(s => s.Places ?? []).Where(p => c.Places.All(known => known.Id != p)))
         {
             throw At("steps", $"there is no place “{place}”");
@@ -148,6 +153,19 @@ public sealed class ConstructionReader
         }
 
         return construction;
+    }
+
+    /// <summary>A plate that no crease and no bond joins to the first one; null where all hangs together.</summary>
+    private static PlateRef? Loose(Construction construction)
+    {
+        var plates = construction.Pieces.SelectMany(p => p.Copies.SelectMany(copy => p.OwnPlates is { } own ? own.Select(q => (Ref: new PlateRef(copy, q.Id), On: q.HangsOn)) : p.Panels.Select((q, i) => (Ref: new PlateRef(copy, q.Id), On: i == 0 ? null : (string?)p.Panels[i - 1].Id)))).ToList();
+        var joined = plates.Where(p => p.On is not null).Select(p => (p.Ref, Other: p.Ref with { Plate = p.On! })).Concat(construction.Bonds.Select(b => (b.A.Plate, b.B.Plate))).ToList();
+        var held = new HashSet<PlateRef> { plates[0].Ref };
+        while (joined.RemoveAll(j => (held.Contains(j.Item1) || held.Contains(j.Item2)) && (held.Add(j.Item1) | held.Add(j.Item2) | true)) > 0)
+        {
+        }
+
+        return plates.Select(p => (PlateRef?)p.Ref).FirstOrDefault(p => !held.Contains(p!.Value));
     }
 
     private string Known(string parameter, string place, List<Parameter> parameters) =>

@@ -129,7 +129,7 @@ public static class ConstructionWriter
         var shape => new WrittenRegion(Corners: [.. shape.Corners.Select(Write)]),
     });
 
-    private static WrittenRectangle Write(Rectangle r) => new(new WrittenSpot(Write(r.FromX), Write(r.FromY)), new WrittenSpot(Write(r.ToX), Write(r.ToY)));
+    internal static WrittenRectangle Write(Rectangle r) => new(new WrittenSpot(Write(r.FromX), Write(r.FromY)), new WrittenSpot(Write(r.ToX), Write(r.ToY)));
 
     private static WrittenSpot Write(Spot spot) => new(Write(spot.X), Write(spot.Y));
 

@@ -15,6 +15,8 @@ internal static class FinishedSize
 
     private const int Most = 60;
 
+    private static readonly Length LeastSide = Length.In(2), GreatestSide = Length.In(12);
+
     private static readonly Pair Near = new(Length.Mm(0.8m), Length.Mm(1m));
 
     /// <summary>Borders that leave a paper of the finished size.</summary>
@@ -24,7 +26,7 @@ internal static class FinishedSize
     {
         if (list.Finished is { } finished)
         {
-            return [(finished.First, finished.Second, 0)];
+            return [(Bounded(finished.First), Bounded(finished.Second), 0)];
         }
 
         var near = Near.For(system);
@@ -40,9 +42,19 @@ internal static class FinishedSize
             }
         }
 
-        return [.. found.GroupBy(f => (f.Width, f.Height)).Select(g => g.MaxBy(f => f.Likely)).Where(f => f.Width >= Length.In(3, 2) && f.Height >= Length.In(3, 2))
+        // None of it is of a card's size: it is what its largest piece is, as near as a card can be.
+        bool IsCard(Length side) => side >= LeastSide && side <= GreatestSide;
+        if (!found.Any(f => IsCard(f.Width) && IsCard(f.Height)))
+        {
+            var largest = list.Cards.MaxBy(c => (double)c.First.Units * c.Second.Units)!;
+            return [(Bounded(largest.First), Bounded(largest.Second), 0)];
+        }
+
+        return [.. found.GroupBy(f => (f.Width, f.Height)).Select(g => g.MaxBy(f => f.Likely)).Where(f => IsCard(f.Width) && IsCard(f.Height))
             .Select(f => (f.Width, f.Height, f.Likely + Fits(list, f.Main, f.Width, f.Height, formats, system, near))).OrderByDescending(f => f.Item3).Take(Most)];
     }
+
+    private static Length Bounded(Length side) => Length.Min(GreatestSide, Length.Max(LeastSide, side));
 
     /// <summary>What a folded chain may be wide: panels side by side, and the sheet itself where it is not scored.</summary>
     private static IEnumerable<(Length Width, double Likely)> Widths(OwnPiece piece, OwnList list, Length near)

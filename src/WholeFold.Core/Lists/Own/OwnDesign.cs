@@ -14,6 +14,9 @@ public sealed record OwnFigure(int Line, string Name, string Figure, Length Valu
 {
     /// <summary>As it stands in files: the line, and which figure of it.</summary>
     public string Id => $"{Line}.{Figure}";
+
+    /// <summary>What a correction of its rule names it by.</summary>
+    public string Key => $"{Line}.{Name}.{Figure}";
 }
 
 /// <summary>What has come of a list: the construction that explains it, or the rules that its figures are taken to follow.</summary>
@@ -21,11 +24,16 @@ public sealed record OwnFigure(int Line, string Name, string Figure, Length Valu
 /// <param name="Rules">Of a list that no construction explains.</param>
 public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyList<Recognised> Closest, RuleGuess? Rules, IReadOnlyList<OwnFigure> Figures, IReadOnlyList<ListFinding> Contradictions)
 {
+    /// <summary>What goes on from here: a design of the construction that explains it, or of one of its own; null where no piece was read.</summary>
+    public DesignSpec? Design() => Recognised is not null ? Recognised.Design(List.Title ?? Recognised.Family.Name, List.Cards.First().Unit.SystemOf()) : Rules is null ? null : OwnConstruction.Design(List, Rules, List.Title ?? "Own card");
+
     public IReadOnlyList<OwnQuestion> Questions => Recognised is null ? Rules?.Questions ?? [] : [];
 
+    /// <param name="bare">The unit of bare numbers; null where nobody says.</param>
     /// <param name="target">A format to convert it to; null for as it is.</param>
+    /// <param name="corrections">What its maker says of rules; see <see cref="RuleGuess.Corrected"/>.</param>
     /// <exception cref="InputProblemException">The format is not understood.</exception>
-    public static OwnDesign Of(string text, DisplayUnit bare, DesignReader reader, Recogniser recogniser, string? target = null, CancellationToken cancel = default)
+    public static OwnDesign Of(string text, DisplayUnit? bare, DesignReader reader, Recogniser recogniser, string? target = null, IReadOnlyDictionary<string, int>? corrections = null, CancellationToken cancel = default)
     {
         ArgumentNullException.ThrowIfNull(reader);
         ArgumentNullException.ThrowIfNull(recogniser);
@@ -33,7 +41,7 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
         var closest = recogniser.Find(list, cancel);
         var recognised = closest.FirstOrDefault(r => r.Sure);
         var format = target is null ? null : FormatReader.Read(target, reader.Inventory.Formats, out var reason) ?? throw new InputProblemException("format.unknown", "format", reason ?? $"there is no format “{target}”", $"{string.Join(", ", reader.Inventory.Formats.Select(f => f.Id))}, or a size such as 5x5in");
-        var rules = recognised is null ? RuleGuess.Of(list, reader.Inventory.Formats) : null;
+        var rules = recognised is null ? RuleGuess.Of(list, reader.Inventory.Formats)?.Corrected(corrections ?? new Dictionary<string, int>()) : null;
         var figures = recognised is not null ? ByConstruction(recognised, list, reader, format) : rules is null ? [] : ByRules(rules, format);
         return new OwnDesign(list, recognised, closest, rules, figures, [.. LookThrough(list, recognised)]);
     }

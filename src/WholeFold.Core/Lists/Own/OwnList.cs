@@ -55,6 +55,9 @@ public sealed record OwnNamed(int Line, string Name, Length Value);
 /// <param name="Named">Figures that are no side and no score of a piece.</param>
 public sealed record OwnList(IReadOnlyList<OwnPiece> Pieces, IReadOnlyList<OwnNamed> Named, IReadOnlyList<NotUnderstood> Left)
 {
+    /// <summary>What its maker calls it, in a line above the others; null where there is none.</summary>
+    public string? Title { get; init; }
+
     public IEnumerable<OwnPiece> Cards => Pieces.Where(p => p.Kind == OwnKind.Piece);
 
     public IEnumerable<OwnPiece> Papers => Pieces.Where(p => p.Kind == OwnKind.Paper);

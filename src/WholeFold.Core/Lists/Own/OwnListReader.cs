@@ -55,7 +55,7 @@ public static partial class OwnListReader
 
         var (pieces, named, left) = (new List<OwnPiece>(), new List<OwnNamed>(), new List<NotUnderstood>());
         var unit = NamedUnit(text) ?? bare ?? Usual(text);
-        var number = 0;
+        var (number, title) = (0, (string?)null);
         foreach (var raw in text.Split('\n'))
         {
             number++;
@@ -63,6 +63,7 @@ public static partial class OwnListReader
             unit = NamedUnit(line) ?? unit;
             if (line.Length == 0 || line.StartsWith('#') || UnitsOnly().IsMatch(line) || IsHeading(line, pieces.Count == 0))
             {
+                title ??= pieces.Count == 0 && IsHeading(line, true) && !line.EndsWith(':') ? line : null;
                 continue;
             }
 
@@ -77,7 +78,7 @@ public static partial class OwnListReader
             }
         }
 
-        return new OwnList(pieces, named, left);
+        return new OwnList(pieces, named, left) { Title = title };
     }
 
     /// <summary>One way of writing for what can be written in several.</summary>

@@ -36,14 +36,13 @@ public sealed record Recognised(
     /// <summary>As a design to go on with: its parameters as they were read, its finished size in the list's own system.</summary>
     public DesignSpec Design(string name, UnitSystem system)
     {
-        decimal Of(Length length) => system == UnitSystem.Imperial ? (decimal)length.Units / Length.PerInch : length.Millimetres;
         var set = Choices.ToDictionary(c => c.Key, c => new WrittenFigure(c.Value));
         foreach (var (id, value) in Parameters)
         {
             set[id] = new WrittenFigure(LengthWriter.Exact(value));
         }
 
-        return new DesignSpec { Name = name, Construction = Family.Id, Format = string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{Of(Width):0.####}x{Of(Height):0.####}{(system == UnitSystem.Imperial ? "in" : "mm")}"), Set = set };
+        return new DesignSpec { Name = name, Construction = Family.Id, Format = RecognisedSize.Written(Width, Height, system), Set = set };
     }
 }
 

@@ -58,6 +58,23 @@ public sealed record RuleGuess(Length Width, Length Height, IReadOnlyList<Guesse
     /// <summary>Borders of a paper on each side, with the log odds of both ways having it.</summary>
     private static readonly (Pair Border, double Weight)[] Borders = [(Pair.Of(1, 8, 3m), 4.0), (Pair.Of(1, 16, 1.5m), 3.5), (Pair.Of(1, 4, 6m), 3.0), (Pair.Of(3, 16, 5m), 2.5), (Pair.Of(1, 32, 1m), 2.3), (Pair.Of(3, 8, 10m), 1.5)];
 
+    /// <summary>A figure's name for whoever corrects its rule.</summary>
+    public static string KeyOf(GuessedFigure figure)
+    {
+        ArgumentNullException.ThrowIfNull(figure);
+        return $"{figure.Piece.Line}.{figure.Piece.Name}.{figure.Figure}";
+    }
+
+    /// <summary>The same where its maker says of some figures which of the next best rules they follow.</summary>
+    /// <param name="corrections">By <see cref="KeyOf"/>, which of the next best it is, counted from 1; what there is no figure or no such rule for is left alone.</param>
+    public RuleGuess Corrected(IReadOnlyDictionary<string, int> corrections)
+    {
+        ArgumentNullException.ThrowIfNull(corrections);
+        var figures = Figures.Select(f => corrections.TryGetValue(KeyOf(f), out var which) && which >= 1 && which <= f.Next.Count
+            ? f with { Rule = f.Next[which - 1].Rule, Sure = 1, Next = [(f.Rule, f.Sure), .. f.Next.Where((_, i) => i != which - 1)] } : f).ToList();
+        return this with { Figures = figures, Questions = [.. Questions.Where(q => !corrections.Keys.Any(k => k.StartsWith($"{q.Line}.", StringComparison.Ordinal) && k.EndsWith($".{q.Figure}", StringComparison.Ordinal)))] };
+    }
+
     /// <summary>The likeliest rules of a list; null of one that has no piece.</summary>
     public static RuleGuess? Of(OwnList list, IReadOnlyList<Format> formats)
     {
@@ -79,6 +96,7 @@ public sealed record RuleGuess(Length Width, Length Height, IReadOnlyList<Guesse
         var likely = 0d;
         var regions = new List<(Length A, Length B, FigureRule RuleA, FigureRule RuleB)>();
         var known = new List<(Length Value, string Of, FigureRule Rule)>();
+        var plainDone = new HashSet<OwnPiece> { list.Cards.OrderByDescending(c => c.Scores.Count).First() };
         GuessedFigure Add(OwnPiece piece, string figure, Length value, IEnumerable<FigureRule> rules)
         {
             // What is as long as something in another piece goes with that.
@@ -95,10 +113,15 @@ public sealed record RuleGuess(Length Width, Length Height, IReadOnlyList<Guesse
         {
             // The creases run along the side that a finished side of the card is.
             var chainIsWidth = (piece.Across - height).Abs() <= near || (piece.Across - width).Abs() > near;
-            if (piece.Scores.Count == 0 && (piece.First - piece.Second).Abs() <= near && Square(piece) is { } square)
+            if (piece.Scores.Count == 0 && piece != list.Cards.OrderByDescending(c => c.Scores.Count).First())
             {
-                Add(piece, "width", piece.First, square);
-                Add(piece, "height", piece.Second, square);
+                if ((piece.First - piece.Second).Abs() <= near && Square(piece) is { } square)
+                {
+                    plainDone.Add(piece);
+                    Add(piece, "width", piece.First, square);
+                    Add(piece, "height", piece.Second, square);
+                }
+
                 continue;
             }
 
@@ -116,15 +139,20 @@ public sealed record RuleGuess(Length Width, Length Height, IReadOnlyList<Guesse
             known.AddRange(regions.Take(regions.Count - 1).TakeLast(Math.Max(0, panels.Count > 1 ? panels.Count : 0)).Select(r => (r.A, $"{piece.Name}’s panel", r.RuleA)));
         }
 
-        foreach (var paper in list.Pieces.Where(p => p.Kind is OwnKind.Paper or OwnKind.Window))
+        // The card itself is what a paper or an inner piece may go on.
+        var wholeWidth = new FigureRule(1, 0, Words.Of($"the width"), 0);
+        var wholeHeight = new FigureRule(0, 1, Words.Of($"the height"), 0);
+        regions.Add((width, height, wholeWidth, wholeHeight));
+        foreach (var paper in list.Pieces.Where(p => p.Kind is OwnKind.Paper or OwnKind.Window || (p.Kind == OwnKind.Piece && p.Scores.Count == 0 && !plainDone.Contains(p))))
         {
             // The same border both ways on a panel or a piece: it follows that, less the border.
             var on = regions.SelectMany(r => new[] { (r.A, r.B, r.RuleA, r.RuleB), (A: r.B, B: r.A, RuleA: r.RuleB, RuleB: r.RuleA) })
                 .SelectMany(r => Borders.SelectMany(b => new[] { b.Border.For(system), 2 * b.Border.For(system) }.Select((border, n) => (r, Border: border, Weight: b.Weight - (1.2 * n)))))
-                .Where(c => paper.Kind == OwnKind.Paper && (c.r.A - (2 * c.Border) - paper.First).Abs() <= near && (c.r.B - (2 * c.Border) - paper.Second).Abs() <= near).OrderByDescending(c => c.Weight).ToList();
+                .Where(c => paper.Kind != OwnKind.Window && (c.r.A - (2 * c.Border) - paper.First).Abs() <= near && (c.r.B - (2 * c.Border) - paper.Second).Abs() <= near).OrderByDescending(c => c.Weight).ToList();
             IEnumerable<FigureRule> With(Length value, bool first) => on.Select(c => (first ? c.r.RuleA : c.r.RuleB) with { Words = Words.Of($"its panel less {c.Border} on each side"), Weight = c.Weight }).Concat(Rules(value, width, height, system, first ? -0.2 : 0.2));
             Add(paper, "width", paper.First, With(paper.First, true));
             Add(paper, "height", paper.Second, With(paper.Second, false));
+            known.AddRange(paper.Kind == OwnKind.Piece ? [(paper.First, paper.Name, figures[^2].Rule), (paper.Second, paper.Name, figures[^1].Rule)] : []);
         }
 
         var questions = figures.Where(f => f.Sure < Unsure && f.Next.Count > 0).OrderBy(f => f.Sure).Take(MostQuestions).Select(Ask).ToList();
@@ -222,6 +250,11 @@ public sealed record RuleGuess(Length Width, Length Height, IReadOnlyList<Guesse
 
             // A share of its own: people do not think so of what is small.
             var share = (double)value.Units / side.Units;
+            if (Parts.Any(p => Math.Abs(p.Part - share) < 1e-3))
+            {
+                continue;
+            }
+
             var inches = (double)value.Units / Length.PerInch;
             yield return new FigureRule(W(share), H(share), Words.Of($"its share of {name}"), (inches < 0.6 ? -0.7 : inches < 1.6 ? 0.8 : 1.5) + leaning - (Math.Abs(share - 1) < 0.08 || Math.Abs(share - 0.5) < 0.04 ? 1.6 : 0) - 0.6, IsShare: true);
         }

@@ -16,6 +16,7 @@ const view = (more: Partial<OwnView> = {}): OwnView => ({
       width: 800,
       height: 500,
       scores: [100, 700],
+      cross: [],
       alongWidth: true,
       size: "8 × 5",
     },
@@ -27,6 +28,7 @@ const view = (more: Partial<OwnView> = {}): OwnView => ({
       width: 300,
       height: 700,
       scores: [350],
+      cross: [350],
       alongWidth: false,
       size: "3 × 7",
     },
@@ -38,6 +40,7 @@ const view = (more: Partial<OwnView> = {}): OwnView => ({
       width: 500,
       height: 275,
       scores: [],
+      cross: [],
       alongWidth: true,
       size: "5 × 2 3/4",
     },
@@ -51,20 +54,33 @@ const view = (more: Partial<OwnView> = {}): OwnView => ({
       now: fig("9", 1, 2),
       rule: say("the width and the depth"),
       sure: 98,
+      key: "1.base.width",
+      next: [],
     },
-    { line: 3, name: "mat", figure: "width", value: fig("5"), now: null, rule: say("its share of the width"), sure: 41 },
+    {
+      line: 3,
+      name: "mat",
+      figure: "width",
+      value: fig("5"),
+      now: null,
+      rule: say("its share of the width"),
+      sure: 41,
+      key: "3.mat.width",
+      next: [say("always ", fig("5")), say("the width less ", fig("2"))],
+    },
   ],
   questions: [say("Does ", fig("5"), " grow with the card?")],
   contradictions: [],
   left: [{ line: 4, text: "with love", would: "a size" }],
   design: { name: "Tier scene", construction: "tier-scene", format: "7x5in" },
+  isKnown: true,
   ...more,
 });
 
 const given = (list: string, answer: OwnView) => {
   localStorage.setItem("wholefold.own", JSON.stringify(list));
   return shown(<OwnPage />, [
-    [["worked", "own", list, "in", ""], answer],
+    [["worked", "own", list, "in", "", {}], answer],
     [["inventory"], { kinds: [], acceptsCaliper: "", reveals: [] }],
   ]);
 };
@@ -92,6 +108,7 @@ describe("a list of one's own", () => {
     expect(upright?.getAttribute("x1")).toBe(upright?.getAttribute("x2"));
     const level = tier?.querySelector("line");
     expect(level?.getAttribute("y1")).toBe(level?.getAttribute("y2"));
+    expect(tier?.querySelectorAll("line")).toHaveLength(2);
     expect(screen.getByText(/tier, 3 × 7 × 2/)).toBeTruthy();
   });
 
@@ -104,6 +121,18 @@ describe("a list of one's own", () => {
     expect(rows[1]).toContain("not sure");
     expect(screen.getByText(/grow with the card/)).toBeTruthy();
     expect(screen.getByText(/Line 4 is kept but not understood/)).toBeTruthy();
+  });
+
+  it("takes another rule for a figure at one key, and says whose it is", () => {
+    given("base", view());
+    fireEvent.click(screen.getByRole("button", { name: /Another rule for mat, width: always 5/ }));
+    expect(JSON.parse(localStorage.getItem("wholefold.own.rules") ?? "{}")).toEqual({ "3.mat.width": 1 });
+    expect(screen.queryByRole("button", { name: /Another rule for base/ })).toBeNull();
+  });
+
+  it("makes a card of one's own where nothing explains it", () => {
+    given("base", view({ isKnown: false }));
+    expect(screen.getByRole("button", { name: "make it a card of my own" })).toBeTruthy();
   });
 
   it("takes it by one key, and only where something explains it", async () => {

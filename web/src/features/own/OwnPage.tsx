@@ -18,12 +18,20 @@ export function OwnPage() {
   const [text, setText] = useLocalStorage({ key: "wholefold.own", defaultValue: "", getInitialValueInEffect: false });
   const [units, setUnits] = useLocalStorage({ key: "wholefold.own.units", defaultValue: "in", getInitialValueInEffect: false });
   const [format, setFormat] = useLocalStorage({ key: "wholefold.own.format", defaultValue: "", getInitialValueInEffect: false });
+  const [rules, setRules] = useLocalStorage<Record<string, number>>({
+    key: "wholefold.own.rules",
+    defaultValue: {},
+    getInitialValueInEffect: false,
+  });
   const [asked] = useDebouncedValue(text, 250);
-  const own = useQuery(queries.own(asked, units, format));
+  const own = useQuery(queries.own(asked, units, format, rules));
   const inventory = useQuery(queries.inventory());
   const begin = useBegin();
   useDocumentTitle("Your own list · Whole Fold");
   const view = own.data;
+  /** The next of the rules that a figure may follow, and after the last the likeliest again. */
+  const another = (key: string, among: number) =>
+    setRules(({ [key]: now = 0, ...others }) => (now < among ? { ...others, [key]: now + 1 } : others));
   const take = () => view?.design && begin.mutate(view.design);
   const formats = inventory.data?.kinds.find((k) => k.id === "formats")?.things ?? [];
   return (
@@ -91,7 +99,7 @@ export function OwnPage() {
           </p>
           {view?.design ? (
             <Button onClick={take} loading={begin.isPending} aria-keyshortcuts="Control+Enter">
-              take it to the bench
+              {view.isKnown ? "take it to the bench" : "make it a card of my own"}
             </Button>
           ) : null}
           {view && view.contradictions.length > 0 ? (
@@ -134,7 +142,17 @@ export function OwnPage() {
                   </td>
                   <td>
                     <Sentence parts={f.rule} />
-                    {f.sure < 60 ? ", not sure" : ""}
+                    {rules[f.key] ? ", as you said" : f.sure < 60 ? ", not sure" : ""}
+                    {f.next.length > 0 ? (
+                      <button
+                        type="button"
+                        className={s.rather}
+                        onClick={() => another(f.key, f.next.length)}
+                        aria-label={`Another rule for ${f.name}, ${f.figure}: ${sentenceText(f.next[0] ?? [])}`}
+                      >
+                        rather <Sentence parts={f.next[0] ?? []} />
+                      </button>
+                    ) : null}
                   </td>
                 </tr>
               ))}
@@ -161,12 +179,19 @@ function Pieces({ pieces }: { pieces: Schemas["OwnPieceView"][] }) {
         data-kind={p.kind}
       >
         <rect x={2} y={2} width={p.width * scale} height={p.height * scale} />
-        {p.scores.map((at) =>
-          p.alongWidth ? (
-            <line key={at} x1={2 + at * scale} x2={2 + at * scale} y1={2} y2={2 + p.height * scale} />
-          ) : (
-            <line key={at} x1={2} x2={2 + p.width * scale} y1={2 + (p.height - at) * scale} y2={2 + (p.height - at) * scale} />
-          ),
+        {[...p.scores.map((at) => ({ at, upright: p.alongWidth })), ...p.cross.map((at) => ({ at, upright: !p.alongWidth }))].map(
+          ({ at, upright }) =>
+            upright ? (
+              <line key={`x${at}`} x1={2 + at * scale} x2={2 + at * scale} y1={2} y2={2 + p.height * scale} />
+            ) : (
+              <line
+                key={`y${at}`}
+                x1={2}
+                x2={2 + p.width * scale}
+                y1={2 + (p.height - at) * scale}
+                y2={2 + (p.height - at) * scale}
+              />
+            ),
         )}
       </svg>
       <figcaption>

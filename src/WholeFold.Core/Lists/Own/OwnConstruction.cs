@@ -1,0 +1,297 @@
+using System.Globalization;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Constructions.Written;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Lists.Own;
+
+/// <summary>
+/// A construction of its own, made from a list that no construction of the library explains: each figure by the rule that it is taken to
+/// follow, what is fixed or a share as a parameter that can be set, folds in the plainest way that closes to the card, papers on the panels
+/// that they fit, and every other piece where it lies.
+/// </summary>
+public sealed class OwnConstruction
+{
+    /// <summary>Beside an exact rule nobody means less than this.</summary>
+    private static readonly Length Slight = Length.Mm(0.6m);
+
+    private static readonly Length Near = Length.Mm(1);
+
+    private static readonly Pair LeastPanel = Pair.Of(1, 8, 3m);
+
+    private readonly RuleGuess _rules;
+    private readonly UnitSystem _system;
+    private readonly List<WrittenParameter> _parameters = [];
+    private readonly List<(WrittenPiece Written, OwnPiece Listed, IReadOnlyList<Affine> Panels, Affine Across)> _pieces = [];
+    private readonly List<WrittenBond> _bonds = [];
+    private readonly List<WrittenRole> _roles = [];
+    private readonly List<string> _watch = [];
+
+    private OwnConstruction(RuleGuess rules, UnitSystem system) => (_rules, _system) = (rules, system);
+
+    /// <summary>The list as a design to go on with.</summary>
+    public static DesignSpec Design(OwnList list, RuleGuess rules, string name)
+    {
+        ArgumentNullException.ThrowIfNull(list);
+        ArgumentNullException.ThrowIfNull(rules);
+        var system = list.Cards.First().Unit.SystemOf();
+        var made = new OwnConstruction(rules, system).Make(list, name);
+        return new DesignSpec { Name = name, Construction = made.Id, Made = made, Format = RecognisedSize.Written(rules.Width, rules.Height, system) };
+    }
+
+    private WrittenFamily Make(OwnList list, string name)
+    {
+        foreach (var piece in list.Cards.OrderByDescending(c => c.Scores.Count > 0).ThenByDescending(c => (double)c.First.Units * c.Second.Units))
+        {
+            Add(piece);
+        }
+
+        foreach (var paper in list.Papers)
+        {
+            Lay(paper);
+        }
+
+        // What is cut several times lies on the first of it.
+        for (var copy = 1; copy < _pieces[0].Written.Quantity; copy++)
+        {
+            var widest = Enumerable.Range(0, _pieces[0].Panels.Count).MaxBy(i => _pieces[0].Listed.Panels[i].Units);
+            Lie(0, copy, widest, 0, widest, loose: true);
+        }
+
+        for (var i = 1; i < _pieces.Count; i++)
+        {
+            Hold(i);
+        }
+
+        foreach (var figure in _rules.Figures.Where(f => f.Sure < 0.6 && f.Next.Count > 0).Take(6))
+        {
+            _watch.Add($"{Spoken.First(figure.Figure)} of the {figure.Piece.Name} is taken to be {figure.Rule.Words.Write(_system.UnitOf())}; {figure.Next[0].Rule.Words.Write(_system.UnitOf())} would fit too.");
+        }
+
+        var slug = string.Join('-', new string([.. name.ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : ' ')]).Split(' ', StringSplitOptions.RemoveEmptyEntries));
+        return new WrittenFamily
+        {
+            Id = $"own-{(slug.Length == 0 ? "card" : slug.Length > 30 ? slug[..30].Trim('-') : slug)}",
+            Name = name,
+            Opens = "as its maker folds it",
+            Variants = [new WrittenConstruction { Parameters = _parameters, Pieces = [.. _pieces.Select(p => p.Written)], Bonds = _bonds, Layers = _roles, Watch = _watch, Steps = [new AssemblyStep("Fold every score and burnish it.", [], null, null)] }],
+        };
+    }
+
+    /// <summary>A length that is as long at home, and changes with the card by its shares of it.</summary>
+    private Affine Of(double byWidth, double byHeight, Length value)
+    {
+        var (w, h) = (Ratio(byWidth), Ratio(byHeight));
+        var rest = new Rational(value.Units) - (w * _rules.Width.Units) - (h * _rules.Height.Units);
+        var constant = (byWidth != 0 || byHeight != 0) && Math.Abs(rest.Nearest()) <= Slight.Units && IsPlain(w) && IsPlain(h) ? Rational.Zero : rest;
+        return (Affine.W * w) + (Affine.H * h) + Affine.Sum([], constant, constant);
+
+        static bool IsPlain(Rational r) => r.Denominator <= 4;
+    }
+
+    /// <summary>Near enough, in thousandths, where it is no plain part.</summary>
+    private static Rational Ratio(double share)
+    {
+        foreach (var parts in new[] { 1, 2, 3, 4, 6, 8 })
+        {
+            if (Math.Abs((share * parts) - Math.Round(share * parts)) < 1e-6)
+            {
+                return new Rational((long)Math.Round(share * parts), parts);
+            }
+        }
+
+        return new Rational((long)Math.Round(share * 1000), 1000);
+    }
+
+    private void Add(OwnPiece listed)
+    {
+        GuessedFigure Figure(string which) => _rules.Figures.First(f => f.Piece == listed && f.Figure == which);
+        var (along, across) = (Figure(listed.AlongFirst ? "width" : "height"), Figure(listed.AlongFirst ? "height" : "width"));
+        var id = $"p{_pieces.Count + 1}";
+
+        // Where each score is, as it changes with the card; a panel is what lies between two.
+        var at = new List<(double W, double H, Length Value)> { (0, 0, Length.Zero) };
+        at.AddRange(listed.Scores.Select((s, i) => Figure($"score {i + 1}") is var f ? (f.Rule.ByWidth, f.Rule.ByHeight, f.Value) : default));
+        at.Add((along.Rule.ByWidth, along.Rule.ByHeight, along.Value));
+        var spans = at.Zip(at.Skip(1), (a, b) => (W: b.W - a.W, H: b.H - a.H, Value: b.Value - a.Value)).ToList();
+        var extents = spans.Select(s => Of(s.W, s.H, s.Value)).ToList();
+
+        // What is fixed or a share of its own can be set; equals go together, and what is left goes to the widest of the others.
+        var groups = Enumerable.Range(0, spans.Count).GroupBy(i => spans.FindIndex(s => (s.Value - spans[i].Value).Abs() <= Slight && Math.Abs(s.W - spans[i].W) + Math.Abs(s.H - spans[i].H) < 1e-6)).ToList();
+        var rest = groups.OrderByDescending(g => spans[g.Key].W != 0 || spans[g.Key].H != 0).ThenByDescending(g => spans[g.Key].Value).First();
+        foreach (var group in groups.Where(g => g.Key != rest.Key && spans.Count > 1))
+        {
+            var (w, h, value) = spans[group.Key];
+            var isFixed = w == 0 && h == 0;
+            if (!isFixed && (Math.Abs(w * 4 % 1) < 1e-6 && Math.Abs(h * 4 % 1) < 1e-6))
+            {
+                continue;
+            }
+
+            var panels = group.Select(i => i + 1).ToList();
+            var parameter = $"{id}Panel{panels[0]}";
+            _parameters.Add(new WrittenParameter
+            {
+                Id = parameter,
+                Name = $"{listed.Name}, panel {string.Join(" and ", panels)}",
+                Meaning = $"width of panel {string.Join(" and ", panels)} of the {listed.Name}",
+                Ideal = ConstructionWriter.Write(extents[group.Key]),
+                Min = [new WrittenLimit(ConstructionWriter.Write(LeastPanel), "narrower it cannot be folded")],
+                OnConversion = isFixed ? OnConversion.Fixed : OnConversion.Proportional,
+                Rule = isFixed ? $"always {LengthWriter.Write(value, listed.Unit)}" : "its share of the card",
+                Least = "narrower",
+                Most = "wider",
+            });
+            foreach (var i in group)
+            {
+                extents[i] = Affine.Name(parameter);
+            }
+        }
+
+        if (spans.Count > 1)
+        {
+            var whole = Of(along.Rule.ByWidth, along.Rule.ByHeight, along.Value);
+            var others = extents.Where((_, i) => !rest.Contains(i)).Aggregate(Affine.Zero, (sum, e) => sum + e);
+            foreach (var i in rest)
+            {
+                extents[i] = (whole - others) / rest.Count();
+            }
+        }
+
+        var folds = FoldGuess.Closed([.. spans.Select(s => s.Value)], _pieces.Count == 0 ? ClosedWidth(listed) : spans.Max(s => s.Value), Near);
+        var extent = Of(across.Rule.ByWidth, across.Rule.ByHeight, across.Value);
+        _pieces.Add((new WrittenPiece
+        {
+            Id = id,
+            Name = Spoken.First(listed.Name),
+            Axis = IsUpright(listed, along) ? Axis.Y : Axis.X,
+            Across = ConstructionWriter.Write(extent),
+            SizeRule = along.Rule.Words.Write(listed.Unit),
+            AcrossRule = across.Rule.Words.Write(listed.Unit),
+            Quantity = Math.Min(listed.Quantity, ConstructionReader.MostAlike),
+            Panels = [.. extents.Select((e, i) => new WrittenPanel($"panel{i + 1}", extents.Count == 1 ? listed.Name : $"panel {i + 1}", ConstructionWriter.Write(e), new WrittenLimit(ConstructionWriter.Write(LeastPanel), "narrower it cannot be folded")))],
+            Creases = [.. folds.Select((closed, i) => new WrittenCrease(closed < 0 ? Fold.Mountain : Fold.Valley, closed != 0, closed / 2, closed, Figure($"score {i + 1}").Rule.Words.Write(listed.Unit)))],
+        }, listed, extents, extent));
+    }
+
+    /// <summary>How wide the card is along the chain of its main piece.</summary>
+    private Length ClosedWidth(OwnPiece listed) => (listed.Across - _rules.Height).Abs() <= Near ? _rules.Width : (listed.Across - _rules.Width).Abs() <= Near ? _rules.Height : _rules.Width;
+
+    /// <summary>A chain that runs along the card's height lies that way.</summary>
+    private bool IsUpright(OwnPiece listed, GuessedFigure along) => listed.Scores.Count > 0 ? (listed.Across - _rules.Width).Abs() <= Near && (listed.Across - _rules.Height).Abs() > Near : along.Rule.ByHeight > along.Rule.ByWidth;
+
+    /// <summary>A paper goes on every panel that it fits with the same border both ways, as many as there are of it.</summary>
+    private void Lay(OwnPiece paper)
+    {
+        foreach (var (written, listed, _, _) in _pieces)
+        {
+            var fits = listed.Panels.Select((p, i) => (Index: i, Border: BorderOf(p, listed.Across, paper))).Where(p => p.Border is not null).ToList();
+            if (fits.Count == 0)
+            {
+                continue;
+            }
+
+            var border = new Length(fits[0].Border!.Value.Units / 2);
+            _roles.Add(new WrittenRole
+            {
+                Id = $"{written.Id}-paper{_roles.Count + 1}",
+                Name = $"{paper.Name}, on the {listed.Name}",
+                Piece = written.Id,
+                Panels = [.. fits.Take(Math.Max(1, paper.Quantity)).Select(f => written.Panels[f.Index].Id).Where(p => _roles.All(r => r.Piece != written.Id || r.Face != Face.Up || !r.Panels.Contains(p)))],
+                Face = Face.Up,
+                Reveal = ConstructionWriter.Write(Affine.Constant(border)),
+            });
+            if (_roles[^1].Panels.Count == 0)
+            {
+                _roles.RemoveAt(_roles.Count - 1);
+                continue;
+            }
+
+            return;
+        }
+    }
+
+    /// <summary>What is left free of a panel on both sides together, the same both ways; null where it is not.</summary>
+    private static Length? BorderOf(Length panel, Length across, OwnPiece paper) =>
+        new[] { (panel - paper.First, across - paper.Second), (panel - paper.Second, across - paper.First) }
+            .Where(b => (b.Item1 - b.Item2).Abs() <= Near && b.Item1 >= Length.Zero && b.Item1 <= Length.In(1)).Select(b => (Length?)new Length((b.Item1.Units + b.Item2.Units) / 2)).FirstOrDefault();
+
+    /// <summary>Bonds a piece where its edges say, or else says where it lies.</summary>
+    private void Hold(int index)
+    {
+        var (piece, listed, panels, across) = _pieces[index];
+        foreach (var (host, i) in _pieces.Take(index).Select((h, i) => (h, i)))
+        {
+            if (listed.Quantity == 1 && IsTube(host.Listed, listed) && host.Written.Axis == piece.Axis)
+            {
+                BondTube(i, index);
+                return;
+            }
+        }
+
+        // On the panel that it fits best: bonded where it is flat, and where it is folded only laid, since nobody said which of its panels is glued.
+        var widest = Enumerable.Range(0, panels.Count).MaxBy(i => listed.Panels[i].Units);
+        for (var copy = 0; copy < piece.Quantity; copy++)
+        {
+            var places = _pieces.Take(index).SelectMany((h, n) => h.Listed.Panels.Select((p, i) => (Host: n, Panel: i, Left: Fits(p, h.Listed.Across, listed.Panels[widest], listed.Across, h.Written.Axis == piece.Axis)))).Where(p => p.Left is not null).OrderBy(p => p.Left!.Value).ToList();
+            var (to, on) = places.Count == 0 ? (0, Enumerable.Range(0, _pieces[0].Listed.Panels.Count).MaxBy(i => _pieces[0].Listed.Panels[i].Units)) : (places[copy % places.Count].Host, places[copy % places.Count].Panel);
+            var taken = _bonds.Any(b => !b.Loose && b.A.Piece.Split(':')[0] == _pieces[to].Written.Id && b.A.Plate == _pieces[to].Written.Panels[on].Id);
+            Lie(index, copy, widest, to, on, loose: panels.Count > 1 || places.Count == 0 || taken);
+        }
+    }
+
+    private static double? Fits(Length panel, Length across, Length own, Length ownAcross, bool sameWay)
+    {
+        var (x, y) = sameWay ? (own, ownAcross) : (ownAcross, own);
+        return x <= panel + Near && y <= across + Near ? ((double)panel.Units * across.Units) - ((double)x.Units * y.Units) : null;
+    }
+
+    private void Lie(int index, int copy, int panel, int host, int on, bool loose)
+    {
+        var ((piece, _, panels, across), (to, _, hosts, hostAcross)) = (_pieces[index], _pieces[host]);
+        var (from, size) = (panels.Take(panel).Aggregate(Affine.Zero, (s, e) => s + e), panels[panel]);
+        var own = piece.Axis == Axis.X ? new Rectangle(from, Affine.Zero, from + size, across) : new Rectangle(Affine.Zero, from, across, from + size);
+        var (start, room) = (hosts.Take(on).Aggregate(Affine.Zero, (s, e) => s + e), hosts[on]);
+        var (width, height) = piece.Axis == Axis.X ? (size, across) : (across, size);
+        var (left, foot) = to.Axis == Axis.X ? (start + ((room - width) / 2), (hostAcross - height) / 2) : ((hostAcross - width) / 2, start + ((room - height) / 2));
+        var name = piece.Quantity == 1 ? piece.Id : $"{piece.Id}:{copy + 1}";
+        _bonds.Add(new WrittenBond(
+            $"{piece.Id}-{copy + 1}",
+            new WrittenSide(to.Quantity == 1 ? to.Id : $"{to.Id}:1", to.Panels[on].Id, Face.Up, Region(new Rectangle(left, foot, left + width, foot + height))),
+            new WrittenSide(name, piece.Panels[panel].Id, Face.Down, Region(own)), loose ? "where it lies when the card is closed" : "in the middle of its panel", Loose: loose));
+    }
+
+    private static WrittenRegion Region(Rectangle r) => new(ConstructionWriter.Write(r));
+
+    /// <summary>A piece with the same middle and narrower ends goes across another, tab to wall.</summary>
+    private static bool IsTube(OwnPiece wall, OwnPiece tier) => wall.Scores.Count == 2 && tier.Scores.Count == 2 && (wall.Panels[1] - tier.Panels[1]).Abs() <= Near
+        && tier.Panels[0] <= wall.Panels[0] + Near && (tier.Panels[0] - tier.Panels[2]).Abs() <= Near && (wall.Panels[0] - wall.Panels[2]).Abs() <= Near && tier.Across <= wall.Across + Near;
+
+    /// <summary>Both tabs to the walls, the first piece at the rear, each further one before it; pushed flat sideways the card shears.</summary>
+    private void BondTube(int host, int index)
+    {
+        // Its middle is that of the piece that it goes across, whatever a rule makes of it by itself.
+        var (wall, tier) = (_pieces[host], _pieces[index]);
+        tier = tier with { Panels = [tier.Panels[0], wall.Panels[1], tier.Panels[0]] };
+        tier = tier with { Written = tier.Written with { Panels = [.. tier.Written.Panels.Zip(tier.Panels, (p, e) => p with { Extent = ConstructionWriter.Write(e) })] } };
+        var behind = _bonds.Where(b => b.Id.EndsWith("-left", StringComparison.Ordinal)).Select(b => _pieces.First(p => p.Written.Id == b.B.Piece)).Aggregate(Affine.Zero, (sum, p) => sum + p.Panels[0]);
+        var (depth, middle, tab, high) = (wall.Panels[0], wall.Panels[1], tier.Panels[0], tier.Across);
+        Rectangle Strip(Affine from, Affine to) => wall.Written.Axis == Axis.X ? new(from, Affine.Zero, to, high) : new(Affine.Zero, from, high, to);
+        WrittenBond Tab(string side, string panel, Rectangle on, string own, Rectangle of) => new($"{tier.Written.Id}-{side}", new WrittenSide(wall.Written.Id, panel, Face.Up, Region(on)), new WrittenSide(tier.Written.Id, own, Face.Up, Region(of)), $"the {side} tab to its wall, flush at the foot");
+        _bonds.Add(Tab("left", "panel1", Strip(depth - behind, depth - behind - tab), "panel1", Strip(Affine.Zero, tab)));
+        _bonds.Add(Tab("right", "panel3", Strip(depth + middle + behind + tab, depth + middle + behind), "panel3", Strip(tab + middle, (2 * tab) + middle)));
+        _pieces[host] = wall with { Written = wall.Written with { Creases = [wall.Written.Creases[0] with { Fold = Fold.Valley, Working = true, Shown = 90, Closed = 180 }, wall.Written.Creases[1] with { Fold = Fold.Valley, Working = true, Shown = 90, Closed = 0 }] } };
+        _pieces[index] = tier with { Written = tier.Written with { Creases = [tier.Written.Creases[0] with { Fold = Fold.Mountain, Working = true, Shown = -90, Closed = 0 }, tier.Written.Creases[1] with { Fold = Fold.Mountain, Working = true, Shown = -90, Closed = -180 }] } };
+    }
+}
+
+/// <summary>A finished size as a design names it.</summary>
+internal static class RecognisedSize
+{
+    public static string Written(Length width, Length height, UnitSystem system)
+    {
+        decimal Of(Length length) => system == UnitSystem.Imperial ? (decimal)length.Units / Length.PerInch : length.Millimetres;
+        return string.Create(CultureInfo.InvariantCulture, $"{Of(width):0.####}x{Of(height):0.####}{(system == UnitSystem.Imperial ? "in" : "mm")}");
+    }
+}
