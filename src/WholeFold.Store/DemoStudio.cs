@@ -3,6 +3,7 @@ using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Library;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Inventories;
+using WholeFold.Core.Lists.Own;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 
@@ -50,6 +51,16 @@ public static class DemoStudio
     private static ElementSpec Stamped(string id, string name, string role, string width, string height, PlaceSpec place) => new(id, role, name, Size: [width, height], Place: place, Made: "stamped");
 
     private static PlaceSpec At(string anchor, params (string Edge, string Distance)[] from) => new(anchor, from.Length == 0 ? null : [.. from.Select(f => new FromSpec(f.Edge, f.Distance))]);
+
+    /// <summary>The lists that the studio's own cards were typed in as.</summary>
+    public const string TideWindow = "Tide window\nBase 11 x 4 1/4\nScore: 1/4, 2, 3 1/2, 5 1/4, 5 1/2\ninside liner 5 1/4 x 4",
+        SignalFlags = "Signal flags\nbase 11 x 4 1/4, score at 2 3/4 and 5 1/2\nfront panel 5 1/4 x 4\nmat 2 1/2 x 4";
+
+    private static DesignSpec Inferred(string text)
+    {
+        var list = OwnListReader.Read(text, DisplayUnit.Inch);
+        return OwnConstruction.Design(list, RuleGuess.Of(list, Inventory.Shipped.Formats)!, list.Title!);
+    }
 
     private static readonly (string Id, DesignSpec State)[] Designs =
     [
@@ -142,6 +153,26 @@ public static class DemoStudio
             {
                 Layers = [Paper("door", "quay-waves")],
                 Elements = [Motif("bicycle", "bicycle", "inside", "80 mm", "44 mm", At("centre"), null, "card-350"), Stamped("greeting", "greeting", "base.left.down", "40 mm", "12 mm", At("foot", ("foot", "15 mm")))],
+            },
+        }),
+
+        // Two cards of the studio's own: one that a list was recognised for, and one that no construction of the library is.
+        ("tide-window", new DesignSpec
+        {
+            Name = "Tide window", Construction = "bay-window-hook", Format = "5.5x4.25in", Stock = "card-216", Set = new Dictionary<string, WrittenFigure> { ["hook"] = "1/4 in", ["centre"] = "1 1/2 in", ["glue"] = "1/4 in" },
+            Dressing = new DressingSpec
+            {
+                Layers = [Paper("middle", "quay-waves"), Paper("sides", "night-print")],
+                Elements = [Stamped("greeting", "greeting", "inside", "2 in", "1/2 in", At("foot", ("foot", "3/8 in")))],
+            },
+        }),
+        ("signal-flags", Inferred(SignalFlags) with
+        {
+            Stock = "card-216",
+            Dressing = new DressingSpec
+            {
+                Layers = [Paper("p1-paper1", "ember-stripe")],
+                Elements = [Motif("bunting", "bunting", "p2.panel1.up", "3 in", "3/4 in", At("head", ("head", "1/2 in")), null, "night-print"), Stamped("greeting", "greeting", "p2.panel1.up", "2 1/2 in", "5/8 in", At("foot", ("foot", "5/8 in")))],
             },
         }),
     ];

@@ -33,7 +33,7 @@ public sealed class DressTests : IDisposable
     [Fact]
     public async Task Every_design_of_the_studio_is_dressed_and_nothing_is_wrong_with_it()
     {
-        foreach (var id in new[] { "comet-supper", "night-ferry", "market-lanterns", "tandem", "teapot-row", "harbour-post", "kettle-song", "two-bicycles" })
+        foreach (var id in new[] { "comet-supper", "night-ferry", "market-lanterns", "tandem", "teapot-row", "harbour-post", "kettle-song", "two-bicycles", "tide-window", "signal-flags" })
         {
             var view = await _client.Ask<DressView>("/api/dress", (await _client.Design(id)).State with { Target = null });
             Assert.Contains(view.Rows, r => r.Kind == "element");

@@ -45,12 +45,63 @@ public sealed class OwnTests : IDisposable
     [Fact]
     public async Task What_nothing_explains_is_told_by_rules_with_questions_and_what_is_not_understood_is_kept()
     {
-        var view = await Ask(new OwnRequest("my very own card\ntray 6 x 5, score at 1, 5\nsleeve 9 1/4 x 4, score at 1 1/16, 4 1/8, 5 3/16, 8 1/4"));
-        Assert.Null(view.Design);
-        Assert.Equal((1, "my very own card"), (view.Left.Single().Line, view.Left.Single().Text));
+        var view = await Ask(new OwnRequest("with love from all of us\ntray 6 x 5, score at 1, 5\nsleeve 9 1/4 x 4, score at 1 1/16, 4 1/8, 5 3/16, 8 1/4"));
+        Assert.False(view.IsKnown);
+        Assert.Equal((1, "with love from all of us"), (view.Left.Single().Line, view.Left.Single().Text));
         Assert.Equal(10, view.Figures.Count);
         Assert.All(view.Figures, f => Assert.InRange(f.Sure, 1, 100));
         Assert.Empty((await Ask(new OwnRequest(""))).Pieces);
+    }
+
+    /// <summary>A card of one's own is kept, benched, folded, worn, shown and handed out over the real host like any other.</summary>
+    [Fact]
+    public async Task A_card_of_ones_own_goes_all_the_way()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        var asked = new OwnRequest("Signal flags\nbase 11 x 4 1/4, score at 2 3/4 and 5 1/2\nfront panel 5 1/4 x 4\nmat 2 1/2 x 4");
+        var view = await Ask(asked);
+        var design = view.Design! with { Target = "a6-iso" };
+        Assert.Equal(("Signal flags", "own-signal-flags", "own-signal-flags"), (design.Name, design.Construction, design.Made!.Id));
+        var kept = await _client.PostAsync("/api/designs", JsonContent.Create(new { state = design }, options: StrictJson.Options), cancel);
+        Assert.True(kept.IsSuccessStatusCode, await kept.Content.ReadAsStringAsync(cancel));
+        using var answer = JsonDocument.Parse(await kept.Content.ReadAsStringAsync(cancel));
+        Assert.Equal("mountain", answer.RootElement.GetProperty("state").GetProperty("made").GetProperty("variants")[0].GetProperty("pieces")[0].GetProperty("creases")[1].GetProperty("fold").GetString());
+        Assert.Equal(2, (await _client.Bench(design)).Pieces[0].Scores.Count);
+        foreach (var (path, body) in new (string, object)[] { ("/api/folding", new { design }), ("/api/dress", new { design }), ("/api/wall", new { design }), ("/api/handouts/file", new { design, kind = "sheet", form = "pdf" }) })
+        {
+            var got = await _client.PostAsync(path, JsonContent.Create(body, options: StrictJson.Options), cancel);
+            Assert.True(got.IsSuccessStatusCode, $"{path}: {await got.Content.ReadAsStringAsync(cancel)}");
+        }
+
+        // One key corrects a rule, and what its maker says is sure.
+        var mat = view.Figures.First(f => f.Name == "mat" && f.Figure == "height");
+        var corrected = (await Ask(asked with { Rules = new Dictionary<string, int> { [mat.Key] = 1, ["9.nothing.width"] = 3 } })).Figures.First(f => f.Key == mat.Key);
+        Assert.Equal(100, corrected.Sure);
+        Assert.NotEqual(mat.Rule[0].Text, corrected.Rule[0].Text);
+    }
+
+    [Fact]
+    public async Task A_drawing_becomes_a_list_over_the_host_and_a_broken_one_is_refused()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        Task<HttpResponseMessage> Send(string text) => _client.PostAsync("/api/own/drawing", JsonContent.Create(new DrawingRequest(text, "in"), options: StrictJson.Options), cancel);
+        var read = await (await Send("<svg xmlns='http://www.w3.org/2000/svg' width='8in' height='5in' viewBox='0 0 8 5'><rect width='8' height='5'/><g id='score'><path d='M4 0V5'/></g></svg>")).Content.ReadFromJsonAsync<DrawingView>(StrictJson.Options, cancel);
+        Assert.Equal("piece 1 8 x 5 in, score along the 8 in side at 4", read!.List);
+        Assert.Contains("a FOLD file", await (await Send("<svg onload='1'/>")).Content.ReadAsStringAsync(cancel), StringComparison.Ordinal);
+    }
+
+    /// <summary>The demo studio's recognised card is what the recogniser makes of its list.</summary>
+    [Fact]
+    public async Task The_demo_studio_has_a_card_that_was_recognised_and_one_that_was_inferred()
+    {
+        using var demo = new Studio(demo: true);
+        using var client = demo.CreateClient();
+        var tide = (await client.Design("tide-window")).State;
+        var taken = (await Ask(new OwnRequest(Store.DemoStudio.TideWindow))).Design!;
+        Assert.Equal((taken.Name, taken.Construction, taken.Format), (tide.Name, tide.Construction, tide.Format));
+        var (one, other) = (await client.Bench(tide with { Dressing = null }), await client.Bench(taken with { Stock = tide.Stock }));
+        Assert.Equal(other.Pieces[0].Scores.Select(s => s.At.Text.Text), one.Pieces[0].Scores.Select(s => s.At.Text.Text));
+        Assert.NotNull((await client.Design("signal-flags")).State.Made);
     }
 
     [Fact]

@@ -17,3 +17,24 @@ test("a list of one's own is read as it is typed, kept over a reload, and taken 
   await page.waitForURL("**/bench/**");
   await expect(page.locator("[data-part=score]").first()).toBeVisible();
 });
+
+test("a drawing of another program becomes a list, and what no construction explains a card of one's own", async ({ page }) => {
+  await page.goto("/own");
+  await page.locator("input[type=file]").setInputFiles({
+    name: "z.svg",
+    mimeType: "image/svg+xml",
+    buffer: Buffer.from(
+      '<svg xmlns="http://www.w3.org/2000/svg" width="11in" height="4.25in" viewBox="0 0 11 4.25"><rect width="11" height="4.25"/><g id="score"><path d="M2.75 0V4.25M5.5 0V4.25"/></g><circle r="1"/></svg>',
+    ),
+  });
+  const list = page.getByRole("textbox", { name: /Pieces, a line each/ });
+  await expect(list).toHaveValue("piece 1 11 x 4 1/4 in, score along the 11 in side at 2 3/4, 5 1/2");
+  await expect(page.getByText("Not carried over from the drawing: curves")).toBeVisible();
+  await expect(page.locator("[data-part=own-says]")).toContainText("taken to be for a card of 5 1/2 × 4 1/4", { timeout: 20_000 });
+  await page.getByRole("button", { name: "make it a card of my own" }).click();
+  await page.waitForURL("**/bench/**");
+  await expect(page.locator("[data-part=score]")).toHaveCount(2);
+  await page.goto("/own");
+  await page.locator("input[type=file]").setInputFiles({ name: "b.svg", mimeType: "image/svg+xml", buffer: Buffer.from("<svg><script>1</script></svg>") });
+  await expect(page.getByText(/it carries “script”, which is not read/)).toBeVisible();
+});

@@ -1,5 +1,6 @@
 using System.CommandLine;
 using WholeFold.Core.Exchange;
+using WholeFold.Core.Exchange.Drawings;
 using WholeFold.Core.Input;
 using WholeFold.Core.Lists.Own;
 using WholeFold.Core.Measure;
@@ -11,7 +12,7 @@ internal static class OwnCommand
 {
     public static Command Make(TextWriter output)
     {
-        var file = new Option<FileInfo?>("--list") { Description = "A text file with one piece a line, such as: base 10 x 5, score at 2 1/2 and 7 1/2", Required = true };
+        var file = new Option<FileInfo?>("--list") { Description = "A text file with one piece a line, such as: base 10 x 5, score at 2 1/2 and 7 1/2; or a drawing: FOLD, SVG or DXF", Required = true };
         var format = new Option<string?>("--format") { Description = "A format to convert it to." };
         var units = new Option<string?>("--units") { Description = "The unit of bare numbers where the list names none: in, cm or mm; where it is not given the figures tell." };
         var save = new Option<FileInfo?>("--save") { Description = "Write what it is as a design file, to convert and print like any other." };
@@ -21,7 +22,14 @@ internal static class OwnCommand
         {
             var reader = CommandLine.Reader(null);
             var said = parsed.GetValue(units) is { } bare ? UnitReader.Read(bare, "--units") : (DisplayUnit?)null;
-            var own = OwnDesign.Of(CommandLine.ReadFile(parsed.GetValue(file)!, "--list"), said, reader, new Recogniser(reader), parsed.GetValue(format));
+            var text = CommandLine.ReadFile(parsed.GetValue(file)!, "--list");
+            IReadOnlyList<string> leftOut = [];
+            if (Drawing.IsOne(text))
+            {
+                (text, leftOut) = DrawnList.Of(Drawing.Read(text, "--list"), said ?? DisplayUnit.Millimetre, "--list");
+            }
+
+            var own = OwnDesign.Of(text, said, reader, new Recogniser(reader), parsed.GetValue(format));
             if (!own.List.Cards.Any())
             {
                 throw new InputProblemException("own.nothing", "--list", own.List.Left is [var first, ..] ? $"no piece was understood in it; line {first.Line} says “{first.Text}”" : "there is nothing in it", OwnListReader.Accepted);
@@ -35,8 +43,13 @@ internal static class OwnCommand
             var unit = own.List.Cards.First().Unit;
             if (parsed.GetValue(json))
             {
-                output.WriteLine(OwnJson.Write(own, unit));
+                output.WriteLine(OwnJson.Write(own, unit, leftOut));
                 return 0;
+            }
+
+            foreach (var what in leftOut)
+            {
+                output.WriteLine($"Not carried over from the drawing: {what}.");
             }
 
             Say(output, own, unit);

@@ -18,9 +18,6 @@ public static class SvgOutline
 
     public const string Accepted = "an SVG with one closed shape in it (path, polygon, rect, circle or ellipse), of at most 60,000 characters, without scripts or links";
 
-    /// <summary>A curve is cut along so many straight pieces.</summary>
-    private const int Pieces = 8;
-
     /// <returns>Its corners in shares of its size, from its lower left, and how wide it is for its height.</returns>
     /// <exception cref="InputProblemException">It is no such drawing.</exception>
     public static (IReadOnlyList<(double X, double Y)> Corners, double Wide) Read(string svg, string field)
@@ -143,11 +140,11 @@ public static class SvgOutline
 
     private static IEnumerable<(double X, double Y)> Shape(string name, Dictionary<string, string> attributes, Func<string, InputProblemException> problem)
     {
-        double Number(string of, double otherwise = 0) => attributes.TryGetValue(of, out var text) ? Parse(text, problem) : otherwise;
+        double Number(string of, double otherwise = 0) => attributes.TryGetValue(of, out var text) ? SvgPath.Parse(text, problem) : otherwise;
         switch (name)
         {
             case "polygon":
-                var points = Numbers(attributes.GetValueOrDefault("points") ?? "", problem);
+                var points = SvgPath.Numbers(attributes.GetValueOrDefault("points") ?? "", problem);
                 return [.. Enumerable.Range(0, points.Count / 2).Select(i => (points[2 * i], points[(2 * i) + 1]))];
             case "rect":
                 var (x, y, wide, high) = (Number("x"), Number("y"), Number("width"), Number("height"));
@@ -156,7 +153,9 @@ public static class SvgOutline
                 var (rx, ry) = name == "circle" ? (Number("r"), Number("r")) : (Number("rx"), Number("ry"));
                 return [.. Round(48).Select(p => (Number("cx") + (rx * p.X), Number("cy") + (ry * p.Y)))];
             case "path":
-                return Path(attributes.GetValueOrDefault("d") ?? "", problem);
+                // The first line of it that has something inside.
+                var lines = SvgPath.Lines(attributes.GetValueOrDefault("d") ?? "", MostCorners, problem);
+                return lines.FirstOrDefault(l => l.Line.Count > 2).Line ?? [];
             default:
                 return [];
         }
@@ -165,114 +164,4 @@ public static class SvgOutline
     /// <summary>Points round a circle of radius 1.</summary>
     public static IEnumerable<(double X, double Y)> Round(int count) => Enumerable.Range(0, count).Select(i => (Math.Cos(2 * Math.PI * i / count), Math.Sin(2 * Math.PI * i / count)));
 
-    private static double Parse(string text, Func<string, InputProblemException> problem) =>
-        double.TryParse(text.Trim().Replace("px", "", StringComparison.Ordinal), NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value) ? value : throw problem($"“{(text.Length > 20 ? text[..20] : text)}” is no number");
-
-    private static List<double> Numbers(string text, Func<string, InputProblemException> problem) =>
-        [.. text.Split([' ', ',', '\n', '\r', '\t'], StringSplitOptions.RemoveEmptyEntries).Select(t => Parse(t, problem))];
-
-    /// <summary>The first closed line of a path; its curves cut into straight pieces.</summary>
-    private static List<(double X, double Y)> Path(string d, Func<string, InputProblemException> problem)
-    {
-        var line = new List<(double X, double Y)>();
-        var at = 0;
-        (double X, double Y) here = (0, 0), control = (0, 0);
-        var command = ' ';
-        while (true)
-        {
-            while (at < d.Length && (char.IsWhiteSpace(d[at]) || d[at] == ','))
-            {
-                at++;
-            }
-
-            if (at >= d.Length || line.Count > MostCorners)
-            {
-                return line;
-            }
-
-            if (char.IsAsciiLetter(d[at]))
-            {
-                command = d[at++];
-                if (command is 'Z' or 'z' || (command is 'M' or 'm' && line.Count > 2))
-                {
-                    return line;
-                }
-
-                continue;
-            }
-
-            var relative = char.IsAsciiLetterLower(command);
-            (double X, double Y) To(double x, double y) => relative ? (here.X + x, here.Y + y) : (x, y);
-            switch (char.ToUpperInvariant(command))
-            {
-                case 'M' or 'L':
-                    here = To(Next(), Next());
-                    line.Add(here);
-                    command = command switch { 'M' => 'L', 'm' => 'l', _ => command };
-                    break;
-                case 'H':
-                    var x = Next();
-                    here = (relative ? here.X + x : x, here.Y);
-                    line.Add(here);
-                    break;
-                case 'V':
-                    var y = Next();
-                    here = (here.X, relative ? here.Y + y : y);
-                    line.Add(here);
-                    break;
-                case 'C':
-                    var (one, two, end) = (To(Next(), Next()), To(Next(), Next()), To(Next(), Next()));
-                    Curve(here, one, two, end);
-                    (control, here) = (two, end);
-                    break;
-                case 'S':
-                    var (late, stop) = (To(Next(), Next()), To(Next(), Next()));
-                    Curve(here, ((2 * here.X) - control.X, (2 * here.Y) - control.Y), late, stop);
-                    (control, here) = (late, stop);
-                    break;
-                case 'Q':
-                    var (mid, last) = (To(Next(), Next()), To(Next(), Next()));
-                    Curve(here, Between(here, mid), Between(last, mid), last);
-                    here = last;
-                    break;
-                default:
-                    throw problem($"its path has “{command}” in it, and M, L, H, V, C, S, Q and Z are read");
-            }
-        }
-
-        static (double X, double Y) Between((double X, double Y) a, (double X, double Y) b) => (a.X + (2 * (b.X - a.X) / 3), a.Y + (2 * (b.Y - a.Y) / 3));
-
-        void Curve((double X, double Y) a, (double X, double Y) b, (double X, double Y) c, (double X, double Y) e)
-        {
-            for (var i = 1; i <= Pieces; i++)
-            {
-                var (t, u) = (i / (double)Pieces, 1 - (i / (double)Pieces));
-                double On(double p, double q, double r, double s) => (u * u * u * p) + (3 * u * u * t * q) + (3 * u * t * t * r) + (t * t * t * s);
-                line.Add((On(a.X, b.X, c.X, e.X), On(a.Y, b.Y, c.Y, e.Y)));
-            }
-        }
-
-        double Next()
-        {
-            while (at < d.Length && (char.IsWhiteSpace(d[at]) || d[at] == ','))
-            {
-                at++;
-            }
-
-            var start = at;
-            if (at < d.Length && d[at] is '-' or '+')
-            {
-                at++;
-            }
-
-            var dot = false;
-            while (at < d.Length && (char.IsAsciiDigit(d[at]) || (d[at] == '.' && !dot) || (d[at] is 'e' or 'E') || (d[at] is '-' or '+' && d[at - 1] is 'e' or 'E')))
-            {
-                dot |= d[at] == '.';
-                at++;
-            }
-
-            return at == start ? throw problem("its path ends in the middle of a line") : Parse(d[start..at], problem);
-        }
-    }
 }

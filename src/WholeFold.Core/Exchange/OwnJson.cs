@@ -26,9 +26,10 @@ public sealed record OwnLeftJson(int Line, string Text, string Would);
 /// <param name="Closest">The best explanations by the library, sure or not.</param>
 /// <param name="Figures">By line and figure (<c>2.score 1</c>), in the format that was asked for, or as they are.</param>
 /// <param name="Left">Lines that were not understood.</param>
-public sealed record OwnJson([property: JsonIgnore(Condition = JsonIgnoreCondition.Never)] OwnRecognisedJson? Recognised, IReadOnlyList<OwnRecognisedJson> Closest, IReadOnlyList<OwnRuleJson> Rules, IReadOnlyList<OwnQuestionJson> Questions, IReadOnlyList<OwnContradictionJson> Contradictions, IReadOnlyDictionary<string, LengthJson> Figures, IReadOnlyList<OwnLeftJson> Left)
+/// <param name="LeftOut">What of a drawing could not be carried over; none of a list.</param>
+public sealed record OwnJson([property: JsonIgnore(Condition = JsonIgnoreCondition.Never)] OwnRecognisedJson? Recognised, IReadOnlyList<OwnRecognisedJson> Closest, IReadOnlyList<OwnRuleJson> Rules, IReadOnlyList<OwnQuestionJson> Questions, IReadOnlyList<OwnContradictionJson> Contradictions, IReadOnlyDictionary<string, LengthJson> Figures, IReadOnlyList<OwnLeftJson> Left, IReadOnlyList<string> LeftOut)
 {
-    public static OwnJson Of(OwnDesign own, DisplayUnit unit)
+    public static OwnJson Of(OwnDesign own, DisplayUnit unit, IReadOnlyList<string>? leftOut = null)
     {
         ArgumentNullException.ThrowIfNull(own);
         static OwnRecognisedJson One(Recognised r) => new(
@@ -47,8 +48,8 @@ public sealed record OwnJson([property: JsonIgnore(Condition = JsonIgnoreConditi
             [.. own.Figures.Select(f => new OwnRuleJson(f.Line, f.Name, f.Figure, f.Rule.Write(unit), Math.Round(f.Sure, 3), [.. f.Next.Select(n => new OwnNextJson(n.Rule.Write(unit), Math.Round(n.Sure, 3)))]))],
             [.. own.Questions.Select(q => new OwnQuestionJson(q.Line, q.Figure, q.Ask.Write(unit)))],
             [.. own.Contradictions.Select(c => new OwnContradictionJson(c.Line, c.Text.Write(unit), [.. c.Likely.Select(l => new OwnLikelyJson(LengthJson.Of(l.Value), l.Because.Write(unit)))]))],
-            figures, [.. own.List.Left.Select(l => new OwnLeftJson(l.Line, l.Text, l.Would))]);
+            figures, [.. own.List.Left.Select(l => new OwnLeftJson(l.Line, l.Text, l.Would))], leftOut ?? []);
     }
 
-    public static string Write(OwnDesign own, DisplayUnit unit) => JsonSerializer.Serialize(Of(own, unit), StrictJson.Options);
+    public static string Write(OwnDesign own, DisplayUnit unit, IReadOnlyList<string>? leftOut = null) => JsonSerializer.Serialize(Of(own, unit, leftOut), StrictJson.Options);
 }

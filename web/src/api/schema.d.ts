@@ -106,6 +106,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own/drawing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A drawing that another program made (FOLD, SVG or DXF) as a measure list, and what of it could not be carried over. */
+        post: operations["ownDrawing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bench": {
         parameters: {
             query?: never;
@@ -988,6 +1005,15 @@ export interface components {
             distance: components["schemas"]["FigureText"];
             from: components["schemas"]["Spot"];
             to: components["schemas"]["Spot"];
+        };
+        DrawingRequest: {
+            text: string;
+            /** @default mm */
+            units: string;
+        };
+        DrawingView: {
+            list: string;
+            leftOut: string[];
         };
         DrawnMark: {
             kind: string;
@@ -2411,6 +2437,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OwnView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ownDrawing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrawingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawingView"];
                 };
             };
             /** @description Bad Request */

@@ -2,6 +2,7 @@ using System.ComponentModel.DataAnnotations;
 using WholeFold.App.Features.Bench;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
+using WholeFold.Core.Exchange.Drawings;
 using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Lists.Own;
@@ -32,6 +33,12 @@ public sealed record OwnLeftView(int Line, string Text, string Would);
 /// <param name="IsKnown">Whether that is a construction of the library, and not one of its own.</param>
 public sealed record OwnView(IReadOnlyList<SentencePart> Says, IReadOnlyList<OwnPieceView> Pieces, IReadOnlyList<OwnFigureView> Figures, IReadOnlyList<IReadOnlyList<SentencePart>> Questions, IReadOnlyList<IReadOnlyList<SentencePart>> Contradictions, IReadOnlyList<OwnLeftView> Left, DesignSpec? Design, bool IsKnown);
 
+/// <summary>A drawing as its file says it.</summary>
+/// <param name="Units">What its list is to be written in: in, cm or mm.</param>
+public sealed record DrawingRequest([property: MaxLength(Drawing.Longest)] string Text, [property: MaxLength(5)] string Units = "mm");
+
+public sealed record DrawingView(string List, IReadOnlyList<string> LeftOut);
+
 /// <summary>Holds lists against the library; made once, since it looks through every variant of every construction.</summary>
 public sealed class OwnLists(Catalogue catalogue)
 {
@@ -42,9 +49,19 @@ public sealed class OwnLists(Catalogue catalogue)
 
 internal static class OwnEndpoints
 {
-    public static void MapOwn(this IEndpointRouteBuilder app) =>
+    public static void MapOwn(this IEndpointRouteBuilder app)
+    {
         app.MapPost("/api/own", async (Body<OwnRequest> body, Studio studio, OwnLists lists, CancellationToken cancel) => View(body.Value, await studio.Reader(cancel), lists, cancel))
             .Describes<OwnView>("own", "A measure list in its maker's own words: which construction it is, or which rules its figures follow.");
+        app.MapPost("/api/own/drawing", (Body<DrawingRequest> body) => FromDrawing(body.Value))
+            .Describes<DrawingView>("ownDrawing", "A drawing that another program made (FOLD, SVG or DXF) as a measure list, and what of it could not be carried over.");
+    }
+
+    private static DrawingView FromDrawing(DrawingRequest request)
+    {
+        var (list, left) = DrawnList.Of(Drawing.Read(request.Text, "text"), UnitReader.Read(request.Units, "units"), "text");
+        return new DrawingView(list, left);
+    }
 
     private static OwnView View(OwnRequest request, DesignReader reader, OwnLists lists, CancellationToken cancel)
     {

@@ -64,6 +64,11 @@ public sealed class OwnConstruction
             Hold(i);
         }
 
+        foreach (var both in list.Cards.Where(c => c.Cross.Count > 0 || c.Diagonals))
+        {
+            _watch.Add($"The {both.Name} is scored the other way too; that is marked and scored by hand, and how it folds there is not worked out.");
+        }
+
         foreach (var figure in _rules.Figures.Where(f => f.Sure < 0.6 && f.Next.Count > 0).Take(6))
         {
             _watch.Add($"{Spoken.First(figure.Figure)} of the {figure.Piece.Name} is taken to be {figure.Rule.Words.Write(_system.UnitOf())}; {figure.Next[0].Rule.Words.Write(_system.UnitOf())} would fit too.");
@@ -75,7 +80,7 @@ public sealed class OwnConstruction
             Id = $"own-{(slug.Length == 0 ? "card" : slug.Length > 30 ? slug[..30].Trim('-') : slug)}",
             Name = name,
             Opens = "as its maker folds it",
-            Variants = [new WrittenConstruction { Parameters = _parameters, Pieces = [.. _pieces.Select(p => p.Written)], Bonds = _bonds, Layers = _roles, Watch = _watch, Steps = [new AssemblyStep("Fold every score and burnish it.", [], null, null)] }],
+            Variants = [new WrittenConstruction { Parameters = _parameters, Pieces = [.. _pieces.Select(p => p.Written)], Bonds = _bonds, Layers = _roles, Watch = _watch, Steps = [new AssemblyStep("Fold every score and burnish it.", [], null, null), .. Together()] }],
         };
     }
 
@@ -260,6 +265,25 @@ public sealed class OwnConstruction
             $"{piece.Id}-{copy + 1}",
             new WrittenSide(to.Quantity == 1 ? to.Id : $"{to.Id}:1", to.Panels[on].Id, Face.Up, Region(new Rectangle(left, foot, left + width, foot + height))),
             new WrittenSide(name, piece.Panels[panel].Id, Face.Down, Region(own)), loose ? "where it lies when the card is closed" : "in the middle of its panel", Loose: loose));
+    }
+
+    /// <summary>What is glued, in the order of the pieces: what lies flat by itself, of what goes across first all left tabs, then with the card shut on them the right ones.</summary>
+    private IEnumerable<AssemblyStep> Together()
+    {
+        string NameOf(WrittenSide side) => _pieces.First(p => p.Written.Id == side.Piece.Split(':')[0]).Listed.Name;
+        foreach (var flat in _bonds.Where(b => !b.Loose && !IsTab(b)))
+        {
+            var panel = _pieces.First(p => p.Written.Id == flat.A.Piece.Split(':')[0]).Written.Panels.First(q => q.Id == flat.A.Plate).Name;
+            yield return new AssemblyStep($"Bond the {NameOf(flat.B)} to the {NameOf(flat.A)}, in the middle of its {panel}.", [flat.Id], Pressed.Flat, "the same border shows on opposite sides");
+        }
+
+        if (_bonds.Any(IsTab))
+        {
+            yield return new AssemblyStep("Bond the left tabs to the left wall, the rear one first, the card lying flat.", [.. _bonds.Where(b => IsTab(b) && b.Id.EndsWith("-left", StringComparison.Ordinal)).Select(b => b.Id)], Pressed.Flat, "the rear tab lies in the wall's crease, feet level");
+            yield return new AssemblyStep("Put adhesive on the right tabs and lay the card shut on them.", [.. _bonds.Where(b => IsTab(b) && b.Id.EndsWith("-right", StringComparison.Ordinal)).Select(b => b.Id)], Pressed.Closed, "opened, everything that goes across stands square to the walls");
+        }
+
+        static bool IsTab(WrittenBond bond) => bond.Id.EndsWith("-left", StringComparison.Ordinal) || bond.Id.EndsWith("-right", StringComparison.Ordinal);
     }
 
     private static WrittenRegion Region(Rectangle r) => new(ConstructionWriter.Write(r));

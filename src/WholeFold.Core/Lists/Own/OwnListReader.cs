@@ -224,6 +224,6 @@ public static partial class OwnListReader
 
     private const int LongestName = 40;
 
-    [GeneratedRegex(@"\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z]|\W*$)|\b(cut|pieces?|piece of|a|an|the|of|and|card|cardstock|at|to|from|is|for|each|measures?|qty)\b|(?<!\w)\d+(?!\w)|[^a-z0-9 '&-]", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z])|(?<=[:,]\s*|\band\s+|^\W*)(one|two|three|four|five|six|eight)\W*$|\b(cut|pieces?|piece of|a|an|the|of|and|card|cardstock|at|to|from|is|for|each|measures?|qty)\b|(?<!\w)\d+(?!\w)|[^a-z0-9 '&-]", RegexOptions.IgnoreCase)]
     private static partial Regex Small();
 }

@@ -1,7 +1,7 @@
-import { Button, Loader, NativeSelect, Textarea } from "@mantine/core";
+import { Button, FileButton, Loader, NativeSelect, Textarea } from "@mantine/core";
 import { useDebouncedValue, useDocumentTitle, useLocalStorage } from "@mantine/hooks";
-import { useQuery } from "@tanstack/react-query";
-import type { Schemas } from "../../api/client";
+import { useMutation, useQuery } from "@tanstack/react-query";
+import { answer, api, type Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
 import { Bar, HelpButton, ThemeButton } from "../../components/Bar";
@@ -29,6 +29,11 @@ export function OwnPage() {
   const begin = useBegin();
   useDocumentTitle("Your own list · Whole Fold");
   const view = own.data;
+  /** What another program drew, as a list: it goes on from there like one that was typed. */
+  const drawing = useMutation({
+    mutationFn: async (file: File) => answer(api.POST("/api/own/drawing", { body: { text: await file.text(), units } })),
+    onSuccess: (read) => setText(read.list),
+  });
   /** The next of the rules that a figure may follow, and after the last the likeliest again. */
   const another = (key: string, among: number) =>
     setRules(({ [key]: now = 0, ...others }) => (now < among ? { ...others, [key]: now + 1 } : others));
@@ -71,6 +76,17 @@ export function OwnPage() {
               onChange={(e) => setFormat(e.currentTarget.value)}
             />
           </div>
+          <FileButton onChange={(file) => file && drawing.mutate(file)} accept=".fold,.svg,.dxf">
+            {(props) => (
+              <Button variant="default" loading={drawing.isPending} {...props}>
+                open a drawing (FOLD, SVG, DXF)
+              </Button>
+            )}
+          </FileButton>
+          {drawing.error ? <Trouble problem={drawing.error} /> : null}
+          {drawing.data && drawing.data.leftOut.length > 0 ? (
+            <p className={s.kept}>Not carried over from the drawing: {drawing.data.leftOut.join("; ")}.</p>
+          ) : null}
           {(view?.left ?? []).map((l) => (
             <p key={l.line + l.text} className={s.left}>
               Line {l.line} is kept but not understood: <u>{l.text}</u>. It could be {l.would}.
