@@ -9,6 +9,7 @@ using Microsoft.OpenApi;
 using NetEscapades.AspNetCore.SecurityHeaders;
 using Serilog;
 using WholeFold.App.Features.Bench;
+using WholeFold.App.Features.Build;
 using WholeFold.App.Features.Designs;
 using WholeFold.App.Features.Dress;
 using WholeFold.App.Features.Folding;
@@ -125,6 +126,7 @@ public static class WebHost
         app.MapInventory();
         app.MapLists();
         app.MapOwn();
+        app.MapBuild();
         app.Map("/api/{**rest}", NothingHere).ExcludeFromDescription();
         MapInterface(app);
         return app;

@@ -33,6 +33,13 @@ namespace WholeFold.Core.Designs;
 [JsonDerivedType(typeof(PutOn), "element")]
 [JsonDerivedType(typeof(Shape), "contour")]
 [JsonDerivedType(typeof(Tie), "soft")]
+[JsonDerivedType(typeof(MakeOwn), "makeOwn")]
+[JsonDerivedType(typeof(BuildExtent), "extent")]
+[JsonDerivedType(typeof(BuildCrease), "crease")]
+[JsonDerivedType(typeof(SplitPanel), "split")]
+[JsonDerivedType(typeof(JoinPanels), "join")]
+[JsonDerivedType(typeof(BuildParameter), "parameter")]
+[JsonDerivedType(typeof(BuildBond), "bond")]
 [JsonDerivedType(typeof(Replace), "replace")]
 public abstract record DesignEdit
 {

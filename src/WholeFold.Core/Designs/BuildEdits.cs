@@ -1,0 +1,199 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Constructions.Written;
+using WholeFold.Core.Input;
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Designs;
+
+/// <summary>A change of how a card of one's own is made. What no engine could work with afterwards is refused at once, so nothing is lost.</summary>
+public abstract record BuildEdit : DesignEdit
+{
+    public override DesignSpec Apply(DesignSpec design, DesignReader reader)
+    {
+        ArgumentNullException.ThrowIfNull(design);
+        ArgumentNullException.ThrowIfNull(reader);
+        var made = design.Made ?? throw new InputProblemException("build.library", "edit", "a construction of the library is not changed", "make it your own first: what is changed is a copy");
+        var changed = made with { Variants = [Change(made.Variants[0], reader), .. made.Variants.Skip(1)] };
+        var next = design with { Made = changed };
+        reader.FamilyOf(next);
+        return next;
+    }
+
+    public override DesignEdit Inverse(DesignSpec before, DesignReader reader) => new Replace(before);
+
+    private protected abstract WrittenConstruction Change(WrittenConstruction construction, DesignReader reader);
+
+    /// <summary>What sums may name: parameters and allowances by what they are called.</summary>
+    public static IReadOnlyDictionary<string, string> NamesIn(WrittenConstruction construction)
+    {
+        ArgumentNullException.ThrowIfNull(construction);
+        return construction.Parameters.Select(p => KeyValuePair.Create(p.Id, p.Name)).Concat(construction.Allowances.Select((a, i) => KeyValuePair.Create(a.Symbol, $"allowance {i + 1}"))).ToDictionary(n => n.Key, n => n.Value);
+    }
+
+    private protected static WrittenConstruction With(WrittenConstruction construction, string piece, Func<WrittenPiece, WrittenPiece> change) =>
+        construction.Pieces.Any(p => p.Id == piece) ? construction with { Pieces = [.. construction.Pieces.Select(p => p.Id == piece ? change(p) : p)] }
+            : throw new InputProblemException("build.piece", "piece", $"there is no piece “{piece}”", string.Join(", ", construction.Pieces.Select(p => p.Id)));
+
+    private protected static WrittenPiece Plain(WrittenPiece piece) => piece.Plates is null && piece.Lines.Count == 0 ? piece
+        : throw new InputProblemException("build.plates", "piece", $"the {piece.Name.ToLowerInvariant()} has creases that cross its chain; its panels are changed in the file", "a piece of panels side by side");
+
+    private protected static string NameOf(DesignSpec design, string piece) => design.Made?.Variants[0].Pieces.FirstOrDefault(p => p.Id == piece)?.Name.ToLowerInvariant() ?? piece;
+}
+
+/// <summary>Makes a copy of the design's construction its own, to be changed.</summary>
+public sealed record MakeOwn : DesignEdit
+{
+    public override DesignSpec Apply(DesignSpec design, DesignReader reader)
+    {
+        ArgumentNullException.ThrowIfNull(design);
+        ArgumentNullException.ThrowIfNull(reader);
+        if (design.Made is not null)
+        {
+            return design;
+        }
+
+        var family = reader.FamilyOf(design);
+        var choices = family.For(reader.ChoicesOf(design)).Choices;
+        var variant = ConstructionWriter.Write(family).Variants.First(v => ConstructionFamily.KeyOf(v.Choices) == ConstructionFamily.KeyOf(choices));
+        var made = new WrittenFamily { Id = $"own-{family.Id}", Name = $"{family.Name}, changed", Opens = family.Opens, Variants = [variant with { Choices = new Dictionary<string, string>() }] };
+        return design with { Construction = made.Id, Made = made, Set = design.Set.Where(s => !choices.ContainsKey(s.Key)).ToDictionary(s => s.Key, s => s.Value) };
+    }
+
+    public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"a construction of its own");
+
+    public override DesignEdit Inverse(DesignSpec before, DesignReader reader) => new Replace(before);
+}
+
+/// <summary>How wide a panel is, or a piece along its creases where no panel is named.</summary>
+/// <param name="Rule">A sum, as one types it.</param>
+public sealed record BuildExtent(string Piece, string? Panel, string Rule) : BuildEdit
+{
+    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignReader reader)
+    {
+        var sum = SumText.Read(Rule, NamesIn(construction), "rule");
+        return With(construction, Piece, p => Panel is null ? p with { Across = sum, AcrossRule = Rule }
+            : p.Panels.Any(q => q.Id == Panel) ? Plain(p) with { Panels = [.. p.Panels.Select(q => q.Id == Panel ? q with { Extent = sum } : q)] }
+            : throw new InputProblemException("build.panel", "panel", $"there is no panel “{Panel}”", string.Join(", ", p.Panels.Select(q => q.Id))));
+    }
+
+    public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{Spoken.First(NameOf(before, Piece))}: {Rule}");
+}
+
+/// <summary>How a crease folds.</summary>
+/// <param name="Closed">0, 90 or 180: flat, upright or folded over in the envelope; <paramref name="Shown"/> as one looks at it.</param>
+public sealed record BuildCrease(string Piece, int Crease, Fold Fold, int Closed, int Shown) : BuildEdit
+{
+    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignReader reader) => With(construction, Piece, p =>
+    {
+        if (Crease < 0 || Crease >= p.Creases.Count || Closed is not (0 or 90 or 180) || Shown is < 0 or > 180)
+        {
+            throw new InputProblemException("build.crease", "crease", $"there is no crease {Crease + 1}, or it cannot fold by {Closed} or {Shown} degrees", "a crease of the piece; 0, 90 or 180 closed, and 0 to 180 shown");
+        }
+
+        var sign = Fold == Fold.Mountain ? -1 : 1;
+        return p with { Creases = [.. p.Creases.Select((c, i) => i == Crease ? c with { Fold = Fold, Closed = sign * Closed, Shown = sign * Shown, Working = Closed != Shown } : c)] };
+    });
+
+    public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{Spoken.First(NameOf(before, Piece))}: crease {Crease + 1} a {(Fold == Fold.Mountain ? "mountain" : "valley")}");
+}
+
+/// <summary>Scores a panel through its middle, so that there are two.</summary>
+public sealed record SplitPanel(string Piece, string Panel) : BuildEdit
+{
+    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignReader reader) => With(construction, Piece, p =>
+    {
+        var at = Plain(p).Panels.ToList().FindIndex(q => q.Id == Panel);
+        if (at < 0)
+        {
+            throw new InputProblemException("build.panel", "panel", $"there is no panel “{Panel}”", string.Join(", ", p.Panels.Select(q => q.Id)));
+        }
+
+        var id = Enumerable.Range(1, ConstructionReader.MostPanels + 1).Select(n => $"panel{n}").First(n => p.Panels.All(q => q.Id != n));
+        var half = Half(p.Panels[at].Extent);
+        List<WrittenPanel> panels = [.. p.Panels];
+        List<WrittenCrease> creases = [.. p.Creases];
+        panels[at] = panels[at] with { Extent = half };
+        panels.Insert(at + 1, new WrittenPanel(id, $"panel {id["panel".Length..]}", half, panels[at].Least));
+        creases.Insert(at, new WrittenCrease(Fold.Valley, false, 0, 0, "half of the panel that it was"));
+        return p with { Panels = panels, Creases = creases };
+    });
+
+    private static WrittenSum Half(WrittenSum sum)
+    {
+        static string? Of(string? ratio) => ratio is null ? null : ratio.Split('/') is [var top, var bottom] ? $"{top}/{long.Parse(bottom, System.Globalization.CultureInfo.InvariantCulture) * 2}" : $"{ratio}/2";
+        return new WrittenSum(sum.Of?.ToDictionary(t => t.Key, t => Of(t.Value)!), Of(sum.In), Of(sum.Mm));
+    }
+
+    public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{Spoken.First(NameOf(before, Piece))}: a panel scored in two");
+}
+
+/// <summary>Leaves a crease out, so that the two panels beside it are one.</summary>
+public sealed record JoinPanels(string Piece, int Crease) : BuildEdit
+{
+    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignReader reader)
+    {
+        var gone = "";
+        var changed = With(construction, Piece, p =>
+        {
+            if (Crease < 0 || Crease >= Plain(p).Creases.Count)
+            {
+                throw new InputProblemException("build.crease", "crease", $"there is no crease {Crease + 1}", $"1 to {p.Creases.Count}");
+            }
+
+            gone = p.Panels[Crease + 1].Id;
+            var whole = Sum(p.Panels[Crease].Extent, p.Panels[Crease + 1].Extent);
+            return p with { Panels = [.. p.Panels.Where((_, i) => i != Crease + 1).Select((q, i) => i == Crease ? q with { Extent = whole } : q)], Creases = [.. p.Creases.Where((_, i) => i != Crease)] };
+        });
+
+        // What was held by the panel that is gone is held by the one that it is part of now; the place is that of the sheet.
+        var stays = changed.Pieces.First(p => p.Id == Piece).Panels[Crease].Id;
+        WrittenSide Moved(WrittenSide side) => side.Piece.Split(':')[0] == Piece && side.Plate == gone ? side with { Plate = stays } : side;
+        return changed with
+        {
+            Bonds = [.. changed.Bonds.Select(b => b with { A = Moved(b.A), B = Moved(b.B) })],
+            Layers = [.. changed.Layers.Select(l => l.Piece == Piece ? l with { Panels = [.. l.Panels.Select(q => q == gone ? stays : q).Distinct()] } : l)],
+        };
+    }
+
+    private static WrittenSum Sum(WrittenSum a, WrittenSum b)
+    {
+        static Rational R(string? text) => text is null ? Rational.Zero : text.Split('/') is [var top, var bottom] ? Rational.Of(decimal.Parse(top, System.Globalization.CultureInfo.InvariantCulture)) / new Rational(long.Parse(bottom, System.Globalization.CultureInfo.InvariantCulture)) : Rational.Of(decimal.Parse(text, System.Globalization.CultureInfo.InvariantCulture));
+        static string? T(Rational r) => r.IsZero ? null : r.ToString();
+        var terms = (a.Of ?? new Dictionary<string, string>()).Keys.Union((b.Of ?? new Dictionary<string, string>()).Keys).Select(k => (Key: k, Value: R(a.Of?.GetValueOrDefault(k)) + R(b.Of?.GetValueOrDefault(k)))).Where(t => !t.Value.IsZero).ToDictionary(t => t.Key, t => t.Value.ToString());
+        return new WrittenSum(terms.Count == 0 ? null : terms, T(R(a.In) + R(b.In)), T(R(a.Mm) + R(b.Mm)));
+    }
+
+    public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{Spoken.First(NameOf(before, Piece))}: no crease {Crease + 1}");
+}
+
+/// <summary>What a parameter is ideally.</summary>
+public sealed record BuildParameter(string Parameter, string Rule) : BuildEdit
+{
+    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignReader reader)
+    {
+        // It may name only what stands before it.
+        var at = construction.Parameters.ToList().FindIndex(p => p.Id == Parameter);
+        var before = construction with { Parameters = [.. construction.Parameters.Take(Math.Max(0, at))] };
+        return at < 0 ? throw new InputProblemException("build.parameter", "parameter", $"there is no parameter “{Parameter}”", string.Join(", ", construction.Parameters.Select(p => p.Id)))
+            : construction with { Parameters = [.. construction.Parameters.Select((p, i) => i == at ? p with { Ideal = SumText.Read(Rule, NamesIn(before), "rule"), Rule = Rule } : p)] };
+    }
+
+    public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{before.Made?.Variants[0].Parameters.FirstOrDefault(p => p.Id == Parameter)?.Name ?? Parameter}: {Rule}");
+}
+
+/// <summary>Bonds two pieces, changes a bond, or takes it away; where nothing holds a piece any more it is refused.</summary>
+public sealed record BuildBond(string Id, WrittenBond? Bond) : BuildEdit
+{
+    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignReader reader)
+    {
+        // A piece that is glued lies where that says, and nowhere by itself.
+        var kept = construction.Bonds.Where(b => b.Id != Id && !(Bond is { Loose: false } && b.Loose && b.B.Piece == Bond.B.Piece)).ToList();
+        return construction with
+        {
+            Bonds = Bond is null ? kept : [.. kept, Bond with { Id = Id }],
+            Steps = [.. construction.Steps.Where(s => !s.Bonds.Contains(Id)), .. Bond is { Loose: false } ? new[] { new AssemblyStep($"Bond the {construction.Pieces.FirstOrDefault(p => p.Id == Bond.B.Piece.Split(':')[0])?.Name.ToLowerInvariant()}: {Bond.LinedUp}.", [Id], Pressed.Flat, "its edges lie where they should") } : []],
+        };
+    }
+
+    public override Words Describe(DesignSpec before, DesignReader reader) => Bond is null ? Words.Of($"a bond taken away") : Words.Of($"{Spoken.First(NameOf(before, Bond.B.Piece.Split(':')[0]))} bonded: {Bond.LinedUp}");
+}

@@ -1,0 +1,156 @@
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Constructions.Library;
+using WholeFold.Core.Constructions.Written;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Exchange;
+using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Lists.Own;
+using WholeFold.Core.Measure;
+using Xunit;
+
+namespace WholeFold.Core.Tests.Own;
+
+/// <summary>Cards of one's own are built and changed by edits; a construction of the library is copied first.</summary>
+public class BuildTests
+{
+    private static readonly Dictionary<string, string> Names = new() { ["tab"] = "glue tab", ["p1Panel1"] = "base, panel 1", ["@1"] = "allowance 1" };
+
+    private static Card Sized(DesignSpec spec) => Support.Reader.Read(spec) is var read ? Card.Of(read.Design, read.Target) : null!;
+
+    [Theory]
+    [InlineData("width", "width")]
+    [InlineData("W/2 - 1/8 in", "width / 2 - 1/8 in")]
+    [InlineData("2 x width + 3 mm", "2 x width + 3 mm")]
+    [InlineData("width − 2 × glue tab", "width - 2 x glue tab")]
+    [InlineData("0.25 of the height + 1/4 in or 6 mm", "height / 4 + 1/4 in or 6 mm")]
+    [InlineData("3/4 height - glue tab / 2", "3 x height / 4 - glue tab / 2")]
+    [InlineData("base, panel 1", "base, panel 1")]
+    [InlineData("width - width", "0 in")]
+    public void A_sum_is_read_as_one_types_it_and_written_so_that_it_reads_the_same(string typed, string written)
+    {
+        var sum = SumText.Read(typed, Names, "rule");
+        var said = SumText.Write(sum, Names, DisplayUnit.Inch);
+        Assert.Equal(written.Replace("3 mm", SumText.Write(SumText.Read("3 mm", Names, "rule"), Names, DisplayUnit.Inch), StringComparison.Ordinal), said);
+        Assert.Equal(said, SumText.Write(SumText.Read(said, Names, "rule"), Names, DisplayUnit.Inch));
+    }
+
+    [Theory]
+    [InlineData("", "nothing in it")]
+    [InlineData("width / 0", "divides by nothing")]
+    [InlineData("breadth - 1 in", "width, height")]
+    [InlineData("width - 5", "not understood")]
+    [InlineData("1 furlong", "not known here")]
+    public void A_sum_that_is_none_is_refused_with_what_is_accepted(string typed, string why)
+    {
+        var refused = Assert.Throws<InputProblemException>(() => SumText.Read(typed, Names, "rule"));
+        Assert.Contains(why, refused.Reason, StringComparison.Ordinal);
+        Assert.Contains("width / 2", refused.Accepted, StringComparison.Ordinal);
+    }
+
+    /// <summary>Every sum of the library comes back from how it is typed, but for allowances that have another name.</summary>
+    [Fact]
+    public void Every_sum_of_the_library_reads_back_as_it_was_written()
+    {
+        var sums = 0;
+        foreach (var variant in ConstructionLibrary.All.SelectMany(f => ConstructionWriter.Write(f).Variants))
+        {
+            var names = BuildEdit.NamesIn(variant);
+            foreach (var sum in variant.Pieces.SelectMany(p => p.Panels.Select(q => q.Extent).Append(p.Across)))
+            {
+                sums++;
+                var back = SumText.Read(SumText.Write(sum, names, DisplayUnit.Inch), names, "rule");
+                Assert.Equal(sum.Of?.OrderBy(t => t.Key), back.Of?.OrderBy(t => t.Key));
+                Assert.Equal((sum.In, sum.Mm), (back.In, back.Mm));
+            }
+        }
+
+        Assert.True(sums > 500, $"{sums}");
+    }
+
+    /// <summary>A copy of every construction of the library, made its own, is the same card to the last figure.</summary>
+    [Fact]
+    public void Made_its_own_every_construction_is_the_same_card()
+    {
+        foreach (var family in ConstructionLibrary.All)
+        {
+            var spec = new DesignSpec { Name = "Kite", Construction = family.Id, Format = "6x6" };
+            if (Attempt.Of(Support.Reader.Read(spec).Design, Support.Reader.Read(spec).Target).Card is not { } card)
+            {
+                continue;
+            }
+
+            var own = DesignFile.Read(DesignFile.Write(new MakeOwn().Apply(spec, Support.Reader)), "file");
+            Assert.Equal($"own-{family.Id}", own.Construction);
+            var copy = Sized(own);
+            Assert.Equal(card.Figures.All.Select(f => f.Value), copy.Figures.All.Select(f => f.Value));
+            Assert.Equal((card.Closed.Width, card.Closed.Height), (copy.Closed.Width, copy.Closed.Height));
+            Assert.Equal(spec, new MakeOwn().Inverse(spec, Support.Reader).Apply(own, Support.Reader));
+        }
+    }
+
+    private static DesignSpec Gate => new MakeOwn().Apply(new DesignSpec { Name = "Kite", Construction = "gatefold", Format = "6x6", Tools = "machine" }, Support.Reader);
+
+    [Fact]
+    public void Panels_creases_and_parameters_are_changed_and_taken_back()
+    {
+        var spec = Gate;
+        var piece = spec.Made!.Variants[0].Pieces[0];
+        foreach (var edit in new DesignEdit[]
+        {
+            new BuildExtent(piece.Id, null, "height - 1/2 in"), new BuildExtent(piece.Id, piece.Panels[0].Id, "width / 3"), new BuildCrease(piece.Id, 0, Fold.Mountain, 180, 120),
+            new SplitPanel(piece.Id, piece.Panels[1].Id), new JoinPanels(piece.Id, 0), new BuildParameter("relief", "1/8 in"),
+        })
+        {
+            var next = edit.Apply(spec, Support.Reader);
+            Assert.NotEqual(DesignFile.State(spec), DesignFile.State(next));
+            Assert.Equal(DesignFile.State(spec), DesignFile.State(edit.Inverse(spec, Support.Reader).Apply(next, Support.Reader)));
+            Assert.NotEmpty(edit.Describe(spec, Support.Reader).Write(DisplayUnit.Inch));
+            Assert.NotEmpty(Sized(next).Figures.All);
+        }
+
+        var lower = Sized(new BuildExtent(piece.Id, null, "height - 1/2 in").Apply(spec, Support.Reader));
+        Assert.Equal(Support.In("5 1/2"), lower.Pieces[0].Across.Value);
+        var split = Sized(new SplitPanel(piece.Id, piece.Panels[1].Id).Apply(spec, Support.Reader));
+        Assert.Equal((3, Sized(spec).Pieces[0].Along.Value), (split.Pieces[0].Scores.Count, split.Pieces[0].Along.Value));
+        Assert.Single(Sized(new JoinPanels(piece.Id, 0).Apply(spec, Support.Reader)).Pieces[0].Scores);
+    }
+
+    [Fact]
+    public void What_could_not_be_worked_with_is_refused_and_the_library_is_left_alone()
+    {
+        var spec = Gate;
+        var piece = spec.Made!.Variants[0].Pieces[0].Id;
+        void Refused(DesignEdit edit, DesignSpec of, string why) => Assert.Contains(why, Assert.Throws<InputProblemException>(() => edit.Apply(of, Support.Reader)) is var e ? e.Reason + e.Accepted : "", StringComparison.Ordinal);
+        Refused(new BuildExtent(piece, "nothing", "width"), spec, "no panel");
+        Refused(new BuildExtent("nothing", null, "width"), spec, "no piece");
+        Refused(new BuildCrease(piece, 9, Fold.Valley, 180, 90), spec, "no crease");
+        Refused(new BuildCrease(piece, 0, Fold.Valley, 45, 90), spec, "0, 90 or 180");
+        Refused(new BuildParameter("nothing", "width"), spec, "no parameter");
+        Refused(new BuildExtent(piece, null, "width"), new DesignSpec { Construction = "gatefold", Format = "6x6" }, "make it your own first");
+        var never = new MakeOwn().Apply(new DesignSpec { Construction = "twist-pop", Format = "6x6" }, Support.Reader);
+        Refused(new SplitPanel("carrier", never.Made!.Variants[0].Pieces.First(p => p.Id == "carrier").Panels[0].Id), never, "cross its chain");
+    }
+
+    /// <summary>Where edges match a bond is proposed, with which the closed card meets; taken, it holds the piece.</summary>
+    [Fact]
+    public void Bonds_are_proposed_where_edges_match_and_close_the_card()
+    {
+        var list = OwnListReader.Read("base 10 x 5, score at 5\nstrip 6 x 5, score at 2, 4", DisplayUnit.Inch);
+        var spec = OwnConstruction.Design(list, RuleGuess.Of(list, Inventory.Shipped.Formats)!, "Kite");
+        var proposals = BondProposals.For(spec, Support.Reader, TestContext.Current.CancellationToken);
+        Assert.NotEmpty(proposals);
+        foreach (var proposal in proposals)
+        {
+            var next = proposal.Apply(spec, Support.Reader);
+            var card = Sized(next);
+            Assert.Empty(card.Closed.Misses);
+            Assert.Contains(card.Construction.Bonds, b => !b.IsLoose && b.Id == proposal.Id);
+            Assert.DoesNotContain(card.Construction.Bonds, b => b.IsLoose);
+            Assert.Contains("nothing holds", Assert.Throws<InputProblemException>(() => new BuildBond(proposal.Id, null).Apply(next, Support.Reader)).Reason, StringComparison.Ordinal);
+        }
+
+        Assert.Empty(BondProposals.For(new DesignSpec { Construction = "gatefold", Format = "6x6" }, Support.Reader, TestContext.Current.CancellationToken));
+    }
+}
