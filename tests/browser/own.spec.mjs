@@ -38,3 +38,22 @@ test("a drawing of another program becomes a list, and what no construction expl
   await page.locator("input[type=file]").setInputFiles({ name: "b.svg", mimeType: "image/svg+xml", buffer: Buffer.from("<svg><script>1</script></svg>") });
   await expect(page.getByText(/it carries “script”, which is not read/)).toBeVisible();
 });
+
+test("a construction of the library is copied and changed, refused where it makes no sum, and taken back", async ({ page }) => {
+  await page.goto("/build/market-lanterns");
+  await expect(page.locator("[data-part=build-says]")).toContainText("It closes to", { timeout: 20_000 });
+  await page.getByRole("button", { name: "make a copy my own" }).click();
+  const rule = page.getByLabel("back", { exact: true });
+  await expect(rule).toBeEnabled();
+  await rule.fill("breadth");
+  await rule.press("Enter");
+  await expect(page.getByText(/“breadth” is not known here/)).toBeVisible();
+  await page.reload();
+  await rule.fill("width + 1 in");
+  await rule.press("Enter");
+  await expect(page.locator("[data-part=build-says]")).toContainText("it stands out");
+  await page.keyboard.press("Control+z");
+  await expect(page.locator("[data-part=build-says]")).toContainText("It closes to");
+  await page.getByRole("link", { name: "back to the bench" }).click();
+  await expect(page.getByText("Gatefold, changed")).toBeVisible();
+});

@@ -51,6 +51,7 @@ await picture("trade-off", "/bench/night-ferry", {
     await page.locator("[data-part=curve-plot]").waitFor();
   },
 });
+await picture("build", "/build/signal-flags", { prepare: (page) => page.locator("[data-part=build-says]").waitFor() });
 const step = (presses) => async (page) => {
   await page.getByRole("heading", { name: "What lies ready" }).waitFor();
   for (let i = 0; i < presses; i++) {

@@ -45,6 +45,9 @@ for (const colorScheme of ["light", "dark"]) {
       await page.goto("/bench/two-bicycles");
       await page.locator("[data-part=score]").first().waitFor();
       await check("a card that grows");
+      await page.goto("/build/signal-flags");
+      await page.locator("[data-part=build-says]").waitFor();
+      await check("how it is made");
       await page.goto("/handout/night-ferry?as=figures");
       await page.locator("[data-part=sheet]").waitFor();
       await check("figures and settings");

@@ -27,6 +27,7 @@ public class BuildTests
     [InlineData("0.25 of the height + 1/4 in or 6 mm", "height / 4 + 1/4 in or 6 mm")]
     [InlineData("3/4 height - glue tab / 2", "3 x height / 4 - glue tab / 2")]
     [InlineData("base, panel 1", "base, panel 1")]
+    [InlineData("0.18 width", "0.18 x width")]
     [InlineData("width - width", "0 in")]
     public void A_sum_is_read_as_one_types_it_and_written_so_that_it_reads_the_same(string typed, string written)
     {

@@ -123,6 +123,13 @@ export const queries = {
       queryFn: ({ signal }) => answer(api.POST("/api/dress", { body: desk as Desk, signal })),
       ...worked<Schemas["DressView"]>(),
     }),
+  build: (desk: Desk | undefined) =>
+    queryOptions({
+      queryKey: ["worked", "build", desk],
+      enabled: desk !== undefined,
+      queryFn: ({ signal }) => answer(api.POST("/api/build", { body: desk as Desk, signal })),
+      ...worked<Schemas["BuildView"]>(),
+    }),
   folding: (desk: Desk | undefined, from: { aside: number; above: number }) =>
     queryOptions({
       queryKey: ["worked", "folding", desk, from],

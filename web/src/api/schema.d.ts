@@ -123,6 +123,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How a design's card is made: its pieces by panels and creases, its parameters and bonds, whether it closes, and bonds it could have. */
+        post: operations["build"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bench": {
         parameters: {
             query?: never;
@@ -640,6 +657,69 @@ export interface components {
             /** Format: int64 */
             height: number;
         };
+        BuildBondView: {
+            id: string;
+            words: string;
+            loose: boolean;
+        };
+        BuildCreaseView: {
+            /** Format: int32 */
+            number: number;
+            name: string;
+            at: components["schemas"]["FigureText"];
+            /** Format: int64 */
+            place: number;
+            fold: string;
+            /** Format: int32 */
+            closed: number;
+            /** Format: int32 */
+            shown: number;
+        };
+        BuildPanelView: {
+            id: string;
+            name: string;
+            rule: string;
+            now: components["schemas"]["FigureText"];
+            /** Format: int64 */
+            extent: number;
+        };
+        BuildParameterView: {
+            id: string;
+            name: string;
+            rule: string;
+            now: components["schemas"]["FigureText"];
+        };
+        BuildPieceView: {
+            id: string;
+            name: string;
+            /** Format: int32 */
+            quantity: number;
+            upright: boolean;
+            across: string;
+            acrossNow: components["schemas"]["FigureText"];
+            /** Format: int64 */
+            along: number;
+            /** Format: int64 */
+            broad: number;
+            panels: components["schemas"]["BuildPanelView"][];
+            creases: components["schemas"]["BuildCreaseView"][];
+            canChange: boolean;
+        };
+        BuildProposalView: {
+            words: string;
+            edit: components["schemas"]["DesignEdit"];
+        };
+        BuildView: {
+            name: string;
+            construction: string;
+            isOwn: boolean;
+            closes: boolean;
+            says: components["schemas"]["SentencePart"][];
+            pieces: components["schemas"]["BuildPieceView"][];
+            parameters: components["schemas"]["BuildParameterView"][];
+            bonds: components["schemas"]["BuildBondView"][];
+            proposals: components["schemas"]["BuildProposalView"][];
+        };
         CameOutRequest: {
             figure: string;
             real: string;
@@ -784,7 +864,46 @@ export interface components {
          * @description A change of a design: the one vocabulary in which interface, command line, remedies and checks' fixes say what is to be
          *     different, and in which history remembers it.
          */
-        DesignEdit: components["schemas"]["DesignEditSetFigure"] | components["schemas"]["DesignEditLockFigure"] | components["schemas"]["DesignEditFreeFigure"] | components["schemas"]["DesignEditChoose"] | components["schemas"]["DesignEditConvertTo"] | components["schemas"]["DesignEditTake"] | components["schemas"]["DesignEditCutFrom"] | components["schemas"]["DesignEditPrefer"] | components["schemas"]["DesignEditUseSheets"] | components["schemas"]["DesignEditShowIn"] | components["schemas"]["DesignEditWear"] | components["schemas"]["DesignEditCutWindow"] | components["schemas"]["DesignEditPutOn"] | components["schemas"]["DesignEditShape"] | components["schemas"]["DesignEditTie"] | components["schemas"]["DesignEditReplace"];
+        DesignEdit: components["schemas"]["DesignEditSetFigure"] | components["schemas"]["DesignEditLockFigure"] | components["schemas"]["DesignEditFreeFigure"] | components["schemas"]["DesignEditChoose"] | components["schemas"]["DesignEditConvertTo"] | components["schemas"]["DesignEditTake"] | components["schemas"]["DesignEditCutFrom"] | components["schemas"]["DesignEditPrefer"] | components["schemas"]["DesignEditUseSheets"] | components["schemas"]["DesignEditShowIn"] | components["schemas"]["DesignEditWear"] | components["schemas"]["DesignEditCutWindow"] | components["schemas"]["DesignEditPutOn"] | components["schemas"]["DesignEditShape"] | components["schemas"]["DesignEditTie"] | components["schemas"]["DesignEditMakeOwn"] | components["schemas"]["DesignEditBuildExtent"] | components["schemas"]["DesignEditBuildCrease"] | components["schemas"]["DesignEditSplitPanel"] | components["schemas"]["DesignEditJoinPanels"] | components["schemas"]["DesignEditBuildParameter"] | components["schemas"]["DesignEditBuildBond"] | components["schemas"]["DesignEditReplace"];
+        /** @description Bonds two pieces, changes a bond, or takes it away; where nothing holds a piece any more it is refused. */
+        DesignEditBuildBond: {
+            /** @enum {string} */
+            edit?: "bond";
+            id: string;
+            bond: null | components["schemas"]["WrittenBond"];
+        };
+        /** @description How a crease folds. */
+        DesignEditBuildCrease: {
+            /** @enum {string} */
+            edit?: "crease";
+            piece: string;
+            /** Format: int32 */
+            crease: number;
+            fold: components["schemas"]["Fold"];
+            /**
+             * Format: int32
+             * @description 0, 90 or 180: flat, upright or folded over in the envelope; Shown as one looks at it.
+             */
+            closed: number;
+            /** Format: int32 */
+            shown: number;
+        };
+        /** @description How wide a panel is, or a piece along its creases where no panel is named. */
+        DesignEditBuildExtent: {
+            /** @enum {string} */
+            edit?: "extent";
+            piece: string;
+            panel: null | string;
+            /** @description A sum, as one types it. */
+            rule: string;
+        };
+        /** @description What a parameter is ideally. */
+        DesignEditBuildParameter: {
+            /** @enum {string} */
+            edit?: "parameter";
+            parameter: string;
+            rule: string;
+        };
         /** @description Another option of a choice, in every format. */
         DesignEditChoose: {
             /** @enum {string} */
@@ -823,12 +942,25 @@ export interface components {
             /** @description home, the key of a format, or lock for its lock only; null for all that holds it here. */
             for?: null | string;
         };
+        /** @description Leaves a crease out, so that the two panels beside it are one. */
+        DesignEditJoinPanels: {
+            /** @enum {string} */
+            edit?: "join";
+            piece: string;
+            /** Format: int32 */
+            crease: number;
+        };
         /** @description Makes a parameter hard everywhere: what is physically given, or is to be kept exactly. */
         DesignEditLockFigure: {
             /** @enum {string} */
             edit?: "lock";
             parameter: string;
             value: string;
+        };
+        /** @description Makes a copy of the design's construction its own, to be changed. */
+        DesignEditMakeOwn: {
+            /** @enum {string} */
+            edit?: "makeOwn";
         };
         /** @description How figures are liked to be set. */
         DesignEditPrefer: {
@@ -878,6 +1010,13 @@ export interface components {
             units: null | string;
             /** @default false */
             both: boolean;
+        };
+        /** @description Scores a panel through its middle, so that there are two. */
+        DesignEditSplitPanel: {
+            /** @enum {string} */
+            edit?: "split";
+            piece: string;
+            panel: string;
         };
         /** @description Takes another tool set, stock, caliper, reveal and so on for the whole design. */
         DesignEditTake: {
@@ -2470,6 +2609,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DrawingView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    build: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeskRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BuildView"];
                 };
             };
             /** @description Bad Request */

@@ -28,7 +28,7 @@ export const desk = { design: { name: "Kite" }, edits: [] } as unknown as Desk;
 export type Answer = [key: readonly unknown[], answer: unknown];
 
 /** Inside everything that a view expects round it. */
-export function shown(view: ReactElement, answers: Answer[] = []) {
+export function shown(view: ReactElement, answers: Answer[] = [], at = "/") {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   for (const [key, answer] of answers) {
     client.setQueryData(key, answer);
@@ -36,7 +36,7 @@ export function shown(view: ReactElement, answers: Answer[] = []) {
   const wrapper = ({ children }: { children: ReactNode }) => (
     <QueryClientProvider client={client}>
       <MantineProvider>
-        <MemoryRouter>{children}</MemoryRouter>
+        <MemoryRouter initialEntries={[at]}>{children}</MemoryRouter>
       </MantineProvider>
     </QueryClientProvider>
   );

@@ -82,6 +82,14 @@ public static partial class SumText
         {
             var name = symbol switch { "W" => "width", "H" => "height", _ => names.GetValueOrDefault(symbol, symbol) };
             var parts = ratio.TrimStart('-').Split('/');
+
+            // A part is said as a fraction, anything finer as a decimal.
+            if (parts.Length > 1 && int.Parse(parts[1], CultureInfo.InvariantCulture) is > 16 and var fine && 1_000_000 % fine == 0)
+            {
+                Join(ratio.StartsWith('-'), string.Create(CultureInfo.InvariantCulture, $"{decimal.Parse(parts[0], CultureInfo.InvariantCulture) / fine:0.######} x {name}"));
+                continue;
+            }
+
             Join(ratio.StartsWith('-'), $"{(parts[0] == "1" ? "" : $"{parts[0]} x ")}{name}{(parts.Length > 1 ? $" / {parts[1]}" : "")}");
         }
 

@@ -1,4 +1,5 @@
 import { lazy } from "react";
+import { Link } from "react-router";
 import type { Schemas } from "../../api/client";
 import { Bar, HelpButton, IconButton, ThemeButton } from "../../components/Bar";
 import { Later } from "../../components/Later";
@@ -29,7 +30,11 @@ export function Head({
       heading={
         <h1 title={state.name}>
           {state.name}
-          <small>{view?.construction}</small>
+          <small>
+            <Link to={`/build/${design.id}`} title="how it is made">
+              {view?.construction}
+            </Link>
+          </small>
         </h1>
       }
     >

@@ -1,0 +1,95 @@
+import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { Route, Routes } from "react-router";
+import { beforeEach, describe, expect, it, vi } from "vitest";
+import { api, type Edit, type Schemas } from "../../api/client";
+import { fig, say, shown } from "../../test/views";
+import { BuildPage } from "./BuildPage";
+
+type BuildView = Schemas["BuildView"];
+const view = (more: Partial<BuildView> = {}): BuildView => ({
+  name: "Kite",
+  construction: "Gatefold, changed",
+  isOwn: true,
+  closes: true,
+  says: say("It closes to ", fig("6"), " × ", fig("6"), "."),
+  pieces: [
+    {
+      id: "base",
+      name: "Base",
+      quantity: 1,
+      upright: false,
+      across: "height",
+      acrossNow: fig("6"),
+      along: 1200,
+      broad: 600,
+      panels: [
+        { id: "left", name: "left door", rule: "width / 2", now: fig("3"), extent: 300 },
+        { id: "back", name: "back", rule: "width", now: fig("6"), extent: 600 },
+      ],
+      creases: [{ number: 0, name: "left door | back", at: fig("3"), place: 300, fold: "valley", closed: 180, shown: 90 }],
+      canChange: true,
+    },
+  ],
+  parameters: [{ id: "relief", name: "relief", rule: "1/16 in or 1.5 mm", now: fig("", 1, 16) }],
+  bonds: [{ id: "b", words: "tile on the base: in the middle", loose: false }],
+  proposals: [{ words: "strip: flush at its start", edit: { edit: "bond", id: "s", bond: null } }],
+  ...more,
+});
+const stored = {
+  id: "kite",
+  version: 3,
+  state: { name: "Kite", construction: "own-gatefold", format: "6x6" },
+  undo: null,
+  redo: null,
+};
+
+const given = (answer: BuildView) => {
+  return shown(
+    <Routes>
+      <Route path="/build/:id" element={<BuildPage />} />
+    </Routes>,
+    [
+      [["design", "kite"], stored],
+      [["worked", "build", { design: stored.state, edits: [] }], answer],
+    ],
+    "/build/kite",
+  );
+};
+
+describe("building", () => {
+  const put = vi.spyOn(api, "PUT");
+  beforeEach(() => put.mockReset().mockResolvedValue({ data: { ...stored, version: 4 }, response: new Response() } as never));
+  const sent = () => (put.mock.calls as unknown as [string, { body: { edits: Edit[] } }][])[0]?.[1].body.edits[0];
+
+  it("shows each panel by its rule and what that comes to, and whether the card closes", () => {
+    given(view());
+    expect((screen.getByLabelText("left door") as HTMLInputElement).value).toBe("width / 2");
+    expect(screen.getByText(/It closes to/)).toBeTruthy();
+    expect(screen.getByText(/tile on the base/)).toBeTruthy();
+  });
+
+  it("takes a rule at Enter, a fold by choosing it, and a bond that is proposed", async () => {
+    given(view());
+    const door = screen.getByLabelText("left door");
+    fireEvent.change(door, { target: { value: "width / 3" } });
+    fireEvent.keyDown(door, { key: "Enter" });
+    await waitFor(() => expect(put).toHaveBeenCalled());
+    expect(sent()).toEqual({ edit: "extent", piece: "base", panel: "left", rule: "width / 3" });
+  });
+
+  it("changes a fold and keeps the rest of it", async () => {
+    given(view());
+    fireEvent.change(screen.getByLabelText(/Which way the score between left door/), { target: { value: "mountain" } });
+    await waitFor(() => expect(put).toHaveBeenCalled());
+    expect(sent()).toEqual({ edit: "crease", piece: "base", crease: 0, fold: "mountain", closed: 180, shown: 90 });
+  });
+
+  it("copies a construction of the library before anything of it is changed", async () => {
+    given(view({ isOwn: false, proposals: [] }));
+    expect((screen.getByLabelText("left door") as HTMLInputElement).disabled).toBe(true);
+    expect(screen.queryByRole("button", { name: /Score/ })).toBeNull();
+    fireEvent.click(screen.getByRole("button", { name: "make a copy my own" }));
+    await waitFor(() => expect(put).toHaveBeenCalled());
+    expect(sent()).toEqual({ edit: "makeOwn" });
+  });
+});
