@@ -19,6 +19,7 @@ using WholeFold.App.Features.Lists;
 using WholeFold.App.Features.Sheet;
 using WholeFold.App.Features.Shelf;
 using WholeFold.App.Features.Show;
+using WholeFold.App.Features.StandIns;
 using WholeFold.App.Features.Wall;
 using WholeFold.App.Features;
 using WholeFold.Core.Constructions;
@@ -127,6 +128,7 @@ public static class WebHost
         app.MapLists();
         app.MapOwn();
         app.MapBuild();
+        app.MapStandIns();
         app.Map("/api/{**rest}", NothingHere).ExcludeFromDescription();
         MapInterface(app);
         return app;

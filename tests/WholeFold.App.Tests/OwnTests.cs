@@ -90,6 +90,47 @@ public sealed class OwnTests : IDisposable
         Assert.Contains("a FOLD file", await (await Send("<svg onload='1'/>")).Content.ReadAsStringAsync(cancel), StringComparison.Ordinal);
     }
 
+    /// <summary>Stand-ins answer for every demo design, say that they are simulated, and when one fails nothing else does.</summary>
+    [Fact]
+    public async Task Stand_ins_answer_and_fail_like_machines()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        using var demo = new Studio(demo: true);
+        using var client = demo.CreateClient();
+        var state = (await client.Design("signal-flags")).State;
+        async Task<(System.Net.HttpStatusCode Status, string Text)> Ask(string what, object more)
+        {
+            var answer = await client.PostAsync($"/api/stand-ins/{what}", JsonContent.Create(more, options: StrictJson.Options), cancel);
+            return (answer.StatusCode, await answer.Content.ReadAsStringAsync(cancel));
+        }
+
+        foreach (var (what, says) in new[] { ("cut", "scoring tool"), ("caliper", "CALIPER"), ("post", "letter") })
+        {
+            var good = await Ask(what, new { design = state });
+            Assert.Equal(System.Net.HttpStatusCode.OK, good.Status);
+            Assert.Contains(says, good.Text, StringComparison.Ordinal);
+            Assert.Contains("simulated", good.Text, StringComparison.Ordinal);
+            foreach (var fault in new[] { "noAnswer", "wrongUnit", "halfAMessage" })
+            {
+                Assert.Equal(System.Net.HttpStatusCode.BadRequest, (await Ask(what, new { design = state, fault })).Status);
+            }
+        }
+
+        Assert.Contains("12 × 12 in mat", (await Ask("cut", new { design = state, mat = "no mat" })).Text, StringComparison.Ordinal);
+        Assert.Contains("closes", (await Built(client, state)).Text, StringComparison.Ordinal);
+
+        // How it is made is told of the library's own too, with the sums as one types them.
+        var night = await Built(client, (await client.Design("night-ferry")).State);
+        Assert.Contains("\"rule\":\"width - depth\"", night.Text, StringComparison.Ordinal);
+        Assert.Contains("\"isOwn\":false", night.Text, StringComparison.Ordinal);
+
+        async Task<(System.Net.HttpStatusCode Status, string Text)> Built(HttpClient of, Core.Designs.DesignSpec design)
+        {
+            var answer = await of.PostAsync("/api/build", JsonContent.Create(new { design }, options: StrictJson.Options), cancel);
+            return (answer.StatusCode, await answer.Content.ReadAsStringAsync(cancel));
+        }
+    }
+
     /// <summary>The demo studio's recognised card is what the recogniser makes of its list.</summary>
     [Fact]
     public async Task The_demo_studio_has_a_card_that_was_recognised_and_one_that_was_inferred()

@@ -44,7 +44,7 @@ test("a construction of the library is copied and changed, refused where it make
   await expect(page.locator("[data-part=build-says]")).toContainText("It closes to", { timeout: 20_000 });
   await page.getByRole("button", { name: "make a copy my own" }).click();
   const rule = page.getByLabel("back", { exact: true });
-  await expect(rule).toBeEnabled();
+  await expect(rule).toBeEditable();
   await rule.fill("breadth");
   await rule.press("Enter");
   await expect(page.getByText(/“breadth” is not known here/)).toBeVisible();

@@ -48,6 +48,10 @@ for (const colorScheme of ["light", "dark"]) {
       await page.goto("/build/signal-flags");
       await page.locator("[data-part=build-says]").waitFor();
       await check("how it is made");
+      await page.goto("/stand-ins/signal-flags");
+      await page.getByRole("button", { name: "send it the templates" }).click();
+      await page.getByText("The cutting machine (simulated) would work").waitFor();
+      await check("stand-ins");
       await page.goto("/handout/night-ferry?as=figures");
       await page.locator("[data-part=sheet]").waitFor();
       await check("figures and settings");

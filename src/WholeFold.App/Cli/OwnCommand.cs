@@ -24,9 +24,9 @@ internal static class OwnCommand
             var said = parsed.GetValue(units) is { } bare ? UnitReader.Read(bare, "--units") : (DisplayUnit?)null;
             var text = CommandLine.ReadFile(parsed.GetValue(file)!, "--list");
             IReadOnlyList<string> leftOut = [];
-            if (Drawing.IsOne(text))
+            if (DrawingFile.IsOne(text))
             {
-                (text, leftOut) = DrawnList.Of(Drawing.Read(text, "--list"), said ?? DisplayUnit.Millimetre, "--list");
+                (text, leftOut) = DrawnList.Of(DrawingFile.Read(text, "--list"), said ?? DisplayUnit.Millimetre, "--list");
             }
 
             var own = OwnDesign.Of(text, said, reader, new Recogniser(reader), parsed.GetValue(format));

@@ -12,7 +12,7 @@ public abstract record BuildEdit : DesignEdit
     {
         ArgumentNullException.ThrowIfNull(design);
         ArgumentNullException.ThrowIfNull(reader);
-        var made = design.Made ?? throw new InputProblemException("build.library", "edit", "a construction of the library is not changed", "make it your own first: what is changed is a copy");
+        var made = design.Made ?? throw new InputProblemException("build.library", "edit", "a construction on the shelf is not changed", "make it your own first: what is changed is a copy");
         var changed = made with { Variants = [Change(made.Variants[0], reader), .. made.Variants.Skip(1)] };
         var next = design with { Made = changed };
         reader.FamilyOf(next);

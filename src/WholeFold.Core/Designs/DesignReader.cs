@@ -141,7 +141,7 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
             return Catalogue.Find(spec.Construction);
         }
 
-        return Catalogue.Find(made.Id) is not null ? throw new InputProblemException("made.taken", "made.id", $"“{made.Id}” is the name of a construction of the library", "a name of its own, such as own-fold")
+        return Catalogue.Find(made.Id) is not null ? throw new InputProblemException("made.taken", "made.id", $"“{made.Id}” is the name of a construction on the shelf", "a name of its own, such as own-fold")
             : made.Id != spec.Construction ? throw new InputProblemException("made.other", "made.id", $"the design is of “{spec.Construction}”, and what it brings along is “{made.Id}”", "the same name in both places")
             : MadeConstructions.Read(made);
     }

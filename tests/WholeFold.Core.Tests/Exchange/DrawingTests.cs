@@ -18,7 +18,7 @@ public class DrawingTests
 {
     private static (OwnList List, IReadOnlyList<string> Left) Read(string text, DisplayUnit unit = DisplayUnit.Millimetre)
     {
-        var (list, left) = DrawnList.Of(Core.Exchange.Drawings.Drawing.Read(text, "drawing"), unit, "drawing");
+        var (list, left) = DrawnList.Of(DrawingFile.Read(text, "drawing"), unit, "drawing");
         var own = OwnListReader.Read(list, unit);
         Assert.Empty(own.Left);
         return (own, left);
@@ -66,7 +66,7 @@ public class DrawingTests
     public void A_crease_pattern_is_recognised(string construction)
     {
         var read = Support.Reader.Read(new DesignSpec { Construction = construction, Format = "6x6" });
-        var (list, _) = DrawnList.Of(Core.Exchange.Drawings.Drawing.Read(Encoding.UTF8.GetString(CreasePattern.Write(Card.Of(read.Design, read.Target), "Kite")), "drawing"), DisplayUnit.Inch, "drawing");
+        var (list, _) = DrawnList.Of(DrawingFile.Read(Encoding.UTF8.GetString(CreasePattern.Write(Card.Of(read.Design, read.Target), "Kite")), "drawing"), DisplayUnit.Inch, "drawing");
         var own = OwnDesign.Of(list, DisplayUnit.Inch, Support.Reader, new Recogniser(Support.Reader));
         Assert.Equal(construction, own.Closest[0].Family.Id);
     }

@@ -585,6 +585,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stand-ins/cut": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a cutting machine would do with the design's templates; simulated. */
+        post: operations["standInCut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stand-ins/caliper": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A reading of the design's card by a caliper that sends it; simulated. */
+        post: operations["standInCaliper"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stand-ins/post": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What the card costs to send, by example tariffs; simulated. */
+        post: operations["standInPost"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1317,6 +1368,11 @@ export interface components {
             seen: null | number;
             hidden: components["schemas"]["BoxView"][];
         };
+        /**
+         * @description What goes wrong between the studio and a machine, played by a stand-in.
+         * @enum {unknown}
+         */
+        Fault: "none" | "noAnswer" | "wrongUnit" | "halfAMessage";
         Figure: {
             /** Format: int64 */
             units: number;
@@ -1966,6 +2022,39 @@ export interface components {
             x: number;
             /** Format: int64 */
             y: number;
+        };
+        StandInCutView: {
+            machine: string;
+            mats: string[];
+            size: string;
+            free: string;
+            passes: components["schemas"]["StandInPassView"][];
+            drops: string[];
+        };
+        StandInPassView: {
+            tool: string;
+            /** Format: int32 */
+            lines: number;
+            length: string;
+            travel: string;
+        };
+        StandInPostView: {
+            counter: string;
+            class: string;
+            costs: string;
+            sending: string;
+            why: null | string;
+        };
+        StandInReadingView: {
+            machine: string;
+            line: string;
+            reading: string;
+        };
+        StandInRequest: {
+            fault?: components["schemas"]["Fault"];
+            mat?: null | string;
+            design: components["schemas"]["DesignSpec"];
+            edits?: components["schemas"]["DesignEdit"][];
         };
         StateView: {
             id: string;
@@ -3676,6 +3765,105 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    standInCut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandInRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandInCutView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    standInCaliper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandInRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandInReadingView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    standInPost: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandInRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandInPostView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -10,6 +10,7 @@ const view = (load: () => Promise<ComponentType>) => lazy(async () => ({ default
 const Start = view(async () => (await import("../features/drawer/Start")).Start);
 const OwnPage = view(async () => (await import("../features/own/OwnPage")).OwnPage);
 const BuildPage = view(async () => (await import("../features/build/BuildPage")).BuildPage);
+const StandInsPage = view(async () => (await import("../features/standins/StandInsPage")).StandInsPage);
 const views = [...stages, drawer].map(({ path, load }) => ({ path, View: view(load) }));
 
 /** Every view by its address; the shell round them stays. */
@@ -20,6 +21,7 @@ export function App() {
         <Route element={<Shell />}>
           <Route path="/" element={<Start />} />
           <Route path="/own" element={<OwnPage />} />
+          <Route path="/stand-ins/:id" element={<StandInsPage />} />
           <Route path="/build/:id" element={<BuildPage />} />
           {views.map(({ path, View }) => (
             <Route key={path} path={path} element={<View />} />

@@ -63,7 +63,7 @@ internal static class BuildEndpoints
         return new BuildView(
             spec.Name, read.Design.Family.Name, spec.Made is not null, misses.Count == 0 && within, says.Parts(read.Unit), pieces,
             [.. written.Parameters.Select(p => new BuildParameterView(p.Id, p.Name, Rule(p.Ideal), Figure(card.Figures.Parameters.First(q => q.Parameter.Id == p.Id).Value)))],
-            [.. written.Bonds.Select(b => new BuildBondView(b.Id, $"{NameOf(written, b.B.Piece)} on the {NameOf(written, b.A.Piece)}: {b.LinedUp}", b.Loose))],
+            [.. written.Bonds.Select(b => new BuildBondView(b.Id, $"{NameOf(written, b.B.Piece)} on {(b.A.Piece == b.B.Piece ? "itself" : $"the {NameOf(written, b.A.Piece)}")}: {b.LinedUp}", b.Loose))],
             spec.Made is null ? [] : [.. BondProposals.For(spec, reader, cancel).Select(e => new BuildProposalView($"{NameOf(written, e.Bond!.B.Piece)}: {e.Bond.LinedUp}", e))]);
     }
 

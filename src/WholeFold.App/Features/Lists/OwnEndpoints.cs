@@ -35,7 +35,7 @@ public sealed record OwnView(IReadOnlyList<SentencePart> Says, IReadOnlyList<Own
 
 /// <summary>A drawing as its file says it.</summary>
 /// <param name="Units">What its list is to be written in: in, cm or mm.</param>
-public sealed record DrawingRequest([property: MaxLength(Drawing.Longest)] string Text, [property: MaxLength(5)] string Units = "mm");
+public sealed record DrawingRequest([property: MaxLength(DrawingFile.Longest)] string Text, [property: MaxLength(5)] string Units = "mm");
 
 public sealed record DrawingView(string List, IReadOnlyList<string> LeftOut);
 
@@ -59,7 +59,7 @@ internal static class OwnEndpoints
 
     private static DrawingView FromDrawing(DrawingRequest request)
     {
-        var (list, left) = DrawnList.Of(Drawing.Read(request.Text, "text"), UnitReader.Read(request.Units, "units"), "text");
+        var (list, left) = DrawnList.Of(DrawingFile.Read(request.Text, "text"), UnitReader.Read(request.Units, "units"), "text");
         return new DrawingView(list, left);
     }
 

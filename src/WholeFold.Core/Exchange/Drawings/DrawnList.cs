@@ -26,7 +26,7 @@ public static class DrawnList
         var pieces = outlines.Where(o => !outlines.Any(p => p != o && Holds(p, o))).OrderByDescending(o => o.EnvelopeInternal.Area).ToList();
         if (pieces.Count == 0)
         {
-            throw Drawing.Problem(field, "none of its cuts goes round a piece; an outline must be closed");
+            throw DrawingFile.Problem(field, "none of its cuts goes round a piece; an outline must be closed");
         }
 
         if (pieces.Count > MostPieces)
@@ -54,6 +54,13 @@ public static class DrawnList
         }
 
         return (string.Join('\n', list), [.. left.Distinct()]);
+    }
+
+    /// <summary>The boxes of what drops out of the pieces.</summary>
+    internal static IReadOnlyList<(double Width, double Height)> Windows(Drawn drawn)
+    {
+        var outlines = Outlines(drawn.Lines.Where(l => l.Stroke == Stroke.Cut));
+        return [.. outlines.Where(o => outlines.Any(p => p != o && Holds(p, o))).Select(o => (o.EnvelopeInternal.Width, o.EnvelopeInternal.Height))];
     }
 
     private static bool Holds(Polygon outer, Polygon inner) => outer.EnvelopeInternal.Area > inner.EnvelopeInternal.Area && outer.EnvelopeInternal.Contains(inner.EnvelopeInternal.Centre) && outer.EnvelopeInternal.Covers(inner.EnvelopeInternal);

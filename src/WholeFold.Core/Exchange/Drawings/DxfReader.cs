@@ -34,7 +34,7 @@ internal static class DxfReader
             }
             else if (section == "HEADER" && variable == "$INSUNITS" && code == 70)
             {
-                scale = value.Trim() switch { "0" or "4" => 1, "1" => 25.4, "5" => 10, "6" => 1000, "2" => 304.8, _ => throw Drawing.Problem(field, $"its unit is number {value.Trim()}, and millimetres, centimetres, metres, inches or feet are read") };
+                scale = value.Trim() switch { "0" or "4" => 1, "1" => 25.4, "5" => 10, "6" => 1000, "2" => 304.8, _ => throw DrawingFile.Problem(field, $"its unit is number {value.Trim()}, and millimetres, centimetres, metres, inches or feet are read") };
             }
             else if (section == "ENTITIES")
             {
@@ -47,7 +47,7 @@ internal static class DxfReader
 
         void Take(int code, string value)
         {
-            double Number() => double.TryParse(value, NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : throw Drawing.Problem(field, $"“{(value.Length > 20 ? value[..20] : value)}” in it is no number");
+            double Number() => double.TryParse(value, NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : throw DrawingFile.Problem(field, $"“{(value.Length > 20 ? value[..20] : value)}” in it is no number");
             switch (code)
             {
                 case 8:
@@ -102,7 +102,7 @@ internal static class DxfReader
 
         void Draw(Entity drawn)
         {
-            if (Drawing.IsRemark(drawn.Layer))
+            if (DrawingFile.IsRemark(drawn.Layer))
             {
                 return;
             }
@@ -112,11 +112,11 @@ internal static class DxfReader
                 left.Add("curves");
             }
 
-            var stroke = Drawing.Named(drawn.Layer) ?? Stroke.Cut;
+            var stroke = DrawingFile.Named(drawn.Layer) ?? Stroke.Cut;
             for (var i = 0; i + 1 < drawn.Places.Count + (drawn.Closed ? 1 : 0); i++)
             {
                 var (a, b) = (drawn.Places[i], drawn.Places[(i + 1) % drawn.Places.Count]);
-                Drawing.Add(lines, a.X, a.Y, b.X, b.Y, stroke, field);
+                DrawingFile.Add(lines, a.X, a.Y, b.X, b.Y, stroke, field);
             }
         }
     }
@@ -136,7 +136,7 @@ internal static class DxfReader
 
             if (!int.TryParse(first.Trim(), NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var code) || reader.ReadLine() is not { } value || value.Length > LongestLine)
             {
-                throw Drawing.Problem(field, $"line {number} of it is no code, or its value is missing or too long");
+                throw DrawingFile.Problem(field, $"line {number} of it is no code, or its value is missing or too long");
             }
 
             yield return (code, value);

@@ -16,7 +16,7 @@ internal static class FoldReader
         }
         catch (JsonException e)
         {
-            throw Drawing.Problem(field, $"line {(e.LineNumber ?? 0) + 1} of it is no JSON that can be read{(e.Message.Contains("depth", StringComparison.Ordinal) ? $": it is nested more than {Deepest} deep" : "")}");
+            throw DrawingFile.Problem(field, $"line {(e.LineNumber ?? 0) + 1} of it is no JSON that can be read{(e.Message.Contains("depth", StringComparison.Ordinal) ? $": it is nested more than {Deepest} deep" : "")}");
         }
 
         using (json)
@@ -30,7 +30,7 @@ internal static class FoldReader
 
             if (frames.Count > MostFrames)
             {
-                throw Drawing.Problem(field, $"it has {frames.Count} frames, and at most {MostFrames} are read");
+                throw DrawingFile.Problem(field, $"it has {frames.Count} frames, and at most {MostFrames} are read");
             }
 
             var scale = Scale(frames, field);
@@ -52,7 +52,7 @@ internal static class FoldReader
                 var aside = lines.Count == 0 || sheet.Count == 0 ? 0 : lines.Max(l => Math.Max(l.X1, l.X2)) + Apart - sheet.Min(l => Math.Min(l.X1, l.X2));
                 foreach (var line in sheet)
                 {
-                    Drawing.Add(lines, line.X1 + aside, line.Y1, line.X2 + aside, line.Y2, line.Stroke, field);
+                    DrawingFile.Add(lines, line.X1 + aside, line.Y1, line.X2 + aside, line.Y2, line.Stroke, field);
                 }
             }
 
@@ -80,23 +80,23 @@ internal static class FoldReader
             "in" => 25.4,
             "m" => 1000,
             "pt" => 25.4 / 72,
-            _ => throw Drawing.Problem(field, $"its unit is “{(unit.Length > 20 ? unit[..20] : unit)}”, and mm, cm, m, in or pt are read"),
+            _ => throw DrawingFile.Problem(field, $"its unit is “{(unit.Length > 20 ? unit[..20] : unit)}”, and mm, cm, m, in or pt are read"),
         };
     }
 
     private static void Pattern(JsonElement frame, JsonElement places, JsonElement edges, double scale, List<DrawnLine> lines, string field)
     {
         var at = new List<(double X, double Y)>();
-        foreach (var place in places.ValueKind == JsonValueKind.Array ? places.EnumerateArray() : throw Drawing.Problem(field, "its places are no list"))
+        foreach (var place in places.ValueKind == JsonValueKind.Array ? places.EnumerateArray() : throw DrawingFile.Problem(field, "its places are no list"))
         {
-            if (at.Count > 2 * Drawing.MostLines || place.ValueKind != JsonValueKind.Array || place.GetArrayLength() is < 2 or > 3 || !place.EnumerateArray().All(n => n.ValueKind == JsonValueKind.Number && n.TryGetDouble(out var d) && double.IsFinite(d)))
+            if (at.Count > 2 * DrawingFile.MostLines || place.ValueKind != JsonValueKind.Array || place.GetArrayLength() is < 2 or > 3 || !place.EnumerateArray().All(n => n.ValueKind == JsonValueKind.Number && n.TryGetDouble(out var d) && double.IsFinite(d)))
             {
-                throw Drawing.Problem(field, at.Count > 2 * Drawing.MostLines ? "it has too many places" : $"place {at.Count} is no pair of numbers");
+                throw DrawingFile.Problem(field, at.Count > 2 * DrawingFile.MostLines ? "it has too many places" : $"place {at.Count} is no pair of numbers");
             }
 
             if (place.GetArrayLength() == 3 && Math.Abs(place[2].GetDouble()) * scale > 0.01)
             {
-                throw Drawing.Problem(field, "it does not lie flat; a crease pattern is read, and no folded form");
+                throw DrawingFile.Problem(field, "it does not lie flat; a crease pattern is read, and no folded form");
             }
 
             at.Add((place[0].GetDouble() * scale, place[1].GetDouble() * scale));
@@ -104,11 +104,11 @@ internal static class FoldReader
 
         List<string?> assigned = frame.TryGetProperty("edges_assignment", out var assignments) && assignments.ValueKind == JsonValueKind.Array ? [.. assignments.EnumerateArray().Select(a => a.ValueKind == JsonValueKind.String ? a.GetString() : null)] : [];
         var number = 0;
-        foreach (var edge in edges.ValueKind == JsonValueKind.Array ? edges.EnumerateArray() : throw Drawing.Problem(field, "its edges are no list"))
+        foreach (var edge in edges.ValueKind == JsonValueKind.Array ? edges.EnumerateArray() : throw DrawingFile.Problem(field, "its edges are no list"))
         {
             if (edge.ValueKind != JsonValueKind.Array || edge.GetArrayLength() != 2 || !edge[0].TryGetInt32(out var from) || !edge[1].TryGetInt32(out var to) || from < 0 || to < 0 || from >= at.Count || to >= at.Count)
             {
-                throw Drawing.Problem(field, $"edge {number} does not run between two of its {at.Count} places");
+                throw DrawingFile.Problem(field, $"edge {number} does not run between two of its {at.Count} places");
             }
 
             // Joins that only hold faces together, and what is flat, are no lines of the card.
@@ -116,7 +116,7 @@ internal static class FoldReader
             number++;
             if (stroke is { } known)
             {
-                Drawing.Add(lines, at[from].X, at[from].Y, at[to].X, at[to].Y, known, field);
+                DrawingFile.Add(lines, at[from].X, at[from].Y, at[to].X, at[to].Y, known, field);
             }
         }
     }

@@ -20,10 +20,10 @@ internal static class SvgReader
         var groups = new Stack<Group>();
         groups.Push(new Group(null, 0, 0, false));
         var (scale, high) = (25.4 / 96, 0d);
-        Input.InputProblemException Problem(string reason) => Drawing.Problem(field, reason);
+        Input.InputProblemException Problem(string reason) => DrawingFile.Problem(field, reason);
         try
         {
-            using var reader = XmlReader.Create(new StringReader(text), new XmlReaderSettings { DtdProcessing = DtdProcessing.Prohibit, XmlResolver = null, MaxCharactersInDocument = Drawing.Longest });
+            using var reader = XmlReader.Create(new StringReader(text), new XmlReaderSettings { DtdProcessing = DtdProcessing.Prohibit, XmlResolver = null, MaxCharactersInDocument = DrawingFile.Longest });
             while (reader.Read())
             {
                 if (reader.NodeType == XmlNodeType.EndElement)
@@ -61,7 +61,7 @@ internal static class SvgReader
 
                 var (dx, dy) = Moved(its.GetValueOrDefault("transform"), Problem);
                 var group = groups.Peek() with { Name = its.GetValueOrDefault("class") ?? its.GetValueOrDefault("label") ?? its.GetValueOrDefault("id") ?? groups.Peek().Name, Dx = groups.Peek().Dx + dx, Dy = groups.Peek().Dy + dy, Hidden = groups.Peek().Hidden || name is "defs" or "clipPath" or "mask" or "pattern" or "symbol" };
-                if (!group.Hidden && !Drawing.IsRemark(group.Name))
+                if (!group.Hidden && !DrawingFile.IsRemark(group.Name))
                 {
                     Draw(name, its, group);
                 }
@@ -98,19 +98,19 @@ internal static class SvgReader
             };
 
             // A fill alone is paper shown, and no line.
-            if (its.GetValueOrDefault("stroke") is "none" && Drawing.Named(group.Name) is null)
+            if (its.GetValueOrDefault("stroke") is "none" && DrawingFile.Named(group.Name) is null)
             {
                 return;
             }
 
             var dashed = (its.GetValueOrDefault("stroke-dasharray") ?? Style(its.GetValueOrDefault("style"), "stroke-dasharray")) is { Length: > 0 } and not "none";
-            var stroke = Drawing.Named(group.Name) ?? (dashed ? Stroke.Score : Stroke.Cut);
+            var stroke = DrawingFile.Named(group.Name) ?? (dashed ? Stroke.Score : Stroke.Cut);
             foreach (var (line, closed) in drawn)
             {
                 for (var i = 0; i + 1 < line.Count + (closed ? 1 : 0); i++)
                 {
                     var (a, b) = (line[i], line[(i + 1) % line.Count]);
-                    Drawing.Add(lines, (a.X + group.Dx) * scale, high - ((a.Y + group.Dy) * scale), (b.X + group.Dx) * scale, high - ((b.Y + group.Dy) * scale), stroke, field);
+                    DrawingFile.Add(lines, (a.X + group.Dx) * scale, high - ((a.Y + group.Dy) * scale), (b.X + group.Dx) * scale, high - ((b.Y + group.Dy) * scale), stroke, field);
                 }
             }
         }
@@ -128,7 +128,7 @@ internal static class SvgReader
                 return Left("curves");
             }
 
-            return SvgPath.Lines(d, 2 * Drawing.MostLines, Problem);
+            return SvgPath.Lines(d, 2 * DrawingFile.MostLines, Problem);
         }
     }
 

@@ -86,7 +86,7 @@ describe("building", () => {
 
   it("copies a construction of the library before anything of it is changed", async () => {
     given(view({ isOwn: false, proposals: [] }));
-    expect((screen.getByLabelText("left door") as HTMLInputElement).disabled).toBe(true);
+    expect((screen.getByLabelText("left door") as HTMLInputElement).readOnly).toBe(true);
     expect(screen.queryByRole("button", { name: /Score/ })).toBeNull();
     fireEvent.click(screen.getByRole("button", { name: "make a copy my own" }));
     await waitFor(() => expect(put).toHaveBeenCalled());

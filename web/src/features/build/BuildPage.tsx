@@ -83,7 +83,7 @@ export function BuildPage() {
           <section className={s.rules} aria-label="The piece that is chosen" tabIndex={0} data-part="build-piece">
             {view.isOwn ? null : (
               <p className={s.copy}>
-                This is a construction of the library. A copy of it can be changed.{" "}
+                This is a construction on the shelf. A copy of it can be changed.{" "}
                 <Button onClick={() => commit(makeOwn())}>make a copy my own</Button>
               </p>
             )}
@@ -112,12 +112,12 @@ export function BuildPage() {
               </div>
             ) : null}
             <h2>What holds it together</h2>
-            {view.bonds.length === 0 ? <p>Nothing is glued.</p> : null}
+            {view.bonds.length === 0 ? <p>Nothing is bonded.</p> : null}
             <ul>
               {view.bonds.map((b) => (
                 <li key={b.id}>
                   {b.words}
-                  {b.loose ? " (lies there, not glued)" : ""}{" "}
+                  {b.loose ? " (lies there, not bonded)" : ""}{" "}
                   {view.isOwn && !b.loose ? (
                     <button
                       type="button"
@@ -253,6 +253,17 @@ function CreaseRow({
   can: boolean;
   onCommit: (edit: Edit) => void;
 }) {
+  if (!isOwn) {
+    return (
+      <div className={s.crease} data-fold={fold.fold}>
+        <b>
+          score at <Fig figure={fold.at} />
+        </b>
+        {fold.fold}, {fold.closed === 0 ? "flat" : fold.closed === 90 ? "upright" : "folded over"} when closed, {fold.shown}° when
+        shown
+      </div>
+    );
+  }
   const change = (way: string, closed: number, shown: number) =>
     onCommit(crease(piece.id, fold.number, way === "mountain" ? "mountain" : "valley", closed, shown));
   return (
@@ -265,7 +276,6 @@ function CreaseRow({
         aria-label={`Which way the score between ${fold.name} folds`}
         data={["valley", "mountain"]}
         value={fold.fold}
-        disabled={!isOwn}
         onChange={(e) => change(e.currentTarget.value, fold.closed, fold.shown)}
       />
       <NativeSelect
@@ -277,7 +287,6 @@ function CreaseRow({
           { value: "0", label: "closed: flat" },
         ]}
         value={String(fold.closed)}
-        disabled={!isOwn}
         onChange={(e) => change(fold.fold, Number(e.currentTarget.value), fold.shown)}
       />
       <NativeSelect
@@ -288,7 +297,6 @@ function CreaseRow({
           .sort((a, b) => a - b)
           .map((a) => ({ value: String(a), label: `shown: ${a}°` }))}
         value={String(fold.shown)}
-        disabled={!isOwn}
         onChange={(e) => change(fold.fold, fold.closed, Number(e.currentTarget.value))}
       />
       {can ? (
@@ -330,7 +338,8 @@ function Rule({
         key={rule}
         label={label}
         defaultValue={rule}
-        disabled={disabled}
+        readOnly={disabled}
+        variant={disabled ? "unstyled" : "default"}
         onKeyDown={(e) => e.key === "Enter" && take(e.currentTarget.value)}
         onBlur={(e) => take(e.currentTarget.value)}
       />

@@ -1,7 +1,7 @@
 import { Button, Checkbox, Loader, NativeSelect, NumberInput, SegmentedControl } from "@mantine/core";
 import { useDocumentTitle } from "@mantine/hooks";
 import { useMutation, useQuery } from "@tanstack/react-query";
-import { useNavigate, useParams, useSearchParams } from "react-router";
+import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { answer, api, type Desk, problemOf, type Schemas } from "../../api/client";
 import { type HandOutAsk, queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
@@ -160,6 +160,11 @@ export function HandOutPage() {
                   </Button>
                 ))}
               </div>
+              {kind === "templates" ? (
+                <Button component={Link} to={`/stand-ins/${id}`} variant="default">
+                  try it on stand-ins
+                </Button>
+              ) : null}
               {seen.data?.text ? (
                 <Button variant="default" onClick={() => void navigator.clipboard?.writeText(seen.data?.text ?? "")}>
                   copy it

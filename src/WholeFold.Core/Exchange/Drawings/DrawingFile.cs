@@ -27,7 +27,7 @@ public sealed record Drawn(IReadOnlyList<DrawnLine> Lines, IReadOnlyList<string>
 /// Reads drawings that other programs made. A drawing is data: nothing in it is followed or run, and one that is too large, too deep or
 /// broken is refused with the reason.
 /// </summary>
-public static class Drawing
+public static class DrawingFile
 {
     /// <summary>The longest that is read, in characters.</summary>
     public const int Longest = 900_000;
