@@ -57,6 +57,12 @@ if (args is ["dress"])
     return;
 }
 
+if (args is ["own", .. var lists])
+{
+    WholeFold.Bench.Own.Run(lists, Console.Out);
+    return;
+}
+
 if (args is ["print"])
 {
     WholeFold.Bench.Print.Run(Console.Out);
