@@ -161,6 +161,21 @@ public sealed class OwnTests : IDisposable
             using var told = new StringWriter();
             Assert.Equal(0, CommandLine.Run(["own", "--list", file], told, error));
             Assert.StartsWith("This is a Tier scene, 7 × 5 in.", told.ToString(), StringComparison.Ordinal);
+
+            // Kept as a design it is converted like any other; where it cannot be written, that is said and nothing half is left.
+            var kept = $"{file}.json";
+            Assert.Equal(0, CommandLine.Run(["own", "--list", file, "--save", kept], TextWriter.Null, error));
+            using var converted = new StringWriter();
+            Assert.Equal(0, CommandLine.Run(["convert", "--design", kept, "--format", "6x6", "--json"], converted, error));
+            Assert.Contains("\"tier-scene\"", converted.ToString(), StringComparison.Ordinal);
+            File.Delete(kept);
+            using var refused = new StringWriter();
+            Assert.Equal(2, CommandLine.Run(["own", "--list", file, "--save", Path.Combine(Path.GetTempPath(), "no-such-folder", "x.json")], TextWriter.Null, refused));
+            Assert.Contains("cannot be written", refused.ToString(), StringComparison.Ordinal);
+            File.WriteAllText(file, "<svg width='8in' height='5in' viewBox='0 0 8 5'><rect width='8' height='5'/><circle r='1'/></svg>");
+            using var drawn = new StringWriter();
+            Assert.Equal(0, CommandLine.Run(["own", "--list", file, "--units", "in"], drawn, error));
+            Assert.StartsWith("Not carried over from the drawing: curves.", drawn.ToString(), StringComparison.Ordinal);
             File.WriteAllText(file, "nothing to see");
             Assert.Equal(2, CommandLine.Run(["own", "--list", file], output, error));
             Assert.Contains("base 10 x 5", error.ToString(), StringComparison.Ordinal);

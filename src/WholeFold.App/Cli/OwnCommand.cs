@@ -1,4 +1,5 @@
 using System.CommandLine;
+using System.Text;
 using WholeFold.Core.Exchange;
 using WholeFold.Core.Exchange.Drawings;
 using WholeFold.Core.Input;
@@ -37,7 +38,7 @@ internal static class OwnCommand
 
             if (parsed.GetValue(save) is { } kept && own.Design() is { } design)
             {
-                File.WriteAllText(kept.FullName, DesignFile.Write(design));
+                CommandLine.Save(kept, Encoding.UTF8.GetBytes(DesignFile.Write(design)), "--save");
             }
 
             var unit = own.List.Cards.First().Unit;

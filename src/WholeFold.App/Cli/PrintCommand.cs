@@ -47,7 +47,7 @@ internal static class PrintCommand
             var target = parsed.GetValue(to)!;
             var form = target.Extension.TrimStart('.').ToLowerInvariant();
             var written = new HandOut(card, design.Name, unit, on, parsed.GetValue(cards)).Write(made, form.Length > 0 ? form : null, !parsed.GetValue(bare), parsed.GetValue(step), parsed.GetValue(page));
-            Save(target, written.Bytes);
+            CommandLine.Save(target, written.Bytes, "--out");
             var what = HandOut.NameOf(made);
             output.WriteLine($"{target.Name}: {what}, {written.Bytes.Length / 1024 + 1} kB.");
             return 0;
@@ -56,24 +56,4 @@ internal static class PrintCommand
     }
 
     private static DesignSpec DesignFile(FileInfo file) => Core.Exchange.DesignFile.Read(CommandLine.ReadFile(file, "--design"), "--design");
-
-    /// <summary>All of it or nothing: it is written beside its place and put there once it is whole.</summary>
-    private static void Save(FileInfo target, byte[] bytes)
-    {
-        var beside = $"{target.FullName}.{Guid.NewGuid():N}.part";
-        try
-        {
-            File.WriteAllBytes(beside, bytes);
-            File.Move(beside, target.FullName, overwrite: true);
-        }
-        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
-        {
-            if (File.Exists(beside))
-            {
-                File.Delete(beside);
-            }
-
-            throw new InputProblemException("file.unwritable", "--out", $"{target.Name} cannot be written there: {e.Message.TrimEnd('.')}", "a path in a folder that is there, may be written to and has room");
-        }
-    }
 }

@@ -23,7 +23,13 @@ public static class BondProposals
     {
         ArgumentNullException.ThrowIfNull(spec);
         ArgumentNullException.ThrowIfNull(reader);
-        if (spec.Made is null || Attempt.Of(reader.Read(spec).Design, reader.Read(spec).Target, cancel).Card is not { } card)
+        if (spec.Made is null)
+        {
+            return [];
+        }
+
+        var read = reader.Read(spec);
+        if (Attempt.Of(read.Design, read.Target, cancel).Card is not { } card)
         {
             return [];
         }

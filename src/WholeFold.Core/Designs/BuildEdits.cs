@@ -109,20 +109,17 @@ public sealed record SplitPanel(string Piece, string Panel) : BuildEdit
         }
 
         var id = Enumerable.Range(1, ConstructionReader.MostPanels + 1).Select(n => $"panel{n}").First(n => p.Panels.All(q => q.Id != n));
+        // The two together may be as narrow as the one might.
+        static WrittenSum Half(WrittenSum sum) => ConstructionWriter.Write(ConstructionReader.ValueOf(sum) / 2);
         var half = Half(p.Panels[at].Extent);
+        var least = p.Panels[at].Least with { Value = Half(p.Panels[at].Least.Value) };
         List<WrittenPanel> panels = [.. p.Panels];
         List<WrittenCrease> creases = [.. p.Creases];
-        panels[at] = panels[at] with { Extent = half };
-        panels.Insert(at + 1, new WrittenPanel(id, $"panel {id["panel".Length..]}", half, panels[at].Least));
+        panels[at] = panels[at] with { Extent = half, Least = least };
+        panels.Insert(at + 1, new WrittenPanel(id, $"panel {id["panel".Length..]}", half, least));
         creases.Insert(at, new WrittenCrease(Fold.Valley, false, 0, 0, "half of the panel that it was"));
         return p with { Panels = panels, Creases = creases };
     });
-
-    private static WrittenSum Half(WrittenSum sum)
-    {
-        static string? Of(string? ratio) => ratio is null ? null : ratio.Split('/') is [var top, var bottom] ? $"{top}/{long.Parse(bottom, System.Globalization.CultureInfo.InvariantCulture) * 2}" : $"{ratio}/2";
-        return new WrittenSum(sum.Of?.ToDictionary(t => t.Key, t => Of(t.Value)!), Of(sum.In), Of(sum.Mm));
-    }
 
     public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{Spoken.First(NameOf(before, Piece))}: a panel scored in two");
 }
@@ -141,8 +138,10 @@ public sealed record JoinPanels(string Piece, int Crease) : BuildEdit
             }
 
             gone = p.Panels[Crease + 1].Id;
-            var whole = Sum(p.Panels[Crease].Extent, p.Panels[Crease + 1].Extent);
-            return p with { Panels = [.. p.Panels.Where((_, i) => i != Crease + 1).Select((q, i) => i == Crease ? q with { Extent = whole } : q)], Creases = [.. p.Creases.Where((_, i) => i != Crease)] };
+            static WrittenSum Both(WrittenSum a, WrittenSum b) => ConstructionWriter.Write(ConstructionReader.ValueOf(a) + ConstructionReader.ValueOf(b));
+            var (one, other) = (p.Panels[Crease], p.Panels[Crease + 1]);
+            var joined = one with { Extent = Both(one.Extent, other.Extent), Least = one.Least with { Value = Both(one.Least.Value, other.Least.Value) } };
+            return p with { Panels = [.. p.Panels.Where((_, i) => i != Crease + 1).Select((q, i) => i == Crease ? joined : q)], Creases = [.. p.Creases.Where((_, i) => i != Crease)] };
         });
 
         // What was held by the panel that is gone is held by the one that it is part of now; the place is that of the sheet.
@@ -153,14 +152,6 @@ public sealed record JoinPanels(string Piece, int Crease) : BuildEdit
             Bonds = [.. changed.Bonds.Select(b => b with { A = Moved(b.A), B = Moved(b.B) })],
             Layers = [.. changed.Layers.Select(l => l.Piece == Piece ? l with { Panels = [.. l.Panels.Select(q => q == gone ? stays : q).Distinct()] } : l)],
         };
-    }
-
-    private static WrittenSum Sum(WrittenSum a, WrittenSum b)
-    {
-        static Rational R(string? text) => text is null ? Rational.Zero : text.Split('/') is [var top, var bottom] ? Rational.Of(decimal.Parse(top, System.Globalization.CultureInfo.InvariantCulture)) / new Rational(long.Parse(bottom, System.Globalization.CultureInfo.InvariantCulture)) : Rational.Of(decimal.Parse(text, System.Globalization.CultureInfo.InvariantCulture));
-        static string? T(Rational r) => r.IsZero ? null : r.ToString();
-        var terms = (a.Of ?? new Dictionary<string, string>()).Keys.Union((b.Of ?? new Dictionary<string, string>()).Keys).Select(k => (Key: k, Value: R(a.Of?.GetValueOrDefault(k)) + R(b.Of?.GetValueOrDefault(k)))).Where(t => !t.Value.IsZero).ToDictionary(t => t.Key, t => t.Value.ToString());
-        return new WrittenSum(terms.Count == 0 ? null : terms, T(R(a.In) + R(b.In)), T(R(a.Mm) + R(b.Mm)));
     }
 
     public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{Spoken.First(NameOf(before, Piece))}: no crease {Crease + 1}");

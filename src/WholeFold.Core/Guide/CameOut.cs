@@ -3,6 +3,7 @@ using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Folding;
 using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -110,16 +111,9 @@ public static class CameOut
         {
             foreach (var (width, height) in new[] { (target.Width + by, target.Height), (target.Width, target.Height + by) }.Where(s => s.Item1 > Length.In(2) && s.Item2 > Length.In(2)))
             {
-                yield return [new ConvertTo(SizeOf(width, height, target.Format.System))];
+                yield return [new ConvertTo(FormatReader.Write(width, height, target.Format.System))];
             }
         }
-    }
-
-    /// <summary>A size as a format is written, in the system of the one that it takes the place of.</summary>
-    private static string SizeOf(Length width, Length height, UnitSystem system)
-    {
-        decimal Of(Length length) => system == UnitSystem.Imperial ? (decimal)length.Units / Length.PerInch : length.Millimetres;
-        return string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{Of(width):0.########}x{Of(height):0.########}{(system == UnitSystem.Imperial ? "in" : "mm")}");
     }
 
     private static (IReadOnlyList<DesignEdit>, IReadOnlyList<Changed>)? Try(DesignSpec design, DesignReader reader, Card before, IReadOnlyList<DesignEdit> edits, string figure, Length real, HashSet<string> kept)

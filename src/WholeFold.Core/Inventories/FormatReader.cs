@@ -50,6 +50,13 @@ public static class FormatReader
         return new Format(id, $"{wide} × {high}", sides[0], sides[1], unit == DisplayUnit.Inch ? UnitSystem.Imperial : UnitSystem.Metric);
     }
 
+    /// <summary>A size as a format is written, in the unit of a system, so that it reads back as it was.</summary>
+    public static string Write(Length width, Length height, UnitSystem system)
+    {
+        decimal Of(Length length) => system == UnitSystem.Imperial ? (decimal)length.Units / Length.PerInch : length.Millimetres;
+        return string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{Of(width):0.########}x{Of(height):0.########}{(system == UnitSystem.Imperial ? "in" : "mm")}");
+    }
+
     /// <summary>"133.3 × 187.7 mm" in its two sides and the unit: each character is looked at once.</summary>
     private static (string First, string Second, DisplayUnit Unit)? Split(string written)
     {

@@ -1,4 +1,5 @@
 using System.Diagnostics;
+using System.Globalization;
 using System.Text;
 using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions.Library;
@@ -89,6 +90,57 @@ public class DrawingTests
         Assert.Equal([Support.In("2 1/2"), Support.In("7 1/2")], piece.Scores);
         Assert.Equal(Support.In("1"), own.Pieces.Single(p => p.Kind == OwnKind.Window).First);
         Assert.Contains("curves", left);
+        Assert.Contains("words", left);
+    }
+
+    /// <summary>A sheet of 100 × 50 mm with a score in the middle, in every unit and by every element that draws a straight line.</summary>
+    [Theory]
+    [InlineData("width='100mm' height='50mm' viewBox='0 0 100 50'", "<rect width='100' height='50'/><line class='score' x1='50' y1='0' x2='50' y2='50'/>")]
+    [InlineData("width='10cm' height='5cm' viewBox='0 0 1000 500'", "<polygon points='0,0 1000,0 1000,500 0,500'/><polyline class='fold' points='500,0 500,500'/>")]
+    [InlineData("width='283.465pt' height='141.732pt' viewBox='0 0 100 50'", "<path d='M0 0H100V50H0z'/><path stroke-dasharray='2' d='M50 0v50'/>")]
+    [InlineData("width='377.953' height='188.976'", "<rect width='377.953' height='188.976'/><path id='crease' d='M188.976 0v188.976'/>")]
+    [InlineData("width='50%' height='100mm' viewBox='0 0 200 100'", "<g transform='translate(20 10)'><g transform='translate(5)'><rect width='100' height='50'/><path class='valley' d='M50 0V50'/></g></g>")]
+    public void An_svg_is_the_same_sheet_in_every_unit_and_element(string size, string shapes)
+    {
+        var (own, _) = Read($"<svg xmlns='http://www.w3.org/2000/svg' {size}>{shapes}</svg>");
+        var piece = Assert.Single(own.Cards);
+        Assert.InRange((piece.First - Length.Mm(100)).Abs().Units, 0, 40);
+        Assert.InRange((piece.Second - Length.Mm(50)).Abs().Units, 0, 40);
+        Assert.InRange((Assert.Single(piece.Scores) - Length.Mm(50)).Abs().Units, 0, 40);
+    }
+
+    [Theory]
+    [InlineData("mm", 100)]
+    [InlineData("cm", 10)]
+    [InlineData("in", 3.937008)]
+    [InlineData("m", 0.1)]
+    [InlineData("unit", 100)]
+    public void A_crease_pattern_is_the_same_sheet_in_every_unit(string unit, double wide)
+    {
+        string N(double share) => (share * wide).ToString("R", CultureInfo.InvariantCulture);
+        var (own, _) = Read(Fold(places: $"[0,0],[{N(1)},0],[{N(1)},{N(0.5)}],[0,{N(0.5)}],[{N(0.5)},0],[{N(0.5)},{N(0.5)}]", unit: unit));
+        Assert.InRange((Assert.Single(own.Cards).First - Length.Mm(100)).Abs().Units, 0, 40);
+    }
+
+    [Fact]
+    public void Pieces_alike_are_counted_and_what_runs_slantwise_is_said()
+    {
+        var (own, left) = Read("<svg width='300mm' height='100mm' viewBox='0 0 300 100'><rect width='50' height='80'/><rect x='60' width='50' height='80'/><rect x='120' width='90' height='80'/><path class='score' d='M120 0L210 80'/></svg>");
+        Assert.Equal([(1, Length.Mm(90)), (2, Length.Mm(50))], own.Cards.Select(c => (c.Quantity, c.First)));
+        Assert.Contains("scores that run slantwise", left);
+        Assert.All(own.Cards, c => Assert.Empty(c.Scores));
+    }
+
+    [Fact]
+    public void What_a_dxf_cannot_give_is_said_and_its_remarks_are_no_lines()
+    {
+        static string Line(string layer, double x1, double y1, double x2, double y2) => string.Create(CultureInfo.InvariantCulture, $"  0\nLINE\n  8\n{layer}\n 10\n{x1}\n 20\n{y1}\n 11\n{x2}\n 21\n{y2}\n");
+        var sides = Line("CUT", 0, 0, 90, 0) + Line("CUT", 90, 0, 90, 60) + Line("CUT", 90, 60, 0, 60) + Line("CUT", 0, 60, 0, 0);
+        var (own, left) = Read("  0\nSECTION\n  2\nENTITIES\n" + sides + Line("NOTE", 0, 30, 90, 30) + Line("MOUNTAIN", 30, 0, 30, 60) + "  0\nINSERT\n  2\nEVIL\n  0\nTEXT\n  1\nhello\n  0\nENDSEC\n  0\nEOF\n");
+        var piece = Assert.Single(own.Cards);
+        Assert.Equal([Length.Mm(30)], piece.Scores);
+        Assert.Empty(piece.Cross);
+        Assert.Contains("blocks, which are not followed", left);
         Assert.Contains("words", left);
     }
 

@@ -54,8 +54,13 @@ public class MachineTests
     }
 
     [Fact]
-    public void Half_a_drawing_is_never_begun_on() =>
-        Assert.ThrowsAny<InputProblemException>(() => new SimulatedCuttingMachine(Fault.HalfAMessage).Send(Card, Twelve));
+    public void Half_a_drawing_is_never_begun_on()
+    {
+        var half = Assert.Throws<InputProblemException>(() => new SimulatedCuttingMachine(Fault.HalfAMessage).Send(Card, Twelve));
+        Assert.Equal("machine", half.Field);
+        Assert.Contains("has not begun", half.Reason, StringComparison.Ordinal);
+        Assert.Contains("nothing was lost", half.Accepted, StringComparison.Ordinal);
+    }
 
     [Fact]
     public void A_caliper_is_read_line_by_line()

@@ -43,6 +43,8 @@ public class BuildTests
     [InlineData("breadth - 1 in", "width, height")]
     [InlineData("width - 5", "not understood")]
     [InlineData("1 furlong", "not known here")]
+    [InlineData("99999999 width", "too large or too fine")]
+    [InlineData("width / 99991 - width / 99989", "too large or too fine")]
     public void A_sum_that_is_none_is_refused_with_what_is_accepted(string typed, string why)
     {
         var refused = Assert.Throws<InputProblemException>(() => SumText.Read(typed, Names, "rule"));
@@ -116,6 +118,39 @@ public class BuildTests
         var split = Sized(new SplitPanel(piece.Id, piece.Panels[1].Id).Apply(spec, Support.Reader));
         Assert.Equal((3, Sized(spec).Pieces[0].Along.Value), (split.Pieces[0].Scores.Count, split.Pieces[0].Along.Value));
         Assert.Single(Sized(new JoinPanels(piece.Id, 0).Apply(spec, Support.Reader)).Pieces[0].Scores);
+    }
+
+    /// <summary>A panel scored in two is as wide as it was, and with that score left out again the card is what it was, for every plain piece of the library.</summary>
+    [Fact]
+    public void Scored_in_two_and_joined_again_a_panel_is_as_wide_as_it_was()
+    {
+        var panels = 0;
+        foreach (var family in ConstructionLibrary.All)
+        {
+            var bare = new DesignSpec { Name = "Kite", Construction = family.Id, Format = "6x6", Tools = "machine" };
+            if (Attempt.Of(Support.Reader.Read(bare).Design, Support.Reader.Read(bare).Target).Card is not { } card)
+            {
+                continue;
+            }
+
+            var spec = new MakeOwn().Apply(bare, Support.Reader);
+            foreach (var piece in spec.Made!.Variants[0].Pieces.Where(p => p.Plates is null && p.Lines.Count == 0))
+            {
+                panels++;
+                var split = new SplitPanel(piece.Id, piece.Panels[0].Id).Apply(spec, Support.Reader);
+                var joined = new JoinPanels(piece.Id, 0).Apply(split, Support.Reader);
+                var was = card.Pieces.First(p => p.Piece.Id == piece.Id);
+                foreach (var changed in new[] { split, joined }.Select(Support.Reader.Read).Select(r => Attempt.Of(r.Design, r.Target).Card).OfType<Card>())
+                {
+                    Assert.True((changed.Pieces.First(p => p.Piece.Id == piece.Id).Along.Value - was.Along.Value).Abs() <= Length.Mm(0.1m), $"{family.Id}: {piece.Name}");
+                }
+
+                Assert.Equal(piece.Panels.Select(p => p.Id), joined.Made!.Variants[0].Pieces.First(p => p.Id == piece.Id).Panels.Select(p => p.Id));
+                Assert.Equal(piece.Panels.Count + 1, split.Made!.Variants[0].Pieces.First(p => p.Id == piece.Id).Panels.Count);
+            }
+        }
+
+        Assert.True(panels > 35, $"{panels}");
     }
 
     [Fact]

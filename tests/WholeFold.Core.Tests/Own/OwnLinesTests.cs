@@ -32,6 +32,8 @@ public class OwnLinesTests
         { "tube 7 x 4, score every 1 in, 3 times", "tube 7x4 [1 2 3]" },
         { "base 10 x 5 in (25.4 x 12.7 cm), score at 5 in (12.7 cm)", "base 10x5 [5]" },
         { "pillars: two 4 wide x 7 tall and three 4 x 5", "2 pillars 4x7 | 3 pillars 4x5" },
+        { "paper for a door 2 x 4", "paper door 2x4 (paper)" },
+        { "for a 5 x 7 card\nbase 10 x 7", "card 5x7 (finished) | base 10x7" },
         { "tier one 7 x 3\ntier two 7 x 4", "tier one 7x3 | tier two 7x4" },
         { "2 circles 2 1/4 x 2 1/4 for the spinner", "2 circles 2.25x2.25" },
         { "liner 4 1/2 x 13, fold in half", "liner 4.5x13 [6.5]" },

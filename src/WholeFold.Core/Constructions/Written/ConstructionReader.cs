@@ -287,6 +287,14 @@ public sealed class ConstructionReader
 
     private Limit Limit(WrittenLimit limit, string at) => new(Sum(limit.Value, $"{at}.value"), limit.Because);
 
+    /// <summary>A sum of a construction that was read before, with whatever it names.</summary>
+    internal static Affine ValueOf(WrittenSum sum)
+    {
+        var reader = new ConstructionReader("sum");
+        reader._symbols.UnionWith(sum.Of?.Keys ?? []);
+        return reader.Sum(sum, "sum");
+    }
+
     private Affine Sum(WrittenSum sum, string at)
     {
         Few(sum.Of?.Count ?? 0, MostTerms, at, "terms");

@@ -10,6 +10,8 @@ public static partial class SumText
 {
     private const int Longest = 200;
 
+    private const long Greatest = 1_000_000;
+
     public const string Accepted = "a sum such as width / 2 - 1/8 in, height - 2 x tab, or 3 mm; it may name the width, the height, a parameter and lengths with their unit";
 
     [GeneratedRegex(@"\G\s*(?<sign>[+\-−]?)\s*(?:(?<factor>\d+(?:\.\d+)?(?:/\d+)?)\s*(?:x|×|\*|of\s+the\s+|of\s+)?\s*)?(?<name>[a-z][a-z0-9 ,’'-]*?)\s*(?:/\s*(?<divisor>\d+(?:\.\d+)?))?\s*(?=[+\-−]\s|[+−]|$)", RegexOptions.IgnoreCase)]
@@ -30,7 +32,7 @@ public static partial class SumText
             throw Problem(text.Length > Longest ? "it is far too long" : "there is nothing in it");
         }
 
-        var (terms, inches, mm) = (new Dictionary<string, Rational>(), Rational.Zero, Rational.Zero);
+        var sum = Affine.Zero;
         for (var at = 0; at < text.Length;)
         {
             if (Constant().Match(text, at) is { Success: true, Length: > 0 } c)
@@ -39,8 +41,8 @@ public static partial class SumText
                 var sign = c.Groups["sign"].Value is "-" or "−" ? -1 : 1;
                 var (first, other) = (Units(c.Groups["length"].Value), c.Groups["other"].Success ? Units(c.Groups["other"].Value) : (Rational?)null);
                 var isMetric = c.Groups["length"].Value.EndsWith('m');
-                inches += (isMetric ? other ?? first : first) * sign / Length.PerInch;
-                mm += (isMetric ? first : other ?? first) * sign / Length.PerMillimetre;
+                var (imperial, metric) = isMetric ? (other ?? first, first) : (first, other ?? first);
+                sum += Affine.Sum([], imperial * sign, metric * sign);
                 at += c.Length;
             }
             else if (Term().Match(text, at) is { Success: true, Length: > 0 } t)
@@ -49,9 +51,14 @@ public static partial class SumText
                 var symbol = name.ToUpperInvariant() is "W" or "WIDTH" or "THE WIDTH" ? "W" : name.ToUpperInvariant() is "H" or "HEIGHT" or "THE HEIGHT" ? "H"
                     : names.FirstOrDefault(n => string.Equals(n.Value, name, StringComparison.OrdinalIgnoreCase) || string.Equals(n.Key, name, StringComparison.OrdinalIgnoreCase)).Key
                     ?? throw Problem($"“{(name.Length > 40 ? name[..40] : name)}” is not known here; it can be {string.Join(", ", names.Values.Prepend("height").Prepend("width").Take(12))}");
-                var ratio = (t.Groups["factor"].Success ? Number(t.Groups["factor"].Value) : Rational.One) * (t.Groups["sign"].Value is "-" or "−" ? -1 : 1);
-                ratio = t.Groups["divisor"].Success ? Number(t.Groups["divisor"].Value) is { IsZero: false } d ? ratio / d : throw Problem("it divides by nothing") : ratio;
-                terms[symbol] = terms.GetValueOrDefault(symbol) + ratio;
+                var ratio = Bounded((t.Groups["factor"].Success ? Number(t.Groups["factor"].Value) : Rational.One) * (t.Groups["sign"].Value is "-" or "−" ? -1 : 1));
+                ratio = t.Groups["divisor"].Success ? Number(t.Groups["divisor"].Value) is { IsZero: false } d ? Bounded(ratio / Bounded(d)) : throw Problem("it divides by nothing") : ratio;
+                sum += Affine.Of(Symbol.Parse(symbol)) * ratio;
+                foreach (var term in sum.Terms.Values)
+                {
+                    Bounded(term);
+                }
+
                 at += t.Length;
             }
             else
@@ -60,9 +67,10 @@ public static partial class SumText
             }
         }
 
-        return new WrittenSum(
-            terms.Where(t => !t.Value.IsZero).ToDictionary(t => t.Key, t => t.Value.ToString()) is { Count: > 0 } of ? of : null,
-            inches.IsZero ? null : inches.ToString(), mm.IsZero ? null : mm.ToString());
+        return ConstructionWriter.Write(sum);
+
+        // Finer than this no figure of a card is, and sums of such numbers never run over.
+        Rational Bounded(Rational ratio) => Math.Abs(ratio.Numerator) <= Greatest && ratio.Denominator <= Greatest ? ratio : throw Problem("its numbers are too large or too fine to be worked with");
 
         Rational Number(string said)
         {
@@ -77,42 +85,25 @@ public static partial class SumText
     {
         ArgumentNullException.ThrowIfNull(sum);
         ArgumentNullException.ThrowIfNull(names);
-        var text = new System.Text.StringBuilder();
-        foreach (var (symbol, ratio) in sum.Of ?? new Dictionary<string, string>())
+        var (text, value) = (new System.Text.StringBuilder(), ConstructionReader.ValueOf(sum));
+        foreach (var (symbol, ratio) in value.Terms)
         {
-            var name = symbol switch { "W" => "width", "H" => "height", _ => names.GetValueOrDefault(symbol, symbol) };
-            var parts = ratio.TrimStart('-').Split('/');
+            var name = symbol.Id switch { "W" => "width", "H" => "height", _ => names.GetValueOrDefault(symbol.Id, symbol.Id) };
+            var (top, bottom) = (Math.Abs(ratio.Numerator), ratio.Denominator);
 
             // A part is said as a fraction, anything finer as a decimal.
-            if (parts.Length > 1 && int.Parse(parts[1], CultureInfo.InvariantCulture) is > 16 and var fine && 1_000_000 % fine == 0)
-            {
-                Join(ratio.StartsWith('-'), string.Create(CultureInfo.InvariantCulture, $"{decimal.Parse(parts[0], CultureInfo.InvariantCulture) / fine:0.######} x {name}"));
-                continue;
-            }
-
-            Join(ratio.StartsWith('-'), $"{(parts[0] == "1" ? "" : $"{parts[0]} x ")}{name}{(parts.Length > 1 ? $" / {parts[1]}" : "")}");
+            Join(ratio < Rational.Zero, bottom > 16 && 1_000_000 % bottom == 0 ? string.Create(CultureInfo.InvariantCulture, $"{(decimal)top / bottom:0.######} x {name}") : $"{(top == 1 ? "" : $"{top} x ")}{name}{(bottom > 1 ? $" / {bottom}" : "")}");
         }
 
-        var (inches, mm) = (Length(sum.In, Measure.Length.PerInch), Length(sum.Mm, Measure.Length.PerMillimetre));
-        if (inches != Measure.Length.Zero || mm != Measure.Length.Zero)
+        var (inches, mm) = (new Length(value.Imperial.Nearest()), new Length(value.Metric.Nearest()));
+        if (inches != Length.Zero || mm != Length.Zero)
         {
             var (first, other) = unit == DisplayUnit.Inch ? (LengthWriter.Exact(inches.Abs()), $"{mm.Abs().Millimetres:0.###} mm") : ($"{mm.Abs().Millimetres:0.###} mm", LengthWriter.Exact(inches.Abs()));
-            Join((unit == DisplayUnit.Inch ? inches : mm) < Measure.Length.Zero, inches == mm ? first : $"{first} or {other}");
+            Join((unit == DisplayUnit.Inch ? inches : mm) < Length.Zero, inches == mm ? first : $"{first} or {other}");
         }
 
         return text.Length == 0 ? "0 in" : text.ToString();
 
         void Join(bool minus, string what) => text.Append(text.Length == 0 ? minus ? "- " : "" : minus ? " - " : " + ").Append(what);
-
-        static Length Length(string? written, long per)
-        {
-            if (written is null)
-            {
-                return Measure.Length.Zero;
-            }
-
-            var parts = written.Split('/');
-            return new Length((long)Math.Round(decimal.Parse(parts[0], CultureInfo.InvariantCulture) * per / (parts.Length > 1 ? decimal.Parse(parts[1], CultureInfo.InvariantCulture) : 1)));
-        }
     }
 }

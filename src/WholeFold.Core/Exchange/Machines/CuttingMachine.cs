@@ -54,13 +54,13 @@ public sealed class SimulatedCuttingMachine(Fault fault = Fault.None) : ICutting
             throw MachineProblem.Of("machine", "the cutting machine does not answer", Try);
         }
 
-        // Half of what was sent ends within a line, and no machine may begin on that.
-        var drawn = DrawingFile.Read(fault == Fault.HalfAMessage ? drawing[..(drawing.Length / 2)] : drawing, "drawing");
+        // Half of a drawing may still be one that can be read, and no machine may begin on that.
         if (fault == Fault.HalfAMessage)
         {
             throw MachineProblem.Of("machine", "the cutting machine got half of the drawing, and has not begun", Try);
         }
 
+        var drawn = DrawingFile.Read(drawing, "drawing");
         var lines = fault == Fault.WrongUnit ? [.. drawn.Lines.Select(l => l with { X1 = l.X1 * 25.4, X2 = l.X2 * 25.4, Y1 = l.Y1 * 25.4, Y2 = l.Y2 * 25.4 })] : drawn.Lines;
         var (left, right, low, high) = (lines.Min(l => Math.Min(l.X1, l.X2)), lines.Max(l => Math.Max(l.X1, l.X2)), lines.Min(l => Math.Min(l.Y1, l.Y2)), lines.Max(l => Math.Max(l.Y1, l.Y2)));
         var (wide, tall) = (Mm(right - left), Mm(high - low));

@@ -15,8 +15,6 @@ internal static class FinishedSize
 
     private const int Most = 60;
 
-    private static readonly Length LeastSide = Length.In(2), GreatestSide = Length.In(12);
-
     private static readonly Pair Near = new(Length.Mm(0.8m), Length.Mm(1m));
 
     /// <summary>Borders that leave a paper of the finished size.</summary>
@@ -43,7 +41,7 @@ internal static class FinishedSize
         }
 
         // None of it is of a card's size: it is what its largest piece is, as near as a card can be.
-        bool IsCard(Length side) => side >= LeastSide && side <= GreatestSide;
+        bool IsCard(Length side) => side >= Format.Least && side <= Format.Greatest;
         if (!found.Any(f => IsCard(f.Width) && IsCard(f.Height)))
         {
             var largest = list.Cards.MaxBy(c => (double)c.First.Units * c.Second.Units)!;
@@ -54,7 +52,7 @@ internal static class FinishedSize
             .Select(f => (f.Width, f.Height, f.Likely + Fits(list, f.Main, f.Width, f.Height, formats, system, near))).OrderByDescending(f => f.Item3).Take(Most)];
     }
 
-    private static Length Bounded(Length side) => Length.Min(GreatestSide, Length.Max(LeastSide, side));
+    private static Length Bounded(Length side) => Length.Min(Format.Greatest, Length.Max(Format.Least, side));
 
     /// <summary>What a folded chain may be wide: panels side by side, and the sheet itself where it is not scored.</summary>
     private static IEnumerable<(Length Width, double Likely)> Widths(OwnPiece piece, OwnList list, Length near)

@@ -1,7 +1,7 @@
-using System.Globalization;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Written;
 using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Lists.Own;
@@ -37,7 +37,7 @@ public sealed class OwnConstruction
         ArgumentNullException.ThrowIfNull(rules);
         var system = list.Cards.First().Unit.SystemOf();
         var made = new OwnConstruction(rules, system).Make(list, name);
-        return new DesignSpec { Name = name, Construction = made.Id, Made = made, Format = RecognisedSize.Written(rules.Width, rules.Height, system) };
+        return new DesignSpec { Name = name, Construction = made.Id, Made = made, Format = FormatReader.Write(rules.Width, rules.Height, system) };
     }
 
     private WrittenFamily Make(OwnList list, string name)
@@ -307,15 +307,5 @@ public sealed class OwnConstruction
         _bonds.Add(Tab("right", "panel3", Strip(depth + middle + behind + tab, depth + middle + behind), "panel3", Strip(tab + middle, (2 * tab) + middle)));
         _pieces[host] = wall with { Written = wall.Written with { Creases = [wall.Written.Creases[0] with { Fold = Fold.Valley, Working = true, Shown = 90, Closed = 180 }, wall.Written.Creases[1] with { Fold = Fold.Valley, Working = true, Shown = 90, Closed = 0 }] } };
         _pieces[index] = tier with { Written = tier.Written with { Creases = [tier.Written.Creases[0] with { Fold = Fold.Mountain, Working = true, Shown = -90, Closed = 0 }, tier.Written.Creases[1] with { Fold = Fold.Mountain, Working = true, Shown = -90, Closed = -180 }] } };
-    }
-}
-
-/// <summary>A finished size as a design names it.</summary>
-internal static class RecognisedSize
-{
-    public static string Written(Length width, Length height, UnitSystem system)
-    {
-        decimal Of(Length length) => system == UnitSystem.Imperial ? (decimal)length.Units / Length.PerInch : length.Millimetres;
-        return string.Create(CultureInfo.InvariantCulture, $"{Of(width):0.####}x{Of(height):0.####}{(system == UnitSystem.Imperial ? "in" : "mm")}");
     }
 }

@@ -1,7 +1,5 @@
-using System.Globalization;
 using System.Text.RegularExpressions;
 using WholeFold.Core.Input;
-using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Lists.Own;
@@ -14,7 +12,7 @@ public static partial class OwnListReader
 {
     public const string Accepted = "lines such as “base 10 x 5, score at 2 1/2 and 7 1/2” or “mats 4 3/4 x 4 3/4 (2)”";
 
-    private const int LongestText = 20_000, MostLines = 200, MostPieces = 40, MostScores = 40;
+    private const int LongestText = 20_000, MostLines = 200, MostPieces = 40;
 
     [GeneratedRegex(@"\b(?:mats?|papers?|layers?|panels? of paper|pattern(?:ed)?|dsp|decorat\w*|liners?|front mat|sentiment|greeting)\b", RegexOptions.IgnoreCase)]
     private static partial Regex PaperWord();
@@ -22,7 +20,7 @@ public static partial class OwnListReader
     [GeneratedRegex(@"\b(?:window|aperture|opening|cut ?out)\b", RegexOptions.IgnoreCase)]
     private static partial Regex WindowWord();
 
-    [GeneratedRegex(@"\b(?:finished|closed|folded size|card size|makes an?|for an?)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:finished|closed|folded size|card size|makes an?)\b|\bfor an?\s+card\b", RegexOptions.IgnoreCase)]
     private static partial Regex FinishedWord();
 
     // A line about what is done, or how it comes out, without a size of its own.

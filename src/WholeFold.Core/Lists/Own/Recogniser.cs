@@ -42,7 +42,7 @@ public sealed record Recognised(
             set[id] = new WrittenFigure(LengthWriter.Exact(value));
         }
 
-        return new DesignSpec { Name = name, Construction = Family.Id, Format = RecognisedSize.Written(Width, Height, system), Set = set };
+        return new DesignSpec { Name = name, Construction = Family.Id, Format = FormatReader.Write(Width, Height, system), Set = set };
     }
 }
 

@@ -133,8 +133,10 @@ public sealed record RuleGuess(Length Width, Length Height, IReadOnlyList<Guesse
                 regions.AddRange(Chain(piece, along, across, panels.Select(p => p.Value).ToList(), chainIsWidth));
             }
 
+            // Its length may have become what its panels come to.
+            along = figures.First(f => f.Piece == piece && f.Figure == along.Figure);
             regions.Add((piece.Along, piece.Across, along.Rule, across.Rule));
-            known.Add((piece.Along, piece.Name, figures.First(f => f.Piece == piece && f.Figure == along.Figure).Rule));
+            known.Add((piece.Along, piece.Name, along.Rule));
             known.Add((piece.Across, piece.Name, across.Rule));
             known.AddRange(regions.Take(regions.Count - 1).TakeLast(Math.Max(0, panels.Count > 1 ? panels.Count : 0)).Select(r => (r.A, $"{piece.Name}’s panel", r.RuleA)));
         }

@@ -84,6 +84,33 @@ describe("building", () => {
     expect(sent()).toEqual({ edit: "crease", piece: "base", crease: 0, fold: "mountain", closed: 180, shown: 90 });
   });
 
+  it("scores a panel in two, leaves a score out, bonds what is proposed and takes a bond away", async () => {
+    given(view());
+    const ways: [RegExp, Edit][] = [
+      [/Score left door in two/, { edit: "split", piece: "base", panel: "left" }],
+      [/No score between left door/, { edit: "join", piece: "base", crease: 0 }],
+      [/Bond strip: flush/, { edit: "bond", id: "s", bond: null }],
+      [/No bond: tile/, { edit: "bond", id: "b", bond: null }],
+    ];
+    for (const [name] of ways) {
+      fireEvent.click(screen.getByRole("button", { name }));
+    }
+    const all = () => (put.mock.calls as unknown as [string, { body: { edits: Edit[] } }][]).flatMap((c) => c[1].body.edits);
+    await waitFor(() => expect(all()).toEqual(ways.map(([, edit]) => edit)));
+  });
+
+  it("takes a parameter on leaving it, and nothing where it is as it was", async () => {
+    given(view({ closes: false, says: say("Closed it stands out.") }));
+    const relief = screen.getByLabelText("relief");
+    fireEvent.blur(relief);
+    expect(put).not.toHaveBeenCalled();
+    fireEvent.change(relief, { target: { value: " 1/8 in " } });
+    fireEvent.blur(relief);
+    await waitFor(() => expect(put).toHaveBeenCalled());
+    expect(sent()).toEqual({ edit: "parameter", parameter: "relief", rule: "1/8 in" });
+    expect(screen.getByText(/stands out/).closest("[data-bad]")).not.toBeNull();
+  });
+
   it("copies a construction of the library before anything of it is changed", async () => {
     given(view({ isOwn: false, proposals: [] }));
     expect((screen.getByLabelText("left door") as HTMLInputElement).readOnly).toBe(true);
