@@ -54,7 +54,7 @@ public static class FormatReader
     public static string Write(Length width, Length height, UnitSystem system)
     {
         decimal Of(Length length) => system == UnitSystem.Imperial ? (decimal)length.Units / Length.PerInch : length.Millimetres;
-        return string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{Of(width):0.########}x{Of(height):0.########}{(system == UnitSystem.Imperial ? "in" : "mm")}");
+        return string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{Of(width):0.#####}x{Of(height):0.#####}{(system == UnitSystem.Imperial ? "in" : "mm")}");
     }
 
     /// <summary>"133.3 × 187.7 mm" in its two sides and the unit: each character is looked at once.</summary>

@@ -78,4 +78,20 @@ public class InventoryTests
         Assert.Equal("12x12", design.SheetFor(Length.In(12), Length.In(9), UnitSystem.Imperial)!.Id);
         Assert.Null(design.SheetFor(Length.In(13), Length.In(2), UnitSystem.Imperial));
     }
+
+    /// <summary>Whatever a size is to the unit, written as a format it reads back the same: nothing is finer than a reader takes.</summary>
+    [Fact]
+    public void A_size_written_as_a_format_reads_back_to_the_unit()
+    {
+        for (var units = Format.Least.Units; units <= Format.Greatest.Units; units += 1013)
+        {
+            foreach (var system in new[] { UnitSystem.Imperial, UnitSystem.Metric })
+            {
+                var (width, height) = (new Length(units), new Length(Format.Greatest.Units + Format.Least.Units - units));
+                var back = FormatReader.Read(FormatReader.Write(width, height, system), [], out var reason);
+                Assert.True(back is not null, reason);
+                Assert.Equal((width, height, system), (back!.Width, back.Height, back.System));
+            }
+        }
+    }
 }
