@@ -2,6 +2,7 @@ using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Written;
 using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Designs;
 
@@ -13,7 +14,7 @@ public abstract record BuildEdit : DesignEdit
         ArgumentNullException.ThrowIfNull(design);
         ArgumentNullException.ThrowIfNull(reader);
         var made = design.Made ?? throw new InputProblemException("build.library", "edit", "a construction on the shelf is not changed", "make it your own first: what is changed is a copy");
-        var changed = made with { Variants = [Change(made.Variants[0], reader), .. made.Variants.Skip(1)] };
+        var changed = made with { Variants = [Change(made.Variants[0], design, reader), .. made.Variants.Skip(1)] };
         var next = design with { Made = changed };
         reader.FamilyOf(next);
         return next;
@@ -21,7 +22,7 @@ public abstract record BuildEdit : DesignEdit
 
     public override DesignEdit Inverse(DesignSpec before, DesignReader reader) => new Replace(before);
 
-    private protected abstract WrittenConstruction Change(WrittenConstruction construction, DesignReader reader);
+    private protected abstract WrittenConstruction Change(WrittenConstruction construction, DesignSpec design, DesignReader reader);
 
     /// <summary>What sums may name: parameters and allowances by what they are called.</summary>
     public static IReadOnlyDictionary<string, string> NamesIn(WrittenConstruction construction)
@@ -68,7 +69,7 @@ public sealed record MakeOwn : DesignEdit
 /// <param name="Rule">A sum, as one types it.</param>
 public sealed record BuildExtent(string Piece, string? Panel, string Rule) : BuildEdit
 {
-    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignReader reader)
+    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignSpec design, DesignReader reader)
     {
         var sum = SumText.Read(Rule, NamesIn(construction), "rule");
         return With(construction, Piece, p => Panel is null ? p with { Across = sum, AcrossRule = Rule }
@@ -83,7 +84,7 @@ public sealed record BuildExtent(string Piece, string? Panel, string Rule) : Bui
 /// <param name="Closed">0, 90 or 180: flat, upright or folded over in the envelope; <paramref name="Shown"/> as one looks at it.</param>
 public sealed record BuildCrease(string Piece, int Crease, Fold Fold, int Closed, int Shown) : BuildEdit
 {
-    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignReader reader) => With(construction, Piece, p =>
+    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignSpec design, DesignReader reader) => With(construction, Piece, p =>
     {
         if (Crease < 0 || Crease >= p.Creases.Count || Closed is not (0 or 90 or 180) || Shown is < 0 or > 180)
         {
@@ -100,7 +101,7 @@ public sealed record BuildCrease(string Piece, int Crease, Fold Fold, int Closed
 /// <summary>Scores a panel through its middle, so that there are two.</summary>
 public sealed record SplitPanel(string Piece, string Panel) : BuildEdit
 {
-    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignReader reader) => With(construction, Piece, p =>
+    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignSpec design, DesignReader reader) => With(construction, Piece, p =>
     {
         var at = Plain(p).Panels.ToList().FindIndex(q => q.Id == Panel);
         if (at < 0)
@@ -127,7 +128,7 @@ public sealed record SplitPanel(string Piece, string Panel) : BuildEdit
 /// <summary>Leaves a crease out, so that the two panels beside it are one.</summary>
 public sealed record JoinPanels(string Piece, int Crease) : BuildEdit
 {
-    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignReader reader)
+    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignSpec design, DesignReader reader)
     {
         var gone = "";
         var changed = With(construction, Piece, p =>
@@ -157,10 +158,145 @@ public sealed record JoinPanels(string Piece, int Crease) : BuildEdit
     public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{Spoken.First(NameOf(before, Piece))}: no crease {Crease + 1}");
 }
 
+/// <summary>Moves a crease along its chain: the panel before it takes what the one behind it gives.</summary>
+/// <param name="At">Where it is to be in the format that the design is made for, from the start of the chain, in units; the nearest sixteenth or half millimetre counts.</param>
+public sealed record MoveCrease(string Piece, int Crease, long At) : BuildEdit
+{
+    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignSpec design, DesignReader reader)
+    {
+        var read = reader.Read(design with { Target = null, TargetTurn = false });
+        var at = new Length(At).Nearest(Mark(read.Unit.SystemOf()));
+        return With(construction, Piece, p =>
+        {
+            if (Crease < 0 || Crease >= Plain(p).Creases.Count)
+            {
+                throw new InputProblemException("build.crease", "crease", $"there is no crease {Crease + 1}", $"1 to {p.Creases.Count}");
+            }
+
+            var sized = Sizer.TrySize(read.Design, read.Target)?.Pieces.First(q => q.Piece.Id == Piece) ?? throw new InputProblemException("build.size", "crease", "the card cannot be sized as it is", "mend that first");
+            var places = sized.Scores.Select(s => s.Figure.Value).Prepend(Length.Zero).Append(sized.Along.Value).ToList();
+            var (low, high) = (places[Crease] + LeastPanel, places[Crease + 2] - LeastPanel);
+            if (at < low || at > high)
+            {
+                throw new InputProblemException("build.crossed", "at", $"at {LengthWriter.Write(at, read.Unit)} it is not between its neighbours", $"{LengthWriter.Write(low, read.Unit)} to {LengthWriter.Write(high, read.Unit)}");
+            }
+
+            var by = Affine.Constant(at - places[Crease + 1]);
+            WrittenPanel With(WrittenPanel panel, Affine change) => panel with { Extent = ConstructionWriter.Write(ConstructionReader.ValueOf(panel.Extent) + change) };
+            return p with { Panels = [.. p.Panels.Select((q, i) => i == Crease ? With(q, by) : i == Crease + 1 ? With(q, Affine.Zero - by) : q)] };
+        });
+    }
+
+    private static readonly Length LeastPanel = Length.Mm(3);
+
+    /// <summary>What a crease is moved by at least.</summary>
+    public static Length Mark(UnitSystem system) => system == UnitSystem.Metric ? Length.Mm(0.5m) : Length.In(1, 16);
+
+    public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{Spoken.First(NameOf(before, Piece))}: crease {Crease + 1} moved");
+}
+
+/// <summary>A new flat piece, laid in the middle of the widest panel of the first piece until it is bonded.</summary>
+/// <param name="Along">How long it is, as one types it; <paramref name="Across"/> how high.</param>
+public sealed record AddPiece(string Name, string Along, string Across) : BuildEdit
+{
+    private const int LongestName = 40;
+
+    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignSpec design, DesignReader reader)
+    {
+        var name = Name.Trim();
+        if (name.Length is 0 or > LongestName || construction.Pieces.Any(p => string.Equals(p.Name, name, StringComparison.OrdinalIgnoreCase)))
+        {
+            throw new InputProblemException("build.name", "name", name.Length == 0 ? "it has no name" : name.Length > LongestName ? "its name is far too long" : $"there is a piece called “{name}” already", $"a name of its own of at most {LongestName} characters");
+        }
+
+        var names = NamesIn(construction);
+        var id = Enumerable.Range(construction.Pieces.Count + 1, ConstructionReader.MostPieces).Select(n => $"piece{n}").First(n => construction.Pieces.All(p => p.Id != n));
+        var piece = new WrittenPiece
+        {
+            Id = id,
+            Name = Spoken.First(name),
+            Across = SumText.Read(Across, names, "across"),
+            SizeRule = Along,
+            AcrossRule = Across,
+            Panels = [new WrittenPanel("panel1", name.ToLowerInvariant(), SumText.Read(Along, names, "along"), new WrittenLimit(ConstructionWriter.Write(Affine.Constant(Length.Mm(3))), "narrower it cannot be cut"))],
+        };
+        return construction with { Pieces = [.. construction.Pieces, piece], Bonds = [.. construction.Bonds, Laid.InTheMiddle(Host(design, reader, construction), piece)] };
+    }
+
+    /// <summary>Where there is most room: the widest panel of the first piece that is a plain chain.</summary>
+    private static (WrittenPiece Piece, int Panel) Host(DesignSpec design, DesignReader reader, WrittenConstruction construction)
+    {
+        var read = reader.Read(design with { Target = null, TargetTurn = false });
+        var host = construction.Pieces.FirstOrDefault(p => p.Plates is null) ?? construction.Pieces[0];
+        var extents = Sizer.TrySize(read.Design, read.Target)?.Pieces.First(p => p.Piece.Id == host.Id).Panels.Select(p => p.Extent).ToList();
+        return (host, extents is null ? 0 : extents.IndexOf(extents.Max()));
+    }
+
+    public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{Name.ToLowerInvariant()}, a new piece");
+}
+
+/// <summary>Takes a piece away, with what was bonded to it or lay on it.</summary>
+public sealed record RemovePiece(string Piece) : BuildEdit
+{
+    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignSpec design, DesignReader reader)
+    {
+        _ = With(construction, Piece, p => p);
+        bool Is(string name) => name.Split(':')[0] == Piece;
+        if (construction.Pieces[0].Id == Piece)
+        {
+            throw new InputProblemException("build.first", "piece", "everything else lies on it", "another piece than the first");
+        }
+
+        var gone = construction.Bonds.Where(b => Is(b.A.Piece) || Is(b.B.Piece)).Select(b => b.Id).ToHashSet();
+        return construction with
+        {
+            Pieces = [.. construction.Pieces.Where(p => p.Id != Piece)],
+            Bonds = [.. construction.Bonds.Where(b => !gone.Contains(b.Id))],
+            Layers = [.. construction.Layers.Where(l => l.Piece != Piece)],
+            Steps = [.. construction.Steps.Where(s => !s.Bonds.Any(gone.Contains))],
+            States = [.. construction.States.Select(s => s with { Angles = [.. s.Angles.Where(a => !Is(a.Piece))] })],
+            Contacts = [.. construction.Contacts.Where(c => !Is(c.PieceA) && !Is(c.PieceB))],
+        };
+    }
+
+    public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{NameOf(before, Piece)} taken away");
+}
+
+/// <summary>A window in a panel with the same border all round, or none.</summary>
+/// <param name="Border">As one types it; null for no window.</param>
+public sealed record BuildWindow(string Piece, string Panel, string? Border) : BuildEdit
+{
+    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignSpec design, DesignReader reader) => With(construction, Piece, p =>
+    {
+        var at = Plain(p).Panels.ToList().FindIndex(q => q.Id == Panel);
+        if (at < 0)
+        {
+            throw new InputProblemException("build.panel", "panel", $"there is no panel “{Panel}”", string.Join(", ", p.Panels.Select(q => q.Id)));
+        }
+
+        var kept = p.Openings.Where(o => o.Id != IdIn(Panel)).ToList();
+        if (Border is null)
+        {
+            return p with { Openings = kept };
+        }
+
+        var border = ConstructionReader.ValueOf(SumText.Read(Border, NamesIn(construction), "border"));
+        var from = p.Panels.Take(at).Aggregate(Affine.Zero, (sum, q) => sum + ConstructionReader.ValueOf(q.Extent));
+        var (low, high, head) = (from + border, from + ConstructionReader.ValueOf(p.Panels[at].Extent) - border, ConstructionReader.ValueOf(p.Across) - border);
+        var within = p.Axis == Axis.X ? new Rectangle(low, border, high, head) : new Rectangle(border, low, head, high);
+        return p with { Openings = [.. kept, new WrittenOpening(IdIn(Panel), $"window in the {p.Panels[at].Name}", Panel, ConstructionWriter.Write(within), $"{Border} on each side", CutKind.Window)] };
+    });
+
+    /// <summary>How the window that is cut in a panel is called in files.</summary>
+    public static string IdIn(string panel) => $"window-{panel}";
+
+    public override Words Describe(DesignSpec before, DesignReader reader) => Border is null ? Words.Of($"{Spoken.First(NameOf(before, Piece))}: no window") : Words.Of($"{Spoken.First(NameOf(before, Piece))}: a window, {Border} on each side");
+}
+
 /// <summary>What a parameter is ideally.</summary>
 public sealed record BuildParameter(string Parameter, string Rule) : BuildEdit
 {
-    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignReader reader)
+    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignSpec design, DesignReader reader)
     {
         // It may name only what stands before it.
         var at = construction.Parameters.ToList().FindIndex(p => p.Id == Parameter);
@@ -175,7 +311,7 @@ public sealed record BuildParameter(string Parameter, string Rule) : BuildEdit
 /// <summary>Bonds two pieces, changes a bond, or takes it away; where nothing holds a piece any more it is refused.</summary>
 public sealed record BuildBond(string Id, WrittenBond? Bond) : BuildEdit
 {
-    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignReader reader)
+    private protected override WrittenConstruction Change(WrittenConstruction construction, DesignSpec design, DesignReader reader)
     {
         // A piece that is glued lies where that says, and nowhere by itself.
         var kept = construction.Bonds.Where(b => b.Id != Id && !(Bond is { Loose: false } && b.Loose && b.B.Piece == Bond.B.Piece)).ToList();

@@ -153,6 +153,69 @@ public class BuildTests
         Assert.True(panels > 35, $"{panels}");
     }
 
+    /// <summary>Moved, a crease lies where it was put, every other stays, and the piece is as long as it was: for every crease of every plain piece.</summary>
+    [Theory]
+    [InlineData("5x7", 1.0)]
+    [InlineData("a5", -1.0)]
+    public void A_crease_is_moved_and_nothing_else(string format, double way)
+    {
+        var moved = 0;
+        foreach (var family in ConstructionLibrary.All)
+        {
+            var bare = new DesignSpec { Name = "Kite", Construction = family.Id, Format = format, Tools = "machine" };
+            if (Attempt.Of(Support.Reader.Read(bare).Design, Support.Reader.Read(bare).Target).Card is not { } card)
+            {
+                continue;
+            }
+
+            var spec = new MakeOwn().Apply(bare, Support.Reader);
+            foreach (var piece in card.Pieces.Where(p => p.Piece.OwnPlates is null && p.Piece.Lines.Count == 0 && p.Scores.Count > 0))
+            {
+                var panel = way > 0 ? piece.Panels[1].Extent : piece.Panels[0].Extent;
+                if (panel < Length.Mm(12))
+                {
+                    continue;
+                }
+
+                var to = (piece.Scores[0].Figure.Value + new Length((long)(way * Length.Mm(2).Units))).Nearest(MoveCrease.Mark(Support.Reader.Read(bare).Unit.SystemOf()));
+                if (Attempt.Of(Support.Reader.Read(new MoveCrease(piece.Piece.Id, 0, to.Units).Apply(spec, Support.Reader)) is var read ? read.Design : null!, read.Target).Card?.Pieces.First(p => p.Piece.Id == piece.Piece.Id) is not { } after)
+                {
+                    continue;
+                }
+
+                moved++;
+                Assert.True((after.Scores[0].Figure.Value - to).Abs() <= Length.Mm(0.1m), $"{family.Id}: {after.Scores[0].Figure.Value} and not {to}");
+                Assert.True((after.Along.Value - piece.Along.Value).Abs() <= Length.Mm(0.1m), $"{family.Id}: {piece.Piece.Name}");
+                foreach (var (now, was) in after.Scores.Zip(piece.Scores).Skip(1))
+                {
+                    Assert.True((now.Figure.Value - was.Figure.Value).Abs() <= Length.Mm(0.1m), $"{family.Id}: {was.Between}");
+                }
+            }
+        }
+
+        Assert.True(moved > 15, $"{moved}");
+    }
+
+    [Fact]
+    public void A_piece_is_added_cut_open_and_taken_away_again()
+    {
+        var spec = new AddPiece("Sail", "width / 3", "height - 1 in or 25 mm").Apply(Gate, Support.Reader);
+        var sail = Sized(spec).Pieces[^1];
+        Assert.Equal(("Sail", Support.In("2"), Support.In("5")), (sail.Piece.Name, sail.Along.Value, sail.Across.Value));
+        Assert.Empty(Sized(spec).Closed.Misses);
+        spec = new BuildWindow(sail.Piece.Id, "panel1", "1/2 in").Apply(spec, Support.Reader);
+        var window = Assert.Single(Sized(spec).Pieces[^1].Openings);
+        Assert.Equal((Support.In("1/2"), Support.In("1/2"), Support.In("1 1/2"), Support.In("4 1/2")), (window.Left.Value, window.Foot.Value, window.Right.Value, window.Head.Value));
+        Assert.Single(Sized(new BuildWindow(sail.Piece.Id, "panel1", "1/4 in").Apply(spec, Support.Reader)).Pieces[^1].Openings);
+        Assert.Empty(Sized(new BuildWindow(sail.Piece.Id, "panel1", null).Apply(spec, Support.Reader)).Pieces[^1].Openings);
+        Assert.Equal(DesignFile.State(spec), DesignFile.State(DesignFile.Read(DesignFile.Write(spec), "file")));
+
+        // In another format it goes with the card.
+        var larger = Support.Reader.Read(spec with { Target = "8x8in" });
+        Assert.Equal(Support.In("7"), Card.Of(larger.Design, larger.Target).Pieces[^1].Across.Value);
+        Assert.Equal(DesignFile.State(Gate), DesignFile.State(new RemovePiece(sail.Piece.Id).Apply(spec, Support.Reader)));
+    }
+
     [Fact]
     public void What_could_not_be_worked_with_is_refused_and_the_library_is_left_alone()
     {
@@ -165,6 +228,15 @@ public class BuildTests
         Refused(new BuildCrease(piece, 0, Fold.Valley, 45, 90), spec, "0, 90 or 180");
         Refused(new BuildParameter("nothing", "width"), spec, "no parameter");
         Refused(new BuildExtent(piece, null, "width"), new DesignSpec { Construction = "gatefold", Format = "6x6" }, "make it your own first");
+        Refused(new MoveCrease(piece, 7, 0), spec, "no crease");
+        Refused(new MoveCrease(piece, 0, Support.In("11").Units), spec, "between its neighbours");
+        Refused(new AddPiece(" ", "width", "height"), spec, "no name");
+        Refused(new AddPiece("Sail", "width - 9", "height"), spec, "not understood");
+        Refused(new AddPiece(spec.Made.Variants[0].Pieces[0].Name, "width", "height"), spec, "called");
+        Refused(new RemovePiece(piece), spec, "everything else lies on it");
+        Refused(new RemovePiece("nothing"), spec, "no piece");
+        Refused(new BuildWindow(piece, "nothing", "1/2 in"), spec, "no panel");
+        Refused(new BuildWindow(piece, spec.Made.Variants[0].Pieces[0].Panels[0].Id, "much"), spec, "not known here");
         var never = new MakeOwn().Apply(new DesignSpec { Construction = "twist-pop", Format = "6x6" }, Support.Reader);
         Refused(new SplitPanel("carrier", never.Made!.Variants[0].Pieces.First(p => p.Id == "carrier").Panels[0].Id), never, "cross its chain");
     }

@@ -726,6 +726,16 @@ export interface components {
             /** Format: int32 */
             shown: number;
         };
+        BuildOpeningView: {
+            /** Format: int64 */
+            left: number;
+            /** Format: int64 */
+            foot: number;
+            /** Format: int64 */
+            width: number;
+            /** Format: int64 */
+            height: number;
+        };
         BuildPanelView: {
             id: string;
             name: string;
@@ -733,6 +743,8 @@ export interface components {
             now: components["schemas"]["FigureText"];
             /** Format: int64 */
             extent: number;
+            window: null | string;
+            windowNow: null | components["schemas"]["FigureText"];
         };
         BuildParameterView: {
             id: string;
@@ -754,6 +766,7 @@ export interface components {
             broad: number;
             panels: components["schemas"]["BuildPanelView"][];
             creases: components["schemas"]["BuildCreaseView"][];
+            openings: components["schemas"]["BuildOpeningView"][];
             canChange: boolean;
         };
         BuildProposalView: {
@@ -764,6 +777,8 @@ export interface components {
             name: string;
             construction: string;
             isOwn: boolean;
+            /** Format: int64 */
+            mark: number;
             closes: boolean;
             says: components["schemas"]["SentencePart"][];
             pieces: components["schemas"]["BuildPieceView"][];
@@ -915,7 +930,16 @@ export interface components {
          * @description A change of a design: the one vocabulary in which interface, command line, remedies and checks' fixes say what is to be
          *     different, and in which history remembers it.
          */
-        DesignEdit: components["schemas"]["DesignEditSetFigure"] | components["schemas"]["DesignEditLockFigure"] | components["schemas"]["DesignEditFreeFigure"] | components["schemas"]["DesignEditChoose"] | components["schemas"]["DesignEditConvertTo"] | components["schemas"]["DesignEditTake"] | components["schemas"]["DesignEditCutFrom"] | components["schemas"]["DesignEditPrefer"] | components["schemas"]["DesignEditUseSheets"] | components["schemas"]["DesignEditShowIn"] | components["schemas"]["DesignEditWear"] | components["schemas"]["DesignEditCutWindow"] | components["schemas"]["DesignEditPutOn"] | components["schemas"]["DesignEditShape"] | components["schemas"]["DesignEditTie"] | components["schemas"]["DesignEditMakeOwn"] | components["schemas"]["DesignEditBuildExtent"] | components["schemas"]["DesignEditBuildCrease"] | components["schemas"]["DesignEditSplitPanel"] | components["schemas"]["DesignEditJoinPanels"] | components["schemas"]["DesignEditBuildParameter"] | components["schemas"]["DesignEditBuildBond"] | components["schemas"]["DesignEditReplace"];
+        DesignEdit: components["schemas"]["DesignEditSetFigure"] | components["schemas"]["DesignEditLockFigure"] | components["schemas"]["DesignEditFreeFigure"] | components["schemas"]["DesignEditChoose"] | components["schemas"]["DesignEditConvertTo"] | components["schemas"]["DesignEditTake"] | components["schemas"]["DesignEditCutFrom"] | components["schemas"]["DesignEditPrefer"] | components["schemas"]["DesignEditUseSheets"] | components["schemas"]["DesignEditShowIn"] | components["schemas"]["DesignEditWear"] | components["schemas"]["DesignEditCutWindow"] | components["schemas"]["DesignEditPutOn"] | components["schemas"]["DesignEditShape"] | components["schemas"]["DesignEditTie"] | components["schemas"]["DesignEditMakeOwn"] | components["schemas"]["DesignEditBuildExtent"] | components["schemas"]["DesignEditBuildCrease"] | components["schemas"]["DesignEditSplitPanel"] | components["schemas"]["DesignEditJoinPanels"] | components["schemas"]["DesignEditMoveCrease"] | components["schemas"]["DesignEditAddPiece"] | components["schemas"]["DesignEditRemovePiece"] | components["schemas"]["DesignEditBuildWindow"] | components["schemas"]["DesignEditBuildParameter"] | components["schemas"]["DesignEditBuildBond"] | components["schemas"]["DesignEditReplace"];
+        /** @description A new flat piece, laid in the middle of the widest panel of the first piece until it is bonded. */
+        DesignEditAddPiece: {
+            /** @enum {string} */
+            edit?: "addPiece";
+            name: string;
+            /** @description How long it is, as one types it; Across how high. */
+            along: string;
+            across: string;
+        };
         /** @description Bonds two pieces, changes a bond, or takes it away; where nothing holds a piece any more it is refused. */
         DesignEditBuildBond: {
             /** @enum {string} */
@@ -954,6 +978,15 @@ export interface components {
             edit?: "parameter";
             parameter: string;
             rule: string;
+        };
+        /** @description A window in a panel with the same border all round, or none. */
+        DesignEditBuildWindow: {
+            /** @enum {string} */
+            edit?: "panelWindow";
+            piece: string;
+            panel: string;
+            /** @description As one types it; null for no window. */
+            border: null | string;
         };
         /** @description Another option of a choice, in every format. */
         DesignEditChoose: {
@@ -1013,6 +1046,19 @@ export interface components {
             /** @enum {string} */
             edit?: "makeOwn";
         };
+        /** @description Moves a crease along its chain: the panel before it takes what the one behind it gives. */
+        DesignEditMoveCrease: {
+            /** @enum {string} */
+            edit?: "moveCrease";
+            piece: string;
+            /** Format: int32 */
+            crease: number;
+            /**
+             * Format: int64
+             * @description Where it is to be in the format that the design is made for, from the start of the chain, in units; the nearest sixteenth or half millimetre counts.
+             */
+            at: number;
+        };
         /** @description How figures are liked to be set. */
         DesignEditPrefer: {
             /** @enum {string} */
@@ -1028,6 +1074,12 @@ export interface components {
             edit?: "element";
             id: string;
             element: null | components["schemas"]["ElementSpec"];
+        };
+        /** @description Takes a piece away, with what was bonded to it or lay on it. */
+        DesignEditRemovePiece: {
+            /** @enum {string} */
+            edit?: "removePiece";
+            piece: string;
         };
         /** @description The whole design as it is given: read from a file, or put back. */
         DesignEditReplace: {

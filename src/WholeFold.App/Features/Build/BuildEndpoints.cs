@@ -9,14 +9,18 @@ using WholeFold.Core.Measure;
 namespace WholeFold.App.Features.Build;
 
 /// <param name="Rule">As one types it; <paramref name="Now"/> what it is at home.</param>
-public sealed record BuildPanelView(string Id, string Name, string Rule, FigureText Now, long Extent);
+/// <param name="Window">The border of the window that is cut in it, and <paramref name="WindowNow"/> what that is at home; null for none.</param>
+public sealed record BuildPanelView(string Id, string Name, string Rule, FigureText Now, long Extent, string? Window, FigureText? WindowNow);
+
+/// <summary>What is cut out of a piece, as a box from its lower left corner.</summary>
+public sealed record BuildOpeningView(long Left, long Foot, long Width, long Height);
 
 /// <param name="At">Where it is scored at home, from the start of the chain.</param>
 /// <param name="Closed">0, 90 or 180 in the envelope; <paramref name="Shown"/> as one looks at it.</param>
 public sealed record BuildCreaseView(int Number, string Name, FigureText At, long Place, string Fold, int Closed, int Shown);
 
 /// <param name="CanChange">Whether its panels can be changed here: not where creases cross its chain.</param>
-public sealed record BuildPieceView(string Id, string Name, int Quantity, bool Upright, string Across, FigureText AcrossNow, long Along, long Broad, IReadOnlyList<BuildPanelView> Panels, IReadOnlyList<BuildCreaseView> Creases, bool CanChange);
+public sealed record BuildPieceView(string Id, string Name, int Quantity, bool Upright, string Across, FigureText AcrossNow, long Along, long Broad, IReadOnlyList<BuildPanelView> Panels, IReadOnlyList<BuildCreaseView> Creases, IReadOnlyList<BuildOpeningView> Openings, bool CanChange);
 
 public sealed record BuildParameterView(string Id, string Name, string Rule, FigureText Now);
 
@@ -27,8 +31,9 @@ public sealed record BuildProposalView(string Words, DesignEdit Edit);
 
 /// <summary>How a card of one's own is made, and whether it closes.</summary>
 /// <param name="IsOwn">Whether it can be changed: a construction of the library is copied first.</param>
+/// <param name="Mark">By how much a key moves a crease.</param>
 /// <param name="Closes">Whether the closed card meets and stays within its format, in <paramref name="Says"/>.</param>
-public sealed record BuildView(string Name, string Construction, bool IsOwn, bool Closes, IReadOnlyList<SentencePart> Says, IReadOnlyList<BuildPieceView> Pieces, IReadOnlyList<BuildParameterView> Parameters, IReadOnlyList<BuildBondView> Bonds, IReadOnlyList<BuildProposalView> Proposals);
+public sealed record BuildView(string Name, string Construction, bool IsOwn, long Mark, bool Closes, IReadOnlyList<SentencePart> Says, IReadOnlyList<BuildPieceView> Pieces, IReadOnlyList<BuildParameterView> Parameters, IReadOnlyList<BuildBondView> Bonds, IReadOnlyList<BuildProposalView> Proposals);
 
 internal static class BuildEndpoints
 {
@@ -51,8 +56,9 @@ internal static class BuildEndpoints
         FigureText Figure(Length length) => LengthWriter.Parts(length, read.Unit);
         var pieces = card.Pieces.Zip(written.Pieces, (piece, w) => new BuildPieceView(
             w.Id, w.Name, w.Quantity, w.Axis == Axis.Y, Rule(w.Across), Figure(piece.Across.Value), piece.Along.Value.Units, piece.Across.Value.Units,
-            [.. w.Panels.Select((p, i) => new BuildPanelView(p.Id, p.Name, Rule(p.Extent), Figure(piece.Panels[i].Extent), piece.Panels[i].Extent.Units))],
+            [.. w.Panels.Select((p, i) => new BuildPanelView(p.Id, p.Name, Rule(p.Extent), Figure(piece.Panels[i].Extent), piece.Panels[i].Extent.Units, WindowIn(w, p) is { } window ? Rule(BorderOf(w, window)) : null, WindowIn(w, p) is { } cut && piece.Openings.FirstOrDefault(o => o.Opening.Id == cut.Id) is { } sized ? Figure((w.Axis == Axis.X ? sized.Foot : sized.Left).Value) : null))],
             [.. w.Creases.Select((c, i) => new BuildCreaseView(i, piece.Scores[i].Place, Figure(piece.Scores[i].Figure.Value), piece.Scores[i].Figure.Value.Units, c.Fold == Fold.Mountain ? "mountain" : "valley", Math.Abs(c.Closed), Math.Abs(c.Shown)))],
+            [.. piece.Openings.Where(o => o.Opening.Outline is null).Select(o => new BuildOpeningView(o.Left.Value.Units, o.Foot.Value.Units, (o.Right.Value - o.Left.Value).Units, (o.Head.Value - o.Foot.Value).Units))],
             w.Plates is null && w.Lines.Count == 0)).ToList();
         var misses = card.Closed.Misses.Select(m => m.Bond).OfType<string>().ToList();
         var (wide, high) = (card.Closed.Width, card.Closed.Height);
@@ -61,11 +67,16 @@ internal static class BuildEndpoints
             : !within ? Words.Of($"Closed it is {wide} × {high:u}, and its format {card.Figures.Width} × {card.Figures.Height:u}: it stands out.")
             : Words.Of($"It closes to {wide} × {high:u}.");
         return new BuildView(
-            spec.Name, read.Design.Family.Name, spec.Made is not null, misses.Count == 0 && within, says.Parts(read.Unit), pieces,
+            spec.Name, read.Design.Family.Name, spec.Made is not null, MoveCrease.Mark(read.Unit.SystemOf()).Units, misses.Count == 0 && within, says.Parts(read.Unit), pieces,
             [.. written.Parameters.Select(p => new BuildParameterView(p.Id, p.Name, Rule(p.Ideal), Figure(card.Figures.Parameters.First(q => q.Parameter.Id == p.Id).Value)))],
             [.. written.Bonds.Select(b => new BuildBondView(b.Id, $"{NameOf(written, b.B.Piece)} on {(b.A.Piece == b.B.Piece ? "itself" : $"the {NameOf(written, b.A.Piece)}")}: {b.LinedUp}", b.Loose))],
             spec.Made is null ? [] : [.. BondProposals.For(spec, reader, cancel).Select(e => new BuildProposalView($"{NameOf(written, e.Bond!.B.Piece)}: {e.Bond.LinedUp}", e))]);
     }
+
+    private static WrittenOpening? WindowIn(WrittenPiece piece, WrittenPanel panel) => piece.Openings.FirstOrDefault(o => o.Id == BuildWindow.IdIn(panel.Id));
+
+    /// <summary>The same on all sides, so as it is at the side that no panel lies before.</summary>
+    private static WrittenSum BorderOf(WrittenPiece piece, WrittenOpening window) => piece.Axis == Axis.X ? window.Within.From.Y : window.Within.From.X;
 
     private static readonly Length Near = Length.Mm(1);
 

@@ -79,9 +79,9 @@ internal sealed class Equations
 
     /// <summary>
     /// A solution that holds for all but at most so many figures, which are named; null where there is none. The one that is left out is the one without which
-    /// the others come nearest to each other.
+    /// the others come nearest to each other; of several without which they agree, one that leaves a size that is <paramref name="wanted"/>.
     /// </summary>
-    public (Vector<double> X, IReadOnlyList<Equation> Out)? Agree(IReadOnlyList<Equation> equations, int most)
+    public (Vector<double> X, IReadOnlyList<Equation> Out)? Agree(IReadOnlyList<Equation> equations, int most, Func<Vector<double>, double, bool>? wanted = null)
     {
         var kept = equations.ToList();
         var gone = new List<Equation>();
@@ -99,7 +99,8 @@ internal sealed class Equations
             }
 
             // Only what is off itself, or weighs on what is, can be the one.
-            var worst = kept.Select(e => (Equation: e, Others: kept.Where(k => k != e).ToList())).Select(c => (c.Equation, Worst: Solve(c.Others) is var y ? c.Others.Max(r => Off(r, y)) : 0)).MinBy(c => c.Worst);
+            var without = kept.Select(e => (Equation: e, Others: kept.Where(k => k != e).ToList())).Select(c => (c.Equation, c.Others, X: Solve(c.Others))).Select(c => (c.Equation, c.X, Worst: c.Others.Max(r => Off(r, c.X)))).ToList();
+            var worst = without.Where(c => wanted is not null && c.Worst <= Tolerance && wanted(c.X, Tolerance)).DefaultIfEmpty(without.MinBy(c => c.Worst)).MinBy(c => c.Worst);
             kept.Remove(worst.Equation);
             gone.Add(worst.Equation);
         }

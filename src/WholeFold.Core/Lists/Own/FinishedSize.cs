@@ -11,9 +11,12 @@ internal static class FinishedSize
 {
     // Log odds, by trial on lists: a size that has a name; a paper that is that size less a border; the largest panel of a chain, half of a
     // sheet; what does not fit.
-    private const double Named = 5, HasPaper = 3, LargestPanel = 2.5, Half = 1.5, EdgeToCrease = 0.7, Misfit = 6, Whole = 1.5, Turned = 1.2, Lesser = 0.8, Sheared = 4;
+    private const double Named = 5, HasPaper = 3, LargestPanel = 2.5, Half = 2, EdgeToCrease = 0.7, Misfit = 6, Whole = 1.5, Turned = 1.2, Lesser = 0.8, Sheared = 8, AllFolded = 1, Twins = 6, Fins = 7, Pillars = 5, Mirrored = 1.5, Slender = 2, SquareCard = 0.7;
 
     private const int Most = 60;
+
+    /// <summary>Few cards are narrower.</summary>
+    private static readonly Length SlenderBelow = Length.In(13, 4);
 
     private static readonly Pair Near = new(Length.Mm(0.8m), Length.Mm(1m));
 
@@ -40,6 +43,8 @@ internal static class FinishedSize
             }
         }
 
+        found.AddRange(Tubes(list, scored, near));
+
         // None of it is of a card's size: it is what its largest piece is, as near as a card can be.
         bool IsCard(Length side) => side >= Format.Least && side <= Format.Greatest;
         if (!found.Any(f => IsCard(f.Width) && IsCard(f.Height)))
@@ -65,8 +70,25 @@ internal static class FinishedSize
 
         var (panels, widest) = (piece.Panels, piece.Panels.Max());
 
+        // Two cut alike and scored in quarters lie on each other, whole.
+        if (list.Cards.Where(c => c.Scores.Count > 0).Sum(c => c.First + c.Second - piece.First - piece.Second is var off && off.Abs() <= near && (c.First - piece.First).Abs() is var turn && (turn <= near || (c.First - piece.Second).Abs() <= near) ? c.Quantity : 0) == 2 && panels.Count == 3 && (panels[0] - panels[2]).Abs() <= near)
+        {
+            yield return (piece.Along, Twins);
+        }
+
         // A piece with the same middle and other ends goes across it: such a tube is pushed flat sideways, by the depth of a wall.
         var isTube = panels.Count == 3 && list.Cards.Any(c => c != piece && c.Panels.Count == 3 && (c.Panels[1] - panels[1]).Abs() <= near && c.Panels[0] < panels[0] - near);
+        // With every score folded over.
+        var (at, low, high) = (Length.Zero, Length.Zero, Length.Zero);
+        for (var i = 0; i < panels.Count; i++)
+        {
+            at = i % 2 == 0 ? at + panels[i] : at - panels[i];
+            (low, high) = (Length.Min(low, at), Length.Max(high, at));
+        }
+
+        var mirrored = panels.Count > 4 && panels.Zip(panels.Reverse()).All(p => (p.First - p.Second).Abs() <= near);
+        yield return (high - low, AllFolded + (mirrored ? Mirrored : 0) + ((high - low - widest).Abs() <= near ? LargestPanel : 0) + (2 * (high - low) - piece.Along is var half && half.Abs() <= near ? Half : 0));
+
         for (var from = 0; from < panels.Count; from++)
         {
             var sum = Length.Zero;
@@ -83,12 +105,47 @@ internal static class FinishedSize
         }
     }
 
+    /// <summary>
+    /// Square tubes, four equal panels and a tab: one with fins is as wide as two fins pushed flat; pillars between faces slide flat by a side
+    /// for each row.
+    /// </summary>
+    private static IEnumerable<(OwnPiece Main, Length Width, Length Height, double Likely)> Tubes(OwnList list, IReadOnlyList<OwnPiece> scored, Length near)
+    {
+        var tubes = scored.Where(c => c.Panels.Count == 5 && c.Panels.Take(4).All(p => (p - c.Panels[0]).Abs() <= near)).ToList();
+        if (tubes.Count == 0 || tubes.Count < scored.Count)
+        {
+            yield break;
+        }
+
+        var flat = list.Cards.Where(c => c.Scores.Count == 0).ToList();
+        foreach (var tube in tubes.Where(t => t.Quantity == 1))
+        {
+            foreach (var fin in flat.Where(f => f.Quantity > 1 && ((f.First - tube.Across).Abs() <= near || (f.Second - tube.Across).Abs() <= near)))
+            {
+                yield return (tube, 2 * ((fin.First - tube.Across).Abs() <= near ? fin.Second : fin.First), tube.Across, Fins);
+            }
+        }
+
+        var rows = tubes.Select(t => t.Across).Distinct().Count();
+        foreach (var (face, turned) in tubes.Any(t => t.Quantity > 1) || tubes.Count > 1 ? flat.SelectMany(f => new[] { (f, false), (f, true) }) : [])
+        {
+            var (width, height) = turned ? (face.Second, face.First) : (face.First, face.Second);
+            if (height >= tubes.Max(t => t.Across) - near && flat.Count(f => (f.First - width).Abs() <= near || (f.Second - width).Abs() <= near) >= rows)
+            {
+                yield return (tubes[0], width + tubes[0].Panels[0], height, Pillars - (rows > 1 ? 3 : 0));
+                yield return (tubes[0], width + (rows * tubes[0].Panels[0]), height, Pillars);
+            }
+        }
+    }
+
     /// <summary>What speaks for a size beside the chain: its name, a paper that it takes; and against it: what would hang over.</summary>
     private static double Fits(OwnList list, OwnPiece main, Length width, Length height, IReadOnlyList<Format> formats, UnitSystem system, Length near)
     {
         bool Is(Length a, Length b) => ((a - width).Abs() <= near && (b - height).Abs() <= near) || ((a - height).Abs() <= near && (b - width).Abs() <= near);
         bool Goes(Length a, Length b) => (a <= width + near && b <= height + near) || (a <= height + near && b <= width + near);
         var likely = formats.Any(f => f.System == system && Is(f.Width, f.Height)) ? Named : 0;
+        likely -= Length.Min(width, height) < SlenderBelow ? Slender : 0;
+        likely += (width - height).Abs() <= near ? SquareCard : 0;
         likely += Borders.Any(b => list.Papers.Any(p => p.Quantity <= 2 && Is(p.First + (2 * b.For(system)), p.Second + (2 * b.For(system))))) ? HasPaper : 0;
         foreach (var piece in list.Pieces.Where(p => p != main && p.Kind is OwnKind.Piece or OwnKind.Paper && !Recogniser.IsExtra(p.Name)))
         {

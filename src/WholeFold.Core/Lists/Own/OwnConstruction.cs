@@ -170,7 +170,7 @@ public sealed class OwnConstruction
         {
             Id = id,
             Name = Spoken.First(listed.Name),
-            Axis = IsUpright(listed, along) ? Axis.Y : Axis.X,
+            Axis = IsUpright(listed, along, across) ? Axis.Y : Axis.X,
             Across = ConstructionWriter.Write(extent),
             SizeRule = along.Rule.Words.Write(listed.Unit),
             AcrossRule = across.Rule.Words.Write(listed.Unit),
@@ -184,7 +184,7 @@ public sealed class OwnConstruction
     private Length ClosedWidth(OwnPiece listed) => (listed.Across - _rules.Height).Abs() <= Near ? _rules.Width : (listed.Across - _rules.Width).Abs() <= Near ? _rules.Height : _rules.Width;
 
     /// <summary>A chain that runs along the card's height lies that way.</summary>
-    private bool IsUpright(OwnPiece listed, GuessedFigure along) => listed.Scores.Count > 0 ? (listed.Across - _rules.Width).Abs() <= Near && (listed.Across - _rules.Height).Abs() > Near : along.Rule.ByHeight > along.Rule.ByWidth;
+    private bool IsUpright(OwnPiece listed, GuessedFigure along, GuessedFigure across) => listed.Scores.Count > 0 && _rules.Upwards is not null ? across.Rule.ByWidth > across.Rule.ByHeight : listed.Scores.Count > 0 ? (listed.Across - _rules.Width).Abs() <= Near && (listed.Across - _rules.Height).Abs() > Near : along.Rule.ByHeight > along.Rule.ByWidth;
 
     /// <summary>A paper goes on every panel that it fits with the same border both ways, as many as there are of it.</summary>
     private void Lay(OwnPiece paper)
@@ -252,20 +252,7 @@ public sealed class OwnConstruction
         return x <= panel + Near && y <= across + Near ? ((double)panel.Units * across.Units) - ((double)x.Units * y.Units) : null;
     }
 
-    private void Lie(int index, int copy, int panel, int host, int on, bool loose)
-    {
-        var ((piece, _, panels, across), (to, _, hosts, hostAcross)) = (_pieces[index], _pieces[host]);
-        var (from, size) = (panels.Take(panel).Aggregate(Affine.Zero, (s, e) => s + e), panels[panel]);
-        var own = piece.Axis == Axis.X ? new Rectangle(from, Affine.Zero, from + size, across) : new Rectangle(Affine.Zero, from, across, from + size);
-        var (start, room) = (hosts.Take(on).Aggregate(Affine.Zero, (s, e) => s + e), hosts[on]);
-        var (width, height) = piece.Axis == Axis.X ? (size, across) : (across, size);
-        var (left, foot) = to.Axis == Axis.X ? (start + ((room - width) / 2), (hostAcross - height) / 2) : ((hostAcross - width) / 2, start + ((room - height) / 2));
-        var name = piece.Quantity == 1 ? piece.Id : $"{piece.Id}:{copy + 1}";
-        _bonds.Add(new WrittenBond(
-            $"{piece.Id}-{copy + 1}",
-            new WrittenSide(to.Quantity == 1 ? to.Id : $"{to.Id}:1", to.Panels[on].Id, Face.Up, Region(new Rectangle(left, foot, left + width, foot + height))),
-            new WrittenSide(name, piece.Panels[panel].Id, Face.Down, Region(own)), loose ? "where it lies when the card is closed" : "in the middle of its panel", Loose: loose));
-    }
+    private void Lie(int index, int copy, int panel, int host, int on, bool loose) => _bonds.Add(Laid.InTheMiddle((_pieces[host].Written, on), _pieces[index].Written, panel, copy, loose));
 
     /// <summary>What is glued, in the order of the pieces: what lies flat by itself, of what goes across first all left tabs, then with the card shut on them the right ones.</summary>
     private IEnumerable<AssemblyStep> Together()

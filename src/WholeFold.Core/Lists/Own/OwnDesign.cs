@@ -33,29 +33,42 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
     /// <param name="target">A format to convert it to; null for as it is.</param>
     /// <param name="corrections">What its maker says of rules; see <see cref="RuleGuess.Corrected"/>.</param>
     /// <exception cref="InputProblemException">The format is not understood.</exception>
-    public static OwnDesign Of(string text, DisplayUnit? bare, DesignReader reader, Recogniser recogniser, string? target = null, IReadOnlyDictionary<string, int>? corrections = null, CancellationToken cancel = default)
+    public static OwnDesign Of(string text, DisplayUnit? bare, DesignReader reader, Recogniser recogniser, string? target = null, IEnumerable<KeyValuePair<string, int>>? corrections = null, CancellationToken cancel = default)
     {
+        return Of(OwnListReader.Read(text, bare), reader, recogniser, target, corrections, cancel);
+    }
+
+    /// <summary>The same of a list that has been read.</summary>
+    /// <exception cref="InputProblemException">The format is not understood.</exception>
+    public static OwnDesign Of(OwnList list, DesignReader reader, Recogniser recogniser, string? target = null, IEnumerable<KeyValuePair<string, int>>? corrections = null, CancellationToken cancel = default)
+    {
+        ArgumentNullException.ThrowIfNull(list);
         ArgumentNullException.ThrowIfNull(reader);
         ArgumentNullException.ThrowIfNull(recogniser);
-        var list = OwnListReader.Read(text, bare);
         var closest = recogniser.Find(list, cancel);
         var recognised = closest.FirstOrDefault(r => r.Sure);
         var format = target is null ? null : FormatReader.Read(target, reader.Inventory.Formats, out var reason) ?? throw new InputProblemException("format.unknown", "format", reason ?? $"there is no format “{target}”", $"{string.Join(", ", reader.Inventory.Formats.Select(f => f.Id))}, or a size such as 5x5in");
-        var rules = recognised is null ? RuleGuess.Of(list, reader.Inventory.Formats)?.Corrected(corrections ?? new Dictionary<string, int>()) : null;
+        var rules = recognised is null ? RuleGuess.Of(list, reader.Inventory.Formats)?.Corrected(corrections ?? []) : null;
+        var card = recognised is null ? null : Home(recognised, list, reader);
         var figures = recognised is not null ? ByConstruction(recognised, list, reader, format) : rules is null ? [] : ByRules(rules, format);
-        return new OwnDesign(list, recognised, closest, rules, figures, [.. LookThrough(list, recognised)]);
+        return new OwnDesign(list, recognised, closest, rules, figures, LookThrough(list, recognised, closest, recognised is not null ? (recognised.Width, recognised.Height) : rules is null ? default : (rules.Width, rules.Height), card, reader.Inventory.Formats, cancel));
     }
 
     /// <summary>How sure a figure of a construction is that explains the whole list.</summary>
     private const double Known = 0.98;
 
+    private static Card? Home(Recognised recognised, OwnList list, DesignReader reader)
+    {
+        var home = reader.Read(Exact(recognised, list));
+        return Attempt.Of(home.Design, home.Target).Card;
+    }
+
+    /// <summary>Exact to the unit, as its rules give it: what tools can set is another question.</summary>
+    private static DesignSpec Exact(Recognised recognised, OwnList list) => recognised.Design("own", list.Cards.First().Unit.SystemOf()) with { Tools = "machine" };
+
     private static List<OwnFigure> ByConstruction(Recognised recognised, OwnList list, DesignReader reader, Format? format)
     {
-        var system = list.Cards.First().Unit.SystemOf();
-
-        // Exact to the unit, as its rules give it: what tools can set is another question.
-        var spec = recognised.Design("own", system) with { Tools = "machine" };
-        var home = reader.Read(spec);
+        var home = reader.Read(Exact(recognised, list));
         var target = format is null ? home.Target : Target.Beside(home.Design.Home, format, turned: false);
         var (was, now) = (Attempt.Of(home.Design, home.Target).Card, Attempt.Of(home.Design, target).Card);
         var figures = new List<OwnFigure>();
@@ -125,26 +138,29 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
         return [.. rules.Figures.Select(f => new OwnFigure(f.Piece.Line, f.Piece.Name, f.Figure, f.Value, f.Rule.Words, f.Sure, [.. f.Next.Select(n => (n.Rule.Words, n.Sure))], f.Rule.In(f.Value, width - rules.Width, height - rules.Height)))];
     }
 
-    /// <summary>A figure that its construction does not ask for; or, of no construction, one that breaks the pattern of its piece.</summary>
-    private static IEnumerable<ListFinding> LookThrough(OwnList list, Recognised? recognised)
+    /// <summary>How well a construction must explain all but one figure, for that to be a slip and the list no other card.</summary>
+    private const double AllButOne = 0.3;
+
+    /// <summary>
+    /// A figure that its construction does not ask for; a paper that does not lie on it; or, of no construction, one that does not go with the
+    /// others. A construction that explains all but one figure is told where no other comes near.
+    /// </summary>
+    private static List<ListFinding> LookThrough(OwnList list, Recognised? recognised, IReadOnlyList<Recognised> closest, (Length Width, Length Height) home, Card? card, IReadOnlyList<Format> formats, CancellationToken cancel)
     {
-        if (recognised is not null)
+        var explains = recognised ?? (closest is [{ Differs.Count: 1, Score: > AllButOne } near, ..] ? near : null);
+        if (explains is { Differs.Count: > 0 })
         {
-            foreach (var differs in recognised.Differs)
-            {
-                yield return new ListFinding("rule", differs.Line, null, Words.Of($"{Constructions.Spoken.First(differs.Figure)} at {differs.Is} contradicts the rules of the {recognised.Family.Name}; {differs.Would} would keep them."), [new LikelyFigure(differs.Would, Words.Of($"{differs.Would:u} instead of {differs.Is}"))]);
-            }
-
-            yield break;
+            return [.. explains.Differs.Select(d => new ListFinding("rule", d.Line, Place(d.Figure), Words.Of($"{Constructions.Spoken.First(d.Figure)} at {d.Is} contradicts the rules of the {explains.Family.Name}; {d.Would} would keep them."), [new LikelyFigure(d.Would, Words.Of($"{d.Would:u} instead of {d.Is}"))]))];
         }
 
-        foreach (var piece in list.Cards.Where(c => c.Scores.Count > 1))
+        if (!list.Cards.Any())
         {
-            var lines = new MeasureList([new ListLine(piece.Line, ListKind.Width, piece.Unit, [piece.Along]), new ListLine(piece.Line, ListKind.Scores, piece.Unit, piece.Scores)], []);
-            foreach (var finding in ListChecker.Check(lines))
-            {
-                yield return finding;
-            }
+            return [];
         }
+
+        var papers = PaperSlips.Find(list, home, card, formats);
+        return papers.Count > 0 || recognised is not null ? [.. papers] : [.. new Contradictions(list, formats).Find(cancel)];
+
+        static int? Place(string figure) => figure.StartsWith("score ", StringComparison.Ordinal) ? int.Parse(figure["score ".Length..], System.Globalization.CultureInfo.InvariantCulture) : null;
     }
 }

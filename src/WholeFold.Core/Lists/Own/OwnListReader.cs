@@ -65,7 +65,6 @@ public static partial class OwnListReader
                 continue;
             }
 
-
             // Several pieces a line are parted by a semicolon.
             foreach (var part in line.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
             {
@@ -76,7 +75,14 @@ public static partial class OwnListReader
             }
         }
 
-        return new OwnList(pieces, named, left) { Title = title };
+        return new OwnList([.. ToldApart(pieces)], named, left) { Title = title };
+    }
+
+    /// <summary>Pieces of one line with one name get a number each.</summary>
+    private static IEnumerable<OwnPiece> ToldApart(IReadOnlyList<OwnPiece> pieces)
+    {
+        var named = pieces.CountBy(p => (p.Line, p.Name)).ToDictionary();
+        return pieces.Select((p, i) => named[(p.Line, p.Name)] == 1 ? p : p with { Name = $"{p.Name} {pieces.Take(i + 1).Count(q => q.Line == p.Line && q.Name == p.Name)}" });
     }
 
     /// <summary>One way of writing for what can be written in several.</summary>
@@ -140,7 +146,8 @@ public static partial class OwnListReader
     private static bool Continues(string part, string? tail, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
     {
         var last = pieces.FindLastIndex(p => p.Kind is OwnKind.Piece or OwnKind.Paper);
-        if (last >= 0 && pieces[last].Scores.Count == 0 && (tail ?? (BareForm().IsMatch(part) ? part : null)) is { } said)
+        var isOther = DoneWord().IsMatch(part) && !part.TrimStart().StartsWith("fold", StringComparison.OrdinalIgnoreCase) && !part.Contains("then fold", StringComparison.OrdinalIgnoreCase);
+        if (last >= 0 && !isOther && pieces[last].Scores.Count == 0 && (tail ?? (BareForm().IsMatch(part) ? part : null)) is { } said)
         {
             var scores = OwnScores.Read(said, pieces[last].First, pieces[last].Second, unit);
             if (Scored(pieces[last], scores, pieces) is { } scored)
@@ -150,7 +157,7 @@ public static partial class OwnListReader
             }
         }
 
-        if (last >= 0 && tail is not null && pieces[last].Cross.Count == 0 && OwnScores.Read(tail, pieces[last].First, pieces[last].Second, unit) is { Scores.Count: > 0, SideSaid: true } more && more.AlongFirst != pieces[last].AlongFirst)
+        if (last >= 0 && !isOther && tail is not null && pieces[last].Cross.Count == 0 && OwnScores.Read(tail, pieces[last].First, pieces[last].Second, unit) is { Scores.Count: > 0, SideSaid: true } more && more.AlongFirst != pieces[last].AlongFirst)
         {
             pieces[last] = pieces[last] with { Cross = more.Scores, SideSaid = true };
             return true;
@@ -194,7 +201,7 @@ public static partial class OwnListReader
 
         // What stands before the next name belongs to the size before it.
         static string Until(string after) => Regex.Match(after, @"^\W*(?:\(\s*\d+\s*\)|x\s*\d+)") is { Success: true } m ? m.Value : "";
-        static string TailCount(string tail) => string.Join(' ', Regex.Matches(tail, @"\(\s*\d{1,2}\s*(?:x|off|of them)?\s*\)|\b(?:cut|make)\s+\d{1,2}\s*$|[,;]\s*(?:two|three|four|six|eight|\d{1,2})\s+of them").Select(m => m.Value));
+        static string TailCount(string tail) => string.Join(' ', OwnScores.CountForm().Matches(tail).Concat(Regex.Matches(tail, @"\b(?:cut|make)\s+\d{1,2}\s*$|[,;]\s*(?:two|three|four|six|eight|\d{1,2})\s+of them")).Select(m => m.Value));
     }
 
     private static OwnKind Kind(string name, string words, OwnPiece? carried) =>

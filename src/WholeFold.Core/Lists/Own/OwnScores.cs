@@ -33,10 +33,14 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     [GeneratedRegex(@"\b(?:all|each of the)\s+(?:four\s+|4\s+)?(?:sides|edges)\b|\ball\s+(?:the\s+way\s+)?(?:a)?round\b|\bfour sides\b", RegexOptions.IgnoreCase)]
     private static partial Regex AllSidesForm();
 
+    /// <summary>How many there are of a piece, behind its scores.</summary>
+    [GeneratedRegex(@"\(\s*(?:x\s*)?\d{1,2}\s*(?:x|off|of\s+(?:them|these))?\s*\)|[\s,]x\s?\d{1,2}\s*$", RegexOptions.IgnoreCase)]
+    internal static partial Regex CountForm();
+
     /// <param name="text">From the word that says it is about scores to the end of the line.</param>
     public static OwnScores Read(string text, Length first, Length second, DisplayUnit unit)
     {
-        var said = Otherwise().Replace(Word().Replace(text, w => w.Value.Contains("same", StringComparison.OrdinalIgnoreCase) ? " same " : " "), " ");
+        var said = Otherwise().Replace(Word().Replace(CountForm().Replace(text, " "), w => w.Value.Contains("same", StringComparison.OrdinalIgnoreCase) ? " same " : " "), " ");
         var diagonals = Regex.IsMatch(text, @"\bdiagonal", RegexOptions.IgnoreCase);
         if (Regex.IsMatch(said, @"\bsame\b|^\W*(?:as|like)\s+(?:the|above|before|on)\b", RegexOptions.IgnoreCase) && OwnFigures.All(said, unit, 1).Count == 0)
         {

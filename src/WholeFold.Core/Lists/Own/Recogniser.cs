@@ -54,16 +54,22 @@ public sealed record Recognised(
 public sealed partial class Recogniser(DesignReader reader)
 {
     // What each thing counts: a figure that is explained one, less one for each thing that had to be assumed; the rest by trial on lists (tests/…/Own).
-    private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.8, BrokenLimit = 2.5, AsUsual = 0.8, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, OwnParameter = 0.7, TurnedAbout = 1.2, OneFold = 1, HasWindow = 0.6, EnoughAlone = 3.6, WrongCount = 0.4, Enough = 1.3, Clear = 0.5;
+    private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.8, BrokenLimit = 2.5, AsUsual = 0.8, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, OwnParameter = 0.7, TurnedAbout = 1.2, OneFold = 1, HasWindow = 0.6, EnoughAlone = 3.6, WrongCount = 0.4, Enough = 1.3, Clear = 0.5, FarFromUsual = 2.6, NotCrossed = 2.5, Named = 1.5;
 
-    /// <summary>A parameter that is no more than this is a hair that many lists leave out: 1/16 in, and what a rule cannot tell from it.</summary>
+    /// <summary>A parameter that is no more than this is a hair that many lists leave out, and a limit that is missed by no more is for the checks to say: 1/16 in, and what a rule cannot tell from it.</summary>
     private static readonly Length Hair = Length.Mm(1.8m);
+
+    /// <summary>What is further off is another piece, and no slip.</summary>
+    private static readonly Length SlipAtMost = Length.In(3, 8);
+
+    /// <summary>Wider than this it is no hair.</summary>
+    private static readonly Length Panel = Length.Mm(12);
 
     /// <summary>So many ways to match the pieces of one construction are looked into.</summary>
     private const int MostWays = 160;
 
     /// <summary>What goes with a card and is no part of how it folds.</summary>
-    [GeneratedRegex(@"\b(?:band|ribbon|tags?|toppers?|sentiments?|banners?|labels?|flowers?|lea(?:f|ves)|greeting|strip for|medallion|embellishment|gift card)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:band|ribbon|tags?|toppers?|sentiments?|banners?|labels?|flowers?|lea(?:f|ves)|greeting|strip for|medallion|embellishment|closures?|gift card)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Extra();
 
     internal static bool IsExtra(string name) => Extra().IsMatch(name);
@@ -94,6 +100,11 @@ public sealed partial class Recogniser(DesignReader reader)
         return [.. best.Select((r, i) => r with { Sure = r.Sure && i == 0 && (best.Count == 1 || r.Score - best[1].Score >= Clear) })];
     }
 
+    /// <summary>Names of pieces that no more than two constructions have.</summary>
+    private readonly Lazy<IReadOnlySet<string>> _rare = new(() => reader.Catalogue.All.SelectMany(f => ConstructionFamily.Combinations(f.Choices).Where(c => f.For(c).Refused is null).SelectMany(c => f.For(c).Pieces.Select(p => p.Name.ToUpperInvariant())).Distinct()).CountBy(n => n).Where(n => n.Value <= 2).Select(n => n.Key).ToHashSet());
+
+    private bool IsRare(string name) => _rare.Value.Contains(name.ToUpperInvariant());
+
     private static List<Variant> Variants(DesignReader reader, UnitSystem system)
     {
         var variants = new List<Variant>();
@@ -112,7 +123,7 @@ public sealed partial class Recogniser(DesignReader reader)
         return variants;
     }
 
-    private static Recognised? Explain(Variant variant, OwnList list, UnitSystem system)
+    private Recognised? Explain(Variant variant, OwnList list, UnitSystem system)
     {
         var equations = new Equations(variant.Construction, system, variant.Known);
         var scored = list.Cards.Where(c => c.Scores.Count > 0).OrderByDescending(c => c.Scores.Count).ToList();
@@ -152,7 +163,7 @@ public sealed partial class Recogniser(DesignReader reader)
                 var same = read.Panels.Zip(read.Panels.Reverse()).All(p => p.First == p.Second);
                 foreach (var mirrored in same ? [false] : new[] { false, true })
                 {
-                    if (equations.Agree([.. Of(read, piece, mirrored)], most: read.Scores.Count > 1 ? 1 : 0) is null)
+                    if (read.Scores.Count > 1 && equations.Agree([.. Of(read, piece, mirrored)], most: 1) is null)
                     {
                         continue;
                     }
@@ -228,14 +239,14 @@ public sealed partial class Recogniser(DesignReader reader)
         }
     }
 
-    private static Recognised? Judge(Variant variant, Equations equations, Way way, OwnList list)
+    private Recognised? Judge(Variant variant, Equations equations, Way way, OwnList list)
     {
         var figures = way.Pairs.SelectMany(p => Of(p.Listed, p.Piece, p.Mirrored)).ToList();
         var finished = list.Finished;
         foreach (var turned in finished is null ? [false] : new[] { false, true })
         {
             IReadOnlyList<Equation> said = finished is null ? [] : [new Equation(finished.Line, "width", Affine.W, turned ? finished.Second : finished.First), new Equation(finished.Line, "height", Affine.H, turned ? finished.First : finished.Second)];
-            if (equations.Agree([.. figures, .. said], most: Math.Min(2, figures.Count / 4)) is { } agreed && Weigh(variant, equations, way, list, equations.System, [.. figures, .. said], agreed.X, agreed.Out) is { } weighed)
+            if (equations.Agree([.. figures, .. said], most: Math.Min(2, figures.Count / 4), IsNamed) is { } agreed && Weigh(variant, equations, way, list, equations.System, [.. figures, .. said], agreed.X, agreed.Out) is { } weighed)
             {
                 return weighed;
             }
@@ -244,7 +255,10 @@ public sealed partial class Recogniser(DesignReader reader)
         return null;
     }
 
-    private static Recognised? Weigh(Variant variant, Equations equations, Way way, OwnList list, UnitSystem system, IReadOnlyList<Equation> figures, Vector<double> x, IReadOnlyList<Equation> outvoted)
+    /// <summary>Whether a card so large has a name: of two figures that contradict each other the one that makes it such is the right one.</summary>
+    private bool IsNamed(Vector<double> x, double tolerance) => reader.Inventory.Formats.Any(f => (Math.Abs(x[0] - f.Width.Units) <= tolerance && Math.Abs(x[1] - f.Height.Units) <= tolerance) || (Math.Abs(x[0] - f.Height.Units) <= tolerance && Math.Abs(x[1] - f.Width.Units) <= tolerance));
+
+    private Recognised? Weigh(Variant variant, Equations equations, Way way, OwnList list, UnitSystem system, IReadOnlyList<Equation> figures, Vector<double> x, IReadOnlyList<Equation> outvoted)
     {
         Length Round(double units) => new((long)Math.Round(units));
         var (width, height) = (Round(x[0]), Round(x[1]));
@@ -265,12 +279,17 @@ public sealed partial class Recogniser(DesignReader reader)
         var broken = 0;
         foreach (var parameter in variant.Construction.Parameters.Where(p => figures.Any(f => f.Rule.Terms.ContainsKey(Symbol.Parameter(p.Id)))))
         {
-            var value = equations.At(Affine.Name(parameter.Id), x);
-            broken += parameter.Min.Any(l => value < equations.At(l.Value, x) - (equations.At(parameter.Ideal, x) <= Hair.Units ? Hair.Units : tolerance)) || parameter.Max.Any(l => value > equations.At(l.Value, x) + tolerance) ? 1 : 0;
-            score += Math.Abs(value - equations.At(parameter.Ideal, x)) <= Math.Max(Math.Max(tolerance, equations.At(parameter.Ideal, x) <= Hair.Units ? Hair.Units : 0), 0.06 * Math.Abs(value)) ? parameter.Held ? NotThere : AsUsual : 0;
+            var (value, ideal) = (equations.At(Affine.Name(parameter.Id), x), equations.At(parameter.Ideal, x));
+            broken += parameter.Min.Any(l => value < equations.At(l.Value, x) - (ideal <= Hair.Units ? Hair.Units : tolerance)) || parameter.Max.Any(l => value > equations.At(l.Value, x) + tolerance) ? 1 : 0;
+            // What is usually a hair or nothing, and is a panel of its own here, belongs to another card.
+            score -= ideal <= Hair.Units && value >= Panel.Units ? FarFromUsual : 0;
+            score += Math.Abs(value - ideal) <= Math.Max(Math.Max(tolerance, ideal <= Hair.Units ? Hair.Units : 0), 0.06 * Math.Abs(value)) ? parameter.Held ? NotThere : AsUsual : 0;
         }
 
-        broken += variant.Construction.Requirements.Count(r => equations.At(r.AtLeastZero, x) < -tolerance);
+        // Creases across its chain that the list has none of, and names of pieces that few constructions have.
+        score -= NotCrossed * way.Pairs.Count(p => p.Listed.Cross.Count == 0 && !p.Listed.Diagonals && Readings(p.Piece).Skip(1).Any());
+        score += Named * way.Pairs.Count(p => IsRare(p.Piece.Name) && string.Equals(p.Piece.Name, p.Listed.Name, StringComparison.OrdinalIgnoreCase));
+        broken += variant.Construction.Requirements.Count(r => equations.At(r.AtLeastZero, x) < -Hair.Units);
         score -= BrokenLimit * broken;
 
         // Pieces without a score, by their size; a paper may be one of them too.
@@ -285,7 +304,7 @@ public sealed partial class Recogniser(DesignReader reader)
                 plain.Remove(listed);
                 used.Add(piece.Id);
                 matched.Add(new MatchedPiece(listed, piece, false, !Is(listed, false)));
-                score += listed.Kind == OwnKind.Piece ? Plain : PaperFits;
+                score += (listed.Kind == OwnKind.Piece ? Plain : PaperFits) + (IsRare(piece.Name) && string.Equals(piece.Name, listed.Name, StringComparison.OrdinalIgnoreCase) ? Named : 0);
             }
         }
 
@@ -315,12 +334,29 @@ public sealed partial class Recogniser(DesignReader reader)
             }
         }
 
+        // One that is right one way only has a figure that differs.
+        var off = new List<Differing>();
+        if (variant.Construction.Pieces.Where(p => p.Creases.Count == 0 && !used.Contains(p.Id)).ToList() is [var last])
+        {
+            var (along, across) = (Round(equations.At(last.Along, x)), Round(equations.At(last.Across, x)));
+            var sides = plain.Where(l => l.Kind == OwnKind.Piece).SelectMany(l => new[] { (Listed: l, Turned: false, A: l.First, B: l.Second), (Listed: l, Turned: true, A: l.Second, B: l.First) });
+            foreach (var (listed, turned, a, b) in sides.Where(s => ((s.A - along).Abs().Units <= tolerance) != ((s.B - across).Abs().Units <= tolerance) && (s.A - along).Abs() + (s.B - across).Abs() <= SlipAtMost).Take(1))
+            {
+                var alongIsOff = (a - along).Abs().Units > tolerance;
+                off.Add(new Differing(listed.Line, alongIsOff != turned ? "width" : "height", alongIsOff ? a : b, alongIsOff ? along : across));
+                plain.Remove(listed);
+                used.Add(last.Id);
+                matched.Add(new MatchedPiece(listed, last, false, turned));
+                score += Plain - Outvoted;
+            }
+        }
+
         var missing = variant.Construction.Pieces.Where(p => !used.Contains(p.Id)).ToList();
         score -= missing.Sum(p => p.Creases.Count > 0 ? MissingScored : MissingPlain);
         score += PaperFits * plain.Count(p => FitsAPanel(variant, equations, x, p));
         score += list.Pieces.Any(p => p.Kind == OwnKind.Window) && variant.Construction.Pieces.Any(p => p.Openings.Any(o => o.Kind == CutKind.Window)) ? HasWindow : 0;
         score -= LeftPlain * plain.Count(p => p.Kind == OwnKind.Piece && !IsExtra(p.Name) && !FitsAPanel(variant, equations, x, p));
-        var read = variant.Construction.Parameters.Where(p => figures.Any(f => f.Rule.Terms.ContainsKey(Symbol.Parameter(p.Id)))).ToDictionary(p => p.Id, p => Round(equations.At(Affine.Name(p.Id), x)).Nearest(system == UnitSystem.Metric ? Length.Mm(0.5m) : Length.In(1, 64)));
+        var read = variant.Construction.Parameters.Where(p => figures.Any(f => f.Rule.Terms.ContainsKey(Symbol.Parameter(p.Id)))).ToDictionary(p => p.Id, p => Length.Max(Length.Zero, Round(equations.At(Affine.Name(p.Id), x))).Nearest(system == UnitSystem.Metric ? Length.Mm(0.5m) : Length.In(1, 64)));
         foreach (var (id, value) in own)
         {
             read[id] = value.Nearest(system == UnitSystem.Metric ? Length.Mm(0.5m) : Length.In(1, 64));
@@ -329,8 +365,8 @@ public sealed partial class Recogniser(DesignReader reader)
         // Without any of what holds it together it may be another card that begins the same way.
         var bonds = variant.Construction.Bonds;
         var held = bonds.Count == 0 || bonds.Any(b => used.Contains(b.A.Piece.Piece) && used.Contains(b.B.Piece.Piece));
-        var sure = score >= (held ? Enough : EnoughAlone) && way.Left.Count == 0 && ignored == 0 && broken == 0 && outvoted.Count <= 1;
-        return new Recognised(variant.Family, variant.Choices, width, height, read, matched, [.. outvoted.Select(o => new Differing(o.Line, o.Figure, o.Value, Round(equations.At(o.Rule, x))))], [.. missing.Select(m => m.Name)], score, sure);
+        var sure = score >= (held ? Enough : EnoughAlone) && way.Left.Count == 0 && ignored == 0 && broken == 0 && outvoted.Count <= 1 && off.Count == 0;
+        return new Recognised(variant.Family, variant.Choices, width, height, read, matched, [.. outvoted.Select(o => new Differing(o.Line, o.Figure, o.Value, Round(equations.At(o.Rule, x)))), .. off], [.. missing.Select(m => m.Name)], score, sure);
     }
 
     private static bool Breaks(Variant variant, Equations equations, Vector<double> x, Symbol symbol, double tolerance)

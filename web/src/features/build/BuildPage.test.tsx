@@ -10,6 +10,7 @@ const view = (more: Partial<BuildView> = {}): BuildView => ({
   name: "Kite",
   construction: "Gatefold, changed",
   isOwn: true,
+  mark: 10,
   closes: true,
   says: say("It closes to ", fig("6"), " × ", fig("6"), "."),
   pieces: [
@@ -23,10 +24,11 @@ const view = (more: Partial<BuildView> = {}): BuildView => ({
       along: 1200,
       broad: 600,
       panels: [
-        { id: "left", name: "left door", rule: "width / 2", now: fig("3"), extent: 300 },
-        { id: "back", name: "back", rule: "width", now: fig("6"), extent: 600 },
+        { id: "left", name: "left door", rule: "width / 2", now: fig("3"), extent: 300, window: null, windowNow: null },
+        { id: "back", name: "back", rule: "width", now: fig("6"), extent: 600, window: "1/2 in", windowNow: fig("", 1, 2) },
       ],
       creases: [{ number: 0, name: "left door | back", at: fig("3"), place: 300, fold: "valley", closed: 180, shown: 90 }],
+      openings: [{ left: 350, foot: 50, width: 500, height: 500 }],
       canChange: true,
     },
   ],
@@ -97,6 +99,40 @@ describe("building", () => {
     }
     const all = () => (put.mock.calls as unknown as [string, { body: { edits: Edit[] } }][]).flatMap((c) => c[1].body.edits);
     await waitFor(() => expect(all()).toEqual(ways.map(([, edit]) => edit)));
+  });
+
+  it("moves a crease by a key or by dragging it, and cuts a window or none", async () => {
+    given(view());
+    const grip = screen.getByRole("slider", { name: /Crease 1/ });
+    fireEvent.keyDown(grip, { key: "ArrowRight" });
+    fireEvent.keyDown(grip, { key: "ArrowLeft", shiftKey: true });
+    const drawing = grip.closest("svg") as SVGSVGElement;
+    drawing.getBoundingClientRect = () => ({ left: 0, top: 0, width: 406, height: 206 }) as DOMRect;
+    fireEvent.pointerDown(grip, { pointerId: 1, clientX: 103 });
+    fireEvent.pointerMove(grip, { pointerId: 1, clientX: 203 });
+    fireEvent.pointerUp(grip, { pointerId: 1, clientX: 203 });
+    fireEvent.click(screen.getByRole("button", { name: "Cut a window in left door" }));
+    fireEvent.click(screen.getByRole("button", { name: "No window in back" }));
+    const all = () => (put.mock.calls as unknown as [string, { body: { edits: Edit[] } }][]).flatMap((c) => c[1].body.edits);
+    await waitFor(() => expect(all()).toHaveLength(5));
+    expect(all().slice(0, 2)).toEqual([
+      { edit: "moveCrease", piece: "base", crease: 0, at: 310 },
+      { edit: "moveCrease", piece: "base", crease: 0, at: 220 },
+    ]);
+    expect(all()[2]).toMatchObject({ edit: "moveCrease", crease: 0 });
+    expect(all()[3]).toEqual({ edit: "panelWindow", piece: "base", panel: "left", border: "1/2 in or 12 mm" });
+    expect(all()[4]).toEqual({ edit: "panelWindow", piece: "base", panel: "back", border: null });
+  });
+
+  it("adds a piece by its name and two rules, and does not offer to take the first away", async () => {
+    given(view());
+    expect(screen.queryByRole("button", { name: "take this piece away" })).toBeNull();
+    fireEvent.click(screen.getByRole("button", { name: "add a piece" }));
+    fireEvent.change(screen.getByLabelText(/What it is called/), { target: { value: "Sail" } });
+    fireEvent.change(screen.getByLabelText(/How long/), { target: { value: "width / 3" } });
+    fireEvent.click(screen.getByRole("button", { name: "add it" }));
+    await waitFor(() => expect(put).toHaveBeenCalled());
+    expect(sent()).toEqual({ edit: "addPiece", name: "Sail", along: "width / 3", across: "height / 2" });
   });
 
   it("takes a parameter on leaving it, and nothing where it is as it was", async () => {

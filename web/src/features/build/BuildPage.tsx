@@ -14,7 +14,8 @@ import { useKeys } from "../../keys/useKeys";
 import { useDesk } from "../bench/desk/useDesk";
 import { onTheTable } from "../folding/FoldingPage";
 import s from "./Build.module.css";
-import { crease, extent, join, makeOwn, parameter, split, unbond } from "./edits";
+import { addPiece, crease, extent, join, makeOwn, moveCrease, panelWindow, parameter, removePiece, split, unbond } from "./edits";
+import { PieceDrawing } from "./PieceDrawing";
 
 type Piece = Schemas["BuildPieceView"];
 
@@ -78,6 +79,14 @@ export function BuildPage() {
             {view.pieces.map((p, i) => (
               <PieceButton key={p.id} piece={p} pressed={p === piece} onChoose={() => setChosen(i)} />
             ))}
+            {view.isOwn ? (
+              <NewPiece
+                onAdd={(edit) => {
+                  commit(edit);
+                  setChosen(view.pieces.length);
+                }}
+              />
+            ) : null}
           </section>
           {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must reach it */}
           <section className={s.rules} aria-label="The piece that is chosen" tabIndex={0} data-part="build-piece">
@@ -87,7 +96,21 @@ export function BuildPage() {
                 <Button onClick={() => commit(makeOwn())}>make a copy my own</Button>
               </p>
             )}
-            {piece ? <PieceRules piece={piece} isOwn={view.isOwn} onCommit={commit} /> : null}
+            {piece ? (
+              <>
+                <h2>{piece.name}</h2>
+                <PieceDrawing
+                  piece={piece}
+                  room={{ wide: 560, high: 220 }}
+                  mark={view.mark}
+                  onMove={view.isOwn && piece.canChange ? (at, to) => commit(moveCrease(piece.id, at, to)) : undefined}
+                />
+                {view.isOwn && piece.canChange && piece.creases.length > 0 ? (
+                  <p className={s.hint}>Drag a crease, or move it with the arrow keys.</p>
+                ) : null}
+                <PieceRules piece={piece} isOwn={view.isOwn} isFirst={piece === view.pieces[0]} onCommit={commit} />
+              </>
+            ) : null}
             {view.parameters.length > 0 ? <h2>What can be set</h2> : null}
             {view.parameters.map((p) => (
               <Rule
@@ -153,43 +176,11 @@ export function BuildPage() {
   );
 }
 
-const WIDE = 240;
-
-/** A piece flat, with its panels and creases; choosing it shows its rules. */
+/** A piece in the list; choosing it shows its rules. */
 function PieceButton({ piece, pressed, onChoose }: { piece: Piece; pressed: boolean; onChoose: () => void }) {
-  const [wide, high] = piece.upright ? [piece.broad, piece.along] : [piece.along, piece.broad];
-  const scale = Math.min(WIDE / Math.max(1, wide), WIDE / Math.max(1, high));
   return (
     <button type="button" className={s.piece} aria-pressed={pressed} onClick={onChoose}>
-      <svg
-        width={wide * scale + 4}
-        height={high * scale + 4}
-        viewBox={`0 0 ${wide * scale + 4} ${high * scale + 4}`}
-        aria-hidden="true"
-      >
-        <rect x={2} y={2} width={wide * scale} height={high * scale} />
-        {piece.creases.map((c) =>
-          piece.upright ? (
-            <line
-              key={c.number}
-              data-fold={c.fold}
-              x1={2}
-              x2={2 + wide * scale}
-              y1={2 + (high - c.place) * scale}
-              y2={2 + (high - c.place) * scale}
-            />
-          ) : (
-            <line
-              key={c.number}
-              data-fold={c.fold}
-              x1={2 + c.place * scale}
-              x2={2 + c.place * scale}
-              y1={2}
-              y2={2 + high * scale}
-            />
-          ),
-        )}
-      </svg>
+      <PieceDrawing piece={piece} room={{ wide: 240, high: 240 }} />
       <span>
         {piece.name}
         {piece.quantity > 1 ? `, cut ${piece.quantity}` : ""}
@@ -198,11 +189,20 @@ function PieceButton({ piece, pressed, onChoose }: { piece: Piece; pressed: bool
   );
 }
 
-function PieceRules({ piece, isOwn, onCommit }: { piece: Piece; isOwn: boolean; onCommit: (edit: Edit) => void }) {
+function PieceRules({
+  piece,
+  isOwn,
+  isFirst,
+  onCommit,
+}: {
+  piece: Piece;
+  isOwn: boolean;
+  isFirst: boolean;
+  onCommit: (edit: Edit) => void;
+}) {
   const can = isOwn && piece.canChange;
   return (
     <>
-      <h2>{piece.name}</h2>
       {isOwn && !piece.canChange ? <p>Creases cross its chain, so its panels are changed in its file.</p> : null}
       <Rule
         label={piece.upright ? "its width, along the creases" : "its height, along the creases"}
@@ -222,21 +222,94 @@ function PieceRules({ piece, isOwn, onCommit }: { piece: Piece; isOwn: boolean; 
               disabled={!can}
               onRule={(rule) => onCommit(extent(piece.id, p.id, rule))}
             />
+            {p.window && p.windowNow ? (
+              <Rule
+                label={`window in it, border on each side`}
+                rule={p.window}
+                now={p.windowNow}
+                disabled={!can}
+                onRule={(rule) => onCommit(panelWindow(piece.id, p.id, rule))}
+              />
+            ) : null}
             {can ? (
-              <button
-                type="button"
-                className={s.plain}
-                onClick={() => onCommit(split(piece.id, p.id))}
-                aria-label={`Score ${p.name} in two`}
-              >
-                score it in two
-              </button>
+              <div className={s.ways}>
+                <button
+                  type="button"
+                  className={s.plain}
+                  onClick={() => onCommit(split(piece.id, p.id))}
+                  aria-label={`Score ${p.name} in two`}
+                >
+                  score it in two
+                </button>
+                <button
+                  type="button"
+                  className={s.plain}
+                  onClick={() => onCommit(panelWindow(piece.id, p.id, p.window ? null : firstBorder))}
+                  aria-label={p.window ? `No window in ${p.name}` : `Cut a window in ${p.name}`}
+                >
+                  {p.window ? "no window" : "cut a window in it"}
+                </button>
+              </div>
             ) : null}
             {fold ? <CreaseRow piece={piece} fold={fold} isOwn={isOwn} can={can} onCommit={onCommit} /> : null}
           </div>
         );
       })}
+      {isOwn && !isFirst ? (
+        <button type="button" className={s.plain} onClick={() => onCommit(removePiece(piece.id))}>
+          take this piece away
+        </button>
+      ) : null}
     </>
+  );
+}
+
+/** What a window begins with, until its maker says otherwise. */
+const firstBorder = "1/2 in or 12 mm";
+
+/** A new flat piece by its name and two rules; until it is bonded it lies in the middle of the widest panel. */
+function NewPiece({ onAdd }: { onAdd: (edit: Edit) => void }) {
+  const [opened, setOpened] = useState(false);
+  const [name, setName] = useState("");
+  const [along, setAlong] = useState("width / 2");
+  const [across, setAcross] = useState("height / 2");
+  if (!opened) {
+    return (
+      <Button variant="default" onClick={() => setOpened(true)}>
+        add a piece
+      </Button>
+    );
+  }
+  return (
+    <form
+      className={s.add}
+      aria-label="A new piece"
+      onSubmit={(e) => {
+        e.preventDefault();
+        onAdd(addPiece(name.trim(), along.trim(), across.trim()));
+        setOpened(false);
+        setName("");
+      }}
+    >
+      <TextInput
+        label="What it is called"
+        value={name}
+        onChange={(e) => setName(e.currentTarget.value)}
+        maxLength={40}
+        required
+        autoFocus
+      />
+      <TextInput label="How long it is" value={along} onChange={(e) => setAlong(e.currentTarget.value)} required />
+      <TextInput label="How high it is" value={across} onChange={(e) => setAcross(e.currentTarget.value)} required />
+      <div className={s.ways}>
+        <Button type="submit" disabled={name.trim() === ""}>
+          add it
+        </Button>
+        <Button variant="default" onClick={() => setOpened(false)}>
+          not now
+        </Button>
+      </div>
+    </form>
   );
 }
 
