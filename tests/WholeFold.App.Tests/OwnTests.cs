@@ -3,6 +3,8 @@ using System.Text.Json;
 using WholeFold.App.Cli;
 using WholeFold.App.Features.Lists;
 using WholeFold.Core.Input;
+using WholeFold.Core.Lists.Own;
+using WholeFold.Core.Measure;
 using Xunit;
 
 namespace WholeFold.App.Tests;
@@ -75,9 +77,26 @@ public sealed class OwnTests : IDisposable
 
         // One key corrects a rule, and what its maker says is sure.
         var mat = view.Figures.First(f => f.Name == "mat" && f.Figure == "height");
-        var corrected = (await Ask(asked with { Rules = new Dictionary<string, int> { [mat.Key] = 1, ["9.nothing.width"] = 3 } })).Figures.First(f => f.Key == mat.Key);
+        var corrected = (await Ask(asked with { Rules = [new RuleSaid(mat.Key, 1), new RuleSaid("9.nothing.width", 3)] })).Figures.First(f => f.Key == mat.Key);
         Assert.Equal(100, corrected.Sure);
         Assert.NotEqual(mat.Rule[0].Text, corrected.Rule[0].Text);
+        Assert.Null(view.Opens);
+    }
+
+    /// <summary>A square card is asked which way it opens, and turned by a word; a figure that contradicts the others is told.</summary>
+    [Fact]
+    public async Task A_square_card_is_turned_and_a_slip_is_told()
+    {
+        var asked = new OwnRequest("base 9 x 6, score at 6\nstrip 12 x 1, score at 1, 6 and 11\nmat 5 3/4 x 5 3/8");
+        var view = await Ask(asked);
+        Assert.Equal("sideways", view.Opens);
+        Assert.Contains("sideways or upwards", string.Concat(view.Questions[0].Select(p => p.Text)), StringComparison.Ordinal);
+        Assert.Contains("Height of the mat", string.Concat(Assert.Single(view.Contradictions).Select(p => p.Text)), StringComparison.Ordinal);
+        var turned = await Ask(asked with { Rules = [new RuleSaid(RuleGuess.Opens, 1)], Format = "5x7" });
+        Assert.Equal("upwards", turned.Opens);
+        FigureText? Now(OwnView of) => of.Figures.First(f => f.Name == "base" && f.Figure == "height").Now;
+        Assert.Null(Now(await Ask(asked with { Format = "6x6" })));
+        Assert.Equal("5", Now(turned)?.Whole);
     }
 
     [Fact]

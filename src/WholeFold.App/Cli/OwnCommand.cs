@@ -17,8 +17,10 @@ internal static class OwnCommand
         var format = new Option<string?>("--format") { Description = "A format to convert it to." };
         var units = new Option<string?>("--units") { Description = "The unit of bare numbers where the list names none: in, cm or mm; where it is not given the figures tell." };
         var save = new Option<FileInfo?>("--save") { Description = "Write what it is as a design file, to convert and print like any other." };
+        var opens = new Option<string?>("--opens") { Description = "Which way a square card opens that is no construction of the shelf: sideways or upwards." };
+        opens.AcceptOnlyFromAmong("sideways", "upwards");
         var json = new Option<bool>("--json") { Description = "Write all of it as JSON." };
-        var command = new Command("own", "Read a measure list of your own, and say what it is.") { file, format, units, json, save };
+        var command = new Command("own", "Read a measure list of your own, and say what it is.") { file, format, units, opens, json, save };
         command.SetAction(parsed =>
         {
             var reader = CommandLine.Reader(null);
@@ -30,7 +32,7 @@ internal static class OwnCommand
                 (text, leftOut) = DrawnList.Of(DrawingFile.Read(text, "--list"), said ?? DisplayUnit.Millimetre, "--list");
             }
 
-            var own = OwnDesign.Of(text, said, reader, new Recogniser(reader), parsed.GetValue(format));
+            var own = OwnDesign.Of(text, said, reader, new Recogniser(reader), parsed.GetValue(format), parsed.GetValue(opens) == "upwards" ? [new(RuleGuess.Opens, 1)] : null);
             if (!own.List.Cards.Any())
             {
                 throw new InputProblemException("own.nothing", "--list", own.List.Left is [var first, ..] ? $"no piece was understood in it; line {first.Line} says “{first.Text}”" : "there is nothing in it", OwnListReader.Accepted);

@@ -137,7 +137,7 @@ export const queries = {
       queryFn: ({ signal }) => answer(api.POST("/api/folding", { body: { ...(desk as Desk), ...from }, signal })),
       ...worked<Schemas["FoldingView"]>(),
     }),
-  own: (list: string, units: string, format: string, rules: Record<string, number>) =>
+  own: (list: string, units: string, format: string, rules: Schemas["RuleSaid"][]) =>
     queryOptions({
       queryKey: ["worked", "own", list, units, format, rules],
       queryFn: ({ signal }) => answer(api.POST("/api/own", { body: { list, units, format: format || null, rules }, signal })),

@@ -1717,9 +1717,7 @@ export interface components {
             /** @default in */
             units: string;
             format?: null | string;
-            rules?: null | {
-                [key: string]: number;
-            };
+            rules?: null | components["schemas"]["RuleSaid"][];
         };
         OwnView: {
             says: components["schemas"]["SentencePart"][];
@@ -1729,6 +1727,7 @@ export interface components {
             contradictions: components["schemas"]["SentencePart"][][];
             left: components["schemas"]["OwnLeftView"][];
             design: null | components["schemas"]["DesignSpec"];
+            opens: null | string;
             isKnown: boolean;
         };
         PaperView: {
@@ -1886,6 +1885,11 @@ export interface components {
             /** Format: int64 */
             end: number;
             ticks: components["schemas"]["Tick"][];
+        };
+        RuleSaid: {
+            key: string;
+            /** Format: int32 */
+            which: number;
         };
         SafeView: {
             figureId: string;

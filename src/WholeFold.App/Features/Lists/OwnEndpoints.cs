@@ -11,11 +11,14 @@ using WholeFold.Store;
 
 namespace WholeFold.App.Features.Lists;
 
+/// <summary>What its maker says of a figure's rule: which of the next best that were shown it is, counted from 1; of the key <c>opens</c>, that a square card opens the other way.</summary>
+public sealed record RuleSaid([property: MaxLength(120)] string Key, int Which);
+
 /// <summary>A list of one's own, as it is typed.</summary>
 /// <param name="Units">Of bare numbers where the list names none: in, cm or mm.</param>
 /// <param name="Format">A format to see it in.</param>
-/// <param name="Rules">Of figures whose rule was corrected, which of the next best it is, counted from 1.</param>
-public sealed record OwnRequest([property: MaxLength(20_000)] string List, [property: MaxLength(5)] string Units = "in", [property: MaxLength(60)] string? Format = null, [property: MaxLength(200)] IReadOnlyDictionary<string, int>? Rules = null);
+/// <param name="Rules">What its maker says of rules, one after the other.</param>
+public sealed record OwnRequest([property: MaxLength(20_000)] string List, [property: MaxLength(5)] string Units = "in", [property: MaxLength(60)] string? Format = null, [property: MaxLength(200)] IReadOnlyList<RuleSaid>? Rules = null);
 
 /// <summary>A piece as it was read, to be drawn: its sides and scores in units.</summary>
 public sealed record OwnPieceView(int Line, string Name, string Kind, int Quantity, long Width, long Height, IReadOnlyList<long> Scores, IReadOnlyList<long> Cross, bool AlongWidth, string Size);
@@ -30,8 +33,9 @@ public sealed record OwnLeftView(int Line, string Text, string Would);
 /// <summary>What has come of a list so far.</summary>
 /// <param name="Says">In one sentence: what it is.</param>
 /// <param name="Design">What taking it begins; null where nothing was read.</param>
+/// <param name="Opens">Of a square card of its own, whether it is taken to open sideways or upwards; null of any other.</param>
 /// <param name="IsKnown">Whether that is a construction of the library, and not one of its own.</param>
-public sealed record OwnView(IReadOnlyList<SentencePart> Says, IReadOnlyList<OwnPieceView> Pieces, IReadOnlyList<OwnFigureView> Figures, IReadOnlyList<IReadOnlyList<SentencePart>> Questions, IReadOnlyList<IReadOnlyList<SentencePart>> Contradictions, IReadOnlyList<OwnLeftView> Left, DesignSpec? Design, bool IsKnown);
+public sealed record OwnView(IReadOnlyList<SentencePart> Says, IReadOnlyList<OwnPieceView> Pieces, IReadOnlyList<OwnFigureView> Figures, IReadOnlyList<IReadOnlyList<SentencePart>> Questions, IReadOnlyList<IReadOnlyList<SentencePart>> Contradictions, IReadOnlyList<OwnLeftView> Left, DesignSpec? Design, string? Opens, bool IsKnown);
 
 /// <summary>A drawing as its file says it.</summary>
 /// <param name="Units">What its list is to be written in: in, cm or mm.</param>
@@ -71,7 +75,7 @@ internal static class OwnEndpoints
             _ = Task.Run(lists.Recogniser.Warm, CancellationToken.None);
         }
 
-        var own = OwnDesign.Of(request.List, UnitReader.Read(request.Units, "units"), reader, lists.Recogniser, request.Format is { Length: > 0 } format ? format : null, request.Rules, cancel);
+        var own = OwnDesign.Of(request.List, UnitReader.Read(request.Units, "units"), reader, lists.Recogniser, request.Format is { Length: > 0 } format ? format : null, request.Rules?.Select(r => KeyValuePair.Create(r.Key, r.Which)), cancel);
         var unit = own.List.Cards.FirstOrDefault()?.Unit ?? UnitReader.Read(request.Units, "units");
         return new OwnView(
             Says(own).Parts(unit),
@@ -79,7 +83,7 @@ internal static class OwnEndpoints
             [.. own.Figures.Select(f => new OwnFigureView(f.Line, f.Name, f.Figure, LengthWriter.Parts(f.Value, unit), f.Now is { } now && (now - f.Value).Abs() > Length.Mm(0.4m) ? LengthWriter.Parts(now, unit) : null, f.Rule.Parts(unit), (int)Math.Round(f.Sure * 100), f.Key, [.. f.Next.Take(2).Select(n => n.Rule.Parts(unit))]))],
             [.. own.Questions.Select(q => q.Ask.Parts(unit))], [.. own.Contradictions.Select(c => c.Text.Parts(unit))],
             [.. own.List.Left.Select(l => new OwnLeftView(l.Line, l.Text, l.Would))],
-            own.Design(), own.Recognised is not null);
+            own.Design(), own.Recognised is null && own.Rules?.Upwards is { } upwards ? upwards ? "upwards" : "sideways" : null, own.Recognised is not null);
     }
 
     private static Words Says(OwnDesign own) => own.Recognised is { } r

@@ -191,7 +191,7 @@ internal sealed partial class JointRules
 
         var (w, h) = Rule(state, figure.Terms);
         return RulesOf(figure.Value).FirstOrDefault(r => !r.IsShare && Same(r.ByWidth, r.ByHeight, w, h))?.Words
-            ?? (figure.Name.Contains("score", StringComparison.Ordinal) ? Words.Of($"the panel before it is {state.Why[figure.Terms[^1].Length]!}") : Words.Of($"what its panels come to"));
+            ?? (figure.Name.Contains("score", StringComparison.Ordinal) ? Words.Of($"the panel before it is {state.Why[figure.Terms[^1].Length]!}") : Words.Of($"what its panels come to, the last one {state.Why[figure.Terms[^1].Length]!}"));
     }
 
     private IReadOnlyList<FigureRule> RulesOf(Length value) => _rules.TryGetValue(value, out var rules) ? rules : _rules[value] = _priors.Of(value);

@@ -1,3 +1,4 @@
+using System.Globalization;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
@@ -134,7 +135,9 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
         var figures = rules.Figures.Select((figure, i) =>
         {
             var ranked = votes[i].Select(v => (Rule: new FigureRule(v[0].Reading.Rules[i].ByWidth, v[0].Reading.Rules[i].ByHeight, v[0].Reading.Why[i], 0), Sure: v.Sum(r => r.Odds))).ToList();
-            return new GuessedFigure(figure.Piece, figure.Name, figure.Value, ranked[0].Rule, ranked[0].Sure, [.. ranked.Skip(1).Take(Others)]);
+
+            var said = new HashSet<string>();
+            return new GuessedFigure(figure.Piece, figure.Name, figure.Value, ranked[0].Rule, ranked[0].Sure, [.. ranked.Take(Others + 1).Select(r => said.Add(r.Rule.Words.Write(figure.Piece.Unit)) ? r : (Rule: r.Rule with { Words = Growing(r.Rule) }, r.Sure)).Skip(1)]);
         }).ToList();
 
         // What would settle most: how many figures would be surer with the answer to it.
@@ -148,12 +151,20 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
         return new RuleGuess(width, height, upwards, figures, [.. turned, .. asks]) { List = list };
     }
 
+    /// <summary>By how much it grows, for one whose words are another's too.</summary>
+    private static Words Growing(FigureRule rule)
+    {
+        static string By(double times, string side) => string.Create(CultureInfo.InvariantCulture, $"{times:0.##} times as much as the {side}");
+        var sides = new[] { (rule.ByWidth, "width"), (rule.ByHeight, "height") }.Where(s => Math.Abs(s.Item1) > 0.004).Select(s => By(s.Item1, s.Item2));
+        return Words.Of($"{rule.Words}, growing {string.Join(" and ", sides)}");
+    }
+
     private static OwnQuestion Ask(GuessedFigure figure)
     {
         var (rule, next) = (figure.Rule, figure.Next[0].Rule);
         return new OwnQuestion(figure.Piece.Line, figure.Figure,
             rule.ByWidth == 0 && rule.ByHeight == 0 ? Words.Of($"Stays {figure.Value} ({figure.Piece.Name}, {figure.Figure}) as it is in a larger card, or does it grow: {next.Words}?")
             : next.ByWidth == 0 && next.ByHeight == 0 ? Words.Of($"Does {figure.Value} ({figure.Piece.Name}, {figure.Figure}) grow with the card, {rule.Words}, or does it stay as it is?")
-            : Words.Of($"Is {figure.Value} ({figure.Piece.Name}, {figure.Figure}) {rule.Words}, or {next.Words}?"));
+            : Words.Of($"Which holds for {figure.Value} ({figure.Piece.Name}, {figure.Figure}): {rule.Words}, or {next.Words}?"));
     }
 }

@@ -73,6 +73,7 @@ const view = (more: Partial<OwnView> = {}): OwnView => ({
   contradictions: [],
   left: [{ line: 4, text: "with love", would: "a size" }],
   design: { name: "Tier scene", construction: "tier-scene", format: "7x5in" },
+  opens: null,
   isKnown: true,
   ...more,
 });
@@ -80,7 +81,7 @@ const view = (more: Partial<OwnView> = {}): OwnView => ({
 const given = (list: string, answer: OwnView) => {
   localStorage.setItem("wholefold.own", JSON.stringify(list));
   return shown(<OwnPage />, [
-    [["worked", "own", list, "in", "", {}], answer],
+    [["worked", "own", list, "in", "", []], answer],
     [["inventory"], { kinds: [], acceptsCaliper: "", reveals: [] }],
   ]);
 };
@@ -126,8 +127,37 @@ describe("a list of one's own", () => {
   it("takes another rule for a figure at one key, and says whose it is", () => {
     given("base", view());
     fireEvent.click(screen.getByRole("button", { name: /Another rule for mat, width: always 5/ }));
-    expect(JSON.parse(localStorage.getItem("wholefold.own.rules") ?? "{}")).toEqual({ "3.mat.width": 1 });
+    fireEvent.click(screen.getByRole("button", { name: /Another rule for mat, width: the width less/ }));
+    const kept = () => JSON.parse(localStorage.getItem("wholefold.own.said") ?? "[]");
+    expect(kept()).toEqual([
+      { key: "3.mat.width", which: 1 },
+      { key: "3.mat.width", which: 2 },
+    ]);
     expect(screen.queryByRole("button", { name: /Another rule for base/ })).toBeNull();
+    expect(screen.queryByRole("button", { name: /it opens/ })).toBeNull();
+  });
+
+  it("keeps what was said of a line while that stands, and forgets it with the line", () => {
+    localStorage.setItem(
+      "wholefold.own.said",
+      JSON.stringify([
+        { key: "1.base.width", which: 1 },
+        { key: "2.mat.width", which: 1 },
+        { key: "opens", which: 1 },
+      ]),
+    );
+    given("base 5 x 5\nmat 4 x 4", view());
+    fireEvent.change(screen.getByRole("textbox"), { target: { value: "base 5 x 5\nmat 4 x 3" } });
+    const keys = () => JSON.parse(localStorage.getItem("wholefold.own.said") ?? "[]").map((r: { key: string }) => r.key);
+    expect(keys()).toEqual(["1.base.width", "opens"]);
+    fireEvent.change(screen.getByRole("textbox"), { target: { value: "" } });
+    expect(keys()).toEqual([]);
+  });
+
+  it("asks of a square card which way it opens, and turns it", () => {
+    given("base", view({ isKnown: false, opens: "sideways" }));
+    fireEvent.click(screen.getByRole("button", { name: "it opens upwards" }));
+    expect(JSON.parse(localStorage.getItem("wholefold.own.said") ?? "[]")).toEqual([{ key: "opens", which: 1 }]);
   });
 
   it("makes a card of one's own where nothing explains it", () => {

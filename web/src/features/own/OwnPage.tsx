@@ -18,11 +18,22 @@ export function OwnPage() {
   const [text, setText] = useLocalStorage({ key: "wholefold.own", defaultValue: "", getInitialValueInEffect: false });
   const [units, setUnits] = useLocalStorage({ key: "wholefold.own.units", defaultValue: "in", getInitialValueInEffect: false });
   const [format, setFormat] = useLocalStorage({ key: "wholefold.own.format", defaultValue: "", getInitialValueInEffect: false });
-  const [rules, setRules] = useLocalStorage<Record<string, number>>({
-    key: "wholefold.own.rules",
-    defaultValue: {},
+  const [rules, setRules] = useLocalStorage<Schemas["RuleSaid"][]>({
+    key: "wholefold.own.said",
+    defaultValue: [],
     getInitialValueInEffect: false,
   });
+  /** What was said of a line holds while it stands there as it was. */
+  const write = (next: string) => {
+    const [was, now] = [text.split("\n"), next.split("\n")];
+    setRules((before) =>
+      before.filter(({ key }) => {
+        const line = Number.parseInt(key, 10);
+        return Number.isNaN(line) ? next.trim() !== "" : was[line - 1] === now[line - 1];
+      }),
+    );
+    setText(next);
+  };
   const [asked] = useDebouncedValue(text, 250);
   const own = useQuery(queries.own(asked, units, format, rules));
   const inventory = useQuery(queries.inventory());
@@ -32,11 +43,10 @@ export function OwnPage() {
   /** What another program drew, as a list: it goes on from there like one that was typed. */
   const drawing = useMutation({
     mutationFn: async (file: File) => answer(api.POST("/api/own/drawing", { body: { text: await file.text(), units } })),
-    onSuccess: (read) => setText(read.list),
+    onSuccess: (read) => write(read.list),
   });
-  /** The next of the rules that a figure may follow, and after the last the likeliest again. */
-  const another = (key: string, among: number) =>
-    setRules(({ [key]: now = 0, ...others }) => (now < among ? { ...others, [key]: now + 1 } : others));
+  /** One after the other: each means what was shown when it was said. */
+  const say = (key: string, which: number) => setRules((before) => [...before, { key, which }]);
   const take = () => view?.design && begin.mutate(view.design);
   const formats = inventory.data?.kinds.find((k) => k.id === "formats")?.things ?? [];
   return (
@@ -54,7 +64,7 @@ export function OwnPage() {
             minRows={12}
             maxRows={22}
             value={text}
-            onChange={(e) => setText(e.currentTarget.value)}
+            onChange={(e) => write(e.currentTarget.value)}
             onKeyDown={(e) => {
               if (e.key === "Enter" && (e.ctrlKey || e.metaKey)) {
                 take();
@@ -100,7 +110,7 @@ export function OwnPage() {
           {text.trim() === "" ? (
             <div className={s.empty}>
               <p>Type or paste the measure list that you have. It is drawn here as you type.</p>
-              <Button variant="default" onClick={() => setText(sample)}>
+              <Button variant="default" onClick={() => write(sample)}>
                 show me with one
               </Button>
             </div>
@@ -137,6 +147,11 @@ export function OwnPage() {
                   </li>
                 ))}
               </ul>
+              {view.opens ? (
+                <Button variant="default" onClick={() => say("opens", 1)}>
+                  it opens {view.opens === "upwards" ? "sideways" : "upwards"}
+                </Button>
+              ) : null}
             </>
           ) : null}
           <table className={s.rules}>
@@ -158,17 +173,18 @@ export function OwnPage() {
                   </td>
                   <td>
                     <Sentence parts={f.rule} />
-                    {rules[f.key] ? ", as you said" : f.sure < 60 ? ", not sure" : ""}
-                    {f.next.length > 0 ? (
+                    {rules.some((r) => r.key === f.key) ? ", as you said" : f.sure < 60 ? ", not sure" : ""}
+                    {f.next.map((rule, n) => (
                       <button
+                        key={sentenceText(rule)}
                         type="button"
                         className={s.rather}
-                        onClick={() => another(f.key, f.next.length)}
-                        aria-label={`Another rule for ${f.name}, ${f.figure}: ${sentenceText(f.next[0] ?? [])}`}
+                        onClick={() => say(f.key, n + 1)}
+                        aria-label={`Another rule for ${f.name}, ${f.figure}: ${sentenceText(rule)}`}
                       >
-                        rather <Sentence parts={f.next[0] ?? []} />
+                        {n === 0 ? "rather" : "or"} <Sentence parts={rule} />
                       </button>
-                    ) : null}
+                    ))}
                   </td>
                 </tr>
               ))}

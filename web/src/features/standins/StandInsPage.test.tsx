@@ -26,7 +26,10 @@ describe("stand-ins", () => {
   beforeEach(() => {
     post.mockReset();
   });
-  const asked = () => post.mock.calls as unknown as [string, { body: { fault: string; mat: string | null } }][];
+  const asked = () =>
+    (post.mock.calls as unknown as [string, { body: { fault: string; mat: string | null } }][]).filter(([path]) =>
+      path.startsWith("/api/stand-ins"),
+    );
 
   it("say that they are simulated, and what a real one would do, with a caution at the blade", async () => {
     post.mockResolvedValue({
@@ -47,6 +50,20 @@ describe("stand-ins", () => {
     expect(screen.getByText(/Nothing drops out/)).toBeTruthy();
     expect(screen.getByText(/until the blade is parked/)).toBeTruthy();
     expect(asked()[0]?.[0]).toBe("/api/stand-ins/cut");
+  });
+
+  it("put a caliper’s reading into the card where one says so", async () => {
+    post.mockResolvedValue({
+      data: { machine: "caliper (simulated)", line: "CALIPER 0.34 mm", reading: "0.34 mm" },
+      response: new Response(),
+    } as never);
+    const put = vi.spyOn(api, "PUT").mockResolvedValue({ data: { ...stored, version: 2 }, response: new Response() } as never);
+    given();
+    fireEvent.click(screen.getByRole("button", { name: "take a reading" }));
+    fireEvent.click(await screen.findByRole("button", { name: "work this card out for it" }));
+    await waitFor(() => expect(put).toHaveBeenCalled());
+    const [, sent] = (put.mock.calls as unknown as [string, { body: { edits: unknown[] } }][])[0] ?? [];
+    expect(sent?.body.edits).toEqual([{ edit: "take", what: "caliper", value: "0.34 mm" }]);
   });
 
   it("fail as they are told to, say how, and leave the others alone", async () => {

@@ -6,8 +6,8 @@ import { Link, useParams } from "react-router";
 import { answer, api, type Problem, type Schemas } from "../../api/client";
 import shell from "../../app/Shell.module.css";
 import { Bar, HelpButton, ThemeButton } from "../../components/Bar";
-import { useStoredDesk } from "../../components/PrintPage";
 import { Trouble } from "../../components/Trouble";
+import { useDesk } from "../bench/desk/useDesk";
 import s from "./StandIns.module.css";
 
 type Ask = Schemas["StandInRequest"];
@@ -21,10 +21,12 @@ const faults: { value: Ask["fault"] & string; label: string }[] = [
 /** Machines that are not there: what a real one would be asked for and would answer, and what happens when one fails. */
 export function StandInsPage() {
   const { id = "" } = useParams();
-  const { design, desk } = useStoredDesk(id);
+  const { design, desk, commit, problem, clearProblem } = useDesk(id);
   const [fault, setFault] = useState<(typeof faults)[number]["value"]>("none");
   const [mat, setMat] = useState<string | null>(null);
   useDocumentTitle("Stand-ins · Whole Fold");
+  const name = design?.state.name;
+  const reading = (measured: string) => commit([{ edit: "take", what: "caliper", value: measured }]);
   const ask = (): Ask => ({ design: desk?.design ?? {}, edits: desk?.edits ?? [], fault, mat });
   const cut = useMutation({ mutationFn: () => answer(api.POST("/api/stand-ins/cut", { body: ask() })) });
   const caliper = useMutation({ mutationFn: () => answer(api.POST("/api/stand-ins/caliper", { body: ask() })) });
@@ -35,7 +37,7 @@ export function StandInsPage() {
         heading={
           <h1>
             Stand-ins
-            <small>{desk ? `for ${desk.design.name}: no machine is moved` : ""}</small>
+            <small>{name ? `for ${name}: no machine is moved` : ""}</small>
           </h1>
         }
       >
@@ -52,7 +54,7 @@ export function StandInsPage() {
         <ThemeButton />
         <HelpButton />
       </Bar>
-      {design.error ? <Trouble problem={design.error} /> : null}
+      {problem ? <Trouble problem={problem} onClose={clearProblem} /> : null}
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must reach it */}
       <section className={s.page} tabIndex={0} aria-label="Machines">
         <Machine
@@ -100,9 +102,18 @@ export function StandInsPage() {
           ready={desk !== undefined}
         >
           {caliper.data ? (
-            <p>
-              The {caliper.data.machine} sent “{caliper.data.line}”: {caliper.data.reading}.
-            </p>
+            <>
+              <p>
+                The {caliper.data.machine} sent “{caliper.data.line}”: {caliper.data.reading}.
+              </p>
+              {design?.state.caliper === caliper.data.reading ? (
+                <p>This card is worked out for {caliper.data.reading} now; Undo on the bench takes it back.</p>
+              ) : (
+                <Button variant="default" onClick={() => reading(caliper.data.reading)}>
+                  work this card out for it
+                </Button>
+              )}
+            </>
           ) : null}
         </Machine>
         <Machine
