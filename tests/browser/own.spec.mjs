@@ -57,3 +57,39 @@ test("a construction of the library is copied and changed, refused where it make
   await page.getByRole("link", { name: "back to the bench" }).click();
   await expect(page.getByText("Gatefold, changed")).toBeVisible();
 });
+
+test("a crease is dragged and moved by keys, a piece is added with a window in it, and all of it taken back", async ({ page }) => {
+  await page.goto("/own");
+  await page.getByRole("textbox").fill("base 9 x 6, score at 6\nstrip 12 x 1, score at 1, 6 and 11");
+  await page.getByRole("button", { name: "it opens upwards" }).click();
+  await expect(page.getByRole("button", { name: "it opens sideways" })).toBeVisible();
+  await page.getByRole("button", { name: "it opens sideways" }).click();
+  await page.getByRole("button", { name: "make it a card of my own" }).click();
+  await page.waitForURL(/\/bench\//);
+  await page.goto(page.url().replace("/bench/", "/build/"));
+  const grip = page.getByRole("slider", { name: /^Crease 1/ });
+  await expect(grip).toHaveAttribute("aria-valuetext", "6", { timeout: 20_000 });
+  const box = await grip.boundingBox();
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x - 60, y + 20, { steps: 5 });
+  await page.mouse.up();
+  await expect(grip).not.toHaveAttribute("aria-valuetext", "6");
+  const dragged = await grip.getAttribute("aria-valuenow");
+  await grip.focus();
+  await page.keyboard.press("ArrowLeft");
+  await expect(grip).not.toHaveAttribute("aria-valuenow", dragged);
+  await page.getByRole("button", { name: "add a piece" }).click();
+  await page.getByLabel(/What it is called/).fill("Sail");
+  await page.getByRole("button", { name: "add it" }).click();
+  await expect(page.getByRole("heading", { name: "Sail" })).toBeVisible();
+  await page.getByRole("button", { name: "Cut a window in sail" }).click();
+  await expect(page.getByLabel("window in it, border on each side")).toHaveValue("1/2 in or 12 mm");
+  for (let i = 0; i < 4; i++) {
+    await page.keyboard.press("Control+z");
+    await page.waitForTimeout(400);
+  }
+  await expect(page.getByRole("slider", { name: /^Crease 1/ })).toHaveAttribute("aria-valuetext", "6");
+  await expect(page.getByText("Sail")).toHaveCount(0);
+});

@@ -1,8 +1,8 @@
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Written;
 using WholeFold.Core.Input;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
-using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Designs;
 
@@ -158,14 +158,13 @@ public sealed record JoinPanels(string Piece, int Crease) : BuildEdit
     public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{Spoken.First(NameOf(before, Piece))}: no crease {Crease + 1}");
 }
 
-/// <summary>Moves a crease along its chain: the panel before it takes what the one behind it gives.</summary>
-/// <param name="At">Where it is to be in the format that the design is made for, from the start of the chain, in units; the nearest sixteenth or half millimetre counts.</param>
-public sealed record MoveCrease(string Piece, int Crease, long At) : BuildEdit
+/// <summary>Moves a crease along its chain: the panel before it takes what the one behind it gives, and every other crease stays.</summary>
+/// <param name="From">Where it is in the format that the design is made for, from the start of the chain, in units; <paramref name="At"/> where it is to be: the nearest sixteenth or half millimetre counts.</param>
+public sealed record MoveCrease(string Piece, int Crease, long From, long At) : BuildEdit
 {
     private protected override WrittenConstruction Change(WrittenConstruction construction, DesignSpec design, DesignReader reader)
     {
-        var read = reader.Read(design with { Target = null, TargetTurn = false });
-        var at = new Length(At).Nearest(Mark(read.Unit.SystemOf()));
+        var by = new Length(At).Nearest(Mark(reader.Read(design).Unit.SystemOf())) - new Length(From);
         return With(construction, Piece, p =>
         {
             if (Crease < 0 || Crease >= Plain(p).Creases.Count)
@@ -173,21 +172,17 @@ public sealed record MoveCrease(string Piece, int Crease, long At) : BuildEdit
                 throw new InputProblemException("build.crease", "crease", $"there is no crease {Crease + 1}", $"1 to {p.Creases.Count}");
             }
 
-            var sized = Sizer.TrySize(read.Design, read.Target)?.Pieces.First(q => q.Piece.Id == Piece) ?? throw new InputProblemException("build.size", "crease", "the card cannot be sized as it is", "mend that first");
-            var places = sized.Scores.Select(s => s.Figure.Value).Prepend(Length.Zero).Append(sized.Along.Value).ToList();
-            var (low, high) = (places[Crease] + LeastPanel, places[Crease + 2] - LeastPanel);
-            if (at < low || at > high)
+            if (by.Abs() > Furthest)
             {
-                throw new InputProblemException("build.crossed", "at", $"at {LengthWriter.Write(at, read.Unit)} it is not between its neighbours", $"{LengthWriter.Write(low, read.Unit)} to {LengthWriter.Write(high, read.Unit)}");
+                throw new InputProblemException("build.far", "at", $"it is moved by {LengthWriter.Write(by.Abs(), DisplayUnit.Millimetre)} mm", $"at most {LengthWriter.Write(Furthest, DisplayUnit.Millimetre)} mm");
             }
 
-            var by = Affine.Constant(at - places[Crease + 1]);
-            WrittenPanel With(WrittenPanel panel, Affine change) => panel with { Extent = ConstructionWriter.Write(ConstructionReader.ValueOf(panel.Extent) + change) };
-            return p with { Panels = [.. p.Panels.Select((q, i) => i == Crease ? With(q, by) : i == Crease + 1 ? With(q, Affine.Zero - by) : q)] };
+            WrittenPanel Wider(WrittenPanel panel, Length more) => panel with { Extent = ConstructionWriter.Write(ConstructionReader.ValueOf(panel.Extent) + Affine.Constant(more)) };
+            return p with { Panels = [.. p.Panels.Select((q, i) => i == Crease ? Wider(q, by) : i == Crease + 1 ? Wider(q, Length.Zero - by) : q)] };
         });
     }
 
-    private static readonly Length LeastPanel = Length.Mm(3);
+    private static readonly Length Furthest = Format.Greatest;
 
     /// <summary>What a crease is moved by at least.</summary>
     public static Length Mark(UnitSystem system) => system == UnitSystem.Metric ? Length.Mm(0.5m) : Length.In(1, 16);
@@ -220,16 +215,15 @@ public sealed record AddPiece(string Name, string Along, string Across) : BuildE
             AcrossRule = Across,
             Panels = [new WrittenPanel("panel1", name.ToLowerInvariant(), SumText.Read(Along, names, "along"), new WrittenLimit(ConstructionWriter.Write(Affine.Constant(Length.Mm(3))), "narrower it cannot be cut"))],
         };
-        return construction with { Pieces = [.. construction.Pieces, piece], Bonds = [.. construction.Bonds, Laid.InTheMiddle(Host(design, reader, construction), piece)] };
+        return construction with { Pieces = [.. construction.Pieces, piece], Bonds = [.. construction.Bonds, Laid.InTheMiddle(Host(construction), piece)] };
     }
 
-    /// <summary>Where there is most room: the widest panel of the first piece that is a plain chain.</summary>
-    private static (WrittenPiece Piece, int Panel) Host(DesignSpec design, DesignReader reader, WrittenConstruction construction)
+    /// <summary>Where there is most room: of the first piece that is a plain chain the panel that has most of the card.</summary>
+    private static (WrittenPiece Piece, int Panel) Host(WrittenConstruction construction)
     {
-        var read = reader.Read(design with { Target = null, TargetTurn = false });
         var host = construction.Pieces.FirstOrDefault(p => p.Plates is null) ?? construction.Pieces[0];
-        var extents = Sizer.TrySize(read.Design, read.Target)?.Pieces.First(p => p.Piece.Id == host.Id).Panels.Select(p => p.Extent).ToList();
-        return (host, extents is null ? 0 : extents.IndexOf(extents.Max()));
+        double Share(WrittenPanel panel) => ConstructionReader.ValueOf(panel.Extent).Terms.Where(t => t.Key == Symbol.Width || t.Key == Symbol.Height).Sum(t => (double)t.Value.Numerator / t.Value.Denominator);
+        return (host, Enumerable.Range(0, host.Panels.Count).MaxBy(i => Share(host.Panels[i])));
     }
 
     public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{Name.ToLowerInvariant()}, a new piece");

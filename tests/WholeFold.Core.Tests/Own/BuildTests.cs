@@ -178,7 +178,7 @@ public class BuildTests
                 }
 
                 var to = (piece.Scores[0].Figure.Value + new Length((long)(way * Length.Mm(2).Units))).Nearest(MoveCrease.Mark(Support.Reader.Read(bare).Unit.SystemOf()));
-                if (Attempt.Of(Support.Reader.Read(new MoveCrease(piece.Piece.Id, 0, to.Units).Apply(spec, Support.Reader)) is var read ? read.Design : null!, read.Target).Card?.Pieces.First(p => p.Piece.Id == piece.Piece.Id) is not { } after)
+                if (Attempt.Of(Support.Reader.Read(new MoveCrease(piece.Piece.Id, 0, piece.Scores[0].Figure.Value.Units, to.Units).Apply(spec, Support.Reader)) is var read ? read.Design : null!, read.Target).Card?.Pieces.First(p => p.Piece.Id == piece.Piece.Id) is not { } after)
                 {
                     continue;
                 }
@@ -228,8 +228,8 @@ public class BuildTests
         Refused(new BuildCrease(piece, 0, Fold.Valley, 45, 90), spec, "0, 90 or 180");
         Refused(new BuildParameter("nothing", "width"), spec, "no parameter");
         Refused(new BuildExtent(piece, null, "width"), new DesignSpec { Construction = "gatefold", Format = "6x6" }, "make it your own first");
-        Refused(new MoveCrease(piece, 7, 0), spec, "no crease");
-        Refused(new MoveCrease(piece, 0, Support.In("11").Units), spec, "between its neighbours");
+        Refused(new MoveCrease(piece, 7, 0, 0), spec, "no crease");
+        Refused(new MoveCrease(piece, 0, 0, Support.In("60").Units), spec, "at most");
         Refused(new AddPiece(" ", "width", "height"), spec, "no name");
         Refused(new AddPiece("Sail", "width - 9", "height"), spec, "not understood");
         Refused(new AddPiece(spec.Made.Variants[0].Pieces[0].Name, "width", "height"), spec, "called");

@@ -130,7 +130,7 @@ public class OwnListTests
             }
         }
 
-        Assert.True(right >= 0.82 * all && other <= 0.14 * all, $"{right} right, {other} sure of another, of {all}");
+        Assert.True(right >= 0.82 * all && other <= 0.16 * all, $"{right} right, {other} sure of another, of {all}");
     }
 
     [Fact]

@@ -16,7 +16,7 @@ internal sealed partial class JointRules
 {
     // Log odds, by trial on lists (tests/…/Own).
     private const double OtherWay = -3, OtherWayAlike = -1.4, EndTab = 0.2, ByDie = 3, AllWalls = 1.5, AsInAnother = 2.5, AsInAnotherSmall = 0.9, HalfOfAnother = 2.6, AsWide = 1.2, SquareSides = 1.7, KeptSquare = 2, SumsToAnother = 0.2, HairLess = 2.2, Completes = 0, InProportion = 1.5;
-    private const double SumsToSide = 1.9, SumsToTwice = 1.9, SumsToHalf = 0.9, SumsToPlain = 1.4, BothOneWay = -1.9, Habit = 0.6, Spans = -0.8, UsedBefore = 1, OfEach = 1.2, AnyBorder = 1, Framed = 2, OneWayBorder = 0.8;
+    private const double SumsToSide = 1.9, SumsToTwice = 1.9, SumsToHalf = 0.9, SumsToPlain = 1.4, BothOneWay = -1.9, Habit = 0.6, Spans = -0.8, UsedBefore = 1, OfEach = 1.2, AnyBorder = 1, Framed = 2, OneWayBorder = 0.8, AsLarge = 2, TwiceABorder = -1.2;
 
     /// <summary>What a maker has said himself outweighs all guesses.</summary>
     private const double Said = 60;
@@ -530,8 +530,8 @@ internal sealed partial class JointRules
         }
 
         var border = new Length((x.Units + y.Units) / 4);
-        var usual = Borders.SelectMany(u => new[] { (By: u.Border.For(_system), u.Weight), (By: 2 * u.Border.For(_system), Weight: u.Weight - 1.2) }).Where(u => (u.By - border).Abs() <= new Length(_near.Units / 2)).ToList();
-        return piece.Kind == OwnKind.Window ? (border, Framed) : usual.Count > 0 ? (usual[0].By, usual.Max(u => u.Weight)) : border <= Length.In(1) ? (border, border < Length.Mm(1) ? 2 : AnyBorder) : null;
+        var usual = Borders.SelectMany(u => new[] { (By: u.Border.For(_system), u.Weight), (By: 2 * u.Border.For(_system), Weight: u.Weight + TwiceABorder) }).Where(u => (u.By - border).Abs() <= new Length(_near.Units / 2)).ToList();
+        return piece.Kind == OwnKind.Window ? (border, Framed) : usual.Count > 0 ? (usual[0].By, usual.Max(u => u.Weight)) : border <= Length.In(1) ? (border, border < new Length(_near.Units) ? AsLarge : AnyBorder) : null;
     }
 
     /// <summary>Rules that a length may follow; of one that several things speak for the odds add up.</summary>

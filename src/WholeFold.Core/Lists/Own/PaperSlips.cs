@@ -15,7 +15,7 @@ internal static class PaperSlips
     private static readonly IReadOnlyList<Pair> Usual = [Pair.Of(1, 8, 3m), Pair.Of(1, 4, 6m), Pair.Of(1, 16, 1.5m), Pair.Of(3, 16, 5m)];
 
     /// <summary>Somewhere a paper may lie.</summary>
-    private sealed record Place(string Name, OwnPiece? On, bool IsPanel, Length Along, Length Across);
+    private sealed record Place(string Name, OwnPiece? On, Length Along, Length Across);
 
     private sealed record Slip(OwnPiece Paper, bool First, Length Is, Length Would, Place On, bool Along);
 
@@ -25,16 +25,15 @@ internal static class PaperSlips
     {
         var system = list.Cards.First().Unit.SystemOf();
         var papers = list.Papers.Where(p => !Recogniser.IsExtra(p.Name)).ToList();
-        var places = list.Cards.SelectMany(c => c.Panels.Select((p, i) => new Place(c.Panels.Count == 1 ? c.Name : $"{c.Name}’s panel {i + 1}", c, c.Panels.Count > 1, p, c.Across)).Append(new Place(c.Name, c, false, c.Along, c.Across)))
-            .Concat(card is null ? [] : card.Pieces.SelectMany(p => p.Panels.Select(q => new Place(q.Panel.Name, null, true, q.Extent, p.Across.Value))))
-            .Concat(papers.Select(p => new Place(p.Name, p, false, p.First, p.Second))).ToList();
+        var places = list.Cards.SelectMany(c => c.Panels.Select((p, i) => new Place(c.Panels.Count == 1 ? c.Name : $"{c.Name}’s panel {i + 1}", c, p, c.Across)).Append(new Place(c.Name, c, c.Along, c.Across)))
+            .Concat(card is null ? [] : card.Pieces.SelectMany(p => p.Panels.Select(q => new Place(q.Panel.Name, null, q.Extent, p.Across.Value))))
+            .Concat(papers.Select(p => new Place(p.Name, p, p.First, p.Second))).ToList();
         var borders = Usual.Select(u => u.For(system)).ToList();
-        var fits = papers.Select(p => (Paper: p, Fits: places.Where(on => on.On != p).Any(on => Fits(on, p, borders)))).ToList();
 
         // The border that papers of this list keep, and those that people keep.
         var kept = papers.SelectMany(p => places.Where(on => on.On != p).Select(on => Even(on, p)).OfType<Length>().Where(b => borders.Any(u => Is(u, b)))).GroupBy(b => borders.First(u => Is(u, b))).OrderByDescending(g => g.Count()).Select(g => g.Key).ToList();
         var slips = new List<List<Slip>>();
-        foreach (var (paper, _) in fits.Where(f => !f.Fits))
+        foreach (var paper in papers.Where(p => !places.Any(on => on.On != p && Fits(on, p, borders))))
         {
             var found = places.Where(on => on.On != paper && on.On?.Kind != OwnKind.Paper).SelectMany(on => (kept.Count > 0 ? kept : borders.Take(2)).SelectMany(b => Off(paper, on, b))).ToList();
 
@@ -73,7 +72,7 @@ internal static class PaperSlips
 
     /// <summary>Whether a paper leaves borders that people leave: as wide both ways, or half as wide one way.</summary>
     private static bool Fits(Place on, OwnPiece paper, List<Length> borders) => new[] { (paper.First, paper.Second), (paper.Second, paper.First) }.Select(s => (X: on.Along - s.Item1, Y: on.Across - s.Item2))
-        .Any(b => borders.Any(u => new[] { 2 * u, 4 * u }.Any(x => (b.X - x).Abs() <= Near && ((b.Y - x).Abs() <= Near || IsWanted(b.Y, new Length(x.Units / 2)))))) || (on.On?.Kind != OwnKind.Paper && Even(on, paper) == Length.Zero);
+        .Any(b => borders.Any(u => new[] { 2 * u, 4 * u }.Any(x => (b.X - x).Abs() <= Near && ((b.Y - x).Abs() <= Near || IsWanted(b.Y, new Length(x.Units / 2)))))) || (on.On?.Kind != OwnKind.Paper && Even(on, paper) is { } border && border <= new Length(Near.Units / 2));
 
     /// <summary>The border that a paper leaves on each side, where it is the same both ways.</summary>
     private static Length? Even(Place on, OwnPiece paper)

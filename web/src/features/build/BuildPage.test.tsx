@@ -116,8 +116,8 @@ describe("building", () => {
     const all = () => (put.mock.calls as unknown as [string, { body: { edits: Edit[] } }][]).flatMap((c) => c[1].body.edits);
     await waitFor(() => expect(all()).toHaveLength(5));
     expect(all().slice(0, 2)).toEqual([
-      { edit: "moveCrease", piece: "base", crease: 0, at: 310 },
-      { edit: "moveCrease", piece: "base", crease: 0, at: 220 },
+      { edit: "moveCrease", piece: "base", crease: 0, from: 300, at: 310 },
+      { edit: "moveCrease", piece: "base", crease: 0, from: 300, at: 220 },
     ]);
     expect(all()[2]).toMatchObject({ edit: "moveCrease", crease: 0 });
     expect(all()[3]).toEqual({ edit: "panelWindow", piece: "base", panel: "left", border: "1/2 in or 12 mm" });

@@ -17,7 +17,7 @@ export function PieceDrawing({
   room: { wide: number; high: number };
   /** By how much a key moves a crease. */
   mark?: number;
-  onMove?: ((crease: number, to: number) => void) | undefined;
+  onMove?: ((crease: number, from: number, to: number) => void) | undefined;
 }) {
   const svg = useRef<SVGSVGElement>(null);
   const [dragged, setDragged] = useState<{ crease: number; to: number } | null>(null);
@@ -41,8 +41,9 @@ export function PieceDrawing({
     return Math.min(top, Math.max(low, along));
   };
   const drop = () => {
-    if (dragged && onMove && Math.abs(dragged.to - (piece.creases[dragged.crease]?.place ?? 0)) >= mark / 2) {
-      onMove(dragged.crease, dragged.to);
+    const from = dragged ? piece.creases[dragged.crease]?.place : undefined;
+    if (dragged && onMove && from !== undefined && Math.abs(dragged.to - from) >= mark / 2) {
+      onMove(dragged.crease, from, dragged.to);
     }
     setDragged(null);
   };
@@ -74,7 +75,7 @@ export function PieceDrawing({
         if (!onMove) {
           return <line key={c.number} data-fold={c.fold} {...place} />;
         }
-        const by = (steps: number) => onMove(c.number, c.place + steps * mark);
+        const by = (steps: number) => onMove(c.number, c.place, c.place + steps * mark);
         return (
           <g
             key={c.number}
