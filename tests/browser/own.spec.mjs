@@ -90,6 +90,7 @@ test("a crease is dragged and moved by keys, a piece is added with a window in i
     await page.keyboard.press("Control+z");
     await page.waitForTimeout(400);
   }
-  await expect(page.getByRole("slider", { name: /^Crease 1/ })).toHaveAttribute("aria-valuetext", "6");
   await expect(page.getByText("Sail")).toHaveCount(0);
+  await page.getByRole("button", { name: "Base", exact: true }).click();
+  await expect(page.getByRole("slider", { name: /^Crease 1/ })).toHaveAttribute("aria-valuetext", "6");
 });

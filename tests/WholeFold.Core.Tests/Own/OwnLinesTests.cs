@@ -193,7 +193,7 @@ public class OwnLinesTests
     [InlineData("base 10 x 5, score at 2 1/2 and 7 1/2\nmat 4 3/4 x 4 3/4\nmats 2 1/4 x 4 3/8 (2)", 3, "4 3/4")]
     [InlineData("base 10 x 5, score at 5\nmat 4 3/4 x 4 3/8", 2, "4 3/4")]
     [InlineData("card 8 1/2 x 5 5/8, score at 4 1/4\nmat 4 x 5 1/4\nliner paper 4 x 5 1/4", 1, "5 1/2")]
-    [InlineData("band 12 x 2, score at 3, 6 1/4, 9", 1, "6")]
+    [InlineData("strip 12 x 3, score at 3, 6 1/2, 9", 1, "6")]
     [InlineData("base 10 x 5, score at 5\nmat 4 3/4 x 4 3/4", 0, "")]
     [InlineData("base 10 x 5, score at 5\nmat 4 3/4 x 4 7/8\nstrip 1 x 4", 0, "")]
     public void A_figure_that_does_not_go_with_the_others_is_found(string text, int line, string right)

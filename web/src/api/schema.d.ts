@@ -1046,7 +1046,7 @@ export interface components {
             /** @enum {string} */
             edit?: "makeOwn";
         };
-        /** @description Moves a crease along its chain: the panel before it takes what the one behind it gives. */
+        /** @description Moves a crease along its chain: the panel before it takes what the one behind it gives, and every other crease stays. */
         DesignEditMoveCrease: {
             /** @enum {string} */
             edit?: "moveCrease";
@@ -1055,8 +1055,10 @@ export interface components {
             crease: number;
             /**
              * Format: int64
-             * @description Where it is to be in the format that the design is made for, from the start of the chain, in units; the nearest sixteenth or half millimetre counts.
+             * @description Where it is in the format that the design is made for, from the start of the chain, in units; At where it is to be: the nearest sixteenth or half millimetre counts.
              */
+            from: number;
+            /** Format: int64 */
             at: number;
         };
         /** @description How figures are liked to be set. */

@@ -103,7 +103,9 @@ export function BuildPage() {
                   piece={piece}
                   room={{ wide: 560, high: 220 }}
                   mark={view.mark}
-                  onMove={view.isOwn && piece.canChange ? (which, from, to) => commit(moveCrease(piece.id, which, from, to)) : undefined}
+                  onMove={
+                    view.isOwn && piece.canChange ? (which, from, to) => commit(moveCrease(piece.id, which, from, to)) : undefined
+                  }
                 />
                 {view.isOwn && piece.canChange && piece.creases.length > 0 ? (
                   <p className={s.hint}>Drag a crease, or move it with the arrow keys.</p>

@@ -17,10 +17,11 @@ export const split = (piece: string, panel: string): Edit => ({ edit: "split", p
 export const join = (piece: string, at: number): Edit => ({ edit: "join", piece, crease: at });
 export const parameter = (id: string, rule: string): Edit => ({ edit: "parameter", parameter: id, rule });
 export const unbond = (id: string): Edit => ({ edit: "bond", id, bond: null });
-export const moveCrease = (piece: string, at: number, to: number): Edit => ({
+export const moveCrease = (piece: string, which: number, from: number, to: number): Edit => ({
   edit: "moveCrease",
   piece,
-  crease: at,
+  crease: which,
+  from,
   at: Math.round(to),
 });
 export const addPiece = (name: string, along: string, across: string): Edit => ({ edit: "addPiece", name, along, across });
