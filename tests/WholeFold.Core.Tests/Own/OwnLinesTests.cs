@@ -160,6 +160,10 @@ public class OwnLinesTests
         double By(string figure) => Rule(said, "strip", figure).ByWidth;
         Assert.True(Rule(said, "strip", "score 1").Same(end.Next[0].Rule));
         Assert.Equal(By("score 1"), By("width") - By("score 3"), 0.01);
+
+        // Turned after that, what was said of the width holds of the height.
+        var both = guess.Corrected([new(RuleGuess.KeyOf(end), 1), new(RuleGuess.Opens, 1)]);
+        Assert.Equal((end.Next[0].Rule.ByWidth, end.Next[0].Rule.ByHeight), (Rule(both, "strip", "score 1").ByHeight, Rule(both, "strip", "score 1").ByWidth));
     }
 
     /// <summary>In every reading the scores of a chain add up: what a figure is at home it stays, and the last panel is what the others leave.</summary>
@@ -215,7 +219,7 @@ public class OwnLinesTests
         Assert.All(guess.Figures, f => Assert.InRange(f.Sure, 0, 1));
         var figure = guess.Figures.First(f => f.Next.Count > 0);
         var corrected = guess.Corrected(new Dictionary<string, int> { [RuleGuess.KeyOf(figure)] = 1 }).Figures.First(f => RuleGuess.KeyOf(f) == RuleGuess.KeyOf(figure));
-        Assert.Equal((1.0, figure.Next[0].Rule), (corrected.Sure, corrected.Rule));
+        Assert.Equal((1.0, true), (corrected.Sure, corrected.Rule.Same(figure.Next[0].Rule)));
         Assert.Equal(figure.Rule, corrected.Next[0].Rule);
         Assert.Equal(guess.Figures, guess.Corrected(new Dictionary<string, int> { ["9.nothing.width"] = 1, [RuleGuess.KeyOf(figure)] = 99 }).Figures);
     }

@@ -62,12 +62,14 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
     public static string KeyOf(GuessedFigure figure)
     {
         ArgumentNullException.ThrowIfNull(figure);
-        return $"{figure.Piece.Line}.{figure.Piece.Name}.{figure.Figure}";
+        return KeyOf(figure.Piece, figure.Figure);
     }
+
+    private static string KeyOf(OwnPiece piece, string figure) => $"{piece.Line}.{piece.Name}.{figure}";
 
     /// <summary>The same where its maker says of some figures which of the next best rules they follow: the others are read anew, so that all go together.</summary>
     /// <param name="corrections">
-    /// By <see cref="KeyOf"/>, which of the next best it is, counted from 1, in the order in which they were made: each of those that were shown then.
+    /// By <see cref="KeyOf(GuessedFigure)"/>, which of the next best it is, counted from 1, in the order in which they were made: each of those that were shown then.
     /// <see cref="Opens"/> turns a square card. What there is no figure or no such rule for is left alone.
     /// </param>
     public RuleGuess Corrected(IEnumerable<KeyValuePair<string, int>> corrections)
@@ -78,6 +80,9 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
         {
             if (key == Opens && now.Upwards is { } upwards)
             {
+                // What was said of the width goes with the height now.
+                static FigureRule Turned(FigureRule rule) => rule with { ByWidth = rule.ByHeight, ByHeight = rule.ByWidth };
+                said = [.. said.Select(s => (s.Key, Turned(s.Rule), Turned(s.Was)))];
                 now = Again(!upwards, said);
             }
             else if (now.Figures.FirstOrDefault(f => KeyOf(f) == key) is { } figure && which >= 1 && which <= figure.Next.Count)
@@ -96,7 +101,7 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
         var rules = new JointRules(List, Width, Height, upwards ?? false);
         foreach (var figure in rules.Figures)
         {
-            foreach (var (_, rule, _) in said.Where(s => s.Key == $"{figure.Piece.Line}.{figure.Piece.Name}.{figure.Name}"))
+            foreach (var (_, rule, _) in said.Where(s => s.Key == KeyOf(figure.Piece, figure.Name)))
             {
                 rules.Say(figure, rule.ByWidth, rule.ByHeight);
             }
@@ -105,7 +110,7 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
         var guess = Guess(List, Width, Height, upwards, rules);
         return guess with
         {
-            Figures = [.. guess.Figures.Select(f => said.Where(s => s.Key == KeyOf(f)).Select(s => f with { Rule = s.Rule, Sure = 1, Next = [(s.Was, 0), .. f.Next.Where(n => !n.Rule.Same(s.Was)).Take(Others - 1)] }).FirstOrDefault(f))],
+            Figures = [.. guess.Figures.Select(f => said.Where(s => s.Key == KeyOf(f)).Select(s => f with { Rule = f.Rule.Same(s.Rule) ? f.Rule : s.Rule, Sure = 1, Next = [(s.Was, 0), .. f.Next.Where(n => !n.Rule.Same(s.Was)).Take(Others - 1)] }).FirstOrDefault(f))],
             Questions = [.. guess.Questions.Where(q => !said.Any(s => s.Key.StartsWith($"{q.Line}.", StringComparison.Ordinal) && s.Key.EndsWith($".{q.Figure}", StringComparison.Ordinal)))],
         };
     }
@@ -126,26 +131,23 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
         return Guess(list, width, height, width == height ? false : null, rules);
     }
 
+    private static (double, double) Rounded((double ByWidth, double ByHeight) rule) => (Math.Round(rule.ByWidth, 3), Math.Round(rule.ByHeight, 3));
+
     private static RuleGuess Guess(OwnList list, Length width, Length height, bool? upwards, JointRules rules)
     {
         var readings = rules.Read(Look);
         var odds = readings.Select(r => Math.Exp(Heat * (r.Score - readings[0].Score))).ToList();
         var all = odds.Sum();
-        var votes = rules.Figures.Select((_, i) => readings.Select((r, n) => (Reading: r, Odds: odds[n] / all)).GroupBy(r => (Math.Round(r.Reading.Rules[i].ByWidth, 3), Math.Round(r.Reading.Rules[i].ByHeight, 3))).OrderByDescending(g => g.Sum(r => r.Odds)).Select(g => g.ToList()).ToList()).ToList();
+        var votes = rules.Figures.Select((_, i) => readings.Select((r, n) => (Reading: r, Odds: odds[n] / all)).GroupBy(r => Rounded(r.Reading.Rules[i])).OrderByDescending(g => g.Sum(r => r.Odds)).Select(g => g.ToList()).ToList()).ToList();
         var figures = rules.Figures.Select((figure, i) =>
         {
             var ranked = votes[i].Select(v => (Rule: new FigureRule(v[0].Reading.Rules[i].ByWidth, v[0].Reading.Rules[i].ByHeight, v[0].Reading.Why[i], 0), Sure: v.Sum(r => r.Odds))).ToList();
-
             var said = new HashSet<string>();
             return new GuessedFigure(figure.Piece, figure.Name, figure.Value, ranked[0].Rule, ranked[0].Sure, [.. ranked.Take(Others + 1).Select(r => said.Add(r.Rule.Words.Write(figure.Piece.Unit)) ? r : (Rule: r.Rule with { Words = Growing(r.Rule) }, r.Sure)).Skip(1)]);
         }).ToList();
 
         // What would settle most: how many figures would be surer with the answer to it.
-        double SurerWith(int asked) => votes[asked].Sum(answer =>
-        {
-            var odds = answer.Sum(a => a.Odds);
-            return Enumerable.Range(0, votes.Count).Sum(f => answer.GroupBy(a => (Math.Round(a.Reading.Rules[f].ByWidth, 3), Math.Round(a.Reading.Rules[f].ByHeight, 3))).Max(g => g.Sum(a => a.Odds)));
-        }) - figures.Sum(f => f.Sure);
+        double SurerWith(int asked) => votes[asked].Sum(answer => Enumerable.Range(0, votes.Count).Sum(f => answer.GroupBy(a => Rounded(a.Reading.Rules[f])).Max(g => g.Sum(a => a.Odds)))) - figures.Sum(f => f.Sure);
         var asks = figures.Select((f, i) => (Figure: f, Gain: f.Sure < SureEnough && f.Next.Count > 0 ? SurerWith(i) : 0)).Where(a => a.Gain >= WorthAsking).OrderByDescending(a => a.Gain).DistinctBy(a => Math.Round(a.Gain, 3)).Take(MostQuestions).Select(a => Ask(a.Figure));
         var turned = upwards is null ? [] : new[] { new OwnQuestion(figures[0].Piece.Line, Opens, Words.Of($"The card is square: does it open sideways or upwards? {(upwards.Value ? "Upwards" : "Sideways")} is taken.")) };
         return new RuleGuess(width, height, upwards, figures, [.. turned, .. asks]) { List = list };
@@ -155,8 +157,8 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
     private static Words Growing(FigureRule rule)
     {
         static string By(double times, string side) => string.Create(CultureInfo.InvariantCulture, $"{times:0.##} times as much as the {side}");
-        var sides = new[] { (rule.ByWidth, "width"), (rule.ByHeight, "height") }.Where(s => Math.Abs(s.Item1) > 0.004).Select(s => By(s.Item1, s.Item2));
-        return Words.Of($"{rule.Words}, growing {string.Join(" and ", sides)}");
+        var sides = new[] { (rule.ByWidth, "width"), (rule.ByHeight, "height") }.Where(s => Math.Abs(s.Item1) > 0.004).Select(s => By(s.Item1, s.Item2)).ToList();
+        return sides.Count > 0 ? Words.Of($"{rule.Words}, growing {string.Join(" and ", sides)}") : Words.Of($"{rule.Words}, staying as it is");
     }
 
     private static OwnQuestion Ask(GuessedFigure figure)
