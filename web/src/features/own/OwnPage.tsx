@@ -204,8 +204,8 @@ function Pieces({ pieces }: { pieces: Schemas["OwnPieceView"][] }) {
     // biome-ignore lint/suspicious/noArrayIndexKey: pieces are in the order of the list
     <figure key={i} className={s.piece}>
       <svg
-        width={p.width * scale + 4}
-        height={p.height * scale + 4}
+        style={{ width: `min(${p.width * scale + 4}px, ${(100 * p.width) / widest}%)` }}
+        viewBox={`0 0 ${p.width * scale + 4} ${p.height * scale + 4}`}
         role="img"
         aria-label={`${p.name}, ${p.size}${p.scores.length > 0 ? `, ${p.scores.length} scores` : ""}`}
         data-kind={p.kind}
