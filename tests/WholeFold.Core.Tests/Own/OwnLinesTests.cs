@@ -170,13 +170,14 @@ public class OwnLinesTests
     [Fact]
     public void Rules_of_a_chain_add_up()
     {
-        foreach (var text in new[] { "base 10 x 5, score at 2 1/2 and 7 1/2", "stage 8 x 5, score at 1, 7\ntier 7 x 3, score at 1/2, 6 1/2", "tower 7 x 4, score every inch for four inches\n3 fins 3 x 4" })
+        foreach (var text in new[] { "base 10 x 5, score at 2 1/2 and 7 1/2", "stage 8 x 5, score at 1, 7\ntier 7 x 3, score at 1/2, 6 1/2", "tower 7 x 4, score every inch for four inches\n3 fins 3 x 4", "base 11 x 4 1/4, score at 2 3/4 and 5 1/2\nfront panel 5 1/4 x 4\nmat 2 1/2 x 4" })
         {
             var guess = RuleGuess.Of(OwnListReader.Read(text, DisplayUnit.Inch), Inventory.Shipped.Formats)!;
             foreach (var figure in guess.Figures)
             {
                 Assert.Equal(figure.Value, figure.Rule.In(figure.Value, Length.Zero, Length.Zero));
                 Assert.True(figure.Sure + figure.Next.Sum(n => n.Sure) <= 1.0001);
+                Assert.Equal(figure.Next.Count + 1, figure.Next.Select(n => n.Rule).Prepend(figure.Rule).Select(r => r.Words.Write(DisplayUnit.Inch)).Distinct().Count());
                 Assert.True(figure.Next.All(n => !n.Rule.Same(figure.Rule) && n.Sure <= figure.Sure + 1e-9));
             }
 

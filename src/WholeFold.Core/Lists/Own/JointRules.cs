@@ -432,7 +432,7 @@ internal sealed partial class JointRules
             var (w, h) = Rule(state, known.Terms);
             if ((known.Value - value).Abs() <= _near)
             {
-                yield return (new FigureRule(w, h, Words.Of($"as long as the {known.Name}"), 0), value >= LeastAlike ? known.Piece == piece ? AsWide : AsInAnother : AsInAnotherSmall);
+                yield return (new FigureRule(w, h, known.Piece == piece ? Words.Of($"as long as the piece is across") : Words.Of($"as long as the {known.Name}"), 0), value >= LeastAlike ? known.Piece == piece ? AsWide : AsInAnother : AsInAnotherSmall);
             }
             else if (known.Piece != piece && value >= LeastAlike && known.Value > value && known.Value <= value + Hair)
             {

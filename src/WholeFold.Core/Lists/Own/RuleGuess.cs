@@ -142,8 +142,8 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
         var figures = rules.Figures.Select((figure, i) =>
         {
             var ranked = votes[i].Select(v => (Rule: new FigureRule(v[0].Reading.Rules[i].ByWidth, v[0].Reading.Rules[i].ByHeight, v[0].Reading.Why[i], 0), Sure: v.Sum(r => r.Odds))).ToList();
-            var said = new HashSet<string>();
-            return new GuessedFigure(figure.Piece, figure.Name, figure.Value, ranked[0].Rule, ranked[0].Sure, [.. ranked.Take(Others + 1).Select(r => said.Add(r.Rule.Words.Write(figure.Piece.Unit)) ? r : (Rule: r.Rule with { Words = Growing(r.Rule) }, r.Sure)).Skip(1)]);
+            var said = new HashSet<string> { ranked[0].Rule.Words.Write(figure.Piece.Unit) };
+            return new GuessedFigure(figure.Piece, figure.Name, figure.Value, ranked[0].Rule, ranked[0].Sure, [.. ranked.Skip(1).Take(Others).Select(r => said.Add(r.Rule.Words.Write(figure.Piece.Unit)) ? r : (r.Rule with { Words = Growing(r.Rule) }, r.Sure))]);
         }).ToList();
 
         // What would settle most: how many figures would be surer with the answer to it.
