@@ -110,7 +110,7 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
         var guess = Guess(List, Width, Height, upwards, rules);
         return guess with
         {
-            Figures = [.. guess.Figures.Select(f => said.Where(s => s.Key == KeyOf(f)).Select(s => f with { Rule = f.Rule.Same(s.Rule) ? f.Rule : s.Rule, Sure = 1, Next = [(s.Was, 0), .. f.Next.Where(n => !n.Rule.Same(s.Was)).Take(Others - 1)] }).FirstOrDefault(f))],
+            Figures = [.. guess.Figures.Select(f => said.Where(s => s.Key == KeyOf(f)).Select(s => f with { Rule = Apart(f.Rule.Same(s.Rule) ? f.Rule : s.Rule, s.Was, f.Piece.Unit), Sure = 1, Next = [(s.Was, 0), .. f.Next.Where(n => !n.Rule.Same(s.Was)).Take(Others - 1)] }).FirstOrDefault(f))],
             Questions = [.. guess.Questions.Where(q => !said.Any(s => s.Key.StartsWith($"{q.Line}.", StringComparison.Ordinal) && s.Key.EndsWith($".{q.Figure}", StringComparison.Ordinal)))],
         };
     }
@@ -152,6 +152,8 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
         var turned = upwards is null ? [] : new[] { new OwnQuestion(figures[0].Piece.Line, Opens, Words.Of($"The card is square: does it open sideways or upwards? {(upwards.Value ? "Upwards" : "Sideways")} is taken.")) };
         return new RuleGuess(width, height, upwards, figures, [.. turned, .. asks]) { List = list };
     }
+
+    private static FigureRule Apart(FigureRule rule, FigureRule other, DisplayUnit unit) => rule.Words.Write(unit) == other.Words.Write(unit) ? rule with { Words = Growing(rule) } : rule;
 
     /// <summary>By how much it grows, for one whose words are another's too.</summary>
     private static Words Growing(FigureRule rule)
