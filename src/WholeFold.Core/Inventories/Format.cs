@@ -10,6 +10,9 @@ public sealed record Format(string Id, string Name, Length Width, Length Height,
     /// <summary>The least and the greatest side of a format: 2 in and 12 in.</summary>
     public static readonly Length Least = Length.In(2), Greatest = Length.In(12);
 
+    /// <summary>Whether it is so large, either way about, as near as that.</summary>
+    public bool IsAbout(Length width, Length height, Length near) => ((Width - width).Abs() <= near && (Height - height).Abs() <= near) || ((Width - height).Abs() <= near && (Height - width).Abs() <= near);
+
     /// <summary>The same format lying on its side: W and H change places.</summary>
     public Format Turned() => this with { Width = Height, Height = Width };
 }

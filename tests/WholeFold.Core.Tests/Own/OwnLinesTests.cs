@@ -208,6 +208,36 @@ public class OwnLinesTests
         Assert.True(line == 0 || found[0].Likely[0].Value == Support.In(right), found.Count == 0 ? "" : found[0].Text.Write(DisplayUnit.Inch));
     }
 
+    /// <summary>A list far longer than any card's is still read in bounded time, rules, finished size and contradictions too.</summary>
+    [Theory]
+    [InlineData(38, 30, 1900)]
+    [InlineData(12, 6, 100)]
+    [InlineData(1, 30, 1900)]
+    public void A_hostile_list_takes_no_more_than_a_moment(int pieces, int scores, int within)
+    {
+        var random = new Random(7);
+        var lines = Enumerable.Range(0, pieces).Select(i => $"part {i} {within + 100 + (i * 7)} x {(within / 2) + 20 + i} mm, score at {string.Join(", ", Enumerable.Range(0, scores).Select(_ => random.Next(1, within)).Distinct().Order())}");
+        var list = OwnListReader.Read(string.Join('\n', lines), DisplayUnit.Millimetre);
+        Assert.Equal(pieces, list.Cards.Count());
+        var clock = System.Diagnostics.Stopwatch.StartNew();
+        var own = OwnDesign.Of(list, Support.Reader, Recogniser, cancel: TestContext.Current.CancellationToken);
+        Assert.NotEmpty(own.Figures);
+        Assert.True(clock.Elapsed < TimeSpan.FromSeconds(30), $"{clock.Elapsed}");
+    }
+
+    /// <summary>A border half as wide one way is what some people want; one that is neither is a slip, and of two papers off alike it is the piece.</summary>
+    [Theory]
+    [InlineData("mat 4 3/4 x 4 1/2", "")]
+    [InlineData("mat 4 3/4 x 4 7/8", "")]
+    [InlineData("mat 4 3/4 x 4 5/8", "2: Height of the mat at 4 5/8 leaves another border than the other way; 4 3/4 would leave the same.")]
+    [InlineData("mat 4 3/4 x 3", "")]
+    [InlineData("mat 4 3/4 x 5 1/8\npaper 4 3/4 x 5 1/8", "1: 2 papers do not go with the base at 5; with 5 3/8 they would.")]
+    public void Papers_that_keep_their_border_one_way_are_told(string papers, string told)
+    {
+        var found = OwnDesign.Of($"base 10 x 5, score at 5\n{papers}", DisplayUnit.Inch, Support.Reader, Recogniser, cancel: TestContext.Current.CancellationToken).Contradictions;
+        Assert.Equal(told, string.Join(' ', found.Select(f => $"{f.Line}: {f.Text.Write(DisplayUnit.Inch)}")));
+    }
+
     [Fact]
     public void Rules_are_said_as_people_think_them_and_one_that_is_corrected_is_sure()
     {

@@ -18,6 +18,9 @@ internal sealed class Contradictions(OwnList list, IReadOnlyList<Format> formats
 
     private const int Beam = 6, MostSizes = 2, MostLikely = 3, MostChanges = 240;
 
+    /// <summary>So many changes times lengths times lengths are tried: of a list far longer than a card's none.</summary>
+    private const int Work = 120_000;
+
     /// <summary>Nearer than this is the same figure, further than that is another design.</summary>
     private static readonly Length Least = Length.Mm(1.2m), Furthest = Length.In(21, 20);
 
@@ -28,9 +31,16 @@ internal sealed class Contradictions(OwnList list, IReadOnlyList<Format> formats
 
     public IReadOnlyList<ListFinding> Find(CancellationToken cancel)
     {
+        var lengths = list.Pieces.Sum(p => p.Scores.Count + p.Cross.Count + 2);
+        var tried = Math.Min(MostChanges, Work / (lengths * lengths));
+        if (tried == 0)
+        {
+            return [];
+        }
+
         var now = Likely(list);
         var better = new List<(Place Place, Length Instead, double Gain)>();
-        foreach (var (place, instead) in Places().SelectMany(p => p.Instead.Select(i => (p, i))).Take(MostChanges))
+        foreach (var (place, instead) in Places().SelectMany(p => p.Instead.Select(i => (p, i))).Take(tried))
         {
             cancel.ThrowIfCancellationRequested();
             if (place.With(instead) is { } piece)

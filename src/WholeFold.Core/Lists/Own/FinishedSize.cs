@@ -20,9 +20,6 @@ internal static class FinishedSize
 
     private static readonly Pair Near = new(Length.Mm(0.8m), Length.Mm(1m));
 
-    /// <summary>Borders that leave a paper of the finished size.</summary>
-    private static readonly Pair[] Borders = [Pair.Of(1, 16, 1.5m), Pair.Of(1, 8, 3m), Pair.Of(3, 16, 5m), Pair.Of(1, 4, 6m), Pair.Of(3, 8, 10m)];
-
     public static IReadOnlyList<(Length Width, Length Height, double Likely)> Candidates(OwnList list, IReadOnlyList<Format> formats, UnitSystem system)
     {
         if (list.Finished is { } finished)
@@ -71,7 +68,8 @@ internal static class FinishedSize
         var (panels, widest) = (piece.Panels, piece.Panels.Max());
 
         // Two cut alike and scored in quarters lie on each other, whole.
-        if (list.Cards.Where(c => c.Scores.Count > 0).Sum(c => c.First + c.Second - piece.First - piece.Second is var off && off.Abs() <= near && (c.First - piece.First).Abs() is var turn && (turn <= near || (c.First - piece.Second).Abs() <= near) ? c.Quantity : 0) == 2 && panels.Count == 3 && (panels[0] - panels[2]).Abs() <= near)
+        bool IsAlike(OwnPiece other) => ((other.First - piece.First).Abs() <= near && (other.Second - piece.Second).Abs() <= near) || ((other.First - piece.Second).Abs() <= near && (other.Second - piece.First).Abs() <= near);
+        if (panels.Count == 3 && (panels[0] - panels[2]).Abs() <= near && list.Cards.Where(c => c.Scores.Count > 0 && IsAlike(c)).Sum(c => c.Quantity) == 2)
         {
             yield return (piece.Along, Twins);
         }
@@ -143,10 +141,10 @@ internal static class FinishedSize
     {
         bool Is(Length a, Length b) => ((a - width).Abs() <= near && (b - height).Abs() <= near) || ((a - height).Abs() <= near && (b - width).Abs() <= near);
         bool Goes(Length a, Length b) => (a <= width + near && b <= height + near) || (a <= height + near && b <= width + near);
-        var likely = formats.Any(f => f.System == system && Is(f.Width, f.Height)) ? Named : 0;
+        var likely = formats.Any(f => f.System == system && f.IsAbout(width, height, near)) ? Named : 0;
         likely -= Length.Min(width, height) < SlenderBelow ? Slender : 0;
         likely += (width - height).Abs() <= near ? SquareCard : 0;
-        likely += Borders.Any(b => list.Papers.Any(p => p.Quantity <= 2 && Is(p.First + (2 * b.For(system)), p.Second + (2 * b.For(system))))) ? HasPaper : 0;
+        likely += UsualBorders.All.Any(b => list.Papers.Any(p => p.Quantity <= 2 && Is(p.First + (2 * b.For(system)), p.Second + (2 * b.For(system))))) ? HasPaper : 0;
         foreach (var piece in list.Pieces.Where(p => p != main && p.Kind is OwnKind.Piece or OwnKind.Paper && !Recogniser.IsExtra(p.Name)))
         {
             likely -= piece.Scores.Count == 0 ? Goes(piece.First, piece.Second) ? 0 : Misfit : piece.Panels.All(p => Goes(p, piece.Across)) ? 0 : Misfit;

@@ -11,8 +11,8 @@ internal static class PaperSlips
 {
     private static readonly Length Near = Length.Mm(0.8m), Least = Length.Mm(1.2m), Furthest = Length.In(1, 2);
 
-    /// <summary>Borders that people leave on each side.</summary>
-    private static readonly IReadOnlyList<Pair> Usual = [Pair.Of(1, 8, 3m), Pair.Of(1, 4, 6m), Pair.Of(1, 16, 1.5m), Pair.Of(3, 16, 5m)];
+    /// <summary>A wider border than the commonest is no habit that one breaks.</summary>
+    private const int Commonest = 4;
 
     /// <summary>Somewhere a paper may lie.</summary>
     private sealed record Place(string Name, OwnPiece? On, Length Along, Length Across);
@@ -28,7 +28,7 @@ internal static class PaperSlips
         var places = list.Cards.SelectMany(c => c.Panels.Select((p, i) => new Place(c.Panels.Count == 1 ? c.Name : $"{c.Name}’s panel {i + 1}", c, p, c.Across)).Append(new Place(c.Name, c, c.Along, c.Across)))
             .Concat(card is null ? [] : card.Pieces.SelectMany(p => p.Panels.Select(q => new Place(q.Panel.Name, null, q.Extent, p.Across.Value))))
             .Concat(papers.Select(p => new Place(p.Name, p, p.First, p.Second))).ToList();
-        var borders = Usual.Select(u => u.For(system)).ToList();
+        var borders = UsualBorders.All.Take(Commonest).Select(u => u.For(system)).ToList();
 
         // The border that papers of this list keep, and those that people keep.
         var kept = papers.SelectMany(p => places.Where(on => on.On != p).Select(on => Even(on, p)).OfType<Length>().Where(b => borders.Any(u => Is(u, b)))).GroupBy(b => borders.First(u => Is(u, b))).OrderByDescending(g => g.Count()).Select(g => g.Key).ToList();
@@ -53,7 +53,7 @@ internal static class PaperSlips
         // Several off by as much along or across one piece: that is what is off.
         var together = slips.SelectMany(s => s.Where(x => x.On.On is { Kind: OwnKind.Piece } && !x.Along)).GroupBy(s => (s.On.On!.Line, s.On.On.Name, Off: s.Is - s.Would)).Select(g => g.DistinctBy(s => s.Paper).ToList()).OrderByDescending(g => g.Count).FirstOrDefault(g => g.Count > 1);
         // So is one alone, where the card has no size that has a name, and with that right it would.
-        bool Named(Length w, Length h) => formats.Any(f => ((f.Width - w).Abs() <= Near && (f.Height - h).Abs() <= Near) || ((f.Width - h).Abs() <= Near && (f.Height - w).Abs() <= Near));
+        bool Named(Length w, Length h) => formats.Any(f => f.IsAbout(w, h, Near));
         var alone = Named(home.Width, home.Height) ? null : slips.SelectMany(s => s).FirstOrDefault(s => s.On.On is { Kind: OwnKind.Piece, Scores.Count: > 0 } on && !s.Along && s.On.Across + (s.Is - s.Would) is var other
             && (((on.Across - home.Height).Abs() <= Near && Named(home.Width, other)) || ((on.Across - home.Width).Abs() <= Near && Named(other, home.Height))));
         if ((together ?? (alone is null ? null : [alone])) is [var one, ..] all)

@@ -8,44 +8,6 @@ using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Lists.Own;
 
-/// <summary>A piece of a list and the piece of a construction that it is.</summary>
-/// <param name="Mirrored">Whether the list counts its scores from the other end.</param>
-/// <param name="Turned">Of one without scores, whether its sides are named the other way about.</param>
-public sealed record MatchedPiece(OwnPiece Listed, Piece Piece, bool Mirrored, bool Turned);
-
-/// <summary>A figure of a list that is not what the construction asks for.</summary>
-public sealed record Differing(int Line, string Figure, Length Is, Length Would);
-
-/// <summary>A construction that explains a list.</summary>
-/// <param name="Parameters">What it takes each parameter to be.</param>
-/// <param name="Missing">Pieces of the construction that the list does not name.</param>
-/// <param name="Score">How well it explains the list: figures explained, less what had to be assumed.</param>
-/// <param name="Sure">Whether nothing is left over, no limit broken, and no other comes near.</param>
-public sealed record Recognised(
-    ConstructionFamily Family,
-    IReadOnlyDictionary<string, string> Choices,
-    Length Width,
-    Length Height,
-    IReadOnlyDictionary<string, Length> Parameters,
-    IReadOnlyList<MatchedPiece> Pieces,
-    IReadOnlyList<Differing> Differs,
-    IReadOnlyList<string> Missing,
-    double Score,
-    bool Sure)
-{
-    /// <summary>As a design to go on with: its parameters as they were read, its finished size in the list's own system.</summary>
-    public DesignSpec Design(string name, UnitSystem system)
-    {
-        var set = Choices.ToDictionary(c => c.Key, c => new WrittenFigure(c.Value));
-        foreach (var (id, value) in Parameters)
-        {
-            set[id] = new WrittenFigure(LengthWriter.Exact(value));
-        }
-
-        return new DesignSpec { Name = name, Construction = Family.Id, Format = FormatReader.Write(Width, Height, system), Set = set };
-    }
-}
-
 /// <summary>
 /// Finds the construction of the library that explains a list, whatever its pieces are called and in whichever order and
 /// direction they are given: pieces are matched by their number of scores, figures become linear equations in the finished
@@ -56,7 +18,7 @@ public sealed partial class Recogniser(DesignReader reader)
     // What each thing counts: a figure that is explained one, less one for each thing that had to be assumed; the rest by trial on lists (tests/…/Own).
     private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.8, BrokenLimit = 2.5, AsUsual = 0.8, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, OwnParameter = 0.7, TurnedAbout = 1.2, OneFold = 1, HasWindow = 0.6, EnoughAlone = 3.6, WrongCount = 0.4, Enough = 1.3, Clear = 0.5, FarFromUsual = 2.6, NotCrossed = 2.5, Named = 1.5;
 
-    /// <summary>A parameter that is no more than this is a hair that many lists leave out, and a limit that is missed by no more is for the checks to say: 1/16 in, and what a rule cannot tell from it.</summary>
+    /// <summary>A parameter that is no more than this is a hair that many lists leave out, and a requirement that is missed by no more is for the checks to say: 1/16 in, and what a rule cannot tell from it.</summary>
     private static readonly Length Hair = Length.Mm(1.8m);
 
     /// <summary>What is further off is another piece, and no slip.</summary>
@@ -103,7 +65,7 @@ public sealed partial class Recogniser(DesignReader reader)
     /// <summary>Names of pieces that no more than two constructions have.</summary>
     private readonly Lazy<IReadOnlySet<string>> _rare = new(() => reader.Catalogue.All.SelectMany(f => ConstructionFamily.Combinations(f.Choices).Where(c => f.For(c).Refused is null).SelectMany(c => f.For(c).Pieces.Select(p => p.Name.ToUpperInvariant())).Distinct()).CountBy(n => n).Where(n => n.Value <= 2).Select(n => n.Key).ToHashSet());
 
-    private bool IsRare(string name) => _rare.Value.Contains(name.ToUpperInvariant());
+    private bool NamesIt(OwnPiece listed, Piece piece) => string.Equals(piece.Name, listed.Name, StringComparison.OrdinalIgnoreCase) && _rare.Value.Contains(piece.Name.ToUpperInvariant());
 
     private static List<Variant> Variants(DesignReader reader, UnitSystem system)
     {
@@ -256,7 +218,7 @@ public sealed partial class Recogniser(DesignReader reader)
     }
 
     /// <summary>Whether a card so large has a name: of two figures that contradict each other the one that makes it such is the right one.</summary>
-    private bool IsNamed(Vector<double> x, double tolerance) => reader.Inventory.Formats.Any(f => (Math.Abs(x[0] - f.Width.Units) <= tolerance && Math.Abs(x[1] - f.Height.Units) <= tolerance) || (Math.Abs(x[0] - f.Height.Units) <= tolerance && Math.Abs(x[1] - f.Width.Units) <= tolerance));
+    private bool IsNamed(Vector<double> x, double tolerance) => reader.Inventory.Formats.Any(f => f.IsAbout(new Length((long)x[0]), new Length((long)x[1]), new Length((long)tolerance)));
 
     private Recognised? Weigh(Variant variant, Equations equations, Way way, OwnList list, UnitSystem system, IReadOnlyList<Equation> figures, Vector<double> x, IReadOnlyList<Equation> outvoted)
     {
@@ -281,6 +243,7 @@ public sealed partial class Recogniser(DesignReader reader)
         {
             var (value, ideal) = (equations.At(Affine.Name(parameter.Id), x), equations.At(parameter.Ideal, x));
             broken += parameter.Min.Any(l => value < equations.At(l.Value, x) - (ideal <= Hair.Units ? Hair.Units : tolerance)) || parameter.Max.Any(l => value > equations.At(l.Value, x) + tolerance) ? 1 : 0;
+
             // What is usually a hair or nothing, and is a panel of its own here, belongs to another card.
             score -= ideal <= Hair.Units && value >= Panel.Units ? FarFromUsual : 0;
             score += Math.Abs(value - ideal) <= Math.Max(Math.Max(tolerance, ideal <= Hair.Units ? Hair.Units : 0), 0.06 * Math.Abs(value)) ? parameter.Held ? NotThere : AsUsual : 0;
@@ -288,7 +251,7 @@ public sealed partial class Recogniser(DesignReader reader)
 
         // Creases across its chain that the list has none of, and names of pieces that few constructions have.
         score -= NotCrossed * way.Pairs.Count(p => p.Listed.Cross.Count == 0 && !p.Listed.Diagonals && Readings(p.Piece).Skip(1).Any());
-        score += Named * way.Pairs.Count(p => IsRare(p.Piece.Name) && string.Equals(p.Piece.Name, p.Listed.Name, StringComparison.OrdinalIgnoreCase));
+        score += Named * way.Pairs.Count(p => NamesIt(p.Listed, p.Piece));
         broken += variant.Construction.Requirements.Count(r => equations.At(r.AtLeastZero, x) < -Hair.Units);
         score -= BrokenLimit * broken;
 
@@ -304,7 +267,7 @@ public sealed partial class Recogniser(DesignReader reader)
                 plain.Remove(listed);
                 used.Add(piece.Id);
                 matched.Add(new MatchedPiece(listed, piece, false, !Is(listed, false)));
-                score += (listed.Kind == OwnKind.Piece ? Plain : PaperFits) + (IsRare(piece.Name) && string.Equals(piece.Name, listed.Name, StringComparison.OrdinalIgnoreCase) ? Named : 0);
+                score += (listed.Kind == OwnKind.Piece ? Plain : PaperFits) + (NamesIt(listed, piece) ? Named : 0);
             }
         }
 

@@ -1,4 +1,4 @@
-import { Button, Loader, NativeSelect, TextInput } from "@mantine/core";
+import { Button, Loader } from "@mantine/core";
 import { useDocumentTitle } from "@mantine/hooks";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
@@ -7,15 +7,17 @@ import type { Edit, Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
 import { Bar, HelpButton, IconButton, ThemeButton } from "../../components/Bar";
-import { Fig, Sentence } from "../../components/Fig";
+import { Sentence } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
 import { Pose } from "../../drawing/Pose";
 import { useKeys } from "../../keys/useKeys";
 import { useDesk } from "../bench/desk/useDesk";
 import { onTheTable } from "../folding/FoldingPage";
 import s from "./Build.module.css";
-import { addPiece, crease, extent, join, makeOwn, moveCrease, panelWindow, parameter, removePiece, split, unbond } from "./edits";
+import { makeOwn, moveCrease, parameter, unbond } from "./edits";
+import { NewPiece } from "./NewPiece";
 import { PieceDrawing } from "./PieceDrawing";
+import { PieceRules, Rule } from "./PieceRules";
 
 type Piece = Schemas["BuildPieceView"];
 
@@ -188,239 +190,5 @@ function PieceButton({ piece, pressed, onChoose }: { piece: Piece; pressed: bool
         {piece.quantity > 1 ? `, cut ${piece.quantity}` : ""}
       </span>
     </button>
-  );
-}
-
-function PieceRules({
-  piece,
-  isOwn,
-  isFirst,
-  onCommit,
-}: {
-  piece: Piece;
-  isOwn: boolean;
-  isFirst: boolean;
-  onCommit: (edit: Edit) => void;
-}) {
-  const can = isOwn && piece.canChange;
-  return (
-    <>
-      {isOwn && !piece.canChange ? <p>Creases cross its chain, so its panels are changed in its file.</p> : null}
-      <Rule
-        label={piece.upright ? "its width, along the creases" : "its height, along the creases"}
-        rule={piece.across}
-        now={piece.acrossNow}
-        disabled={!isOwn}
-        onRule={(rule) => onCommit(extent(piece.id, null, rule))}
-      />
-      {piece.panels.map((p, i) => {
-        const fold = piece.creases[i];
-        return (
-          <div key={p.id} className={s.panel}>
-            <Rule
-              label={p.name}
-              rule={p.rule}
-              now={p.now}
-              disabled={!can}
-              onRule={(rule) => onCommit(extent(piece.id, p.id, rule))}
-            />
-            {p.window && p.windowNow ? (
-              <Rule
-                label={`window in it, border on each side`}
-                rule={p.window}
-                now={p.windowNow}
-                disabled={!can}
-                onRule={(rule) => onCommit(panelWindow(piece.id, p.id, rule))}
-              />
-            ) : null}
-            {can ? (
-              <div className={s.ways}>
-                <button
-                  type="button"
-                  className={s.plain}
-                  onClick={() => onCommit(split(piece.id, p.id))}
-                  aria-label={`Score ${p.name} in two`}
-                >
-                  score it in two
-                </button>
-                <button
-                  type="button"
-                  className={s.plain}
-                  onClick={() => onCommit(panelWindow(piece.id, p.id, p.window ? null : firstBorder))}
-                  aria-label={p.window ? `No window in ${p.name}` : `Cut a window in ${p.name}`}
-                >
-                  {p.window ? "no window" : "cut a window in it"}
-                </button>
-              </div>
-            ) : null}
-            {fold ? <CreaseRow piece={piece} fold={fold} isOwn={isOwn} can={can} onCommit={onCommit} /> : null}
-          </div>
-        );
-      })}
-      {isOwn && !isFirst ? (
-        <button type="button" className={s.plain} onClick={() => onCommit(removePiece(piece.id))}>
-          take this piece away
-        </button>
-      ) : null}
-    </>
-  );
-}
-
-/** What a window begins with, until its maker says otherwise. */
-const firstBorder = "1/2 in or 12 mm";
-
-/** A new flat piece by its name and two rules; until it is bonded it lies in the middle of the widest panel. */
-function NewPiece({ onAdd }: { onAdd: (edit: Edit) => void }) {
-  const [opened, setOpened] = useState(false);
-  const [name, setName] = useState("");
-  const [along, setAlong] = useState("width / 2");
-  const [across, setAcross] = useState("height / 2");
-  if (!opened) {
-    return (
-      <Button variant="default" onClick={() => setOpened(true)}>
-        add a piece
-      </Button>
-    );
-  }
-  return (
-    <form
-      className={s.add}
-      aria-label="A new piece"
-      onSubmit={(e) => {
-        e.preventDefault();
-        onAdd(addPiece(name.trim(), along.trim(), across.trim()));
-        setOpened(false);
-        setName("");
-      }}
-    >
-      <TextInput
-        label="What it is called"
-        value={name}
-        onChange={(e) => setName(e.currentTarget.value)}
-        maxLength={40}
-        required
-        autoFocus
-      />
-      <TextInput label="How long it is" value={along} onChange={(e) => setAlong(e.currentTarget.value)} required />
-      <TextInput label="How high it is" value={across} onChange={(e) => setAcross(e.currentTarget.value)} required />
-      <div className={s.ways}>
-        <Button type="submit" disabled={name.trim() === ""}>
-          add it
-        </Button>
-        <Button variant="default" onClick={() => setOpened(false)}>
-          not now
-        </Button>
-      </div>
-    </form>
-  );
-}
-
-function CreaseRow({
-  piece,
-  fold,
-  isOwn,
-  can,
-  onCommit,
-}: {
-  piece: Piece;
-  fold: Piece["creases"][number];
-  isOwn: boolean;
-  can: boolean;
-  onCommit: (edit: Edit) => void;
-}) {
-  if (!isOwn) {
-    return (
-      <div className={s.crease} data-fold={fold.fold}>
-        <b>
-          score at <Fig figure={fold.at} />
-        </b>
-        {fold.fold}, {fold.closed === 0 ? "flat" : fold.closed === 90 ? "upright" : "folded over"} when closed, {fold.shown}° when
-        shown
-      </div>
-    );
-  }
-  const change = (way: string, closed: number, shown: number) =>
-    onCommit(crease(piece.id, fold.number, way === "mountain" ? "mountain" : "valley", closed, shown));
-  return (
-    <div className={s.crease} data-fold={fold.fold}>
-      <b>
-        score at <Fig figure={fold.at} />
-      </b>
-      <NativeSelect
-        size="xs"
-        aria-label={`Which way the score between ${fold.name} folds`}
-        data={["valley", "mountain"]}
-        value={fold.fold}
-        onChange={(e) => change(e.currentTarget.value, fold.closed, fold.shown)}
-      />
-      <NativeSelect
-        size="xs"
-        aria-label={`Closed, the score between ${fold.name}`}
-        data={[
-          { value: "180", label: "closed: folded over" },
-          { value: "90", label: "closed: upright" },
-          { value: "0", label: "closed: flat" },
-        ]}
-        value={String(fold.closed)}
-        onChange={(e) => change(fold.fold, Number(e.currentTarget.value), fold.shown)}
-      />
-      <NativeSelect
-        size="xs"
-        aria-label={`Shown, the score between ${fold.name}`}
-        data={[0, 45, 60, 90, 120, 180, fold.shown]
-          .filter((a, i, all) => all.indexOf(a) === i)
-          .sort((a, b) => a - b)
-          .map((a) => ({ value: String(a), label: `shown: ${a}°` }))}
-        value={String(fold.shown)}
-        onChange={(e) => change(fold.fold, fold.closed, Number(e.currentTarget.value))}
-      />
-      {can ? (
-        <button
-          type="button"
-          className={s.plain}
-          onClick={() => onCommit(join(piece.id, fold.number))}
-          aria-label={`No score between ${fold.name}`}
-        >
-          leave it out
-        </button>
-      ) : null}
-    </div>
-  );
-}
-
-/** A figure's rule as one types it, with what it comes to; Enter or leaving it takes it. */
-function Rule({
-  label,
-  rule,
-  now,
-  disabled,
-  onRule,
-}: {
-  label: string;
-  rule: string;
-  now: Schemas["FigureText"];
-  disabled: boolean;
-  onRule: (rule: string) => void;
-}) {
-  const take = (typed: string) => {
-    if (typed.trim() !== rule) {
-      onRule(typed.trim());
-    }
-  };
-  return (
-    <div className={s.rule}>
-      <TextInput
-        key={rule}
-        label={label}
-        defaultValue={rule}
-        readOnly={disabled}
-        variant={disabled ? "unstyled" : "default"}
-        onKeyDown={(e) => e.key === "Enter" && take(e.currentTarget.value)}
-        onBlur={(e) => take(e.currentTarget.value)}
-      />
-      <b className={s.now}>
-        <Fig figure={now} />
-      </b>
-    </div>
   );
 }
