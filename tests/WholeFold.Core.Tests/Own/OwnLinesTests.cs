@@ -238,6 +238,22 @@ public class OwnLinesTests
         Assert.Equal(told, string.Join(' ', found.Select(f => $"{f.Line}: {f.Text.Write(DisplayUnit.Inch)}")));
     }
 
+    /// <summary>A size is a format's either way about, and no other.</summary>
+    [Fact]
+    public void A_size_has_a_name_either_way_about()
+    {
+        var near = Length.Mm(1);
+        foreach (var format in Inventory.Shipped.Formats)
+        {
+            Assert.True(format.IsAbout(format.Width, format.Height, near));
+            Assert.True(format.IsAbout(format.Height, format.Width, near));
+            Assert.True(format.Turned().IsAbout(format.Width, format.Height, Length.Zero));
+            Assert.True(format.IsAbout(format.Width + near, format.Height - near, near));
+            Assert.False(format.IsAbout(format.Width + Length.Mm(2), format.Height, near));
+            Assert.False(format.IsAbout(format.Width, format.Height - Length.Mm(2), near));
+        }
+    }
+
     [Fact]
     public void Rules_are_said_as_people_think_them_and_one_that_is_corrected_is_sure()
     {

@@ -135,6 +135,27 @@ describe("building", () => {
     expect(sent()).toEqual({ edit: "addPiece", name: "Sail", along: "width / 3", across: "height / 2" });
   });
 
+  it("adds nothing without a name, and nothing where one thinks better of it", () => {
+    given(view());
+    fireEvent.click(screen.getByRole("button", { name: "add a piece" }));
+    expect((screen.getByRole("button", { name: "add it" }) as HTMLButtonElement).disabled).toBe(true);
+    fireEvent.click(screen.getByRole("button", { name: "not now" }));
+    expect(screen.queryByLabelText(/What it is called/)).toBeNull();
+    expect(put).not.toHaveBeenCalled();
+  });
+
+  it("moves no crease that is let go where it was, or whose drag is broken off", () => {
+    given(view());
+    const grip = screen.getByRole("slider", { name: /Crease 1/ });
+    fireEvent.pointerDown(grip, { pointerId: 1, clientX: 103 });
+    fireEvent.pointerUp(grip, { pointerId: 1, clientX: 103 });
+    fireEvent.pointerDown(grip, { pointerId: 1, clientX: 103 });
+    fireEvent.pointerCancel(grip, { pointerId: 1 });
+    fireEvent.keyDown(grip, { key: "a" });
+    expect(put).not.toHaveBeenCalled();
+    expect(grip.getAttribute("aria-valuenow")).toBe("300");
+  });
+
   it("takes a parameter on leaving it, and nothing where it is as it was", async () => {
     given(view({ closes: false, says: say("Closed it stands out.") }));
     const relief = screen.getByLabelText("relief");
