@@ -84,7 +84,7 @@ public class OwnLinesTests
     [InlineData("pocket sheet 8 1/2 x 7 1/2; score at 4 1/4 and along the 7 1/2 side at 2", "4.25x5.5")]
     [InlineData("Finished 6 x 6\nbase 12 x 6, score at 6", "6x6")]
     [InlineData("tower 7 x 4, score every inch for four inches\n3 fins 3 x 4", "6x4")]
-    [InlineData("back 5 x 7\n4 pillars: two 4 15/16 x 7 and two 4 15/16 x 5 1/4, score every inch\nface 5 x 5 1/4\nfront face 5 x 4 3/8", "7x7")]
+    [InlineData("back 5 x 7\n4 pillars: two 4 15/16 x 7 and two 4 15/16 x 5 1/4, score every inch\nface 5 x 5 1/4\nfront face 5 x 4 3/8", "6x7")]
     [InlineData("two pieces 6 x 6, score at 1 1/2 and 4 1/2", "6x6")]
     [InlineData("sheet 9 x 5, score at 2, 3, 6, 7", "5x5")]
     [InlineData("background 7 x 5, score 1 from each end\ntiers 6 x 3 1/4 and 6 x 4 1/4, score 1/2 from both ends", "6x5")]

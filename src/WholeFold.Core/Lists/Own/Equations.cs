@@ -15,8 +15,8 @@ internal sealed record Equation(int Line, string Figure, Affine Rule, Length Val
 /// </summary>
 internal sealed class Equations
 {
-    /// <summary>What is nearer than this is the same figure, read off a rule: 0.02 in, 0.8 mm.</summary>
-    private static readonly Pair Near = new(Length.Mm(0.55m), Length.Mm(0.8m));
+    /// <summary>What is nearer than this is the same figure, rounded to what a rule shows: half a sixteenth and a hair, 0.8 mm.</summary>
+    private static readonly Pair Near = new(Length.Mm(0.85m), Length.Mm(0.8m));
 
     private const double Pull = 0.004;
 
@@ -33,7 +33,9 @@ internal sealed class Equations
 
     public UnitSystem System => _system;
 
-    public double Tolerance => Near.For(_system).Units;
+    public double Tolerance => NearFor(_system).Units;
+
+    public static Length NearFor(UnitSystem system) => Near.For(system);
 
     /// <summary>The constant of a rule with its allowances, in units.</summary>
     private double Constant(Affine rule)

@@ -11,12 +11,26 @@ internal static class FinishedSize
 {
     // Log odds, by trial on lists: a size that has a name; a paper that is that size less a border; the largest panel of a chain, half of a
     // sheet; what does not fit.
-    private const double Named = 5, HasPaper = 3, LargestPanel = 2.5, Half = 2, EdgeToCrease = 0.7, Misfit = 6, Whole = 1.5, Turned = 1.2, Lesser = 0.8, Sheared = 8, AllFolded = 1, Twins = 6, Fins = 7, Pillars = 5, Mirrored = 1.5, Slender = 2, SquareCard = 0.7;
+    private const double Named = 5, HasPaper = 3, HasCover = 3, LargestPanel = 2.5, Half = 2, EdgeToCrease = 0.7, Misfit = 6, Whole = 1.5, Turned = 1.2, Lesser = 0.8, Sheared = 8, AllFolded = 1, Twins = 8, Fins = 7, Pillars = 5, OneWay = 1.5, Mirrored = 1.5, Slender = 2, SquareCard = 0.7, HalfSheet = 2.2, Spanning = 2.5, Elongated = 1.5, ZigzagSides = 1, Round = 0.8;
+
+    private const decimal LongFrom = 1.85m;
 
     private const int Most = 60;
 
     /// <summary>Few cards are narrower.</summary>
     private static readonly Length SlenderBelow = Length.In(13, 4);
+
+    /// <summary>A back is made wider or narrower than the card by no more, so that doors close.</summary>
+    private static readonly Length MostEase = Length.In(3, 8);
+
+    /// <summary>What goes round a card, or a box, is wider than it by no more.</summary>
+    private static readonly Length Slack = Length.Mm(4);
+
+    private static readonly Pair[] CoverBorders = [Pair.Of(1, 16, 1.5m), Pair.Of(1, 8, 3m), Pair.Of(1, 4, 5m)];
+
+    private static readonly Length Exactly = Length.Mm(0.3m);
+
+    private static readonly Pair Step = Pair.Of(1, 4, 5m);
 
     private static readonly Pair Near = new(Length.Mm(0.8m), Length.Mm(1m));
 
@@ -54,6 +68,13 @@ internal static class FinishedSize
             .Select(f => (f.Width, f.Height, f.Likely + Fits(list, f.Main, f.Width, f.Height, formats, system, near))).OrderByDescending(f => f.Item3).Take(Most)];
     }
 
+    /// <summary>Whether a side is what people make cards: a multiple of 1/4 in, or 5 mm.</summary>
+    internal static bool IsRound(Length side, UnitSystem system)
+    {
+        var step = Step.For(system);
+        return (side - side.Nearest(step)).Abs() <= Exactly;
+    }
+
     private static Length Bounded(Length side) => Length.Min(Format.Greatest, Length.Max(Format.Least, side));
 
     /// <summary>What a folded chain may be wide: panels side by side, and the sheet itself where it is not scored.</summary>
@@ -87,6 +108,18 @@ internal static class FinishedSize
         var mirrored = panels.Count > 4 && panels.Zip(panels.Reverse()).All(p => (p.First - p.Second).Abs() <= near);
         yield return (high - low, AllFolded + (mirrored ? Mirrored : 0) + ((high - low - widest).Abs() <= near ? LargestPanel : 0) + (2 * (high - low) - piece.Along is var half && half.Abs() <= near ? Half : 0));
 
+        // Doors that meet over a back a little wider than the card, or narrower.
+        if (panels.Count == 3 && (panels[1] + panels[1] - piece.Along).Abs() is var off && off > near && off <= MostEase && IsRound(new Length(piece.Along.Units / 2), piece.Unit.SystemOf()))
+        {
+            yield return (new Length(piece.Along.Units / 2), LargestPanel + HalfSheet);
+        }
+
+        // Zigzags at both ends slide by a panel.
+        if (panels.Count == 5 && panels.All(p => p == panels[2] || (p - panels[0]).Abs() <= near))
+        {
+            yield return (panels[2] + panels[0] + panels[0], LargestPanel + ZigzagSides);
+        }
+
         for (var from = 0; from < panels.Count; from++)
         {
             var sum = Length.Zero;
@@ -109,7 +142,7 @@ internal static class FinishedSize
     /// </summary>
     private static IEnumerable<(OwnPiece Main, Length Width, Length Height, double Likely)> Tubes(OwnList list, IReadOnlyList<OwnPiece> scored, Length near)
     {
-        var tubes = scored.Where(c => c.Panels.Count == 5 && c.Panels.Take(4).All(p => (p - c.Panels[0]).Abs() <= near)).ToList();
+        var tubes = scored.Where(c => c.Panels.Count == 5 && c.Panels.Take(4).All(p => (p - c.Panels[0]).Abs() <= near + near)).ToList();
         if (tubes.Count == 0 || tubes.Count < scored.Count)
         {
             yield break;
@@ -130,8 +163,8 @@ internal static class FinishedSize
             var (width, height) = turned ? (face.Second, face.First) : (face.First, face.Second);
             if (height >= tubes.Max(t => t.Across) - near && flat.Count(f => (f.First - width).Abs() <= near || (f.Second - width).Abs() <= near) >= rows)
             {
-                yield return (tubes[0], width + tubes[0].Panels[0], height, Pillars - (rows > 1 ? 3 : 0));
-                yield return (tubes[0], width + (rows * tubes[0].Panels[0]), height, Pillars);
+                yield return (tubes[0], width + tubes[0].Panels[0], height, Pillars);
+                yield return (tubes[0], width + (rows * tubes[0].Panels[0]), height, Pillars - (rows > 1 ? OneWay : 0));
             }
         }
     }
@@ -140,16 +173,24 @@ internal static class FinishedSize
     private static double Fits(OwnList list, OwnPiece main, Length width, Length height, IReadOnlyList<Format> formats, UnitSystem system, Length near)
     {
         bool Is(Length a, Length b) => ((a - width).Abs() <= near && (b - height).Abs() <= near) || ((a - height).Abs() <= near && (b - width).Abs() <= near);
-        bool Goes(Length a, Length b) => (a <= width + near && b <= height + near) || (a <= height + near && b <= width + near);
+        bool Goes(Length a, Length b, Length room) => (a <= width + room && b <= height + room) || (a <= height + room && b <= width + room);
         var likely = formats.Any(f => f.System == system && f.IsAbout(width, height, near)) ? Named : 0;
         likely -= Length.Min(width, height) < SlenderBelow ? Slender : 0;
+        likely -= likely == 0 && (decimal)Length.Max(width, height).Units / Length.Min(width, height).Units >= LongFrom ? Elongated : 0;
         likely += (width - height).Abs() <= near ? SquareCard : 0;
+        likely += IsRound(width, system) && IsRound(height, system) ? Round : 0;
         likely += UsualBorders.All.Any(b => list.Papers.Any(p => p.Quantity <= 2 && Is(p.First + (2 * b.For(system)), p.Second + (2 * b.For(system))))) ? HasPaper : 0;
+
+        // Covers stand a little over what lies between them.
+        bool IsCover(OwnPiece piece) => piece.Scores.Count == 0 && CoverBorders.Any(b => Is(piece.First - (2 * b.For(system)), piece.Second - (2 * b.For(system))));
+        likely += list.Cards.Any(IsCover) ? HasCover : 0;
         foreach (var piece in list.Pieces.Where(p => p != main && p.Kind is OwnKind.Piece or OwnKind.Paper && !Recogniser.IsExtra(p.Name)))
         {
-            likely -= piece.Scores.Count == 0 ? Goes(piece.First, piece.Second) ? 0 : Misfit : piece.Panels.All(p => Goes(p, piece.Across)) ? 0 : Misfit;
+            likely -= piece.Scores.Count == 0 ? Goes(piece.First, piece.Second, near) || IsCover(piece) ? 0 : Misfit : piece.Panels.All(p => Goes(p, piece.Across, Slack)) ? 0 : Misfit;
 
-            // Another whole piece as large as the card speaks for it.
+            // A strip that goes right across the card, and another whole piece as large as it, speak for it.
+            bool Crosses(Length along, Length across) => (along - width).Abs() <= near && across + across <= height;
+            likely += piece is { Kind: OwnKind.Piece, Quantity: 1, Scores.Count: 0 } && (Crosses(piece.First, piece.Second) || Crosses(piece.Second, piece.First)) ? Spanning : 0;
             likely += piece.Scores.Count == 0 && Is(piece.First, piece.Second) ? Whole : 0;
         }
 

@@ -30,8 +30,10 @@ internal sealed partial class JointRules
         var named = piece.AlongFirst ? 1 : -1;
         _steps.Add(state => [.. ways.Select(way => new Option(-1, RulePriors.Fixed(piece.Along), -1, null, HabitOf(state, way == 0 ? named : -named), index, way, way == 0 ? named : -named))]);
         var walls = crossed && panels.Count > 2 && across.Count > 2 && panels[0] == panels[^1] && across[0] == across[^1] && (_values[panels[0]] - _values[across[0]]).Abs() <= _near;
-        AddChain(piece, index, across, crossed, isAcross: true, walls);
-        AddChain(piece, index, panels, panels.Count > 1, isAcross: false, walls);
+        var inside = isMain || panels.Distinct().Count() > 1 || across.Count > 1 ? [] : Inside(panels[0], across[0], regions).ToList();
+        _sheets.Add((piece.Along, piece.Across));
+        AddChain(piece, index, across, crossed, isAcross: true, walls, inside);
+        AddChain(piece, index, panels, panels.Count > 1, isAcross: false, walls, inside);
 
         // What others may be as long as, and what papers may lie on.
         var acrossKnown = new Known(piece.Across, acrossTerms, index, piece.Name);
@@ -63,7 +65,7 @@ internal sealed partial class JointRules
     private List<int> Classes(IReadOnlyList<Length> panels)
     {
         var classes = new List<int>();
-        foreach (var panel in panels)
+        foreach (var panel in Evened(panels))
         {
             var same = classes.FirstOrDefault(c => (_values[c] - panel).Abs() <= _near, -1);
             classes.Add(same >= 0 ? same : Add(panel));
@@ -72,11 +74,54 @@ internal sealed partial class JointRules
         return classes;
     }
 
+    /// <summary>Equal parts that do not come out on a ruler's marks, so that some are a mark wider than others: each as long as they are on average.</summary>
+    private List<Length> Evened(IReadOnlyList<Length> panels)
+    {
+        var even = panels.ToList();
+        for (var from = 0; from + EvenAtLeast <= panels.Count; from++)
+        {
+            for (var count = panels.Count - from; count >= EvenAtLeast; count--)
+            {
+                var run = panels.Skip(from).Take(count).ToList();
+                var part = new Length(run.Sum(p => p.Units) / count);
+                var at = Length.Zero;
+                if (run.All(p => (p - part).Abs() <= _mark) && run.Select((p, i) => (at += p) - new Length(part.Units * (i + 1))).All(off => off.Abs() <= new Length(_mark.Units / 2)))
+                {
+                    for (var i = from; i < from + count; i++)
+                    {
+                        even[i] = part;
+                    }
+
+                    from += count - 1;
+                    break;
+                }
+            }
+        }
+
+        return even;
+    }
+
     private static IReadOnlyList<(int Length, int Times)> Total(IReadOnlyList<int> panels) => [.. panels.GroupBy(p => p).Select(g => (g.Key, g.Count())).OrderBy(t => t.Key == panels[^1])];
 
-    private void AddChain(OwnPiece piece, int index, List<int> panels, bool isChain, bool isAcross, bool walls)
+    /// <summary>Folded in halves it lies in the card, or on a panel of another piece, with the same border both ways.</summary>
+    private IEnumerable<(int Length, Known On, Length Border)> Inside(int panel, int across, List<Region> regions)
     {
-        var sums = isChain ? SumsOf(panels) : [];
+        foreach (var (a, b) in regions.SelectMany(r => new[] { (r.A, r.B), (r.B, r.A) }))
+        {
+            var (x, y) = (a.Value - _values[panel], b.Value - _values[across]);
+            if (x > _near && x <= Length.In(2) && (x - y).Abs() <= _near)
+            {
+                yield return (panel, a, new Length((x.Units + y.Units) / 4));
+                yield return (across, b, new Length((x.Units + y.Units) / 4));
+            }
+        }
+    }
+
+    private void AddChain(OwnPiece piece, int index, List<int> panels, bool isChain, bool isAcross, bool walls, IReadOnlyList<(int Length, Known On, Length Border)> inside)
+    {
+        // What goes round a tube is as long as its sides make it, and follows no side of the card.
+        var round = panels.GroupBy(p => p).FirstOrDefault(g => g.Count() >= TubeSides && g.Count() >= panels.Count - 1)?.Key;
+        var sums = isChain && round is null ? SumsOf(panels) : [];
         var (whole, total) = (panels.Aggregate(Length.Zero, (s, p) => s + _values[p]), Total(panels));
         var order = panels.Distinct().OrderBy(p => _values[p]).ToList();
         foreach (var (length, n) in order.Select((l, n) => (l, n)))
@@ -84,6 +129,7 @@ internal sealed partial class JointRules
             var isEnd = isChain && panels.Select((p, i) => (p, i)).Where(p => p.p == length).All(p => p.i == 0 || p.i == panels.Count - 1) && _values[length] <= LeastAlike;
             var isWall = walls && (length == panels[0] || length == panels[^1]);
             var byDie = CutByDie().IsMatch(piece.Name);
+            var isInner = isChain && panels[0] != length && panels[^1] != length;
             _steps.Add(state =>
             {
                 // Along its creases a piece goes with the side of the card that they run along.
@@ -92,7 +138,7 @@ internal sealed partial class JointRules
                 foreach (var rule in RulesOf(_values[length]))
                 {
                     var isFixed = rule.ByWidth == 0 && rule.ByHeight == 0;
-                    options.Add(rule, rule.Weight + Leaning(rule, isWidth, OtherWay) + (!isFixed ? 0 : (isEnd ? EndTab : 0) + (isWall ? AllWalls : 0) + (byDie ? ByDie : 0)));
+                    options.Add(rule, rule.Weight + Leaning(rule, isWidth, OtherWay) + (!isFixed ? 0 : (isEnd ? EndTab : 0) + (isInner ? Inner : 0) + (length == round ? OfATube : 0) + (isWall ? AllWalls : 0) + (byDie ? ByDie : 0)));
                 }
 
                 foreach (var (rule, weight) in Alike(state, length, index))
@@ -100,7 +146,13 @@ internal sealed partial class JointRules
                     options.Add(rule, weight + Leaning(rule, isWidth, OtherWayAlike));
                 }
 
-                List<Sum> both = isChain ? [.. sums, .. AsLong(state, whole, total, index, isWidth)] : sums;
+                foreach (var (_, on, border) in inside.Where(i => i.Length == length && i.On.Terms.All(t => state.Has(t.Length))))
+                {
+                    var (w, h) = on.Always ?? Rule(state, on.Terms);
+                    options.Add(new FigureRule(w, h, Words.Of($"the {on.Name} less {border} on each side"), 0), InsideEvenly);
+                }
+
+                List<Sum> both = isChain && round is null ? [.. sums, .. AsLong(state, whole, total, index, isWidth)] : sums;
                 foreach (var sum in both.Where(s => s.IsHeight != isWidth && s.Terms.Any(t => t.Length == length)))
                 {
                     if (Rest(state, sum, length) is { } rest)
@@ -160,7 +212,7 @@ internal sealed partial class JointRules
         foreach (var known in _known.Where(k => k.Piece != piece && k.Value >= LeastAlike && k.Value >= whole - _near && k.Value <= whole + Hair && k.Terms.All(t => state.Has(t.Length))))
         {
             var (w, h) = Rule(state, known.Terms);
-            yield return new Sum(total, w, h, SumsToAnother, !isWidth);
+            yield return new Sum(total, w, h, SumsToAnother + (IsTwin(piece, known) ? Twin : 0), !isWidth);
         }
     }
 

@@ -30,14 +30,15 @@ internal sealed partial class JointRules
                 {
                     var (way, otherWay) = (WayOf(one.Rule), WayOf(other.Rule));
                     var named = way > 0 || (way == 0 && otherWay < 0) ? 1 : way < 0 || otherWay > 0 ? -1 : 0;
-                    options.Add(new Option(first, one.Rule, second, other.Rule, one.Weight + other.Weight + (way != 0 && way == otherWay ? BothOneWay : HabitOf(state, named)), Named: way != 0 && way == otherWay ? 0 : named));
+                    // Which side of a square is named first says nothing; its width is taken to be.
+                    options.Add(new Option(first, one.Rule, second, other.Rule, one.Weight + other.Weight + (way != 0 && way == otherWay ? BothOneWay : square ? named * WidthFirst : HabitOf(state, named)), Named: square || (way != 0 && way == otherWay) ? 0 : named));
                 }
             }
 
             foreach (var (on, beside, border, weight) in lies)
             {
                 var (x, y) = (on.Always ?? Rule(state, on.Terms), beside.Always ?? Rule(state, beside.Terms));
-                var said = Words.Of($"the {on.Name} less {border} on each side");
+                var said = border < Length.Zero ? Words.Of($"the {on.Name} and {border.Abs()} more on each side") : Words.Of($"the {on.Name} less {border} on each side");
                 options.Add(new Option(first, new FigureRule(x.W, x.H, said, 0), second, new FigureRule(y.W, y.H, said, 0), weight + (border == state.Border ? UsedBefore : 0), Border: border));
             }
 
@@ -72,7 +73,8 @@ internal sealed partial class JointRules
             }
 
             return [.. options.Best(BestOfASide)];
-        }    }
+        }
+    }
 
     private static int WayOf(FigureRule rule) => rule.ByWidth == 0 && rule.ByHeight == 0 ? 0 : Math.Abs(rule.ByWidth) >= Math.Abs(rule.ByHeight) ? 1 : -1;
 
@@ -82,7 +84,8 @@ internal sealed partial class JointRules
         var (x, y) = (a.Value - piece.First, b.Value - piece.Second);
         if (x < new Length(-_near.Units) || (x - y).Abs() > _near)
         {
-            return null;
+            // A cover stands over what it is on by as much all round.
+            return piece.Kind == OwnKind.Piece && x < Length.Zero && x >= new Length(-2 * MostOver.Units) && (x - y).Abs() <= _near ? (new Length((x.Units + y.Units) / 4), Over) : null;
         }
 
         var border = new Length((x.Units + y.Units) / 4);

@@ -15,8 +15,8 @@ namespace WholeFold.Core.Lists.Own;
 internal sealed partial class JointRules
 {
     // Log odds, by trial on lists (tests/…/Own).
-    private const double OtherWay = -3, OtherWayAlike = -1.4, EndTab = 0.2, ByDie = 3, AllWalls = 1.5, AsInAnother = 2.5, AsInAnotherSmall = 0.9, HalfOfAnother = 2.6, AsWide = 1.2, SquareSides = 1.7, KeptSquare = 2, SumsToAnother = 0.2, HairLess = 2.2, Completes = 0, InProportion = 1.5;
-    private const double SumsToSide = 1.9, SumsToTwice = 1.9, SumsToHalf = 0.9, SumsToPlain = 1.4, BothOneWay = -1.9, Habit = 0.6, Spans = -0.8, UsedBefore = 1, OfEach = 1.2, AnyBorder = 1, Framed = 2, OneWayBorder = 0.8, AsLarge = 2, TwiceABorder = -1.2;
+    private const double OtherWay = -3.2, OtherWayAlike = -1.8, EndTab = 0.05, ByDie = 3, AllWalls = 1.5, AsInAnother = 2.5, AsInAnotherSmall = 1.2, HalfOfAnother = 2.6, ThirdOfAnother = 1, Inner = -0.4, OfATube = -1.6, InsideEvenly = 2, Twin = 1.5, AsWide = 1.2, SquareSides = 1.7, KeptSquare = 2, SumsToAnother = 0.2, HairLess = 2.2, Completes = -0.5, InProportion = 1.5;
+    private const double SumsToSide = 2.2, SumsToTwice = 1.9, SumsToHalf = 0.9, SumsToPlain = 1.4, BothOneWay = -1.9, Habit = 0.6, WidthFirst = 0.3, Spans = -0.8, UsedBefore = 1, OfEach = 1.2, AnyBorder = 1, Framed = 2, OneWayBorder = 0.8, AsLarge = 2, TwiceABorder = -1.2, Over = 3;
 
     /// <summary>What a maker has said himself outweighs all guesses.</summary>
     private const double Said = 60;
@@ -24,15 +24,15 @@ internal sealed partial class JointRules
     /// <summary>So many readings times lengths times lengths are looked at: all that are asked for up to some sixty lengths, more than any card has.</summary>
     private const int Work = 600_000, Fewest = 3;
 
-    private const int MostSums = 2, MostOptions = 24, BestOfASide = 8;
+    private const int MostSums = 2, MostOptions = 24, TubeSides = 4, EvenAtLeast = 3, BestOfASide = 8;
 
     /// <summary>Figures under an inch are alike by chance.</summary>
-    private static readonly Length LeastAlike = Length.In(1), LeastAtAll = Length.In(3, 8), Hair = Length.Mm(1.7m);
+    private static readonly Length LeastAlike = Length.In(1), LeastAtAll = Length.In(3, 8), Hair = Length.Mm(1.7m), MostOver = Length.In(1, 4);
 
     /// <summary>Borders of a paper on each side, with the log odds of both ways having it.</summary>
     private static readonly (Pair Border, double Weight)[] Borders = [(Pair.Of(1, 8, 3m), 4.8), (Pair.Of(1, 16, 1.5m), 3.8), (Pair.Of(1, 4, 6m), 4.3), (Pair.Of(3, 16, 5m), 3.6), (Pair.Of(1, 32, 1m), 3.3), (Pair.Of(3, 8, 10m), 3.2)];
 
-    [GeneratedRegex(@"\b(?:die|dies|punch|punched|circles?)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:die|dies|punch|punched|circles?|discs?|gift cards?|coins?|sentiments?|greetings?|labels?|stamped|stamps?)\b", RegexOptions.IgnoreCase)]
     private static partial Regex CutByDie();
 
     /// <summary>A figure of the list, as the sum of lengths that have rules of their own.</summary>
@@ -66,10 +66,17 @@ internal sealed partial class JointRules
     }
 
     private readonly RulePriors _priors;
-    private readonly Length _width, _height, _near;
+    /// <summary>What rulers are marked in: 1/16 in, 1 mm.</summary>
+    private static readonly Pair Mark = Pair.Of(1, 16, 1m);
+
+    private readonly Length _width, _height, _near, _mark;
     private readonly List<Length> _values = [];
     private readonly List<Figure> _figures = [];
     private readonly List<Known> _known = [];
+
+    /// <summary>The scored pieces' sides, in their order.</summary>
+    private readonly List<(Length Along, Length Across)> _sheets = [];
+
     private readonly List<Func<State, List<Option>>> _steps = [];
     private readonly List<(IReadOnlyList<(int Length, int Times)> Terms, double W, double H)> _said = [];
     private readonly Dictionary<Length, IReadOnlyList<FigureRule>> _rules = [];
@@ -81,16 +88,14 @@ internal sealed partial class JointRules
     {
         _system = list.Cards.First().Unit.SystemOf();
         (_width, _height, _priors) = (width, height, new RulePriors(width, height, _system));
-        _near = _priors.Near;
+        (_near, _mark) = (_priors.Near, Mark.For(_system));
         var main = list.Cards.OrderByDescending(c => c.Scores.Count > 0).ThenByDescending(c => (double)c.First.Units * c.Second.Units).First();
-        var regions = new List<Region>();
+        var regions = new List<Region> { new(new Known(width, [], -1, "card", (1, 0)), new Known(height, [], -1, "card", (0, 1)), 0, 1) };
         foreach (var piece in list.Cards.Where(c => c.Scores.Count > 0 || c == main).OrderByDescending(c => c == main).ThenByDescending(c => c.Scores.Count))
         {
             AddScored(piece, piece == main, upwards, regions);
         }
 
-        var (w, h) = (new Known(width, [], -1, "card", (1, 0)), new Known(height, [], -1, "card", (0, 1)));
-        regions.Add(new Region(w, h, 0, 1));
         foreach (var plain in list.Cards.Where(c => c.Scores.Count == 0 && c != main).Concat(list.Papers).Concat(list.Pieces.Where(p => p.Kind == OwnKind.Window)))
         {
             AddPlain(plain, regions);
@@ -226,7 +231,7 @@ internal sealed partial class JointRules
             var (w, h) = Rule(state, known.Terms);
             if ((known.Value - value).Abs() <= _near)
             {
-                yield return (new FigureRule(w, h, known.Piece == piece ? Words.Of($"as long as the piece is across") : Words.Of($"as long as the {known.Name}"), 0), value >= LeastAlike ? known.Piece == piece ? AsWide : AsInAnother : AsInAnotherSmall);
+                yield return (new FigureRule(w, h, known.Piece == piece ? Words.Of($"as long as the piece is across") : Words.Of($"as long as the {known.Name}"), 0), value >= LeastAlike ? known.Piece == piece ? AsWide : AsInAnother + (IsTwin(piece, known) ? Twin : 0) : AsInAnotherSmall);
             }
             else if (known.Piece != piece && value >= LeastAlike && known.Value > value && known.Value <= value + Hair)
             {
@@ -236,7 +241,24 @@ internal sealed partial class JointRules
             {
                 yield return (new FigureRule(w / 2, h / 2, Words.Of($"half as long as the {known.Name}"), 0), HalfOfAnother);
             }
+            else if (known.Piece != piece && (known.Value - (3 * value)).Abs() <= _near)
+            {
+                yield return (new FigureRule(w / 3, h / 3, Words.Of($"a third of the {known.Name}"), 0), ThirdOfAnother);
+            }
         }
+    }
+
+    /// <summary>Whether a side is one of another sheet that is cut alike.</summary>
+    private bool IsTwin(int piece, Known known)
+    {
+        if (known.Piece < 0 || known.Piece >= _sheets.Count || piece >= _sheets.Count || known.Piece == piece)
+        {
+            return false;
+        }
+
+        var ((a, b), (c, d)) = (_sheets[piece], _sheets[known.Piece]);
+        bool Is(Length x, Length y) => (x - y).Abs() <= _near;
+        return ((Is(a, c) && Is(b, d)) || (Is(a, d) && Is(b, c))) && (Is(known.Value, c) || Is(known.Value, d));
     }
 
     private static double Leaning(FigureRule rule, bool isWidth, double otherWay) => (isWidth ? rule.ByHeight : rule.ByWidth) != 0 ? otherWay : 0;

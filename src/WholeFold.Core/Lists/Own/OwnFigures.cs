@@ -8,14 +8,24 @@ namespace WholeFold.Core.Lists.Own;
 internal static partial class OwnFigures
 {
     public const string Number = @"(?:\d+\s*[-\s]\s*\d+/\d+|\d+/\d+|\d+[.,]\d+|[.,]\d+|\d+)";
-    public const string Unit = @"(?:\s*(?:inches\b|inch\b|in\b(?!\s+half)|""|″|''|cm\b|mm\b))?";
+    public const string Unit = @"(?:\s*(?:inches\b|inch\b|in\b\.?(?!\s+half)|""|″|''|cm\b|mm\b))?";
     private const string Way = @"(?:\s*(?:wide|tall|high|long|deep|w|h)\b)?";
 
     [GeneratedRegex($@"(?<a>{Number})(?<ua>{Unit}){Way}\s*(?:x|×|\*|by)\s*(?<b>{Number})(?<ub>{Unit}){Way}", RegexOptions.IgnoreCase)]
     private static partial Regex SizeForm();
 
+    // So wide and so high, or its width and its height, each with its name.
+    private const string Broad = @"(?:wide|width|long|length|across|w|l)", High = @"(?:tall|high|height|deep|width|wide|w|h)";
+
+    [GeneratedRegex($@"(?<a>{Number})(?<ua>{Unit})\s*\(?{Broad}\b\)?\s*(?:,|&|/|and|by|x|×)?\s*(?<b>{Number})(?<ub>{Unit})\s*\(?{High}\b\)?|\b{Broad}\s*[:=]?\s*(?<a>{Number})(?<ua>{Unit})\s*(?:,|&|/|and|by|x|×)?\s*{High}\s*[:=]?\s*(?<b>{Number})(?<ub>{Unit})", RegexOptions.IgnoreCase)]
+    private static partial Regex NamedSides();
+
     [GeneratedRegex($@"(?<a>{Number})(?<ua>{Unit})[\s-]*(?:square\b|sq\b)", RegexOptions.IgnoreCase)]
     private static partial Regex SquareForm();
+
+    // A circle goes into a square as wide as it is.
+    [GeneratedRegex($@"\b(?:circles?|discs?)\s+(?:die\s+)?(?:of\s+)?(?<a>(?>{Number}))(?<ua>(?>{Unit}))(?!\s*(?:x|×|\*|by)\s*\d)|(?<a>{Number})(?<ua>{Unit})\s*(?:circle|disc|across|in diameter|diameter)\b(?!\s+(?:the|its|from)\b)", RegexOptions.IgnoreCase)]
+    private static partial Regex CircleForm();
 
     [GeneratedRegex(@"\b(?<name>a[3-7]|half letter|letter)\b(?:\s+(?:sheet|card(?:stock)?|paper))?(?<half>,?\s*(?:cut|sliced)?\s*in\s+(?:half|halves)(?:\s+(?<long>lengthwise|lengthways|along (?:its|the) length))?)?", RegexOptions.IgnoreCase)]
     private static partial Regex SheetForm();
@@ -26,7 +36,7 @@ internal static partial class OwnFigures
     [GeneratedRegex(@"\(\s*(?:x|×)?\s*(?<n>\d{1,2})\s*(?:x|×|off|of them|pcs|pieces)?\s*\)|\b(?:cut|make|need|qty:?)\s+(?<n>\d{1,2})\b(?!\s*(?:[x×/.,]|\d|in\b|cm|mm|""))|(?:^|\s)(?:x|×)\s*(?<n>\d{1,2})(?![.,/]?\d)(?=\s*(?:$|[,;.]|on\b|and\b|\())|^\W*(?<n>\d{1,2})\s*(?:x|×|of)\s+(?=[a-z])|\b(?<n>\d{1,2})\s+(?:of them|off|pieces|pcs)\b|(?:^|[:,]\s*|\band\s+)(?<n>\d{1,2})\s+(?=[a-z]{3,}(?!\w*\s*square))", RegexOptions.IgnoreCase)]
     private static partial Regex CountForm();
 
-    [GeneratedRegex(@"\b(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve|a pair of|both)\b(?=\s+[a-z])(?!\s+(?:sides?|ends?|edges?|layers? of))|(?:^\W*|[:,]\s*|\band\s+)(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve)(?=\s+\d|\s*$)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve|a pair of|both)\b(?=\s+[a-z])(?!\s+(?:sides?|ends?|edges?|layers? of))|(?:^\W*|[:,]\s*|\band\s+)(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve)(?=\s+\d|\s*$)|\b(?:make|cut|need)\s+(?<w>two|three|four|five|six|seven|eight|nine|ten|twelve)\b", RegexOptions.IgnoreCase)]
     private static partial Regex CountWord();
 
     private static readonly Dictionary<string, int> Words = new(StringComparer.OrdinalIgnoreCase)
@@ -50,7 +60,8 @@ internal static partial class OwnFigures
     public static IReadOnlyList<Size> Sizes(string text, DisplayUnit unit)
     {
         var found = new List<Size>();
-        foreach (Match m in SizeForm().Matches(text))
+        var named = NamedSides().Matches(text).ToList();
+        foreach (var m in named.Concat(SizeForm().Matches(text).Where(m => named.All(n => m.Index >= n.Index + n.Length || m.Index + m.Length <= n.Index))))
         {
             var (ua, ub) = (m.Groups["ua"].Value, m.Groups["ub"].Value);
             if (Figure(m.Groups["a"].Value, ua.Length > 0 ? ua : ub, unit) is { } a && Figure(m.Groups["b"].Value, ub.Length > 0 ? ub : ua, unit) is { } b && a > Length.Zero && b > Length.Zero)
@@ -59,7 +70,7 @@ internal static partial class OwnFigures
             }
         }
 
-        foreach (Match m in SquareForm().Matches(text))
+        foreach (Match m in SquareForm().Matches(text).Concat(CircleForm().Matches(text)))
         {
             if (found.All(f => m.Index >= f.End || m.Index + m.Length <= f.At) && Figure(m.Groups["a"].Value, m.Groups["ua"].Value, unit) is { } side && side > Length.Zero)
             {

@@ -20,7 +20,7 @@ public static partial class OwnListReader
     [GeneratedRegex(@"\b(?:window|aperture|opening|cut ?out)\b", RegexOptions.IgnoreCase)]
     private static partial Regex WindowWord();
 
-    [GeneratedRegex(@"\b(?:finished|closed|folded size|card size|makes an?)\b|\bfor an?\s+card\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:finished|closed|folded size|card size|makes an?)\b|\b(?:for|fits?)\s+an?\s*(?:card\b|$)", RegexOptions.IgnoreCase)]
     private static partial Regex FinishedWord();
 
     // A line about what is done, or how it comes out, without a size of its own.
@@ -41,6 +41,33 @@ public static partial class OwnListReader
         ['½'] = "1/2", ['¼'] = "1/4", ['¾'] = "3/4", ['⅛'] = "1/8", ['⅜'] = "3/8", ['⅝'] = "5/8", ['⅞'] = "7/8", ['⅓'] = "1/3", ['⅔'] = "2/3", ['⅙'] = "1/6",
     };
 
+    // Figures right behind a size are its scores.
+    [GeneratedRegex($@"^\s*(?:[:@]|at\b)(?<scores>[\s,;/&|]*(?:{OwnFigures.Number}{OwnFigures.Unit}[\s,;/&|]*(?:and\s+)?)+)$", RegexOptions.IgnoreCase)]
+    private static partial Regex BehindForm();
+
+    // So much at both ends.
+    [GeneratedRegex($@"^\W*{OwnFigures.Number}{OwnFigures.Unit}\s*(?:in\s+)?(?:from\s+|at\s+)?(?:each|both|either)\s+(?:(?:long|short)(?:er)?\s+)?(?:ends?|sides?|edges?)\W*$", RegexOptions.IgnoreCase)]
+    private static partial Regex EndsOnly();
+
+    // Mountains and valleys may be named apart.
+    [GeneratedRegex(@"^\W*(?:mountain|valley)", RegexOptions.IgnoreCase)]
+    private static partial Regex OtherWay();
+
+    [GeneratedRegex(@"(?<![\d/.,])\d+(?:/\d+){2,}(?![\d/])")]
+    private static partial Regex SlashedRun();
+
+    // How it is done, and no name of the piece.
+    [GeneratedRegex(@"^\W*(?:with|using|for|so|then|and)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex Aside();
+
+    // What is in a piece: with a circle of so much.
+    [GeneratedRegex(@"\bwith(?:\s+an?)?\s*$", RegexOptions.IgnoreCase)]
+    private static partial Regex Within();
+
+    // A card's name may be that of its format, which is no figure.
+    [GeneratedRegex(@"(?<!\w)(?:[abc]\d|#\d+)(?!\w)", RegexOptions.IgnoreCase)]
+    private static partial Regex FormatName();
+
     /// <param name="bare">The unit of bare numbers, until a line names one; null where nobody said: then the figures themselves tell.</param>
     /// <exception cref="InputProblemException">It is far too long.</exception>
     public static OwnList Read(string text, DisplayUnit? bare)
@@ -54,10 +81,11 @@ public static partial class OwnListReader
         var (pieces, named, left) = (new List<OwnPiece>(), new List<OwnNamed>(), new List<NotUnderstood>());
         var unit = NamedUnit(text) ?? bare ?? Usual(text);
         var (number, title) = (0, (string?)null);
+        var table = new OwnTable();
         foreach (var raw in text.Split('\n'))
         {
             number++;
-            var line = Plain(raw);
+            var line = table.Row(Plain(raw, keepTabs: true));
             unit = NamedUnit(line) ?? unit;
             if (line.Length == 0 || line.StartsWith('#') || UnitsOnly().IsMatch(line) || IsHeading(line, pieces.Count == 0))
             {
@@ -86,7 +114,7 @@ public static partial class OwnListReader
     }
 
     /// <summary>One way of writing for what can be written in several.</summary>
-    private static string Plain(string line)
+    private static string Plain(string line, bool keepTabs = false)
     {
         var plain = new System.Text.StringBuilder();
         foreach (var c in line)
@@ -97,12 +125,14 @@ public static partial class OwnListReader
                 '⁄' => "/",
                 '–' or '—' or '‑' => "-",
                 '“' or '”' or '″' => "\"",
+                '\t' when keepTabs => "\t",
                 '\t' or ' ' => " ",
                 _ => c.ToString(),
             });
         }
 
-        return plain.ToString().Trim().TrimStart('-', '*', '•').Trim();
+        // A slash between three figures or more parts them, and makes no fraction.
+        return SlashedRun().Replace(plain.ToString(), m => m.Value.Replace("/", " / ", StringComparison.Ordinal)).Trim().TrimStart('-', '*', '•').Trim();
     }
 
     private static DisplayUnit? NamedUnit(string text) =>
@@ -110,14 +140,14 @@ public static partial class OwnListReader
             ? (m.Groups[1].Value + m.Groups[2].Value + m.Groups[3].Value).ToLowerInvariant() switch { "mm" => DisplayUnit.Millimetre, "cm" => DisplayUnit.Centimetre, _ => DisplayUnit.Inch } : null;
 
     /// <summary>A line that says what comes, or what the card is called, and measures nothing.</summary>
-    private static bool IsHeading(string line, bool first) => !line.Any(char.IsAsciiDigit) && (line.EndsWith(':') || (first && line.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length <= LongestTitle));
+    private static bool IsHeading(string line, bool first) => !(first ? FormatName().Replace(line, "") : line).Any(char.IsAsciiDigit) && (line.EndsWith(':') || (first && line.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length <= LongestTitle));
 
     private const int LongestTitle = 4;
 
     /// <summary>What bare numbers are that nobody says the unit of: no side of a card is longer than 60 in, and no inch is written 14,8.</summary>
     private static DisplayUnit Usual(string text)
     {
-        var plain = string.Join('\n', text.Split('\n').Select(Plain));
+        var plain = string.Join('\n', text.Split('\n').Select(l => Plain(l)));
         if (plain.Contains('/', StringComparison.Ordinal) && Regex.IsMatch(plain, @"\d/\d"))
         {
             return DisplayUnit.Inch;
@@ -139,6 +169,11 @@ public static partial class OwnListReader
             tail = tail[..behind.At];
         }
 
+        if (!score.Success && sizes.Count == 1 && BehindForm().Match(head[sizes[0].End..]) is { Success: true } figures)
+        {
+            return Adds(head[..sizes[0].End], sizes, figures.Groups["scores"].Value, number, unit, pieces);
+        }
+
         return sizes.Count == 0 ? Continues(part, score.Success ? tail : null, number, unit, pieces, named) : Adds(head, sizes, score.Success ? tail : null, number, unit, pieces);
     }
 
@@ -147,7 +182,7 @@ public static partial class OwnListReader
     {
         var last = pieces.FindLastIndex(p => p.Kind is OwnKind.Piece or OwnKind.Paper);
         var isOther = DoneWord().IsMatch(part) && !part.TrimStart().StartsWith("fold", StringComparison.OrdinalIgnoreCase) && !part.Contains("then fold", StringComparison.OrdinalIgnoreCase);
-        if (last >= 0 && !isOther && pieces[last].Scores.Count == 0 && (tail ?? (BareForm().IsMatch(part) ? part : null)) is { } said)
+        if (last >= 0 && !isOther && pieces[last].Scores.Count == 0 && (tail ?? (BareForm().IsMatch(part) || EndsOnly().IsMatch(part) ? part : null)) is { } said)
         {
             var scores = OwnScores.Read(said, pieces[last].First, pieces[last].Second, unit);
             if (Scored(pieces[last], scores, pieces) is { } scored)
@@ -155,6 +190,18 @@ public static partial class OwnListReader
                 pieces[last] = scored;
                 return true;
             }
+        }
+
+        if (last >= 0 && !isOther && tail is not null && OwnScores.TurnForm().IsMatch(part[..part.IndexOf(tail, StringComparison.Ordinal)]) && pieces[last] is { Scores.Count: > 0, Cross.Count: 0 } turning && OwnScores.Read(tail, turning.Across, turning.Across, unit) is { Scores.Count: > 0 } turned)
+        {
+            pieces[last] = turning with { Cross = turned.Scores, SideSaid = true };
+            return true;
+        }
+
+        if (last >= 0 && tail is not null && OtherWay().IsMatch(tail) && OwnScores.Read(tail, pieces[last].First, pieces[last].Second, unit) is { Scores.Count: > 0 } others && others.Scores[^1] < pieces[last].Along && (!others.SideSaid || others.AlongFirst == pieces[last].AlongFirst))
+        {
+            pieces[last] = pieces[last] with { Scores = [.. pieces[last].Scores.Concat(others.Scores).Distinct().Order()] };
+            return true;
         }
 
         if (last >= 0 && !isOther && tail is not null && pieces[last].Cross.Count == 0 && OwnScores.Read(tail, pieces[last].First, pieces[last].Second, unit) is { Scores.Count: > 0, SideSaid: true } more && more.AlongFirst != pieces[last].AlongFirst)
@@ -190,8 +237,9 @@ public static partial class OwnListReader
             from = Math.Min(size.End, head.Length);
             var scores = tail is null ? null : OwnScores.Read(tail, size.A, size.B, unit);
             var own = Name(before);
-            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : Kind(own.Length == 0 && carried is not null ? carried.Name : before, before + after, carried);
-            var name = own.Length > 0 ? own : carried?.Name ?? (i == 0 && Name(after) is { Length: > 0 } behind ? behind : kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
+            var isTitle = pieces.Count == 0 && sizes.Count == 1 && tail is null && before.TrimEnd().EndsWith('(') && after.Trim() == ")";
+            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : isTitle ? OwnKind.Finished : i > 0 && Within().IsMatch(before) ? OwnKind.Window : Kind(own.Length == 0 && carried is not null ? carried.Name : before, before + after, carried);
+            var name = own.Length > 0 ? own : carried?.Name ?? (i == 0 && !Aside().IsMatch(after) && Name(after) is { Length: > 0 } behind ? behind : kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
             var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit);
             pieces.Add(scores is null ? piece : Scored(piece, scores, pieces) ?? piece);
             carried ??= pieces[^1] with { Scores = [], Cross = [] };

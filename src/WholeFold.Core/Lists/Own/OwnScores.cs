@@ -11,7 +11,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 {
     private const int Most = 40;
 
-    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?:\s+lines?)?|\bfold(?:s|ed)?\b(?=\s+(?:it\s+)?(?:at|in|along)\b)|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?:\s+lines?)?|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bfold(?:s|ed)?\b(?=\s+(?:it\s+)?(?:at|in|along)\b)|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.])|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
     public static partial Regex Word();
 
     // Whatever is said from here on is no score: why, or what else is done.
@@ -21,14 +21,26 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     [GeneratedRegex($@"(?:read\s+)?(?:along|on|across|down)\s+(?:the|its)\s+(?:(?<word>long|longer|short|shorter|first|second|width|height|length)|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit}))(?:\s*(?:side|edge|length|way))?|\b(?<word>lengthwise|lengthways|crosswise|widthwise|widthways)\b", RegexOptions.IgnoreCase)]
     private static partial Regex SideForm();
 
-    [GeneratedRegex($@"\bevery\s+(?:(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})|inch|(?<cm>cm))(?:[\s,]*(?:for\s+)?(?:(?<times>\d{{1,2}}|two|three|four|five|six|seven|eight)\s*(?<what>times|inches|in\b|x)))?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"\bevery\s+(?:(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})|inch|(?<cm>cm))(?:[\s,]*(?:up\s+)?to\s+(?<to>{OwnFigures.Number})(?<tu>{OwnFigures.Unit})|[\s,]*(?:for\s+)?(?:(?<times>\d{{1,2}}|two|three|four|five|six|seven|eight)\s*(?<what>times|inches|in\b|x)))?", RegexOptions.IgnoreCase)]
     private static partial Regex EveryForm();
 
     [GeneratedRegex(@"\b(?:in|at|into)\s+(?:half|halves)\b|\bhalf\s*way\b|\b(?:down|at|across|in|on|through)\s+the\s+(?:middle|centre|center)\b|\bcent(?:re|er)\s*line\b", RegexOptions.IgnoreCase)]
     private static partial Regex HalfForm();
 
-    [GeneratedRegex(@"\b(?:from|at|on|in from)\s+(?:each|both|either|every)\s+(?:ends?|sides?|edges?)\b|\bboth (?:ends|sides)\b|\beach (?:end|side)\b", RegexOptions.IgnoreCase)]
-    private static partial Regex EndsForm();
+    [GeneratedRegex(@"(?:\b(?:from|at|on|in from)\s+)?\b(?:each|both|either|every)\s+(?:of\s+the\s+)?(?:(?<kind>long|short)(?:er)?\s+)?(?:ends?|sides?|edges?)\b|\bfrom\s+(?:the\s+)?(?:(?<kind>left\s+and\s+(?:the\s+)?right)|(?<kind>top\s+and\s+(?:the\s+)?bottom))\b(?:\s+(?:ends?|sides?|edges?))?", RegexOptions.IgnoreCase)]
+    internal static partial Regex EndsForm();
+
+    // The sheet is turned a quarter and scored again.
+    [GeneratedRegex(@"\b(?:rotate|turn)(?:d|ed)?\b(?!\s+over)(?:\s+(?:it|the\s+\w+))?(?:\s+(?:by\s+)?(?:90|a\s+quarter)[^,;.]{0,12})?", RegexOptions.IgnoreCase)]
+    internal static partial Regex TurnForm();
+
+    // In both directions.
+    [GeneratedRegex(@"\b(?:both|each)\s+(?:ways?|directions?)\b|\bin\s+(?:both|each)\s+directions?\b", RegexOptions.IgnoreCase)]
+    private static partial Regex BothWays();
+
+    // What a sheet is folded to, and no score.
+    [GeneratedRegex($@"\b(?:down\s+)?to\s+(?:make\s+)?(?<a>{OwnFigures.Number})(?<ua>{OwnFigures.Unit})\s*(?:x|×|by)\s*(?<b>{OwnFigures.Number})(?<ub>{OwnFigures.Unit})", RegexOptions.IgnoreCase)]
+    private static partial Regex FoldedTo();
 
     [GeneratedRegex(@"\b(?:all|each of the)\s+(?:four\s+|4\s+)?(?:sides|edges)\b|\ball\s+(?:the\s+way\s+)?(?:a)?round\b|\bfour sides\b", RegexOptions.IgnoreCase)]
     private static partial Regex AllSidesForm();
@@ -41,6 +53,21 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     public static OwnScores Read(string text, Length first, Length second, DisplayUnit unit)
     {
         var said = Otherwise().Replace(Word().Replace(CountForm().Replace(text, " "), w => w.Value.Contains("same", StringComparison.OrdinalIgnoreCase) ? " same " : " "), " ");
+        if (TurnForm().Match(said) is { Success: true } turn && Read(said[..turn.Index], first, second, unit) is { Scores.Count: > 0 } before && Read(said[(turn.Index + turn.Length)..], first, second, unit) is { Scores.Count: > 0 } turned)
+        {
+            return before with { Cross = turned.Scores };
+        }
+
+        if (FoldedTo().Match(said) is { Success: true } to && OwnFigures.Figure(to.Groups["a"].Value, to.Groups["ua"].Value, unit) is { } a && OwnFigures.Figure(to.Groups["b"].Value, to.Groups["ub"].Value, unit) is { } b)
+        {
+            said = said.Remove(to.Index, to.Length);
+            bool Halves(Length whole, Length other) => new[] { (a, b), (b, a) }.Any(s => (s.Item1 + s.Item1 - whole).Abs() <= Length.Mm(1.6m) && (s.Item2 - other).Abs() <= Length.Mm(1.6m));
+            if (OwnFigures.All(said, unit, 1).Count == 0 && (Halves(first, second) || Halves(second, first)))
+            {
+                return new OwnScores([new Length((Halves(first, second) ? first : second).Units / 2)], Halves(first, second), [], true, false, Same: false);
+            }
+        }
+
         var diagonals = Regex.IsMatch(text, @"\bdiagonal", RegexOptions.IgnoreCase);
         if (Regex.IsMatch(said, @"\bsame\b|^\W*(?:as|like)\s+(?:the|above|before|on)\b", RegexOptions.IgnoreCase) && OwnFigures.All(said, unit, 1).Count == 0)
         {
@@ -76,6 +103,12 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             return new OwnScores(Both(first, main.Scores), true, Both(second, main.Scores), true, diagonals, Same: false);
         }
 
+        if (others.Count == 0 && (BothWays().IsMatch(said) || (EveryForm().IsMatch(said) && EndsForm().IsMatch(said))))
+        {
+            var (other, _, _) = Group(EveryForm().Match(said) is { Success: true } every ? every.Value : said, !main.AlongFirst, first, second, unit);
+            return new OwnScores(main.Scores, main.AlongFirst, other, true, diagonals, Same: false);
+        }
+
         var cross = others.Where(o => o.AlongFirst != main.AlongFirst || !o.Said).SelectMany(o => o.Scores).Distinct().Order().ToList();
         var more = others.Where(o => o.AlongFirst == main.AlongFirst && o.Said).SelectMany(o => o.Scores);
         return new OwnScores([.. main.Scores.Concat(more).Distinct().Order()], main.AlongFirst, cross, main.Said, diagonals, Same: false);
@@ -105,20 +138,31 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             var step = every.Groups["n"].Success ? OwnFigures.Figure(every.Groups["n"].Value, every.Groups["u"].Value, unit) ?? Length.In(1) : every.Groups["cm"].Success ? Length.Mm(10) : Length.In(1);
             var (room, which) = Enough(first, step) ? (first, true) : (second, false);
             (room, which) = along is { } said ? (said ? first : second, said) : (room, which);
+            room = every.Groups["to"].Success && OwnFigures.Figure(every.Groups["to"].Value, every.Groups["tu"].Value, unit) is { } last && last + Length.Mm(1) < room ? last + Length.Mm(1) : room;
             var times = every.Groups["times"].Success ? OwnFigures.Times(every.Groups["times"].Value) : Most;
             return (step <= Length.Zero ? [] : [.. Enumerable.Range(1, Math.Min(times, Most)).Select(i => i * step).TakeWhile(at => at < room - Length.Mm(0.5m))], which, along is not null);
         }
 
+        // What is so far from each long side is read along the short one.
+        var ends = EndsForm().Match(text);
+        along ??= ends.Groups["kind"] is not { Success: true } kind ? null : char.ToLowerInvariant(kind.Value[0]) switch { 'l' when kind.Length > 4 => true, 't' => false, 's' => first == second ? null : first > second, _ => first == second ? null : first < second };
         var figures = OwnFigures.All(text, unit, Most);
+
+        // Who reads along a ruler may name its end too.
+        bool IsEnd(Length at) => (at - first).Abs() <= Length.Mm(0.5m) || (at - second).Abs() <= Length.Mm(0.5m);
+        figures = figures.Count > 1 && IsEnd(figures[^1]) && figures.Any(f => f > Length.Min(first, second) || !IsEnd(f)) && !(figures[^1] < Length.Max(first, second)) ? figures[..^1] : figures;
         bool Holds(Length room) => figures.All(f => f < room);
-        var side = along ?? (Holds(first) || !Holds(second));
+
+        // Of a side that it could be on either, the one whose ends it is as far from.
+        bool IsEven(Length room) => figures.Count > 0 && (figures.Min() + figures.Max() - room).Abs() <= Length.Mm(0.5m);
+        var side = along ?? (!ends.Success && Holds(first) && Holds(second) && IsEven(first) != IsEven(second) ? IsEven(first) : Holds(first) || !Holds(second));
         if (figures.Count == 0 || !Holds(side ? first : second))
         {
             return ([], true, false);
         }
 
         var length = side ? first : second;
-        IEnumerable<Length> all = EndsForm().IsMatch(text) ? figures.Concat(figures.Select(f => length - f)) : figures;
+        IEnumerable<Length> all = ends.Success ? figures.Concat(figures.Select(f => length - f)) : figures;
 
         // The middle may be named beside figures.
         all = HalfForm().IsMatch(text) ? all.Append(new Length(length.Units / 2)) : all;

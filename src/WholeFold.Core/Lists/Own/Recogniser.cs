@@ -16,7 +16,7 @@ namespace WholeFold.Core.Lists.Own;
 public sealed partial class Recogniser(DesignReader reader)
 {
     // What each thing counts: a figure that is explained one, less one for each thing that had to be assumed; the rest by trial on lists (tests/…/Own).
-    private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.8, BrokenLimit = 2.5, AsUsual = 0.8, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, OwnParameter = 0.7, TurnedAbout = 1.2, OneFold = 1, HasWindow = 0.6, EnoughAlone = 3.6, WrongCount = 0.4, Enough = 1.3, Clear = 0.5, FarFromUsual = 2.6, NotCrossed = 2.5, Named = 1.5;
+    private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.8, BrokenLimit = 2.5, AsUsual = 0.8, NearlyUsual = 0.2, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, OwnParameter = 0.7, TurnedAbout = 1.2, OneFold = 1, HasWindow = 0.6, EnoughAlone = 3.6, WrongCount = 0.4, FarTooMany = 1.5, Enough = 1.3, Clear = 0.5, FarFromUsual = 2.6, NotCrossed = 2.5, Named = 1.5, NamedSize = 0.4, RoundSize = 0.3;
 
     /// <summary>A parameter that is no more than this is a hair that many lists leave out, and a requirement that is missed by no more is for the checks to say: 1/16 in, and what a rule cannot tell from it.</summary>
     private static readonly Length Hair = Length.Mm(1.8m);
@@ -36,6 +36,10 @@ public sealed partial class Recogniser(DesignReader reader)
 
     internal static bool IsExtra(string name) => Extra().IsMatch(name);
 
+    private static readonly bool[] Turns = [false, true];
+
+    private static readonly Symbol[] Sides = [Symbol.Width, Symbol.Height];
+
     private static readonly string[] Samples = ["5x7", "6x6", "a5"];
 
     private sealed record Variant(ConstructionFamily Family, Construction Construction, IReadOnlyDictionary<string, string> Choices, Func<Symbol, Rational> Known);
@@ -51,15 +55,15 @@ public sealed partial class Recogniser(DesignReader reader)
     public IReadOnlyList<Recognised> Find(OwnList list, CancellationToken cancel = default)
     {
         ArgumentNullException.ThrowIfNull(list);
-        if (!list.Cards.Any(c => c.Scores.Count > 0))
+        if (!list.Cards.Any(c => c.Scores.Count > 0 || _rare.Value.Contains(c.Name.ToUpperInvariant())))
         {
             return [];
         }
 
         var system = list.Cards.First().Unit.SystemOf();
         var found = _variants.Value[system].AsParallel().WithCancellation(cancel).Select(v => Explain(v, list, system)).OfType<Recognised>().ToList();
-        var best = found.GroupBy(r => r.Family.Id).Select(g => g.OrderByDescending(r => r.Score).ThenBy(r => r.Choices.Count(c => c.Value != r.Family.Choices.First(f => f.Id == c.Key).Default)).First()).OrderByDescending(r => r.Score).ThenBy(r => r.Family.Id, StringComparer.Ordinal).Take(5).ToList();
-        return [.. best.Select((r, i) => r with { Sure = r.Sure && i == 0 && (best.Count == 1 || r.Score - best[1].Score >= Clear) })];
+        var best = found.GroupBy(r => r.Family.Id).Select(g => g.OrderByDescending(Favour).ThenBy(r => r.Choices.Count(c => c.Value != r.Family.Choices.First(f => f.Id == c.Key).Default)).First()).OrderByDescending(r => r.Score).ThenBy(r => r.Family.Id, StringComparer.Ordinal).Take(5).ToList();
+        return [.. best.Select(r => Exact(r, system)).Select((r, i) => r with { Sure = r.Sure && i == 0 && (best.Count == 1 || r.Score - best[1].Score >= Clear) })];
     }
 
     /// <summary>Names of pieces that no more than two constructions have.</summary>
@@ -97,7 +101,7 @@ public sealed partial class Recogniser(DesignReader reader)
         {
             foreach (var way in Ways(variant, equations, pieces, 0, [], []).Take(MostWays))
             {
-                if (way.Pairs.Count > 0 && Judge(variant, equations, way, list) is { } judged && (best is null || judged.Score > best.Score))
+                if ((way.Pairs.Count > 0 || scored.Count == 0) && Judge(variant, equations, way, list) is { } judged && (best is null || Favour(judged) > Favour(best)))
                 {
                     best = judged;
                 }
@@ -208,17 +212,71 @@ public sealed partial class Recogniser(DesignReader reader)
         foreach (var turned in finished is null ? [false] : new[] { false, true })
         {
             IReadOnlyList<Equation> said = finished is null ? [] : [new Equation(finished.Line, "width", Affine.W, turned ? finished.Second : finished.First), new Equation(finished.Line, "height", Affine.H, turned ? finished.First : finished.Second)];
-            if (equations.Agree([.. figures, .. said], most: Math.Min(2, figures.Count / 4), IsNamed) is { } agreed && Weigh(variant, equations, way, list, equations.System, [.. figures, .. said], agreed.X, agreed.Out) is { } weighed)
+            if (figures.Count == 0)
             {
-                return weighed;
+                return Sheet(variant, equations, list) is { } size ? Weigh(variant, equations, way, list, equations.System, [], size, []) : null;
+            }
+
+            if (equations.Agree([.. figures, .. said], most: Math.Min(2, figures.Count / 4), IsNamed) is { } agreed)
+            {
+                var sizes = BySizes(variant, equations, [.. figures, .. said], agreed.Out, list).Prepend(agreed.X);
+                var weighed = sizes.Select(x => Weigh(variant, equations, way, list, equations.System, [.. figures, .. said], x, agreed.Out)).OfType<Recognised>().ToList();
+                if (weighed.Count > 0)
+                {
+                    return weighed.MaxBy(Favour);
+                }
             }
         }
 
         return null;
     }
 
+    /// <summary>The finished size by a sheet without a score that bears a construction's own name, where one of its sides tells the other: nothing else would say that it is that.</summary>
+    private Vector<double>? Sheet(Variant variant, Equations equations, OwnList list)
+    {
+        foreach (var (listed, piece) in from l in list.Cards from p in variant.Construction.Pieces where p.Creases.Count == 0 && NamesIt(l, p) select (l, p))
+        {
+            var (along, across) = (new Equation(listed.Line, "width", piece.Along, listed.First), new Equation(listed.Line, "height", piece.Across, listed.Second));
+            var x = equations.Solve([along]);
+            if (equations.Off(across, x) <= equations.Tolerance)
+            {
+                return x;
+            }
+        }
+
+        return null;
+    }
+
+    /// <summary>Where no scored piece says how wide or how high the card is: what it is by each piece without a score that does.</summary>
+    private static IEnumerable<Vector<double>> BySizes(Variant variant, Equations equations, IReadOnlyList<Equation> figures, IReadOnlyList<Equation> outvoted, OwnList list)
+    {
+        var open = Sides.Where(s => !figures.Any(f => f.Rule.Terms.ContainsKey(s))).ToList();
+        var (plain, named) = (list.Cards.Where(c => c.Scores.Count == 0).ToList(), variant.Construction.Pieces.Where(p => p.Creases.Count == 0 && open.Any(s => p.Along.Terms.ContainsKey(s) || p.Across.Terms.ContainsKey(s))));
+        return from piece in named
+               from listed in plain
+               from turned in Turns
+               let along = new Equation(listed.Line, turned ? "height" : "width", piece.Along, turned ? listed.Second : listed.First)
+               let across = new Equation(listed.Line, turned ? "width" : "height", piece.Across, turned ? listed.First : listed.Second)
+               let agreed = equations.Agree([.. figures.Except(outvoted), along, across], most: 0)
+               where agreed is not null
+               select agreed.Value.X;
+    }
+
     /// <summary>Whether a card so large has a name: of two figures that contradict each other the one that makes it such is the right one.</summary>
     private bool IsNamed(Vector<double> x, double tolerance) => reader.Inventory.Formats.Any(f => f.IsAbout(new Length((long)x[0]), new Length((long)x[1]), new Length((long)tolerance)));
+
+    /// <summary>Of several ways in which one construction explains a list, one that leaves a size with a name, or a round one.</summary>
+    private double Favour(Recognised found) => found.Score + (reader.Inventory.Formats.Any(f => f.IsAbout(found.Width, found.Height, Equations.NearFor(f.System))) ? NamedSize
+        : FinishedSize.IsRound(found.Width, found.Pieces.Count > 0 ? found.Pieces[0].Listed.Unit.SystemOf() : UnitSystem.Imperial) ? RoundSize : 0);
+
+    /// <summary>As large as a format that has a name, where it cannot be told from that.</summary>
+    private Recognised Exact(Recognised found, UnitSystem system)
+    {
+        var near = Equations.NearFor(system);
+        return reader.Inventory.Formats.FirstOrDefault(f => f.System == system && f.IsAbout(found.Width, found.Height, near)) is not { } format ? found
+            : (format.Width - found.Width).Abs() <= near && (format.Height - found.Height).Abs() <= near ? found with { Width = format.Width, Height = format.Height }
+            : found with { Width = format.Height, Height = format.Width };
+    }
 
     private Recognised? Weigh(Variant variant, Equations equations, Way way, OwnList list, UnitSystem system, IReadOnlyList<Equation> figures, Vector<double> x, IReadOnlyList<Equation> outvoted)
     {
@@ -235,7 +293,7 @@ public sealed partial class Recogniser(DesignReader reader)
         var ignored = way.Pairs.Count(p => p.Listed.Cross.Count > 0 && !figures.Any(f => f.Line == p.Listed.Line && f.Figure == $"score {p.Listed.Scores.Count + 1}"));
         score -= LeftScored * ignored;
         score += variant.Construction.Pieces is [{ Creases.Count: 1 }] && list.Cards.Count(c => c.Scores.Count > 0) == 1 ? OneFold : 0;
-        score -= WrongCount * way.Pairs.Count(p => p.Listed.Quantity != p.Piece.Quantity && p.Listed.Quantity > 1);
+        score -= way.Pairs.Where(p => p.Listed.Quantity != p.Piece.Quantity && p.Listed.Quantity > 1).Sum(p => p.Listed.Quantity == 2 ? WrongCount : FarTooMany);
 
         // Limits, and how many parameters are what they usually are.
         var broken = 0;
@@ -246,7 +304,8 @@ public sealed partial class Recogniser(DesignReader reader)
 
             // What is usually a hair or nothing, and is a panel of its own here, belongs to another card.
             score -= ideal <= Hair.Units && value >= Panel.Units ? FarFromUsual : 0;
-            score += Math.Abs(value - ideal) <= Math.Max(Math.Max(tolerance, ideal <= Hair.Units ? Hair.Units : 0), 0.06 * Math.Abs(value)) ? parameter.Held ? NotThere : AsUsual : 0;
+            var away = Math.Abs(value - ideal);
+            score += away <= Math.Max(Math.Max(tolerance, ideal <= Hair.Units ? Hair.Units : 0), 0.06 * Math.Abs(value)) ? (parameter.Held ? NotThere : AsUsual) - (away > equations.Tolerance ? NearlyUsual : 0) : 0;
         }
 
         // Creases across its chain that the list has none of, and names of pieces that few constructions have.
@@ -267,7 +326,7 @@ public sealed partial class Recogniser(DesignReader reader)
                 plain.Remove(listed);
                 used.Add(piece.Id);
                 matched.Add(new MatchedPiece(listed, piece, false, !Is(listed, false)));
-                score += (listed.Kind == OwnKind.Piece ? Plain : PaperFits) + (NamesIt(listed, piece) ? Named : 0);
+                score += (listed.Kind == OwnKind.Piece && (listed.Quantity == piece.Quantity || listed.Quantity == 1) ? Plain : PaperFits) + (NamesIt(listed, piece) ? Named : 0);
             }
         }
 

@@ -8,18 +8,23 @@ namespace WholeFold.Core.Lists.Own;
 internal sealed class RulePriors(Length width, Length height, UnitSystem system)
 {
     /// <summary>Parts of a side that people think in, with their log odds.</summary>
-    private static readonly (double Part, string Said, double Weight)[] Parts = [(1, "{0}", 3.9), (2, "twice {0}", 2.4), (0.5, "half of {0}", 2.2), (0.25, "a quarter of {0}", 0), (1 / 3d, "a third of {0}", 0.9), (1.5, "one and a half times {0}", 0.6), (3, "three times {0}", 0.4)];
+    private static readonly (double Part, string Said, double Weight)[] Parts = [(1, "{0}", 3.9), (2, "twice {0}", 2.4), (0.5, "half of {0}", 1.8), (0.25, "a quarter of {0}", 0), (1 / 3d, "a third of {0}", 0.9), (1.5, "one and a half times {0}", 0.6), (3, "three times {0}", 0.4)];
 
     /// <summary>What is commonly taken off a side, or added: a sixteenth to an inch, 1.5 to 25 mm.</summary>
     private static readonly (Pair By, double Weight)[] Offs = [(Pair.Of(1, 4, 6m), 1.8), (Pair.Of(1, 8, 3m), 1.1), (Pair.Of(1, 2, 12m), 1.1), (Pair.Of(3, 8, 9m), 0.3), (Pair.Of(1, 16, 1.5m), 1.2), (Pair.Of(3, 4, 18m), 0.5), (Pair.Of(1, 1, 25m), -0.1)];
 
     /// <summary>How likely a fixed size is, by how large it is in inches; between these in proportion.</summary>
-    private static readonly (double Size, double Weight)[] FixedBySize = [(0.4, 2.6), (0.5, 1.5), (0.75, 0.8), (1, 0.2), (2, -1), (4, -2.6)];
+    private static readonly (double Size, double Weight)[] FixedBySize = [(0.4, 2.4), (0.5, 1.2), (0.75, 0.9), (1, 0.2), (2, -1.3), (4, -2.5)];
 
-    private static readonly (double Size, double Weight)[] ShareBySize = [(0.5, -0.7), (1, 1.1), (2, 1.5)];
+    private static readonly (double Size, double Weight)[] ShareBySize = [(0.5, -0.7), (1, 1.1), (2, 1.4)];
 
     /// <summary>A share that is just under a whole or a half is more likely that less something.</summary>
     private const double JustUnder = -1.6;
+
+    /// <summary>What goes into something is cut smaller by no more, and by too little for a ruler.</summary>
+    private static readonly Length Hair = Length.Mm(1.2m);
+
+    private const double HairLess = 1;
 
     /// <summary>Nearer than this is the same figure.</summary>
     public Length Near { get; } = NearIn.For(system);
@@ -40,6 +45,11 @@ internal sealed class RulePriors(Length width, Length height, UnitSystem system)
                 {
                     rules.Add(By(part, told, weight));
                     continue;
+                }
+
+                if (part == 1 && value < whole && whole - value <= Hair)
+                {
+                    rules.Add(By(part, $"a hair less than {told}", HairLess));
                 }
 
                 foreach (var (by, weightOff) in Offs.Where(_ => part is 1 or 0.5 or 2))
