@@ -73,7 +73,7 @@ internal static class Own
                 continue;
             }
 
-            var truths = (listed.Unit == DisplayUnit.Inch ? new[] { "6x6", "5x7" } : ["sq-144", "a5"]).Select(id => (Format: Inventory.Shipped.Formats.First(f => f.Id == id), Figures: OwnDesign.Of(listed.List, reader, recogniser, id).Figures.Where(f => f.Now is not null).GroupBy(f => f.Key).ToDictionary(g => g.Key, g => g.First().Now!.Value))).ToList();
+            var truths = (listed.Unit == DisplayUnit.Inch ? new[] { "6x6", "5x7" } : ["sq-144", "a5"]).Select(id => (Format: Inventory.Shipped.Formats.First(f => f.Id == id), Figures: OwnDesign.Of(listed.List, reader, recogniser, id).Figures.Where(f => f.Now is not null && f.Next.Count == 0).GroupBy(f => f.Key).ToDictionary(g => g.Key, g => g.First().Now!.Value))).ToList();
 
             // A square card may open the other way: its maker is asked, and says so.
             var ways = guess.Upwards is null ? [guess] : new[] { guess, guess.Corrected([new(RuleGuess.Opens, 1)]) };

@@ -14,7 +14,7 @@ namespace WholeFold.Core.Lists.Own;
 internal sealed class Contradictions(OwnList list, IReadOnlyList<Format> formats)
 {
     // By trial on lists with one figure spoilt, and on right ones: tests/…/Own, bench own.
-    private const double EachLength = 4, Flagged = 5.4, FarOff = 0.5;
+    private const double EachLength = 4, Flagged = 6.3, FarOff = 0.5, OddSlip = 2;
 
     private const int Beam = 6, MostSizes = 2, MostLikely = 3, MostChanges = 240;
 
@@ -46,7 +46,7 @@ internal sealed class Contradictions(OwnList list, IReadOnlyList<Format> formats
             if (place.With(instead) is { } piece)
             {
                 var off = (double)(instead - place.Value).Abs().Units / Length.PerInch;
-                var gain = Likely(list with { Pieces = [.. list.Pieces.Select(p => ReferenceEquals(p, place.Piece) ? piece : p)] }) - now - (FarOff * off);
+                var gain = Likely(list with { Pieces = [.. list.Pieces.Select(p => ReferenceEquals(p, place.Piece) ? piece : p)] }) - now - (FarOff * off) - (Slips().Any(s => ((instead - place.Value).Abs() - s).Abs() <= Least) ? 0 : OddSlip);
                 if (gain >= Flagged)
                 {
                     better.Add((place, instead, gain));
@@ -89,6 +89,9 @@ internal sealed class Contradictions(OwnList list, IReadOnlyList<Format> formats
             }
         }
     }
+
+    /// <summary>By how much one slips along a ruler: a mark or a few, half an inch, an inch; 3 to 20 mm.</summary>
+    private IEnumerable<Length> Slips() => new[] { Pair.Of(1, 8, 3m), Pair.Of(1, 4, 5m), Pair.Of(1, 2, 10m), Pair.Of(1, 1, 20m) }.Select(p => p.For(_system));
 
     /// <summary>What papers are smaller by than what they lie on.</summary>
     private IEnumerable<Length> Offs() => new[] { Pair.Of(1, 8, 3m), Pair.Of(1, 4, 6m), Pair.Of(1, 2, 12m) }.Select(p => p.For(_system));

@@ -11,7 +11,7 @@ internal static class FinishedSize
 {
     // Log odds, by trial on lists: a size that has a name; a paper that is that size less a border; the largest panel of a chain, half of a
     // sheet; what does not fit.
-    private const double Named = 5, HasPaper = 3, HasCover = 3, LargestPanel = 2.5, Half = 2, EdgeToCrease = 0.7, Misfit = 6, Whole = 1.5, Turned = 1.2, Lesser = 0.8, Sheared = 8, AllFolded = 1, Twins = 8, Fins = 7, Pillars = 5, OneWay = 1.5, Mirrored = 1.5, Slender = 2, SquareCard = 0.7, HalfSheet = 2.2, Spanning = 2.5, Elongated = 1.5, ZigzagSides = 1, Round = 0.8;
+    private const double Named = 5, HasPaper = 3, HasCover = 3, LargestPanel = 2.5, Half = 2, EdgeToCrease = 0.7, Misfit = 6, Whole = 1.5, Turned = 1.2, Lesser = 0.8, Sheared = 8, AllFolded = 1, Twins = 8, Fins = 7, Pillars = 5, OneWay = 1.5, Mirrored = 1.5, Slender = 2, SquareCard = 0.7, HalfSheet = 2.2, Spanning = 2.5, Elongated = 1.5, ZigzagSides = 1, Round = 0.8, Swings = 2, Large = 2;
 
     private const decimal LongFrom = 1.85m;
 
@@ -19,6 +19,9 @@ internal static class FinishedSize
 
     /// <summary>Few cards are narrower.</summary>
     private static readonly Length SlenderBelow = Length.In(13, 4);
+
+    /// <summary>Few are higher without a name.</summary>
+    private static readonly Length LargeAbove = Length.In(35, 4);
 
     /// <summary>A back is made wider or narrower than the card by no more, so that doors close.</summary>
     private static readonly Length MostEase = Length.In(3, 8);
@@ -114,6 +117,12 @@ internal static class FinishedSize
             yield return (new Length(piece.Along.Units / 2), LargestPanel + HalfSheet);
         }
 
+        // Mirrored, with narrow panels beside the middle: what swings lies on them.
+        if (panels.Count == 5 && (panels[0] - panels[4]).Abs() <= near && (panels[1] - panels[3]).Abs() <= near && panels[1] < panels[0] - near && panels[0] < panels[2])
+        {
+            yield return (panels[1] + panels[2] + panels[3], LargestPanel + Swings);
+        }
+
         // Zigzags at both ends slide by a panel.
         if (panels.Count == 5 && panels.All(p => p == panels[2] || (p - panels[0]).Abs() <= near))
         {
@@ -177,6 +186,7 @@ internal static class FinishedSize
         var likely = formats.Any(f => f.System == system && f.IsAbout(width, height, near)) ? Named : 0;
         likely -= Length.Min(width, height) < SlenderBelow ? Slender : 0;
         likely -= likely == 0 && (decimal)Length.Max(width, height).Units / Length.Min(width, height).Units >= LongFrom ? Elongated : 0;
+        likely -= likely == 0 && Length.Max(width, height) > LargeAbove ? Large : 0;
         likely += (width - height).Abs() <= near ? SquareCard : 0;
         likely += IsRound(width, system) && IsRound(height, system) ? Round : 0;
         likely += UsualBorders.All.Any(b => list.Papers.Any(p => p.Quantity <= 2 && Is(p.First + (2 * b.For(system)), p.Second + (2 * b.For(system))))) ? HasPaper : 0;

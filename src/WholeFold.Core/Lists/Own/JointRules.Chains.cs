@@ -30,7 +30,7 @@ internal sealed partial class JointRules
         var named = piece.AlongFirst ? 1 : -1;
         _steps.Add(state => [.. ways.Select(way => new Option(-1, RulePriors.Fixed(piece.Along), -1, null, HabitOf(state, way == 0 ? named : -named), index, way, way == 0 ? named : -named))]);
         var walls = crossed && panels.Count > 2 && across.Count > 2 && panels[0] == panels[^1] && across[0] == across[^1] && (_values[panels[0]] - _values[across[0]]).Abs() <= _near;
-        var inside = isMain || panels.Distinct().Count() > 1 || across.Count > 1 ? [] : Inside(panels[0], across[0], regions).ToList();
+        var inside = panels.Distinct().Count() > 1 || across.Count > 1 ? [] : Inside(panels[0], across[0], regions).ToList();
         _sheets.Add((piece.Along, piece.Across));
         AddChain(piece, index, across, crossed, isAcross: true, walls, inside);
         AddChain(piece, index, panels, panels.Count > 1, isAcross: false, walls, inside);

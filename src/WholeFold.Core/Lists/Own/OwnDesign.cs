@@ -1,4 +1,5 @@
 using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
@@ -94,7 +95,7 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
         }
 
         // Papers follow the panel that they lie on, less their border.
-        foreach (var paper in list.Papers.Where(p => recognised.Pieces.All(m => m.Listed != p)))
+        foreach (var paper in list.Pieces.Where(p => p.Kind is OwnKind.Paper or OwnKind.Piece && p.Scores.Count == 0 && recognised.Pieces.All(m => m.Listed != p)))
         {
             if (was is not null && Panel(was, paper) is var (index, panel, border, swapped) && now is not null)
             {
@@ -103,6 +104,15 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
                 figures.Add(new OwnFigure(paper.Line, paper.Name, "width", paper.First, said, 0.9, [], swapped ? b : a));
                 figures.Add(new OwnFigure(paper.Line, paper.Name, "height", paper.Second, said, 0.9, [], swapped ? a : b));
             }
+        }
+
+        // What is no part of the construction follows rules of its own: none of the list is lost.
+        var there = figures.Select(f => f.Key).ToHashSet();
+        if (list.Pieces.Where(p => p.Kind != OwnKind.Finished).Any(p => Enumerable.Range(1, p.Scores.Count + p.Cross.Count).Select(n => $"score {n}").Append("width").Append("height").Any(f => !there.Contains($"{p.Line}.{p.Name}.{f}"))))
+        {
+            var upwards = recognised.Pieces.Where(p => p.Listed.Scores.Count > 0).Select(p => p.Piece.Axis == Axis.Y).FirstOrDefault();
+            var rules = RuleGuess.At(list, recognised.Width, recognised.Height, upwards);
+            figures.AddRange(ByRules(rules, target.Width - home.Target.Width, target.Height - home.Target.Height).Where(f => !there.Contains(f.Key)));
         }
 
         return figures;
@@ -135,8 +145,11 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
     {
         // It lies as it does at home.
         var (width, height) = format is null ? (rules.Width, rules.Height) : (rules.Width > rules.Height) == (format.Width > format.Height) || format.Width == format.Height ? (format.Width, format.Height) : (format.Height, format.Width);
-        return [.. rules.Figures.Select(f => new OwnFigure(f.Piece.Line, f.Piece.Name, f.Figure, f.Value, f.Rule.Words, f.Sure, [.. f.Next.Select(n => (n.Rule.Words, n.Sure))], f.Rule.In(f.Value, width - rules.Width, height - rules.Height)))];
+        return ByRules(rules, width - rules.Width, height - rules.Height);
     }
+
+    private static List<OwnFigure> ByRules(RuleGuess rules, Length wider, Length higher) =>
+        [.. rules.Figures.Select(f => new OwnFigure(f.Piece.Line, f.Piece.Name, f.Figure, f.Value, f.Rule.Words, f.Sure, [.. f.Next.Select(n => (n.Rule.Words, n.Sure))], f.Rule.In(f.Value, wider, higher)))];
 
     /// <summary>How well a construction must explain all but one figure, for that to be a slip and the list no other card.</summary>
     private const double AllButOne = 0.3;
@@ -158,7 +171,8 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
             return [];
         }
 
-        var papers = PaperSlips.Find(list, home, card, formats);
+        var main = list.Cards.MaxBy(c => (double)c.First.Units * c.Second.Units);
+        var papers = PaperSlips.Find(list, home, card, [.. list.Cards.Where(c => c.Scores.Count == 0 && c != main && recognised?.Pieces.Any(m => m.Listed == c) != true)], formats);
         return papers.Count > 0 || recognised is not null ? [.. papers] : [.. new Contradictions(list, formats).Find(cancel)];
 
         static int? Place(string figure) => figure.StartsWith("score ", StringComparison.Ordinal) ? int.Parse(figure["score ".Length..], System.Globalization.CultureInfo.InvariantCulture) : null;

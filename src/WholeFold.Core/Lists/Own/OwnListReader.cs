@@ -17,7 +17,7 @@ public static partial class OwnListReader
     [GeneratedRegex(@"\b(?:mats?|papers?|layers?|panels? of paper|pattern(?:ed)?|dsp|decorat\w*|liners?|front mat|sentiment|greeting)\b", RegexOptions.IgnoreCase)]
     private static partial Regex PaperWord();
 
-    [GeneratedRegex(@"\b(?:window|aperture|opening|cut ?out)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:window|aperture|opening|hole|cut ?out)\b", RegexOptions.IgnoreCase)]
     private static partial Regex WindowWord();
 
     [GeneratedRegex(@"\b(?:finished|closed|folded size|card size|makes an?)\b|\b(?:for|fits?)\s+an?\s*(?:card\b|$)", RegexOptions.IgnoreCase)]
@@ -42,7 +42,7 @@ public static partial class OwnListReader
     };
 
     // Figures right behind a size are its scores.
-    [GeneratedRegex($@"^\s*(?:[:@]|at\b)(?<scores>[\s,;/&|]*(?:{OwnFigures.Number}{OwnFigures.Unit}[\s,;/&|]*(?:and\s+)?)+)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^\s*(?:[:@]|at\b)(?<scores>[\s,;/&|]*(?:{OwnFigures.Number}{OwnFigures.Unit}[\s,;/&|]*(?:and\s+)?)+)$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
     private static partial Regex BehindForm();
 
     // So much at both ends.
@@ -55,6 +55,16 @@ public static partial class OwnListReader
 
     [GeneratedRegex(@"(?<![\d/.,])\d+(?:/\d+){2,}(?![\d/])")]
     private static partial Regex SlashedRun();
+
+    // The words before a size, from where its clause begins.
+    [GeneratedRegex(@"(?:[,(.]|\bwith\b|\band\b)\s*(?<words>(?:an?\s+)?[a-z][a-z ]*)$", RegexOptions.IgnoreCase)]
+    private static partial Regex LastClause();
+
+    [GeneratedRegex(@"\b(?:circles?|discs?)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex CircleWord();
+
+    [GeneratedRegex(@"\.\s+(?=[A-Za-z])")]
+    private static partial Regex SentenceEnd();
 
     // How it is done, and no name of the piece.
     [GeneratedRegex(@"^\W*(?:with|using|for|so|then|and)\b", RegexOptions.IgnoreCase)]
@@ -93,8 +103,8 @@ public static partial class OwnListReader
                 continue;
             }
 
-            // Several pieces a line are parted by a semicolon.
-            foreach (var part in line.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+            // Several pieces a line are parted by a semicolon, or each is a sentence.
+            foreach (var part in line.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).SelectMany(p => Sentences(p, unit)))
             {
                 if (pieces.Count >= MostPieces || !ReadPart(part, number, unit, pieces, named))
                 {
@@ -104,6 +114,12 @@ public static partial class OwnListReader
         }
 
         return new OwnList([.. ToldApart(pieces)], named, left) { Title = title };
+    }
+
+    private static IEnumerable<string> Sentences(string part, DisplayUnit unit)
+    {
+        var sentences = SentenceEnd().Split(part);
+        return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0) ? sentences : [part];
     }
 
     /// <summary>Pieces of one line with one name get a number each.</summary>
@@ -174,6 +190,12 @@ public static partial class OwnListReader
             return Adds(head[..sizes[0].End], sizes, figures.Groups["scores"].Value, number, unit, pieces);
         }
 
+        // A size behind scores is another piece: what goes into it, mostly.
+        if (sizes.Count > 0 && score.Success && OwnFigures.Sizes(tail, unit) is [var other, ..] && LastClause().Match(tail[..other.At]) is { Success: true } clause && !OwnScores.FoldedTo().IsMatch(tail))
+        {
+            return Adds(head, sizes, tail[..clause.Index], number, unit, pieces) && ReadPart(tail[(clause.Index + clause.Length - clause.Groups["words"].Length)..], number, unit, pieces, named);
+        }
+
         return sizes.Count == 0 ? Continues(part, score.Success ? tail : null, number, unit, pieces, named) : Adds(head, sizes, score.Success ? tail : null, number, unit, pieces);
     }
 
@@ -239,7 +261,7 @@ public static partial class OwnListReader
             var own = Name(before);
             var isTitle = pieces.Count == 0 && sizes.Count == 1 && tail is null && before.TrimEnd().EndsWith('(') && after.Trim() == ")";
             var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : isTitle ? OwnKind.Finished : i > 0 && Within().IsMatch(before) ? OwnKind.Window : Kind(own.Length == 0 && carried is not null ? carried.Name : before, before + after, carried);
-            var name = own.Length > 0 ? own : carried?.Name ?? (i == 0 && !Aside().IsMatch(after) && Name(after) is { Length: > 0 } behind ? behind : kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
+            var name = own.Length > 0 ? own : carried?.Name ?? (i == 0 && !Aside().IsMatch(after) && Name(after) is { Length: > 0 } behind ? behind : kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when CircleWord().IsMatch(head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)]) => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
             var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit);
             pieces.Add(scores is null ? piece : Scored(piece, scores, pieces) ?? piece);
             carried ??= pieces[^1] with { Scores = [], Cross = [] };
@@ -277,6 +299,6 @@ public static partial class OwnListReader
 
     private const int LongestName = 40;
 
-    [GeneratedRegex(@"\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z])|(?<=[:,]\s*|\band\s+|^\W*)(one|two|three|four|five|six|eight)\W*$|\b(cut|pieces?|piece of|a|an|the|of|and|card|cardstock|at|to|from|is|for|each|measures?|qty)\b|(?<!\w)\d+(?!\w)|[^a-z0-9 '&-]", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:make|need|cut)\s+(?:one|two|three|four|five|six|eight)\b|\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z])|(?<=[:,]\s*|\band\s+|^\W*)(one|two|three|four|five|six|eight)\W*$|\b(cut|pieces?|piece of|a|an|the|of|and|card|cardstock|at|to|from|is|for|each|measures?|qty)\b|(?<!\w)\d+(?!\w)|[^a-z0-9 '&-]", RegexOptions.IgnoreCase)]
     private static partial Regex Small();
 }

@@ -11,11 +11,14 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 {
     private const int Most = 40;
 
-    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?:\s+lines?)?|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bfold(?:s|ed)?\b(?=\s+(?:it\s+)?(?:at|in|along)\b)|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.])|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
+    /// <summary>A sheet that is longer than wide by so much is scored along its length, where nobody says.</summary>
+    private const double LongSheet = 1.7;
+
+    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?:\s+lines?)?|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+)?(?:at|in|along)\b|\d))|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.])|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
     public static partial Regex Word();
 
     // Whatever is said from here on is no score: why, or what else is done.
-    [GeneratedRegex(@"[(,;.]?\s*\b(?:then\s+|and\s+)?(?:so\b|so that|leaving|which|making|makes|because|for (?:a|the|an)\b|to make|cut|slit|slot|snip|trim|notch|tick|mark|glue|tape|bond|burnish|window|aperture|slice)\b.*$", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
+    [GeneratedRegex(@"[(,;.]?\s*\b(?:then\s+|and\s+)?(?:so\b|so that|leaving|which|making|makes|because|for (?:a|the|an)\b|to make|cut|(?:slit|slot|snip|trim|notch|tick|mark|glue|tape|bond|burnish|slic|window|aperture|hole|opening)(?:s|d|e|ed|ted|ped|med)?)\b.*$", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
     private static partial Regex Otherwise();
 
     [GeneratedRegex($@"(?:read\s+)?(?:along|on|across|down)\s+(?:the|its)\s+(?:(?<word>long|longer|short|shorter|first|second|width|height|length)|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit}))(?:\s*(?:side|edge|length|way))?|\b(?<word>lengthwise|lengthways|crosswise|widthwise|widthways)\b", RegexOptions.IgnoreCase)]
@@ -35,12 +38,12 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     internal static partial Regex TurnForm();
 
     // In both directions.
-    [GeneratedRegex(@"\b(?:both|each)\s+(?:ways?|directions?)\b|\bin\s+(?:both|each)\s+directions?\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\balong\b.{0,30}\band\s+across\b(?!\s+(?:the|at)\b)|\b(?:both|each)\s+(?:ways?|directions?)\b|\bin\s+(?:both|each)\s+directions?\b", RegexOptions.IgnoreCase)]
     private static partial Regex BothWays();
 
     // What a sheet is folded to, and no score.
     [GeneratedRegex($@"\b(?:down\s+)?to\s+(?:make\s+)?(?<a>{OwnFigures.Number})(?<ua>{OwnFigures.Unit})\s*(?:x|×|by)\s*(?<b>{OwnFigures.Number})(?<ub>{OwnFigures.Unit})", RegexOptions.IgnoreCase)]
-    private static partial Regex FoldedTo();
+    internal static partial Regex FoldedTo();
 
     [GeneratedRegex(@"\b(?:all|each of the)\s+(?:four\s+|4\s+)?(?:sides|edges)\b|\ball\s+(?:the\s+way\s+)?(?:a)?round\b|\bfour sides\b", RegexOptions.IgnoreCase)]
     private static partial Regex AllSidesForm();
@@ -155,7 +158,8 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 
         // Of a side that it could be on either, the one whose ends it is as far from.
         bool IsEven(Length room) => figures.Count > 0 && (figures.Min() + figures.Max() - room).Abs() <= Length.Mm(0.5m);
-        var side = along ?? (!ends.Success && Holds(first) && Holds(second) && IsEven(first) != IsEven(second) ? IsEven(first) : Holds(first) || !Holds(second));
+        var side = along ?? (!ends.Success && Holds(first) && Holds(second) && IsEven(first) != IsEven(second) ? IsEven(first)
+            : Holds(first) && Holds(second) && Length.Max(first, second).Units > LongSheet * Length.Min(first, second).Units ? first > second : Holds(first) || !Holds(second));
         if (figures.Count == 0 || !Holds(side ? first : second))
         {
             return ([], true, false);

@@ -11,6 +11,9 @@ internal static class PaperSlips
 {
     private static readonly Length Near = Length.Mm(0.8m), Least = Length.Mm(1.2m), Furthest = Length.In(1, 2);
 
+    /// <summary>What hangs over all that it could lie on is off by as much as a slip can be, and so is a card that with that would have a name.</summary>
+    private static readonly Length FurthestOver = Length.In(21, 20);
+
     /// <summary>A wider border than the commonest is no habit that one breaks.</summary>
     private const int Commonest = 4;
 
@@ -21,31 +24,35 @@ internal static class PaperSlips
 
     /// <param name="home">The finished size as it was read.</param>
     /// <param name="card">What the list is, where a construction explains it: papers lie on its panels as they are sized.</param>
-    public static IReadOnlyList<ListFinding> Find(OwnList list, (Length Width, Length Height) home, Card? card, IReadOnlyList<Format> formats)
+    /// <param name="others">Pieces without a score that are no part of it, and may lie on it.</param>
+    public static IReadOnlyList<ListFinding> Find(OwnList list, (Length Width, Length Height) home, Card? card, IReadOnlyList<OwnPiece> others, IReadOnlyList<Format> formats)
     {
         var system = list.Cards.First().Unit.SystemOf();
-        var papers = list.Papers.Where(p => !Recogniser.IsExtra(p.Name)).ToList();
-        var places = list.Cards.SelectMany(c => c.Panels.Select((p, i) => new Place(c.Panels.Count == 1 ? c.Name : $"{c.Name}’s panel {i + 1}", c, p, c.Across)).Append(new Place(c.Name, c, c.Along, c.Across)))
+        var papers = list.Papers.Concat(others).Where(p => !Recogniser.IsExtra(p.Name)).ToList();
+        var places = list.Cards.Except(others).SelectMany(c => c.Panels.Select((p, i) => new Place(c.Panels.Count == 1 ? c.Name : $"{c.Name}’s panel {i + 1}", c, p, c.Across)).Append(new Place(c.Name, c, c.Along, c.Across)))
             .Concat(card is null ? [] : card.Pieces.SelectMany(p => p.Panels.Select(q => new Place(q.Panel.Name, null, q.Extent, p.Across.Value))))
             .Concat(papers.Select(p => new Place(p.Name, p, p.First, p.Second))).ToList();
         var borders = UsualBorders.All.Take(Commonest).Select(u => u.For(system)).ToList();
 
         // The border that papers of this list keep, and those that people keep.
         var kept = papers.SelectMany(p => places.Where(on => on.On != p).Select(on => Even(on, p)).OfType<Length>().Where(b => borders.Any(u => Is(u, b)))).GroupBy(b => borders.First(u => Is(u, b))).OrderByDescending(g => g.Count()).Select(g => g.Key).ToList();
-        var slips = new List<List<Slip>>();
+        var (slips, far) = (new List<List<Slip>>(), new List<Slip>());
         foreach (var paper in papers.Where(p => !places.Any(on => on.On != p && Fits(on, p, borders))))
         {
             var found = places.Where(on => on.On != paper && on.On?.Kind != OwnKind.Paper).SelectMany(on => (kept.Count > 0 ? kept : borders.Take(2)).SelectMany(b => Off(paper, on, b))).ToList();
 
             // A strip keeps no border on its ends, so what is far off one way says nothing.
-            found = [.. found.Where(s => (s.Would - s.Is).Abs() is var off && off > Least && off <= Length.Min(Furthest, new Length(s.Would.Units / 2))).OrderBy(s => (s.Would - s.Is).Abs()).DistinctBy(s => (s.First, s.Would))];
+            var over = !places.Any(on => on.On != paper && Goes(on, paper));
+            List<Slip> Within(Length furthest) => [.. found.Where(s => (s.Would - s.Is).Abs() is var off && off > Least && off <= Length.Min(furthest, new Length(s.Would.Units / 2))).OrderBy(s => (s.Would - s.Is).Abs()).DistinctBy(s => (s.First, s.Would))];
+            far.AddRange(Within(FurthestOver));
+            found = Within(over ? FurthestOver : Furthest);
             if (found.Count > 0)
             {
                 slips.Add(found);
             }
         }
 
-        if (slips.Count == 0)
+        if (slips.Count == 0 && far.Count == 0)
         {
             return [];
         }
@@ -54,7 +61,7 @@ internal static class PaperSlips
         var together = slips.SelectMany(s => s.Where(x => x.On.On is { Kind: OwnKind.Piece } && !x.Along)).GroupBy(s => (s.On.On!.Line, s.On.On.Name, Off: s.Is - s.Would)).Select(g => g.DistinctBy(s => s.Paper).ToList()).OrderByDescending(g => g.Count).FirstOrDefault(g => g.Count > 1);
         // So is one alone, where the card has no size that has a name, and with that right it would.
         bool Named(Length w, Length h) => formats.Any(f => f.IsAbout(w, h, Near));
-        var alone = Named(home.Width, home.Height) ? null : slips.SelectMany(s => s).FirstOrDefault(s => s.On.On is { Kind: OwnKind.Piece, Scores.Count: > 0 } on && !s.Along && s.On.Across + (s.Is - s.Would) is var other
+        var alone = Named(home.Width, home.Height) ? null : far.FirstOrDefault(s => s.On.On is { Kind: OwnKind.Piece, Scores.Count: > 0 } on && !s.Along && s.On.Across + (s.Is - s.Would) is var other
             && (((on.Across - home.Height).Abs() <= Near && Named(home.Width, other)) || ((on.Across - home.Width).Abs() <= Near && Named(other, home.Height))));
         if ((together ?? (alone is null ? null : [alone])) is [var one, ..] all)
         {
@@ -64,6 +71,8 @@ internal static class PaperSlips
 
         return [.. slips.Select(s => s[0] is var slip ? new ListFinding("rule", slip.Paper.Line, null, Words.Of($"{(slip.First ? "Width" : "Height")} of the {slip.Paper.Name} at {slip.Is} leaves another border than the other way; {slip.Would} would leave the same."), [.. s.Take(3).Select(x => new LikelyFigure(x.Would, Words.Of($"{x.Would:u} instead of {x.Is}, on the {x.On.Name}")))]) : null!)];
     }
+
+    private static bool Goes(Place on, OwnPiece paper) => (paper.First <= on.Along + Near && paper.Second <= on.Across + Near) || (paper.Second <= on.Along + Near && paper.First <= on.Across + Near);
 
     /// <summary>Half as wide a border the other way, or twice, is what some people want.</summary>
     private static bool IsWanted(Length both, Length border) => Is(both, border) || Is(both, 4 * border);

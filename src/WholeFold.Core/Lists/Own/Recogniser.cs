@@ -16,7 +16,7 @@ namespace WholeFold.Core.Lists.Own;
 public sealed partial class Recogniser(DesignReader reader)
 {
     // What each thing counts: a figure that is explained one, less one for each thing that had to be assumed; the rest by trial on lists (tests/…/Own).
-    private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.8, BrokenLimit = 2.5, AsUsual = 0.8, NearlyUsual = 0.2, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, OwnParameter = 0.7, TurnedAbout = 1.2, OneFold = 1, HasWindow = 0.6, EnoughAlone = 3.6, WrongCount = 0.4, FarTooMany = 1.5, Enough = 1.3, Clear = 0.5, FarFromUsual = 2.6, NotCrossed = 2.5, Named = 1.5, NamedSize = 0.4, RoundSize = 0.3;
+    private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.8, BrokenLimit = 2.5, AsUsual = 0.8, NearlyUsual = 0.08, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, OwnParameter = 0.7, TurnedAbout = 1.2, OneFold = 1, HasWindow = 0.6, EnoughAlone = 3.6, WrongCount = 0.4, FarTooMany = 1.5, Enough = 1.3, Clear = 0.5, FarFromUsual = 2.6, NotCrossed = 2.5, Named = 1.5, NamedSize = 0.4, RoundSize = 0.3;
 
     /// <summary>A parameter that is no more than this is a hair that many lists leave out, and a requirement that is missed by no more is for the checks to say: 1/16 in, and what a rule cannot tell from it.</summary>
     private static readonly Length Hair = Length.Mm(1.8m);
@@ -362,9 +362,24 @@ public sealed partial class Recogniser(DesignReader reader)
         {
             var (along, across) = (Round(equations.At(last.Along, x)), Round(equations.At(last.Across, x)));
             var sides = plain.Where(l => l.Kind == OwnKind.Piece).SelectMany(l => new[] { (Listed: l, Turned: false, A: l.First, B: l.Second), (Listed: l, Turned: true, A: l.Second, B: l.First) });
-            foreach (var (listed, turned, a, b) in sides.Where(s => ((s.A - along).Abs().Units <= tolerance) != ((s.B - across).Abs().Units <= tolerance) && (s.A - along).Abs() + (s.B - across).Abs() <= SlipAtMost).Take(1))
+
+            // A side that nothing else says is as it is listed.
+            List<Symbol> Open(Affine side) => [.. side.Terms.Keys.Where(k => k.Kind == SymbolKind.Parameter && !figures.Any(f => f.Rule.Terms.ContainsKey(k)))];
+            var (openAlong, openAcross) = (Open(last.Along), Open(last.Across));
+            Length? Slip(OwnPiece listed, Length a, Length b)
             {
-                var alongIsOff = (a - along).Abs().Units > tolerance;
+                if (openAlong.Count + openAcross.Count == 0)
+                {
+                    return ((a - along).Abs().Units <= tolerance) != ((b - across).Abs().Units <= tolerance) ? (a - along).Abs() + (b - across).Abs() : null;
+                }
+
+                return openAlong.Count == 0 && Says(last.Across, b, openAcross) ? (a - along).Abs() : openAcross.Count == 0 && Says(last.Along, a, openAlong) ? (b - across).Abs() : null;
+                bool Says(Affine side, Length value, List<Symbol> open) => equations.Agree([.. figures.Except(outvoted), new Equation(listed.Line, "width", side, value)], most: 0) is { } agreed && !open.Any(o => Breaks(variant, equations, agreed.X, o, tolerance));
+            }
+
+            foreach (var (listed, turned, a, b) in sides.Where(s => Slip(s.Listed, s.A, s.B) is { } slip && slip.Units > tolerance && slip <= SlipAtMost).Take(1))
+            {
+                var alongIsOff = openAlong.Count == 0 && (openAcross.Count > 0 || (a - along).Abs().Units > tolerance);
                 off.Add(new Differing(listed.Line, alongIsOff != turned ? "width" : "height", alongIsOff ? a : b, alongIsOff ? along : across));
                 plain.Remove(listed);
                 used.Add(last.Id);

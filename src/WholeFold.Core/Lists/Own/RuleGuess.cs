@@ -131,6 +131,11 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
         return Guess(list, width, height, width == height ? false : null, rules);
     }
 
+    /// <summary>The likeliest rules of a list whose finished size is known.</summary>
+    /// <param name="upwards">Of a square card, whether it opens upwards.</param>
+    internal static RuleGuess At(OwnList list, Length width, Length height, bool upwards) =>
+        Guess(list, width, height, width == height ? upwards : null, new JointRules(list, width, height, upwards));
+
     private static (double, double) Rounded((double ByWidth, double ByHeight) rule) => (Math.Round(rule.ByWidth, 3), Math.Round(rule.ByHeight, 3));
 
     private static RuleGuess Guess(OwnList list, Length width, Length height, bool? upwards, JointRules rules)
