@@ -61,6 +61,22 @@ public class OwnListTests
         Assert.True(missed.Count <= 0.06 * Voices.Count(l => l.Construction is not null), string.Join("; ", missed));
     }
 
+    /// <summary>What its maker says of a piece beside the construction holds, as it does where nothing is recognised.</summary>
+    [Fact]
+    public void A_piece_beside_the_construction_follows_what_its_maker_says()
+    {
+        const string Text = "base 11 x 5 1/2, score at 2 3/4 and 8 1/4\nbelly band 1 1/2 x 12";
+        OwnDesign Said(params KeyValuePair<string, int>[] said) => OwnDesign.Of(Text, DisplayUnit.Inch, Support.Reader, Recogniser, "5x7", said, TestContext.Current.CancellationToken);
+        var asIs = Said();
+        Assert.Equal("gatefold", asIs.Recognised!.Family.Id);
+        var figure = asIs.Figures.Single(f => f.Line == 2 && f.Figure == "width");
+        Assert.NotEmpty(figure.Next);
+        var now = Said(KeyValuePair.Create(figure.Key, 1)).Figures.Single(f => f.Key == figure.Key);
+        Assert.Equal(1, now.Sure);
+        Assert.Equal(figure.Next[0].Rule.Write(DisplayUnit.Inch), now.Rule.Write(DisplayUnit.Inch));
+        Assert.NotEqual(figure.Now, now.Now);
+    }
+
     /// <summary>What is no part of the construction has a rule too: no line of a list is without figures in another format.</summary>
     [Fact]
     public void Every_figure_of_a_list_is_converted()

@@ -14,7 +14,7 @@ namespace WholeFold.Core.Lists.Own;
 internal sealed class Contradictions(OwnList list, IReadOnlyList<Format> formats)
 {
     // By trial on lists with one figure spoilt, and on right ones: tests/…/Own, bench own.
-    private const double EachLength = 4, Flagged = 6.3, FarOff = 0.5, OddSlip = 2;
+    private const double EachLength = 4, Flagged = 5.0, FarOff = 0.5, OddSlip = 2;
 
     private const int Beam = 6, MostSizes = 2, MostLikely = 3, MostChanges = 240;
 

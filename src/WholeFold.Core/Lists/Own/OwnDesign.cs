@@ -51,7 +51,7 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
         var format = target is null ? null : FormatReader.Read(target, reader.Inventory.Formats, out var reason) ?? throw new InputProblemException("format.unknown", "format", reason ?? $"there is no format “{target}”", $"{string.Join(", ", reader.Inventory.Formats.Select(f => f.Id))}, or a size such as 5x5in");
         var rules = recognised is null ? RuleGuess.Of(list, reader.Inventory.Formats)?.Corrected(corrections ?? []) : null;
         var card = recognised is null ? null : Home(recognised, list, reader);
-        var figures = recognised is not null ? ByConstruction(recognised, list, reader, format) : rules is null ? [] : ByRules(rules, format);
+        var figures = recognised is not null ? ByConstruction(recognised, list, reader, format, corrections ?? []) : rules is null ? [] : ByRules(rules, format);
         return new OwnDesign(list, recognised, closest, rules, figures, LookThrough(list, recognised, closest, recognised is not null ? (recognised.Width, recognised.Height) : rules is null ? default : (rules.Width, rules.Height), card, reader.Inventory.Formats, cancel));
     }
 
@@ -67,7 +67,7 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
     /// <summary>Exact to the unit, as its rules give it: what tools can set is another question.</summary>
     private static DesignSpec Exact(Recognised recognised, OwnList list) => recognised.Design("own", list.Cards.First().Unit.SystemOf()) with { Tools = "machine" };
 
-    private static List<OwnFigure> ByConstruction(Recognised recognised, OwnList list, DesignReader reader, Format? format)
+    private static List<OwnFigure> ByConstruction(Recognised recognised, OwnList list, DesignReader reader, Format? format, IEnumerable<KeyValuePair<string, int>> corrections)
     {
         var home = reader.Read(Exact(recognised, list));
         var target = format is null ? home.Target : Target.Beside(home.Design.Home, format, turned: false);
@@ -111,7 +111,7 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
         if (list.Pieces.Where(p => p.Kind != OwnKind.Finished).Any(p => Enumerable.Range(1, p.Scores.Count + p.Cross.Count).Select(n => $"score {n}").Append("width").Append("height").Any(f => !there.Contains($"{p.Line}.{p.Name}.{f}"))))
         {
             var upwards = recognised.Pieces.Where(p => p.Listed.Scores.Count > 0).Select(p => p.Piece.Axis == Axis.Y).FirstOrDefault();
-            var rules = RuleGuess.At(list, recognised.Width, recognised.Height, upwards);
+            var rules = RuleGuess.At(list, recognised.Width, recognised.Height, upwards).Corrected(corrections.Where(c => c.Key != RuleGuess.Opens));
             figures.AddRange(ByRules(rules, target.Width - home.Target.Width, target.Height - home.Target.Height).Where(f => !there.Contains(f.Key)));
         }
 
