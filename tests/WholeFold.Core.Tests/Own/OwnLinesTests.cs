@@ -66,6 +66,8 @@ public class OwnLinesTests
         { "two circles 1 3/4", "2 circle 1.75x1.75" },
         { "Make two: 6 x 6, score at 1 1/2", "2 piece 1 6x6 [1.5]" },
         { "strips: 2 of 6 x 3", "2 strips 6x3" },
+        { "Gatefold 5 x 7\nbase 10 x 7", "card 5x7 (finished) | base 10x7" },
+        { "Trifold 11 x 8 1/2\nscore at 3 5/8", "trifold 11x8.5 [3.625]" },
         { "Shadow box (5 x 7)\nfront 6 x 7", "shadow box 5x7 (finished) | front 6x7" },
         { "box envelope for a 5 x 7\nsheet 7 x 15", "box envelope 5x7 (finished) | sheet 7x15" },
         { "piece\tlong\thigh\tscores\tqty\nbase\t8\t5\t1, 7\t\nfin\t3\t4\t\t3", "base 8x5 [1 7] | 3 fin 3x4" },

@@ -100,7 +100,8 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
             if (was is not null && Panel(was, paper) is var (index, panel, border, swapped) && now is not null)
             {
                 var (a, b) = (now.Pieces[index].Panels[panel].Extent - (2 * border), now.Pieces[index].Across.Value - (2 * border));
-                var said = Words.Of($"{was.Pieces[index].Panels[panel].Panel.Name} less {border} on each side");
+                var name = was.Pieces[index].Panels[panel].Panel.Name;
+                var said = border < Length.Mm(0.5m) ? Words.Of($"as large as the {name}") : Words.Of($"{name} less {border} on each side");
                 figures.Add(new OwnFigure(paper.Line, paper.Name, "width", paper.First, said, 0.9, [], swapped ? b : a));
                 figures.Add(new OwnFigure(paper.Line, paper.Name, "height", paper.Second, said, 0.9, [], swapped ? a : b));
             }

@@ -60,6 +60,9 @@ public static partial class OwnListReader
     [GeneratedRegex(@"(?:[,(.]|\bwith\b|\band\b)\s*(?<words>(?:an?\s+)?[a-z][a-z ]*)$", RegexOptions.IgnoreCase)]
     private static partial Regex LastClause();
 
+    [GeneratedRegex(@"^[^,;:]*fold\s*(?:card)?\s*,?\s*$", RegexOptions.IgnoreCase)]
+    private static partial Regex FoldName();
+
     [GeneratedRegex(@"\b(?:circles?|discs?)\b", RegexOptions.IgnoreCase)]
     private static partial Regex CircleWord();
 
@@ -92,7 +95,8 @@ public static partial class OwnListReader
         var unit = NamedUnit(text) ?? bare ?? Usual(text);
         var (number, title) = (0, (string?)null);
         var table = new OwnTable();
-        foreach (var raw in text.Split('\n'))
+        var lines = text.Split('\n');
+        foreach (var raw in lines)
         {
             number++;
             var line = table.Row(Plain(raw, keepTabs: true));
@@ -106,7 +110,11 @@ public static partial class OwnListReader
             // Several pieces a line are parted by a semicolon, or each is a sentence.
             foreach (var part in line.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).SelectMany(p => Sentences(p, unit)))
             {
-                if (pieces.Count >= MostPieces || !ReadPart(part, number, unit, pieces, named))
+                if (pieces.Count == 0 && Title(part, lines.Skip(number).Select(l => Plain(l)).FirstOrDefault(l => l.Length > 0), number, unit) is { } card)
+                {
+                    pieces.Add(card);
+                }
+                else if (pieces.Count >= MostPieces || !ReadPart(part, number, unit, pieces, named))
                 {
                     left.Add(new NotUnderstood(number, raw.Trim() is { Length: > 80 } late ? late[..80] + "…" : raw.Trim(), pieces.Count >= MostPieces ? $"at most {MostPieces} pieces" : Accepted));
                 }
@@ -121,6 +129,11 @@ public static partial class OwnListReader
         var sentences = SentenceEnd().Split(part);
         return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0) ? sentences : [part];
     }
+
+    /// <summary>What the card is called and its size, over a list of pieces; no piece is called a fold.</summary>
+    private static OwnPiece? Title(string part, string? next, int number, DisplayUnit unit) =>
+        OwnFigures.Sizes(part, unit) is [var size] && FoldName().IsMatch(part[..size.At]) && part[size.End..].Trim().Length == 0 && next is not null && OwnFigures.Sizes(next, unit).Count > 0
+            ? new OwnPiece(number, "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit) : null;
 
     /// <summary>Pieces of one line with one name get a number each.</summary>
     private static IEnumerable<OwnPiece> ToldApart(IReadOnlyList<OwnPiece> pieces)
