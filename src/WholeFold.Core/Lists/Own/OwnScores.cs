@@ -30,7 +30,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     [GeneratedRegex(@"\b(?:in|at|into)\s+(?:half|halves)\b|\bhalf\s*way\b|\b(?:down|at|across|in|on|through)\s+the\s+(?:middle|centre|center)\b|\bcent(?:re|er)\s*line\b", RegexOptions.IgnoreCase)]
     private static partial Regex HalfForm();
 
-    [GeneratedRegex(@"(?:\b(?:from|at|on|in from)\s+)?\b(?:each|both|either|every)\s+(?:of\s+the\s+)?(?:(?<kind>long|short)(?:er)?\s+)?(?:ends?|sides?|edges?)\b|\bfrom\s+(?:the\s+)?(?:(?<kind>left\s+and\s+(?:the\s+)?right)|(?<kind>top\s+and\s+(?:the\s+)?bottom))\b(?:\s+(?:ends?|sides?|edges?))?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"(?:\b(?:from|at|on|in from)\s+)?\b(?:each|both|either|every)\s+(?:of\s+the\s+)?(?:(?<kind>long|short)(?:er)?\s+)?(?:ends?|sides?|edges?)\b|\bfrom\s+(?:the\s+)?(?:(?<across>left\s+and\s+(?:the\s+)?right)|(?<down>top\s+and\s+(?:the\s+)?bottom))\b(?:\s+(?:ends?|sides?|edges?))?", RegexOptions.IgnoreCase)]
     internal static partial Regex EndsForm();
 
     // The sheet is turned a quarter and scored again.
@@ -146,14 +146,12 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             return (step <= Length.Zero ? [] : [.. Enumerable.Range(1, Math.Min(times, Most)).Select(i => i * step).TakeWhile(at => at < room - Length.Mm(0.5m))], which, along is not null);
         }
 
-        // What is so far from each long side is read along the short one.
         var ends = EndsForm().Match(text);
-        along ??= ends.Groups["kind"] is not { Success: true } kind ? null : char.ToLowerInvariant(kind.Value[0]) switch { 'l' when kind.Length > 4 => true, 't' => false, 's' => first == second ? null : first > second, _ => first == second ? null : first < second };
+        along ??= EndsAlong(ends, first, second);
         var figures = OwnFigures.All(text, unit, Most);
 
         // Who reads along a ruler may name its end too.
-        bool IsEnd(Length at) => (at - first).Abs() <= Length.Mm(0.5m) || (at - second).Abs() <= Length.Mm(0.5m);
-        figures = figures.Count > 1 && IsEnd(figures[^1]) && figures.Any(f => f > Length.Min(first, second) || !IsEnd(f)) && !(figures[^1] < Length.Max(first, second)) ? figures[..^1] : figures;
+        figures = figures.Count > 1 && (figures[^1] - Length.Max(first, second)).Abs() <= Length.Mm(0.5m) ? figures[..^1] : figures;
         bool Holds(Length room) => figures.All(f => f < room);
 
         // Of a side that it could be on either, the one whose ends it is as far from.
@@ -172,6 +170,11 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         all = HalfForm().IsMatch(text) ? all.Append(new Length(length.Units / 2)) : all;
         return ([.. all.Distinct().Order()], side, along is not null || Holds(first) != Holds(second));
     }
+
+    /// <summary>Whether what is so far from both ends is read along the first side: from long sides along the short one, from left and right along the width. Null where nobody says.</summary>
+    private static bool? EndsAlong(Match ends, Length first, Length second) =>
+        ends.Groups["across"].Success ? true : ends.Groups["down"].Success ? false
+        : ends.Groups["kind"].Success && first != second ? ends.Groups["kind"].Value.StartsWith("s", StringComparison.OrdinalIgnoreCase) == first > second : null;
 
     /// <summary>Whether a step goes into a side at least twice.</summary>
     private static bool Enough(Length room, Length step) => room.Units > 2.2 * step.Units;

@@ -214,13 +214,13 @@ public sealed partial class Recogniser(DesignReader reader)
             IReadOnlyList<Equation> said = finished is null ? [] : [new Equation(finished.Line, "width", Affine.W, turned ? finished.Second : finished.First), new Equation(finished.Line, "height", Affine.H, turned ? finished.First : finished.Second)];
             if (figures.Count == 0)
             {
-                return Sheet(variant, equations, list) is { } size ? Weigh(variant, equations, way, list, equations.System, [], size, []) : null;
+                return Sheet(variant, equations, list) is { } size ? new Balance(this, variant, equations, way, list, [], size, []).Result() : null;
             }
 
             if (equations.Agree([.. figures, .. said], most: Math.Min(2, figures.Count / 4), IsNamed) is { } agreed)
             {
                 var sizes = BySizes(variant, equations, [.. figures, .. said], agreed.Out, list).Prepend(agreed.X);
-                var weighed = sizes.Select(x => Weigh(variant, equations, way, list, equations.System, [.. figures, .. said], x, agreed.Out)).OfType<Recognised>().ToList();
+                var weighed = sizes.Select(x => new Balance(this, variant, equations, way, list, [.. figures, .. said], x, agreed.Out).Result()).OfType<Recognised>().ToList();
                 if (weighed.Count > 0)
                 {
                     return weighed.MaxBy(Favour);
@@ -278,161 +278,6 @@ public sealed partial class Recogniser(DesignReader reader)
             : found with { Width = format.Height, Height = format.Width };
     }
 
-    private Recognised? Weigh(Variant variant, Equations equations, Way way, OwnList list, UnitSystem system, IReadOnlyList<Equation> figures, Vector<double> x, IReadOnlyList<Equation> outvoted)
-    {
-        Length Round(double units) => new((long)Math.Round(units));
-        var (width, height) = (Round(x[0]), Round(x[1]));
-        if (width < Length.In(3, 2) || height < Length.In(3, 2) || width > Length.In(16) || height > Length.In(16))
-        {
-            return null;
-        }
-
-        var (used, tolerance) = (way.Pairs.Select(p => p.Piece.Id).ToHashSet(), equations.Tolerance * 1.5);
-        var score = figures.Count - outvoted.Count - Equations.Unknowns(figures) - (Outvoted * outvoted.Count) - (LeftScored * way.Left.Count);
-        score -= TurnedAbout * way.Pairs.Count(p => list.Cards.All(c => c.Line != p.Listed.Line || c.Name != p.Listed.Name || c.AlongFirst != p.Listed.AlongFirst) && p.Listed.Cross.Count == 0);
-        var ignored = way.Pairs.Count(p => p.Listed.Cross.Count > 0 && !figures.Any(f => f.Line == p.Listed.Line && f.Figure == $"score {p.Listed.Scores.Count + 1}"));
-        score -= LeftScored * ignored;
-        score += variant.Construction.Pieces is [{ Creases.Count: 1 }] && list.Cards.Count(c => c.Scores.Count > 0) == 1 ? OneFold : 0;
-        score -= way.Pairs.Where(p => p.Listed.Quantity != p.Piece.Quantity && p.Listed.Quantity > 1).Sum(p => p.Listed.Quantity == 2 ? WrongCount : FarTooMany);
-
-        // Limits, and how many parameters are what they usually are.
-        var broken = 0;
-        foreach (var parameter in variant.Construction.Parameters.Where(p => figures.Any(f => f.Rule.Terms.ContainsKey(Symbol.Parameter(p.Id)))))
-        {
-            var (value, ideal) = (equations.At(Affine.Name(parameter.Id), x), equations.At(parameter.Ideal, x));
-            broken += parameter.Min.Any(l => value < equations.At(l.Value, x) - (ideal <= Hair.Units ? Hair.Units : tolerance)) || parameter.Max.Any(l => value > equations.At(l.Value, x) + tolerance) ? 1 : 0;
-
-            // What is usually a hair or nothing, and is a panel of its own here, belongs to another card.
-            score -= ideal <= Hair.Units && value >= Panel.Units ? FarFromUsual : 0;
-            var away = Math.Abs(value - ideal);
-            score += away <= Math.Max(Math.Max(tolerance, ideal <= Hair.Units ? Hair.Units : 0), 0.06 * Math.Abs(value)) ? (parameter.Held ? NotThere : AsUsual) - (away > equations.Tolerance ? NearlyUsual : 0) : 0;
-        }
-
-        // Creases across its chain that the list has none of, and names of pieces that few constructions have.
-        score -= NotCrossed * way.Pairs.Count(p => p.Listed.Cross.Count == 0 && !p.Listed.Diagonals && Readings(p.Piece).Skip(1).Any());
-        score += Named * way.Pairs.Count(p => NamesIt(p.Listed, p.Piece));
-        broken += variant.Construction.Requirements.Count(r => equations.At(r.AtLeastZero, x) < -Hair.Units);
-        score -= BrokenLimit * broken;
-
-        // Pieces without a score, by their size; a paper may be one of them too.
-        var matched = way.Pairs.Select(p => new MatchedPiece(p.Listed, p.Piece, p.Mirrored, false)).ToList();
-        var plain = list.Pieces.Where(p => p.Scores.Count == 0 && p.Kind is OwnKind.Piece or OwnKind.Paper).ToList();
-        foreach (var piece in variant.Construction.Pieces.Where(p => p.Creases.Count == 0))
-        {
-            var (along, across) = (equations.At(piece.Along, x), equations.At(piece.Across, x));
-            bool Is(OwnPiece listed, bool turned) => Math.Abs((turned ? listed.Second : listed.First).Units - along) <= tolerance && Math.Abs((turned ? listed.First : listed.Second).Units - across) <= tolerance;
-            if (plain.FirstOrDefault(l => Is(l, false) || Is(l, true)) is { } listed)
-            {
-                plain.Remove(listed);
-                used.Add(piece.Id);
-                matched.Add(new MatchedPiece(listed, piece, false, !Is(listed, false)));
-                score += (listed.Kind == OwnKind.Piece && (listed.Quantity == piece.Quantity || listed.Quantity == 1) ? Plain : PaperFits) + (NamesIt(listed, piece) ? Named : 0);
-            }
-        }
-
-        // A piece whose own parameter nothing else says: a listed one that leaves it within its limits may be it.
-        var own = new Dictionary<string, Length>();
-        foreach (var piece in variant.Construction.Pieces.Where(p => p.Creases.Count == 0 && !used.Contains(p.Id)))
-        {
-            var open = piece.Along.Terms.Keys.Concat(piece.Across.Terms.Keys).Where(k => k.Kind == SymbolKind.Parameter && !figures.Any(f => f.Rule.Terms.ContainsKey(k))).Distinct().ToList();
-            foreach (var (listed, turned) in open.Count is not (1 or 2) ? [] : plain.Where(l => l.Kind == OwnKind.Piece).SelectMany(l => new[] { (l, false), (l, true) }))
-            {
-                List<Equation> more = [new(listed.Line, turned ? "height" : "width", piece.Along, turned ? listed.Second : listed.First), new(listed.Line, turned ? "width" : "height", piece.Across, turned ? listed.First : listed.Second)];
-                if (equations.Agree([.. figures.Except(outvoted), .. more], most: 0) is not { } agreed || open.Any(o => Breaks(variant, equations, agreed.X, o, tolerance)))
-                {
-                    continue;
-                }
-
-                plain.Remove(listed);
-                used.Add(piece.Id);
-                matched.Add(new MatchedPiece(listed, piece, false, turned));
-                foreach (var symbol in open)
-                {
-                    own[symbol.Id] = Round(equations.Value(symbol, agreed.X));
-                }
-
-                score += OwnParameter + (listed.Quantity == piece.Quantity && piece.Quantity > 1 ? 0.5 : 0);
-                break;
-            }
-        }
-
-        // One that is right one way only has a figure that differs.
-        var off = new List<Differing>();
-        if (variant.Construction.Pieces.Where(p => p.Creases.Count == 0 && !used.Contains(p.Id)).ToList() is [var last])
-        {
-            var (along, across) = (Round(equations.At(last.Along, x)), Round(equations.At(last.Across, x)));
-            var sides = plain.Where(l => l.Kind == OwnKind.Piece).SelectMany(l => new[] { (Listed: l, Turned: false, A: l.First, B: l.Second), (Listed: l, Turned: true, A: l.Second, B: l.First) });
-
-            // A side that nothing else says is as it is listed.
-            List<Symbol> Open(Affine side) => [.. side.Terms.Keys.Where(k => k.Kind == SymbolKind.Parameter && !figures.Any(f => f.Rule.Terms.ContainsKey(k)))];
-            var (openAlong, openAcross) = (Open(last.Along), Open(last.Across));
-            Length? Slip(OwnPiece listed, Length a, Length b)
-            {
-                if (openAlong.Count + openAcross.Count == 0)
-                {
-                    return ((a - along).Abs().Units <= tolerance) != ((b - across).Abs().Units <= tolerance) ? (a - along).Abs() + (b - across).Abs() : null;
-                }
-
-                return openAlong.Count == 0 && Says(last.Across, b, openAcross) ? (a - along).Abs() : openAcross.Count == 0 && Says(last.Along, a, openAlong) ? (b - across).Abs() : null;
-                bool Says(Affine side, Length value, List<Symbol> open) => equations.Agree([.. figures.Except(outvoted), new Equation(listed.Line, "width", side, value)], most: 0) is { } agreed && !open.Any(o => Breaks(variant, equations, agreed.X, o, tolerance));
-            }
-
-            foreach (var (listed, turned, a, b) in sides.Where(s => Slip(s.Listed, s.A, s.B) is { } slip && slip.Units > tolerance && slip <= SlipAtMost).Take(1))
-            {
-                var alongIsOff = openAlong.Count == 0 && (openAcross.Count > 0 || (a - along).Abs().Units > tolerance);
-                off.Add(new Differing(listed.Line, alongIsOff != turned ? "width" : "height", alongIsOff ? a : b, alongIsOff ? along : across));
-                plain.Remove(listed);
-                used.Add(last.Id);
-                matched.Add(new MatchedPiece(listed, last, false, turned));
-                score += Plain - Outvoted;
-            }
-        }
-
-        var missing = variant.Construction.Pieces.Where(p => !used.Contains(p.Id)).ToList();
-        score -= missing.Sum(p => p.Creases.Count > 0 ? MissingScored : MissingPlain);
-        score += PaperFits * plain.Count(p => FitsAPanel(variant, equations, x, p));
-        score += list.Pieces.Any(p => p.Kind == OwnKind.Window) && variant.Construction.Pieces.Any(p => p.Openings.Any(o => o.Kind == CutKind.Window)) ? HasWindow : 0;
-        score -= LeftPlain * plain.Count(p => p.Kind == OwnKind.Piece && !IsExtra(p.Name) && !FitsAPanel(variant, equations, x, p));
-        var read = variant.Construction.Parameters.Where(p => figures.Any(f => f.Rule.Terms.ContainsKey(Symbol.Parameter(p.Id)))).ToDictionary(p => p.Id, p => Length.Max(Length.Zero, Round(equations.At(Affine.Name(p.Id), x))).Nearest(system == UnitSystem.Metric ? Length.Mm(0.5m) : Length.In(1, 64)));
-        foreach (var (id, value) in own)
-        {
-            read[id] = value.Nearest(system == UnitSystem.Metric ? Length.Mm(0.5m) : Length.In(1, 64));
-        }
-
-        // Without any of what holds it together it may be another card that begins the same way.
-        var bonds = variant.Construction.Bonds;
-        var held = bonds.Count == 0 || bonds.Any(b => used.Contains(b.A.Piece.Piece) && used.Contains(b.B.Piece.Piece));
-        var sure = score >= (held ? Enough : EnoughAlone) && way.Left.Count == 0 && ignored == 0 && broken == 0 && outvoted.Count <= 1 && off.Count == 0;
-        return new Recognised(variant.Family, variant.Choices, width, height, read, matched, [.. outvoted.Select(o => new Differing(o.Line, o.Figure, o.Value, Round(equations.At(o.Rule, x)))), .. off], [.. missing.Select(m => m.Name)], score, sure);
-    }
-
-    private static bool Breaks(Variant variant, Equations equations, Vector<double> x, Symbol symbol, double tolerance)
-    {
-        var (parameter, value) = (variant.Construction.Parameters.First(p => p.Id == symbol.Id), equations.Value(symbol, x));
-        return parameter.Min.Any(l => value < equations.At(l.Value, x) - tolerance) || parameter.Max.Any(l => value > equations.At(l.Value, x) + tolerance);
-    }
-
     /// <summary>Borders that people leave on each side of a paper.</summary>
     private static readonly Length[] Reveals = [Length.In(1, 16), Length.In(1, 8), Length.In(3, 16), Length.In(1, 4), Length.In(3, 8), Length.Mm(1.5m), Length.Mm(2), Length.Mm(2.5m), Length.Mm(3), Length.Mm(5), Length.Mm(6)];
-
-    /// <summary>Whether a paper is as large as some panel less the same border on both sides.</summary>
-    private static bool FitsAPanel(Variant variant, Equations equations, Vector<double> x, OwnPiece paper)
-    {
-        foreach (var piece in variant.Construction.Pieces)
-        {
-            var across = equations.At(piece.Across, x);
-            foreach (var along in piece.Panels.Select(p => equations.At(p.Extent, x)).Append(equations.At(piece.Along, x)))
-            {
-                foreach (var (a, b) in new[] { (paper.First.Units, paper.Second.Units), (paper.Second.Units, paper.First.Units) })
-                {
-                    if (Reveals.Any(r => Math.Abs(along - (2 * r.Units) - a) <= equations.Tolerance && Math.Abs(across - (2 * r.Units) - b) <= equations.Tolerance))
-                    {
-                        return true;
-                    }
-                }
-            }
-        }
-
-        return false;
-    }
 }

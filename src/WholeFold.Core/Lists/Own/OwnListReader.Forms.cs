@@ -1,0 +1,72 @@
+using System.Text.RegularExpressions;
+
+namespace WholeFold.Core.Lists.Own;
+
+/// <summary>What lines of a list look like.</summary>
+public static partial class OwnListReader
+{
+    [GeneratedRegex(@"\b(?:mats?|papers?|layers?|panels? of paper|pattern(?:ed)?|dsp|decorat\w*|liners?|front mat|sentiment|greeting)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex PaperWord();
+
+    [GeneratedRegex(@"\b(?:window|aperture|opening|hole|cut ?out)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex WindowWord();
+
+    [GeneratedRegex(@"\b(?:finished|closed|folded size|card size|makes an?)\b|\b(?:for|fits?)\s+an?\s*(?:card\b|$)", RegexOptions.IgnoreCase)]
+    private static partial Regex FinishedWord();
+
+    // A line about what is done, or how it comes out, without a size of its own.
+    [GeneratedRegex(@"^\W*(?:then\s+)?(?:slit|slot|cut|snip|trim|notch|tick|mark|glue|tape|bond|burnish|stick|attach|punch|round|window|aperture|fold)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex DoneWord();
+
+    [GeneratedRegex(@"^\W*(?:(?:all|sizes|measures|measurements|everything|units?)\b[\s:]*)*(?:(?:are|is|in)\s+)*(?:mm|cm|in|inches|inch|millimetres|centimetres)\W*$", RegexOptions.IgnoreCase)]
+    private static partial Regex UnitsOnly();
+
+    [GeneratedRegex($@"^(?<name>[a-z][a-z '&-]{{1,40}}?)\W*(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})(?<rest>[^\d]*)$", RegexOptions.IgnoreCase)]
+    private static partial Regex NamedForm();
+
+    [GeneratedRegex($@"^[\s,;/&|]*(?:{OwnFigures.Number}{OwnFigures.Unit}[\s,;/&|]*(?:and\s+)?)+$", RegexOptions.IgnoreCase)]
+    private static partial Regex BareForm();
+
+    // Figures right behind a size are its scores.
+    [GeneratedRegex($@"^\s*(?:[:@]|at\b)(?<scores>[\s,;/&|]*(?:{OwnFigures.Number}{OwnFigures.Unit}[\s,;/&|]*(?:and\s+)?)+)$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
+    private static partial Regex BehindForm();
+
+    // So much at both ends.
+    [GeneratedRegex($@"^\W*{OwnFigures.Number}{OwnFigures.Unit}\s*(?:in\s+)?(?:from\s+|at\s+)?(?:each|both|either)\s+(?:(?:long|short)(?:er)?\s+)?(?:ends?|sides?|edges?)\W*$", RegexOptions.IgnoreCase)]
+    private static partial Regex EndsOnly();
+
+    // Mountains and valleys may be named apart.
+    [GeneratedRegex(@"^\W*(?:mountain|valley)", RegexOptions.IgnoreCase)]
+    private static partial Regex OtherWay();
+
+    [GeneratedRegex(@"(?<![\d/.,])\d+(?:/\d+){2,}(?![\d/])")]
+    private static partial Regex SlashedRun();
+
+    // The words before a size, from where its clause begins.
+    [GeneratedRegex(@"(?:[,(.]|\bwith\b|\band\b)\s*(?<words>(?:an?\s+)?[a-z][a-z ]*)$", RegexOptions.IgnoreCase)]
+    private static partial Regex LastClause();
+
+    [GeneratedRegex(@"^[^,;:]*fold\s*(?:card)?\s*,?\s*$", RegexOptions.IgnoreCase)]
+    private static partial Regex FoldName();
+
+    [GeneratedRegex(@"\b(?:circles?|discs?)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex CircleWord();
+
+    [GeneratedRegex(@"\.\s+(?=[A-Za-z])")]
+    private static partial Regex SentenceEnd();
+
+    // How it is done, and no name of the piece.
+    [GeneratedRegex(@"^\W*(?:with|using|for|so|then|and)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex Aside();
+
+    // What is in a piece: with a circle of so much.
+    [GeneratedRegex(@"\bwith(?:\s+an?)?\s*$", RegexOptions.IgnoreCase)]
+    private static partial Regex Within();
+
+    // A card's name may be that of its format, which is no figure.
+    [GeneratedRegex(@"(?<!\w)(?:[abc]\d|#\d+)(?!\w)", RegexOptions.IgnoreCase)]
+    private static partial Regex FormatName();
+
+    [GeneratedRegex(@"\b(?:make|need|cut)\s+(?:one|two|three|four|five|six|eight)\b|\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z])|(?<=[:,]\s*|\band\s+|^\W*)(one|two|three|four|five|six|eight)\W*$|\b(cut|pieces?|piece of|a|an|the|of|and|card|cardstock|at|to|from|is|for|each|measures?|qty)\b|(?<!\w)\d+(?!\w)|[^a-z0-9 '&-]", RegexOptions.IgnoreCase)]
+    private static partial Regex Small();
+}

@@ -1,0 +1,203 @@
+using MathNet.Numerics.LinearAlgebra;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Lists.Own;
+
+public sealed partial class Recogniser
+{
+    /// <summary>One way to explain a list, with all that speaks for it and against it.</summary>
+    /// <param name="x">The finished size and the parameters.</param>
+    private sealed class Balance(Recogniser of, Variant variant, Equations equations, Way way, OwnList list, IReadOnlyList<Equation> figures, Vector<double> x, IReadOnlyList<Equation> outvoted)
+    {
+        private readonly HashSet<string> _used = [.. way.Pairs.Select(p => p.Piece.Id)];
+        private readonly List<MatchedPiece> _matched = [.. way.Pairs.Select(p => new MatchedPiece(p.Listed, p.Piece, p.Mirrored, false))];
+        private readonly List<OwnPiece> _plain = [.. list.Pieces.Where(p => p.Scores.Count == 0 && p.Kind is OwnKind.Piece or OwnKind.Paper)];
+        private readonly Dictionary<string, Length> _own = [];
+        private readonly List<Differing> _off = [];
+        private double _score;
+        private int _broken;
+
+        private double Tolerance => equations.Tolerance * 1.5;
+
+        private static Length Round(double units) => new((long)Math.Round(units));
+
+        private bool IsSaid(Symbol symbol) => figures.Any(f => f.Rule.Terms.ContainsKey(symbol));
+
+        /// <summary>What comes of it; null where no card is of that size.</summary>
+        public Recognised? Result()
+        {
+            var (width, height) = (Round(x[0]), Round(x[1]));
+            if (width < Length.In(3, 2) || height < Length.In(3, 2) || width > Length.In(16) || height > Length.In(16))
+            {
+                return null;
+            }
+
+            _score = figures.Count - outvoted.Count - Equations.Unknowns(figures) - (Outvoted * outvoted.Count) - (LeftScored * way.Left.Count);
+            _score -= TurnedAbout * way.Pairs.Count(p => list.Cards.All(c => c.Line != p.Listed.Line || c.Name != p.Listed.Name || c.AlongFirst != p.Listed.AlongFirst) && p.Listed.Cross.Count == 0);
+            var ignored = way.Pairs.Count(p => p.Listed.Cross.Count > 0 && !figures.Any(f => f.Line == p.Listed.Line && f.Figure == $"score {p.Listed.Scores.Count + 1}"));
+            _score -= LeftScored * ignored;
+            _score += variant.Construction.Pieces is [{ Creases.Count: 1 }] && list.Cards.Count(c => c.Scores.Count > 0) == 1 ? OneFold : 0;
+            _score -= way.Pairs.Where(p => p.Listed.Quantity != p.Piece.Quantity && p.Listed.Quantity > 1).Sum(p => p.Listed.Quantity == 2 ? WrongCount : FarTooMany);
+            Parameters();
+            Creases();
+            BySize();
+            ByOwnParameter();
+            ButForASlip();
+            var missing = variant.Construction.Pieces.Where(p => !_used.Contains(p.Id)).ToList();
+            _score -= missing.Sum(p => p.Creases.Count > 0 ? MissingScored : MissingPlain);
+            _score += PaperFits * _plain.Count(FitsAPanel);
+            _score += list.Pieces.Any(p => p.Kind == OwnKind.Window) && variant.Construction.Pieces.Any(p => p.Openings.Any(o => o.Kind == CutKind.Window)) ? HasWindow : 0;
+            _score -= LeftPlain * _plain.Count(p => p.Kind == OwnKind.Piece && !IsExtra(p.Name) && !FitsAPanel(p));
+
+            // Without any of what holds it together it may be another card that begins the same way.
+            var bonds = variant.Construction.Bonds;
+            var held = bonds.Count == 0 || bonds.Any(b => _used.Contains(b.A.Piece.Piece) && _used.Contains(b.B.Piece.Piece));
+            var sure = _score >= (held ? Enough : EnoughAlone) && way.Left.Count == 0 && ignored == 0 && _broken == 0 && outvoted.Count <= 1 && _off.Count == 0;
+            return new Recognised(variant.Family, variant.Choices, width, height, Read(), _matched, [.. outvoted.Select(o => new Differing(o.Line, o.Figure, o.Value, Round(equations.At(o.Rule, x)))), .. _off], [.. missing.Select(m => m.Name)], _score, sure);
+        }
+
+        private Dictionary<string, Length> Read()
+        {
+            var step = equations.System == UnitSystem.Metric ? Length.Mm(0.5m) : Length.In(1, 64);
+            var read = variant.Construction.Parameters.Where(p => IsSaid(Symbol.Parameter(p.Id))).ToDictionary(p => p.Id, p => Length.Max(Length.Zero, Round(equations.At(Affine.Name(p.Id), x))).Nearest(step));
+            foreach (var (id, value) in _own)
+            {
+                read[id] = value.Nearest(step);
+            }
+
+            return read;
+        }
+
+        /// <summary>Limits, and how many parameters are what they usually are.</summary>
+        private void Parameters()
+        {
+            foreach (var parameter in variant.Construction.Parameters.Where(p => IsSaid(Symbol.Parameter(p.Id))))
+            {
+                var (value, ideal) = (equations.At(Affine.Name(parameter.Id), x), equations.At(parameter.Ideal, x));
+                _broken += parameter.Min.Any(l => value < equations.At(l.Value, x) - (ideal <= Hair.Units ? Hair.Units : Tolerance)) || parameter.Max.Any(l => value > equations.At(l.Value, x) + Tolerance) ? 1 : 0;
+
+                // What is usually a hair or nothing, and is a panel of its own here, belongs to another card.
+                _score -= ideal <= Hair.Units && value >= Panel.Units ? FarFromUsual : 0;
+                var away = Math.Abs(value - ideal);
+                _score += away <= Math.Max(Math.Max(Tolerance, ideal <= Hair.Units ? Hair.Units : 0), 0.06 * Math.Abs(value)) ? (parameter.Held ? NotThere : AsUsual) - (away > equations.Tolerance ? NearlyUsual : 0) : 0;
+            }
+        }
+
+        /// <summary>Creases across its chain that the list has none of, and names of pieces that few constructions have.</summary>
+        private void Creases()
+        {
+            _score -= NotCrossed * way.Pairs.Count(p => p.Listed.Cross.Count == 0 && !p.Listed.Diagonals && Readings(p.Piece).Skip(1).Any());
+            _score += Named * way.Pairs.Count(p => of.NamesIt(p.Listed, p.Piece));
+            _broken += variant.Construction.Requirements.Count(r => equations.At(r.AtLeastZero, x) < -Hair.Units);
+            _score -= BrokenLimit * _broken;
+        }
+
+        /// <summary>Pieces without a score, by their size; a paper may be one of them too.</summary>
+        private void BySize()
+        {
+            foreach (var piece in variant.Construction.Pieces.Where(p => p.Creases.Count == 0))
+            {
+                var (along, across) = (equations.At(piece.Along, x), equations.At(piece.Across, x));
+                bool Is(OwnPiece listed, bool turned) => Math.Abs((turned ? listed.Second : listed.First).Units - along) <= Tolerance && Math.Abs((turned ? listed.First : listed.Second).Units - across) <= Tolerance;
+                if (_plain.FirstOrDefault(l => Is(l, false) || Is(l, true)) is { } listed)
+                {
+                    _plain.Remove(listed);
+                    _used.Add(piece.Id);
+                    _matched.Add(new MatchedPiece(listed, piece, false, !Is(listed, false)));
+                    _score += (listed.Kind == OwnKind.Piece && (listed.Quantity == piece.Quantity || listed.Quantity == 1) ? Plain : PaperFits) + (of.NamesIt(listed, piece) ? Named : 0);
+                }
+            }
+        }
+
+        /// <summary>A piece whose own parameter nothing else says: a listed one that leaves it within its limits may be it.</summary>
+        private void ByOwnParameter()
+        {
+            foreach (var piece in variant.Construction.Pieces.Where(p => p.Creases.Count == 0 && !_used.Contains(p.Id)))
+            {
+                var open = piece.Along.Terms.Keys.Concat(piece.Across.Terms.Keys).Where(k => k.Kind == SymbolKind.Parameter && !IsSaid(k)).Distinct().ToList();
+                foreach (var (listed, turned) in open.Count is not (1 or 2) ? [] : _plain.Where(l => l.Kind == OwnKind.Piece).SelectMany(l => new[] { (l, false), (l, true) }))
+                {
+                    List<Equation> more = [new(listed.Line, turned ? "height" : "width", piece.Along, turned ? listed.Second : listed.First), new(listed.Line, turned ? "width" : "height", piece.Across, turned ? listed.First : listed.Second)];
+                    if (equations.Agree([.. figures.Except(outvoted), .. more], most: 0) is not { } agreed || open.Any(o => Breaks(agreed.X, o)))
+                    {
+                        continue;
+                    }
+
+                    _plain.Remove(listed);
+                    _used.Add(piece.Id);
+                    _matched.Add(new MatchedPiece(listed, piece, false, turned));
+                    foreach (var symbol in open)
+                    {
+                        _own[symbol.Id] = Round(equations.Value(symbol, agreed.X));
+                    }
+
+                    _score += OwnParameter + (listed.Quantity == piece.Quantity && piece.Quantity > 1 ? 0.5 : 0);
+                    break;
+                }
+            }
+        }
+
+        /// <summary>One that is right one way only has a figure that differs.</summary>
+        private void ButForASlip()
+        {
+            if (variant.Construction.Pieces.Where(p => p.Creases.Count == 0 && !_used.Contains(p.Id)).ToList() is [var last])
+            {
+                var (along, across) = (Round(equations.At(last.Along, x)), Round(equations.At(last.Across, x)));
+                var sides = _plain.Where(l => l.Kind == OwnKind.Piece).SelectMany(l => new[] { (Listed: l, Turned: false, A: l.First, B: l.Second), (Listed: l, Turned: true, A: l.Second, B: l.First) });
+
+                // A side that nothing else says is as it is listed.
+                List<Symbol> Open(Affine side) => [.. side.Terms.Keys.Where(k => k.Kind == SymbolKind.Parameter && !IsSaid(k))];
+                var (openAlong, openAcross) = (Open(last.Along), Open(last.Across));
+                Length? Slip(OwnPiece listed, Length a, Length b)
+                {
+                    if (openAlong.Count + openAcross.Count == 0)
+                    {
+                        return ((a - along).Abs().Units <= Tolerance) != ((b - across).Abs().Units <= Tolerance) ? (a - along).Abs() + (b - across).Abs() : null;
+                    }
+
+                    return openAlong.Count == 0 && Says(last.Across, b, openAcross) ? (a - along).Abs() : openAcross.Count == 0 && Says(last.Along, a, openAlong) ? (b - across).Abs() : null;
+                    bool Says(Affine side, Length value, List<Symbol> open) => equations.Agree([.. figures.Except(outvoted), new Equation(listed.Line, "width", side, value)], most: 0) is { } agreed && !open.Any(o => Breaks(agreed.X, o));
+                }
+
+                foreach (var (listed, turned, a, b) in sides.Where(s => Slip(s.Listed, s.A, s.B) is { } slip && slip.Units > Tolerance && slip <= SlipAtMost).Take(1))
+                {
+                    var alongIsOff = openAlong.Count == 0 && (openAcross.Count > 0 || (a - along).Abs().Units > Tolerance);
+                    _off.Add(new Differing(listed.Line, alongIsOff != turned ? "width" : "height", alongIsOff ? a : b, alongIsOff ? along : across));
+                    _plain.Remove(listed);
+                    _used.Add(last.Id);
+                    _matched.Add(new MatchedPiece(listed, last, false, turned));
+                    _score += Plain - Outvoted;
+                }
+            }
+        }
+
+        private bool Breaks(Vector<double> solved, Symbol symbol)
+        {
+            var (parameter, value) = (variant.Construction.Parameters.First(p => p.Id == symbol.Id), equations.Value(symbol, solved));
+            return parameter.Min.Any(l => value < equations.At(l.Value, solved) - Tolerance) || parameter.Max.Any(l => value > equations.At(l.Value, solved) + Tolerance);
+        }
+
+        /// <summary>Whether a paper is as large as some panel less the same border on both sides.</summary>
+        private bool FitsAPanel(OwnPiece paper)
+        {
+            foreach (var piece in variant.Construction.Pieces)
+            {
+                var across = equations.At(piece.Across, x);
+                foreach (var along in piece.Panels.Select(p => equations.At(p.Extent, x)).Append(equations.At(piece.Along, x)))
+                {
+                    foreach (var (a, b) in new[] { (paper.First.Units, paper.Second.Units), (paper.Second.Units, paper.First.Units) })
+                    {
+                        if (Reveals.Any(r => Math.Abs(along - (2 * r.Units) - a) <= equations.Tolerance && Math.Abs(across - (2 * r.Units) - b) <= equations.Tolerance))
+                        {
+                            return true;
+                        }
+                    }
+                }
+            }
+
+            return false;
+        }
+    }
+}
