@@ -245,6 +245,26 @@ public class OwnListTests
         Assert.True(clock.Elapsed < TimeSpan.FromSeconds(10), $"{clock.Elapsed}");
     }
 
+    /// <summary>However often a word is said again, and wherever it breaks off, it takes no longer than it is long.</summary>
+    [Theory]
+    [InlineData("")]
+    [InlineData("base 10 x 5, score at ")]
+    [InlineData("base 10 x 5: ")]
+    [InlineData("base 10 x 5\n")]
+    public void No_line_takes_longer_than_it_is_long(string before)
+    {
+        var clock = System.Diagnostics.Stopwatch.StartNew();
+        foreach (var word in new[] { "1", "1 ", "1 1/2", "1/2 ", "1-", ".5", "1,", "a ", "a, ", "and ", "with ", "x", "x 1 ", "1x1 ", "1 x ", "score ", "at ", "(", "(1", "every ", "every 1 to ", "in ", ";", ". a", "fold ", "to 1 x ", "both ends ", "from each ", "circle ", "circle 1", "1 circle", "| ", "1|", "\t1", "rotate ", "1 wide ", "w 1 ", "two ", "make two ", "2 of ", "cut ", " ", "-", "\"" })
+        {
+            foreach (var (times, end) in new[] { (60, "?"), (4000 / word.Length, "?"), (4000 / word.Length, "") })
+            {
+                clock.Restart();
+                OwnListReader.Read($"{before}{string.Concat(Enumerable.Repeat(word, times))}{end}", DisplayUnit.Inch);
+                Assert.True(clock.Elapsed < TimeSpan.FromSeconds(3), $"“{word}” {times} times after “{before}”: {clock.Elapsed}");
+            }
+        }
+    }
+
     /// <summary>Without the library, by rules alone: of the figures of the library's own lists most are right in another format.</summary>
     [Fact]
     public void By_rules_alone_most_figures_are_what_the_construction_would_make_them()
@@ -258,7 +278,7 @@ public class OwnListTests
                 continue;
             }
 
-            var truth = OwnDesign.Of(listed.Text, listed.Unit, Support.Reader, Recogniser, listed.Unit == DisplayUnit.Inch ? "6x6" : "sq-144").Figures.Where(f => f.Now is not null).ToDictionary(f => $"{f.Id} {f.Name}", f => f.Now!.Value);
+            var truth = OwnDesign.Of(listed.Text, listed.Unit, Support.Reader, Recogniser, listed.Unit == DisplayUnit.Inch ? "6x6" : "sq-144").Figures.Where(f => f.Now is not null && f.Next.Count == 0).ToDictionary(f => $"{f.Id} {f.Name}", f => f.Now!.Value);
             var format = Inventory.Shipped.Formats.First(f => f.Id == (listed.Unit == DisplayUnit.Inch ? "6x6" : "sq-144"));
             foreach (var figure in guess.Figures)
             {

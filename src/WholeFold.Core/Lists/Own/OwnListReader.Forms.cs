@@ -24,11 +24,11 @@ public static partial class OwnListReader
     [GeneratedRegex($@"^(?<name>[a-z][a-z '&-]{{1,40}}?)\W*(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})(?<rest>[^\d]*)$", RegexOptions.IgnoreCase)]
     private static partial Regex NamedForm();
 
-    [GeneratedRegex($@"^[\s,;/&|]*(?:{OwnFigures.Number}{OwnFigures.Unit}[\s,;/&|]*(?:and\s+)?)+$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^[\s,;/&|]*(?:(?>{OwnFigures.Number})(?>{OwnFigures.Unit})(?:[\s,;/&|]+(?:and\s+)?|$))+$", RegexOptions.IgnoreCase)]
     private static partial Regex BareForm();
 
     // Figures right behind a size are its scores.
-    [GeneratedRegex($@"^\s*(?:[:@]|at\b)(?<scores>[\s,;/&|]*(?:{OwnFigures.Number}{OwnFigures.Unit}[\s,;/&|]*(?:and\s+)?)+)$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^\s*(?:[:@]|at\b)(?<scores>[\s,;/&|]*(?:(?>{OwnFigures.Number})(?>{OwnFigures.Unit})(?:[\s,;/&|]+(?:and\s+)?|$))+)$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
     private static partial Regex BehindForm();
 
     // So much at both ends.
