@@ -13,6 +13,7 @@ internal static class FinishedSize
     // sheet; what does not fit.
     private const double Named = 5, HasPaper = 3, HasCover = 3, LargestPanel = 2.5, Half = 2, EdgeToCrease = 0.7, Misfit = 6, Whole = 1.5, Turned = 1.2, Lesser = 0.8, Sheared = 8, AllFolded = 1, Twins = 8, Fins = 7, Pillars = 5, OneWay = 1.5, Mirrored = 1.5, Slender = 2, SquareCard = 0.7, HalfSheet = 2.2, Spanning = 2.5, Elongated = 1.5, ZigzagSides = 1, Round = 0.8, Swings = 2, Large = 2;
 
+    /// <summary>So many times as long as wide few are that have no name.</summary>
     private const decimal LongFrom = 1.85m;
 
     private const int Most = 60;
@@ -184,6 +185,8 @@ internal static class FinishedSize
         bool Is(Length a, Length b) => ((a - width).Abs() <= near && (b - height).Abs() <= near) || ((a - height).Abs() <= near && (b - width).Abs() <= near);
         bool Goes(Length a, Length b, Length room) => (a <= width + room && b <= height + room) || (a <= height + room && b <= width + room);
         var likely = formats.Any(f => f.System == system && f.IsAbout(width, height, near)) ? Named : 0;
+
+        // What has a name may be long or large; of what has none one such doubt is enough.
         likely -= Length.Min(width, height) < SlenderBelow ? Slender : 0;
         likely -= likely == 0 && (decimal)Length.Max(width, height).Units / Length.Min(width, height).Units >= LongFrom ? Elongated : 0;
         likely -= likely == 0 && Length.Max(width, height) > LargeAbove ? Large : 0;
