@@ -16,7 +16,7 @@ internal static class FinishedSize
     /// <summary>So many times as long as wide few are that have no name.</summary>
     private const decimal LongFrom = 1.85m;
 
-    private const int Most = 60;
+    private const int Most = 60, CoverBorders = 4;
 
     /// <summary>Few cards are narrower.</summary>
     private static readonly Length SlenderBelow = Length.In(13, 4);
@@ -29,8 +29,6 @@ internal static class FinishedSize
 
     /// <summary>What goes round a card, or a box, is wider than it by no more.</summary>
     private static readonly Length Slack = Length.Mm(4);
-
-    private static readonly Pair[] CoverBorders = [Pair.Of(1, 16, 1.5m), Pair.Of(1, 8, 3m), Pair.Of(1, 4, 5m)];
 
     private static readonly Length Exactly = Length.Mm(0.3m);
 
@@ -195,7 +193,7 @@ internal static class FinishedSize
         likely += UsualBorders.All.Any(b => list.Papers.Any(p => p.Quantity <= 2 && Is(p.First + (2 * b.For(system)), p.Second + (2 * b.For(system))))) ? HasPaper : 0;
 
         // Covers stand a little over what lies between them.
-        bool IsCover(OwnPiece piece) => piece.Scores.Count == 0 && CoverBorders.Any(b => Is(piece.First - (2 * b.For(system)), piece.Second - (2 * b.For(system))));
+        bool IsCover(OwnPiece piece) => piece.Scores.Count == 0 && UsualBorders.All.Take(CoverBorders).Any(b => Is(piece.First - (2 * b.For(system)), piece.Second - (2 * b.For(system))));
         likely += list.Cards.Any(IsCover) ? HasCover : 0;
         foreach (var piece in list.Pieces.Where(p => p != main && p.Kind is OwnKind.Piece or OwnKind.Paper && !Recogniser.IsExtra(p.Name)))
         {

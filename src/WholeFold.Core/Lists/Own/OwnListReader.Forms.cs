@@ -5,6 +5,9 @@ namespace WholeFold.Core.Lists.Own;
 /// <summary>What lines of a list look like.</summary>
 public static partial class OwnListReader
 {
+    /// <summary>Figures one after the other to the end; each is read once, so that no run of digits is tried in all ways.</summary>
+    private const string Figures = $@"(?:(?>{OwnFigures.Number})(?>{OwnFigures.Unit})(?:[\s,;/&|]+(?:and\s+)?|$))+";
+
     [GeneratedRegex(@"\b(?:mats?|papers?|layers?|panels? of paper|pattern(?:ed)?|dsp|decorat\w*|liners?|front mat|sentiment|greeting)\b", RegexOptions.IgnoreCase)]
     private static partial Regex PaperWord();
 
@@ -24,15 +27,15 @@ public static partial class OwnListReader
     [GeneratedRegex($@"^(?<name>[a-z][a-z '&-]{{1,40}}?)\W*(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})(?<rest>[^\d]*)$", RegexOptions.IgnoreCase)]
     private static partial Regex NamedForm();
 
-    [GeneratedRegex($@"^[\s,;/&|]*(?:(?>{OwnFigures.Number})(?>{OwnFigures.Unit})(?:[\s,;/&|]+(?:and\s+)?|$))+$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^[\s,;/&|]*{Figures}$", RegexOptions.IgnoreCase)]
     private static partial Regex BareForm();
 
     // Figures right behind a size are its scores.
-    [GeneratedRegex($@"^\s*(?:[:@]|at\b)(?<scores>[\s,;/&|]*(?:(?>{OwnFigures.Number})(?>{OwnFigures.Unit})(?:[\s,;/&|]+(?:and\s+)?|$))+)$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^\s*(?:[:@]|at\b)(?<scores>[\s,;/&|]*{Figures})$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
     private static partial Regex BehindForm();
 
     // So much at both ends.
-    [GeneratedRegex($@"^\W*{OwnFigures.Number}{OwnFigures.Unit}\s*(?:in\s+)?(?:from\s+|at\s+)?(?:each|both|either)\s+(?:(?:long|short)(?:er)?\s+)?(?:ends?|sides?|edges?)\W*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^\W*{OwnFigures.Number}{OwnFigures.Unit}\s*(?:in\s+)?{OwnScores.BothEnds}\W*$", RegexOptions.IgnoreCase)]
     private static partial Regex EndsOnly();
 
     // Mountains and valleys may be named apart.

@@ -68,10 +68,18 @@ public static partial class OwnListReader
         return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0) ? sentences : [part];
     }
 
-    /// <summary>What the card is called and its size, over a list of pieces; no piece is called a fold.</summary>
-    private static OwnPiece? Title(string part, string? next, int number, DisplayUnit unit) =>
-        OwnFigures.Sizes(part, unit) is [var size] && FoldName().IsMatch(part[..size.At]) && part[size.End..].Trim().Length == 0 && next is not null && OwnFigures.Sizes(next, unit).Count > 0
-            ? new OwnPiece(number, "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit) : null;
+    /// <summary>What the card is called and its size, over a list of pieces: in brackets, or of a fold, which no piece is called.</summary>
+    private static OwnPiece? Title(string part, string? next, int number, DisplayUnit unit)
+    {
+        if (OwnFigures.Sizes(part, unit) is not [var size])
+        {
+            return null;
+        }
+
+        var (before, after) = (part[..size.At].Trim(), part[size.End..].Trim());
+        var isTitle = (before.EndsWith('(') && after == ")") || (after.Length == 0 && FoldName().IsMatch(before) && next is not null && OwnFigures.Sizes(next, unit).Count > 0);
+        return isTitle ? new OwnPiece(number, Name(before) is { Length: > 0 } name ? name : "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit) : null;
+    }
 
     /// <summary>Pieces of one line with one name get a number each.</summary>
     private static IEnumerable<OwnPiece> ToldApart(IReadOnlyList<OwnPiece> pieces)
@@ -210,8 +218,7 @@ public static partial class OwnListReader
             from = Math.Min(size.End, head.Length);
             var scores = tail is null ? null : OwnScores.Read(tail, size.A, size.B, unit);
             var own = Name(before);
-            var isTitle = pieces.Count == 0 && sizes.Count == 1 && tail is null && before.TrimEnd().EndsWith('(') && after.Trim() == ")";
-            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : isTitle ? OwnKind.Finished : i > 0 && Within().IsMatch(before) ? OwnKind.Window : Kind(own.Length == 0 && carried is not null ? carried.Name : before, before + after, carried);
+            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : i > 0 && Within().IsMatch(before) ? OwnKind.Window : Kind(own.Length == 0 && carried is not null ? carried.Name : before, before + after, carried);
             var name = own.Length > 0 ? own : carried?.Name ?? (i == 0 && !Aside().IsMatch(after) && Name(after) is { Length: > 0 } behind ? behind : kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when CircleWord().IsMatch(head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)]) => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
             var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit);
             pieces.Add(scores is null ? piece : Scored(piece, scores, pieces) ?? piece);

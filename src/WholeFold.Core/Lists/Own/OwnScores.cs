@@ -11,6 +11,9 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 {
     private const int Most = 40;
 
+    /// <summary>So far from both ends, or from both long sides or short ones.</summary>
+    public const string BothEnds = @"(?:\b(?:from|at|on|in from)\s+)?\b(?:each|both|either|every)\s+(?:of\s+the\s+)?(?:(?<kind>long|short)(?:er)?\s+)?(?:ends?|sides?|edges?)\b";
+
     /// <summary>A sheet that is longer than wide by so much is scored along its length, where nobody says.</summary>
     private const double LongSheet = 1.7;
 
@@ -30,7 +33,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     [GeneratedRegex(@"\b(?:in|at|into)\s+(?:half|halves)\b|\bhalf\s*way\b|\b(?:down|at|across|in|on|through)\s+the\s+(?:middle|centre|center)\b|\bcent(?:re|er)\s*line\b", RegexOptions.IgnoreCase)]
     private static partial Regex HalfForm();
 
-    [GeneratedRegex(@"(?:\b(?:from|at|on|in from)\s+)?\b(?:each|both|either|every)\s+(?:of\s+the\s+)?(?:(?<kind>long|short)(?:er)?\s+)?(?:ends?|sides?|edges?)\b|\bfrom\s+(?:the\s+)?(?:(?<across>left\s+and\s+(?:the\s+)?right)|(?<down>top\s+and\s+(?:the\s+)?bottom))\b(?:\s+(?:ends?|sides?|edges?))?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"{BothEnds}|\bfrom\s+(?:the\s+)?(?:(?<across>left\s+and\s+(?:the\s+)?right)|(?<down>top\s+and\s+(?:the\s+)?bottom))\b(?:\s+(?:ends?|sides?|edges?))?", RegexOptions.IgnoreCase)]
     internal static partial Regex EndsForm();
 
     // The sheet is turned a quarter and scored again.

@@ -62,7 +62,7 @@ public sealed partial class Recogniser(DesignReader reader)
 
         var system = list.Cards.First().Unit.SystemOf();
         var found = _variants.Value[system].AsParallel().WithCancellation(cancel).Select(v => Explain(v, list, system)).OfType<Recognised>().ToList();
-        var best = found.GroupBy(r => r.Family.Id).Select(g => g.OrderByDescending(Favour).ThenBy(r => r.Choices.Count(c => c.Value != r.Family.Choices.First(f => f.Id == c.Key).Default)).First()).OrderByDescending(r => r.Score).ThenBy(r => r.Family.Id, StringComparer.Ordinal).Take(5).ToList();
+        var best = found.GroupBy(r => r.Family.Id).Select(g => g.OrderByDescending(r => Favour(r, system)).ThenBy(r => r.Choices.Count(c => c.Value != r.Family.Choices.First(f => f.Id == c.Key).Default)).First()).OrderByDescending(r => r.Score).ThenBy(r => r.Family.Id, StringComparer.Ordinal).Take(5).ToList();
         return [.. best.Select(r => Exact(r, system)).Select((r, i) => r with { Sure = r.Sure && i == 0 && (best.Count == 1 || r.Score - best[1].Score >= Clear) })];
     }
 
@@ -101,7 +101,7 @@ public sealed partial class Recogniser(DesignReader reader)
         {
             foreach (var way in Ways(variant, equations, pieces, 0, [], []).Take(MostWays))
             {
-                if ((way.Pairs.Count > 0 || scored.Count == 0) && Judge(variant, equations, way, list) is { } judged && (best is null || Favour(judged) > Favour(best)))
+                if ((way.Pairs.Count > 0 || scored.Count == 0) && Judge(variant, equations, way, list) is { } judged && (best is null || Favour(judged, system) > Favour(best, system)))
                 {
                     best = judged;
                 }
@@ -223,7 +223,7 @@ public sealed partial class Recogniser(DesignReader reader)
                 var weighed = sizes.Select(x => new Balance(this, variant, equations, way, list, [.. figures, .. said], x, agreed.Out).Result()).OfType<Recognised>().ToList();
                 if (weighed.Count > 0)
                 {
-                    return weighed.MaxBy(Favour);
+                    return weighed.MaxBy(w => Favour(w, equations.System));
                 }
             }
         }
@@ -266,8 +266,8 @@ public sealed partial class Recogniser(DesignReader reader)
     private bool IsNamed(Vector<double> x, double tolerance) => reader.Inventory.Formats.Any(f => f.IsAbout(new Length((long)x[0]), new Length((long)x[1]), new Length((long)tolerance)));
 
     /// <summary>Of several ways in which one construction explains a list, one that leaves a size with a name, or a round one.</summary>
-    private double Favour(Recognised found) => found.Score + (reader.Inventory.Formats.Any(f => f.IsAbout(found.Width, found.Height, Equations.NearFor(f.System))) ? NamedSize
-        : FinishedSize.IsRound(found.Width, found.Pieces.Count > 0 ? found.Pieces[0].Listed.Unit.SystemOf() : UnitSystem.Imperial) ? RoundSize : 0);
+    private double Favour(Recognised found, UnitSystem system) => found.Score + (reader.Inventory.Formats.Any(f => f.System == system && f.IsAbout(found.Width, found.Height, Equations.NearFor(system))) ? NamedSize
+        : FinishedSize.IsRound(found.Width, system) ? RoundSize : 0);
 
     /// <summary>As large as a format that has a name, where it cannot be told from that.</summary>
     private Recognised Exact(Recognised found, UnitSystem system)
