@@ -2,6 +2,7 @@ using System.Diagnostics;
 using System.Globalization;
 using System.Text;
 using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Library;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Drawing;
@@ -32,7 +33,7 @@ public class DrawingTests
     [Fact]
     public void Every_piece_comes_back_from_its_crease_pattern()
     {
-        var pieces = 0;
+        var (pieces, folds) = (0, 0);
         foreach (var family in ConstructionLibrary.All)
         {
             var read = Support.Reader.Read(new DesignSpec { Construction = family.Id, Format = "6x6", Tools = "machine" });
@@ -50,12 +51,14 @@ public class DrawingTests
                 var back = own.Cards.Where(c => IsAsLarge(c, along, across)).ToList();
                 Assert.True(back.Any(b => b.Scores.Count + b.Cross.Count >= piece.Scores.Count), $"{family.Id}: {piece.Piece.Name} {along.Millimetres} × {across.Millimetres} is not among {string.Join("; ", own.Cards.Select(c => $"{c.First.Millimetres} × {c.Second.Millimetres}, {c.Scores.Count}"))}");
                 Assert.True(piece.Scores.Count == 0 || back.Any(b => piece.Scores.All(s => b.Scores.Concat(b.Cross).Any(at => (at - s.Figure.Value).Abs() < Length.Mm(0.2m)))), $"{family.Id}: scores of {piece.Piece.Name}");
+                Assert.True(back.Any(b => piece.Scores.All(s => !b.Folds.Keys.Any(at => (at - s.Figure.Value).Abs() < Length.Mm(0.2m)) || b.Folds.Any(f => (f.Key - s.Figure.Value).Abs() < Length.Mm(0.2m) && f.Value == s.Crease.Fold))), $"{family.Id}: folds of {piece.Piece.Name}");
+                folds += back.Max(b => b.Folds.Count);
             }
 
             Assert.Contains(left, l => l.StartsWith("poses", StringComparison.Ordinal));
         }
 
-        Assert.True(pieces > 40, $"{pieces}");
+        Assert.True(pieces > 40 && folds > 100, $"{pieces}, {folds}");
     }
 
     /// <summary>And what it comes back as is the card that it was.</summary>
@@ -99,6 +102,8 @@ public class DrawingTests
     [InlineData("width='10cm' height='5cm' viewBox='0 0 1000 500'", "<polygon points='0,0 1000,0 1000,500 0,500'/><polyline class='fold' points='500,0 500,500'/>")]
     [InlineData("width='283.465pt' height='141.732pt' viewBox='0 0 100 50'", "<path d='M0 0H100V50H0z'/><path stroke-dasharray='2' d='M50 0v50'/>")]
     [InlineData("width='377.953' height='188.976'", "<rect width='377.953' height='188.976'/><path id='crease' d='M188.976 0v188.976'/>")]
+    [InlineData("width='200mm' height='200mm' viewBox='0 0 200 200'", "<g transform='translate(120,20) rotate(90)'><rect width='50' height='100'/><path class='valley' transform='scale(10)' d='M0 5H5'/></g>")]
+    [InlineData("width='200mm' height='200mm' viewBox='0 0 200 200'", "<g transform='matrix(-2 0 0 2 150 10)'><rect width='50' height='25' transform='rotate(180, 25, 12.5)'/><line class='score' x1='25' y1='0' x2='25' y2='25'/></g>")]
     [InlineData("width='50%' height='100mm' viewBox='0 0 200 100'", "<g transform='translate(20 10)'><g transform='translate(5)'><rect width='100' height='50'/><path class='valley' d='M50 0V50'/></g></g>")]
     public void An_svg_is_the_same_sheet_in_every_unit_and_element(string size, string shapes)
     {
@@ -118,7 +123,7 @@ public class DrawingTests
     public void A_crease_pattern_is_the_same_sheet_in_every_unit(string unit, double wide)
     {
         string N(double share) => (share * wide).ToString("R", CultureInfo.InvariantCulture);
-        var (own, _) = Read(Fold(places: $"[0,0],[{N(1)},0],[{N(1)},{N(0.5)}],[0,{N(0.5)}],[{N(0.5)},0],[{N(0.5)},{N(0.5)}]", unit: unit));
+        var (own, _) = Read(Pattern(places: $"[0,0],[{N(1)},0],[{N(1)},{N(0.5)}],[0,{N(0.5)}],[{N(0.5)},0],[{N(0.5)},{N(0.5)}]", unit: unit));
         Assert.InRange((Assert.Single(own.Cards).First - Length.Mm(100)).Abs().Units, 0, 40);
     }
 
@@ -168,16 +173,17 @@ public class DrawingTests
         var piece = Assert.Single(own.Cards);
         Assert.Equal((Length.Mm(280), Length.Mm(140)), (piece.First, piece.Second));
         Assert.Equal([Length.Mm(70), Length.Mm(210)], piece.Scores);
-        Assert.Contains(left, l => l.StartsWith("which way", StringComparison.Ordinal));
+        Assert.Equal([Fold.Valley, Fold.Mountain], piece.Scores.Select(at => piece.Folds[at]));
+        Assert.DoesNotContain(left, l => l.Contains("which way", StringComparison.Ordinal));
     }
 
-    private static string Fold(string more = "", string places = "[0,0],[10,0],[10,5],[0,5],[5,0],[5,5]", string edges = "[0,4],[4,1],[1,2],[2,5],[5,3],[3,0],[4,5]", string unit = "in") =>
+    private static string Pattern(string more = "", string places = "[0,0],[10,0],[10,5],[0,5],[5,0],[5,5]", string edges = "[0,4],[4,1],[1,2],[2,5],[5,3],[3,0],[4,5]", string unit = "in") =>
         $$"""{"file_spec":1.1,"frame_unit":"{{unit}}","vertices_coords":[{{places}}],"edges_vertices":[{{edges}}],"edges_assignment":["B","B","B","B","B","B","V"]{{more}}}""";
 
     [Fact]
     public void A_crease_pattern_of_another_program_becomes_a_piece()
     {
-        var (own, _) = Read(Fold(), DisplayUnit.Inch);
+        var (own, _) = Read(Pattern(), DisplayUnit.Inch);
         var piece = Assert.Single(own.Cards);
         Assert.Equal((Support.In("10"), Support.In("5"), Support.In("5")), (piece.First, piece.Second, piece.Scores.Single()));
     }
@@ -191,20 +197,22 @@ public class DrawingTests
         {
             (new string(' ', 10) + "{" + new string('x', 2_000_000), "characters"),
             (string.Concat(Enumerable.Repeat("{\"a\":", 5000)), "deep"),
-            (Fold(unit: "parsec"), "parsec"),
-            (Fold(places: "[0,0],[NaN,1]"), "no JSON"),
-            (Fold(places: "[0,0],[1e999,1],[1,1]"), "pair of numbers"),
-            (Fold(places: "[0,0],[1e9,0],[10,5],[0,5],[5,0],[5,5]"), "no number a sheet could have"),
-            (Fold(edges: "[0,99]"), "does not run between"),
-            (Fold(edges: "[0,1],[1,1],[1,0]"), "goes round"),
-            (Fold(places: "[0,0,3],[10,0,0],[10,5,0],[0,5,0],[5,0,0],[5,5,0]"), "flat"),
-            (Fold(",\"file_frames\":[" + string.Join(',', Enumerable.Repeat("{\"frame_parent\":1,\"frame_inherit\":true}", 500)) + "]"), "frames"),
+            (Pattern(unit: "parsec"), "parsec"),
+            (Pattern(places: "[0,0],[NaN,1]"), "no JSON"),
+            (Pattern(places: "[0,0],[1e999,1],[1,1]"), "pair of numbers"),
+            (Pattern(places: "[0,0],[1e9,0],[10,5],[0,5],[5,0],[5,5]"), "no number a sheet could have"),
+            (Pattern(edges: "[0,99]"), "does not run between"),
+            (Pattern(edges: "[0,1],[1,1],[1,0]"), "goes round"),
+            (Pattern(places: "[0,0,3],[10,0,0],[10,5,0],[0,5,0],[5,0,0],[5,5,0]"), "flat"),
+            (Pattern(",\"file_frames\":[" + string.Join(',', Enumerable.Repeat("{\"frame_parent\":1,\"frame_inherit\":true}", 500)) + "]"), "frames"),
             ("<!DOCTYPE a [<!ENTITY b \"bbbbbbbbbb\"><!ENTITY c \"&b;&b;&b;&b;\">]><svg>&c;</svg>", "entities"),
             ("<svg><script>alert(1)</script></svg>", "script"),
             ("<svg onload='x()'/>", "onload"),
             (string.Concat(Enumerable.Repeat("<g>", 5000)), "deep"),
             ("<svg width='5parsec' height='1'/>", "parsec"),
-            ("<svg width='10mm' height='10mm' viewBox='0 0 10 10'><g transform='rotate(45)'><path d='M0 0L9 9'/></g></svg>", "turned"),
+            ("<svg width='10mm' height='10mm' viewBox='0 0 10 10'><g transform='perspective(45)'><path d='M0 0L9 9'/></g></svg>", "placed by"),
+            ("<svg width='10mm' height='10mm' viewBox='0 0 10 10'><g transform='rotate(1,2)'><path d='M0 0L9 9'/></g></svg>", "placed by"),
+            ("<svg width='10mm' height='10mm' viewBox='0 0 10 10'>" + string.Concat(Enumerable.Repeat("<g transform='scale(1e9)'>", 30)) + "<path d='M0 0L9 9'/>", "no number a sheet could have"),
             ("<svg><path d='M0 0L9'/></svg>", "middle of a line"),
             ("<svg><circle r='4'/></svg>", "curves"),
             ("  0\nSECTION\n  2\nENTITIES\n  0\nLINE\n 10\nNaN\n 20\n0\n", "no number"),

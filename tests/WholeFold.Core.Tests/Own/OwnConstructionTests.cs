@@ -1,3 +1,4 @@
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Cards;
 using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions.Written;
@@ -89,12 +90,19 @@ public class OwnConstructionTests
     [Fact]
     public void Folds_close_to_the_card_in_the_plainest_way()
     {
-        static IReadOnlyList<int> Of(string panels, int width) => FoldGuess.Closed([.. panels.Split(' ').Select(p => Length.In(int.Parse(p, System.Globalization.CultureInfo.InvariantCulture), 4))], Length.In(width, 4), Length.Mm(1));
+        static IReadOnlyList<int> Of(string panels, int width, string? said = null) => FoldGuess.Closed(
+            [.. panels.Split(' ').Select(p => Length.In(int.Parse(p, System.Globalization.CultureInfo.InvariantCulture), 4))], Length.In(width, 4), Length.Mm(1),
+            [.. (said ?? new string('?', panels.Count(c => c == ' '))).Select(c => c switch { 'v' => Fold.Valley, 'm' => Fold.Mountain, _ => (Fold?)null })]);
         Assert.Equal([180], Of("20 20", 20));
         Assert.Equal([180, 180], Of("10 20 10", 20));
         Assert.Equal([180, -180], Of("11 11 22", 22));
         Assert.Equal([180, -180], Of("20 20 20", 20));
         Assert.Equal([180, 0], Of("4 16 4", 20));
+
+        // What its maker says of a crease holds, and the others go by it.
+        Assert.Equal([180, 180], Of("20 20 20", 20, "vv"));
+        Assert.Equal([-180, 180], Of("20 20 20", 20, "m?"));
+        Assert.Equal([0, -180], Of("4 16 4", 20, "?m"));
         Assert.Empty(Of("20", 20));
     }
 

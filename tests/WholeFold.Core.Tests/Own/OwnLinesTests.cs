@@ -1,4 +1,5 @@
 using System.Globalization;
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Lists.Own;
 using WholeFold.Core.Measure;
@@ -14,7 +15,7 @@ public class OwnLinesTests
     private static string Inches(Length l) => ((double)l.Units / Length.PerInch).ToString("0.###", CultureInfo.InvariantCulture);
 
     private static string Told(OwnPiece p) =>
-        $"{(p.Quantity > 1 ? $"{p.Quantity} " : "")}{p.Name} {Inches(p.First)}x{Inches(p.Second)}{(p.Scores.Count > 0 ? $" [{string.Join(' ', p.Scores.Select(Inches))}]" : "")}{(p.Cross.Count > 0 ? $" across [{string.Join(' ', p.Cross.Select(Inches))}]" : "")}{(p.Kind is OwnKind.Piece ? "" : $" ({p.Kind.ToString().ToLowerInvariant()})")}";
+        $"{(p.Quantity > 1 ? $"{p.Quantity} " : "")}{p.Name} {Inches(p.First)}x{Inches(p.Second)}{(p.Scores.Count > 0 ? $" [{string.Join(' ', p.Scores.Select(at => Inches(at) + (p.Folds.TryGetValue(at, out var way) ? way == Fold.Mountain ? "m" : "v" : "")))}]" : "")}{(p.Cross.Count > 0 ? $" across [{string.Join(' ', p.Cross.Select(Inches))}]" : "")}{(p.Kind is OwnKind.Piece ? "" : $" ({p.Kind.ToString().ToLowerInvariant()})")}";
 
     public static TheoryData<string, string> Written => new()
     {
@@ -54,7 +55,12 @@ public class OwnLinesTests
         { "tube 7 x 4 score every inch up to 4", "tube 7x4 [1 2 3 4]" },
         { "base 9 x 9, score every 3 in on both sides", "base 9x9 [3 6] across [3 6]" },
         { "carrier 7 x 3 1/2, score in half along the length and across", "carrier 7x3.5 [3.5] across [1.75]" },
-        { "sheet 12 x 6; mountain at 3 and 9; valley at 1/2, 11 1/2", "sheet 12x6 [0.5 3 9 11.5]" },
+        { "sheet 12 x 6; mountain at 3 and 9; valley at 1/2, 11 1/2", "sheet 12x6 [0.5v 3m 9m 11.5v]" },
+        { "strip 8 x 4, score 2 (mountain), 4, 6 (valley)", "strip 8x4 [2m 4 6v]" },
+        { "strip 8 x 4, valley folds at 2 and 6, mountain fold at 4", "strip 8x4 [2v 4m 6v]" },
+        { "strip 8 x 4: score at 2 mountain, 4 valley", "strip 8x4 [2m 4v]" },
+        { "sheet 10 x 4, mountain 1/2 in from both ends, valley at 5", "sheet 10x4 [0.5m 5v 9.5m]" },
+        { "sheet 8 x 5\nscore at 2, 4, 6\nmountain fold at 4, valleys at 2 and 6", "sheet 8x5 [2v 4m 6v]" },
         { "sheet 9 x 5: score 2/3/6/7", "sheet 9x5 [2 3 6 7]" },
         { "tunnel 10 x 7: 1/2, 5, 5 1/2", "tunnel 10x7 [0.5 5 5.5]" },
         { "strip 11 x 3 3/4, every 2 3/4", "strip 11x3.75 [2.75 5.5 8.25]" },

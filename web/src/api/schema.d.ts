@@ -1710,6 +1710,7 @@ export interface components {
             /** Format: int64 */
             height: number;
             scores: number[];
+            mountains: number[];
             cross: number[];
             alongWidth: boolean;
             size: string;

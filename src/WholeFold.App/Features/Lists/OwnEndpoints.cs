@@ -21,7 +21,8 @@ public sealed record RuleSaid([property: MaxLength(120)] string Key, int Which);
 public sealed record OwnRequest([property: MaxLength(20_000)] string List, [property: MaxLength(5)] string Units = "in", [property: MaxLength(60)] string? Format = null, [property: MaxLength(200)] IReadOnlyList<RuleSaid>? Rules = null);
 
 /// <summary>A piece as it was read, to be drawn: its sides and scores in units.</summary>
-public sealed record OwnPieceView(int Line, string Name, string Kind, int Quantity, long Width, long Height, IReadOnlyList<long> Scores, IReadOnlyList<long> Cross, bool AlongWidth, string Size);
+/// <param name="Mountains">Of its scores those that are said to fold away from one.</param>
+public sealed record OwnPieceView(int Line, string Name, string Kind, int Quantity, long Width, long Height, IReadOnlyList<long> Scores, IReadOnlyList<long> Mountains, IReadOnlyList<long> Cross, bool AlongWidth, string Size);
 
 /// <param name="Sure">How sure the rule is, in hundredths.</param>
 /// <param name="Key">What a correction names it by; <paramref name="Next"/> the next best rules.</param>
@@ -79,7 +80,7 @@ internal static class OwnEndpoints
         var unit = own.List.Cards.FirstOrDefault()?.Unit ?? UnitReader.Read(request.Units, "units");
         return new OwnView(
             Says(own).Parts(unit),
-            [.. own.List.Pieces.Select(p => new OwnPieceView(p.Line, p.Name, p.Kind.ToString().ToLowerInvariant(), p.Quantity, p.First.Units, p.Second.Units, [.. p.Scores.Select(s => s.Units)], [.. p.Cross.Select(s => s.Units)], p.AlongFirst, $"{LengthWriter.Write(p.First, p.Unit)} × {LengthWriter.Write(p.Second, p.Unit)}"))],
+            [.. own.List.Pieces.Select(p => new OwnPieceView(p.Line, p.Name, p.Kind.ToString().ToLowerInvariant(), p.Quantity, p.First.Units, p.Second.Units, [.. p.Scores.Select(s => s.Units)], [.. p.Scores.Where(at => p.Folds.GetValueOrDefault(at) == Fold.Mountain).Select(at => at.Units)], [.. p.Cross.Select(s => s.Units)], p.AlongFirst, $"{LengthWriter.Write(p.First, p.Unit)} × {LengthWriter.Write(p.Second, p.Unit)}"))],
             [.. own.Figures.Select(f => new OwnFigureView(f.Line, f.Name, f.Figure, LengthWriter.Parts(f.Value, unit), f.Now is { } now && (now - f.Value).Abs() > Length.Mm(0.4m) ? LengthWriter.Parts(now, unit) : null, f.Rule.Parts(unit), (int)Math.Round(f.Sure * 100), f.Key, [.. f.Next.Take(2).Select(n => n.Rule.Parts(unit))]))],
             [.. own.Questions.Select(q => q.Ask.Parts(unit))], [.. own.Contradictions.Select(c => c.Text.Parts(unit))],
             [.. own.List.Left.Select(l => new OwnLeftView(l.Line, l.Text, l.Would))],

@@ -48,11 +48,6 @@ public static class DrawnList
             list.AddRange(windows.Length == 0 ? [] : windows.Split(';').Select(w => $"window {w}"));
         }
 
-        if (drawn.Lines.Any(l => l.Stroke is Stroke.Valley or Stroke.Mountain))
-        {
-            left.Add("which way each score folds; it is worked out so that the card closes");
-        }
-
         return (string.Join('\n', list), [.. left.Distinct()]);
     }
 
@@ -104,27 +99,39 @@ public static class DrawnList
         // A figure that lies on a mark is written as one says it; another as exactly as it was drawn.
         string Said(double mm) => LengthReader.TryRead(Figure(mm), unit, out var read, out _) && Math.Abs((double)read.Millimetres - mm) < 0.06 ? Figure(mm) : Exact(mm);
         var inside = lines.Where(l => l.Stroke != Stroke.Cut && l.X1 + l.X2 > 2 * box.MinX && l.X1 + l.X2 < 2 * box.MaxX && l.Y1 + l.Y2 > 2 * box.MinY && l.Y1 + l.Y2 < 2 * box.MaxY).ToList();
-        List<double> upright = Distinct(inside.Where(l => Math.Abs(l.X1 - l.X2) < Near && Math.Abs(l.Y1 - l.Y2) > Near).Select(l => ((l.X1 + l.X2) / 2) - box.MinX));
-        List<double> level = Distinct(inside.Where(l => Math.Abs(l.Y1 - l.Y2) < Near && Math.Abs(l.X1 - l.X2) > Near).Select(l => ((l.Y1 + l.Y2) / 2) - box.MinY));
+        var upright = Distinct(inside.Where(l => Math.Abs(l.X1 - l.X2) < Near && Math.Abs(l.Y1 - l.Y2) > Near).Select(l => (((l.X1 + l.X2) / 2) - box.MinX, l.Stroke)));
+        var level = Distinct(inside.Where(l => Math.Abs(l.Y1 - l.Y2) < Near && Math.Abs(l.X1 - l.X2) > Near).Select(l => (((l.Y1 + l.Y2) / 2) - box.MinY, l.Stroke)));
         if (inside.Any(l => Math.Abs(l.X1 - l.X2) >= Near && Math.Abs(l.Y1 - l.Y2) >= Near))
         {
             left.Add("scores that run slantwise");
         }
 
-        string Across(List<double> at, double side) => at.Count == 0 ? "" : $"along the {Said(side)} {named} side at {string.Join(", ", at.Take(MostScores).Select(Said))}";
+        // Which way they fold stands before those that fold so; what a list cannot say of scores that run the other way is said here.
+        string Fold(IGrouping<Stroke, (double At, Stroke Stroke)> alike) => $"{alike.Key switch { Stroke.Valley => "valley ", Stroke.Mountain => "mountain ", _ => "" }}at {string.Join(", ", alike.Select(a => Said(a.At)))}";
+        string Across(List<(double At, Stroke Stroke)> at, double side) => at.Count == 0 ? "" : $"along the {Said(side)} {named} side {string.Join(", ", at.Take(MostScores).GroupBy(a => a.Stroke).OrderByDescending(g => g.Key).Select(Fold))}";
+        if (upright.Count > 0 && level.Count > 0 && (upright.Count >= level.Count ? level : upright).Any(l => l.Stroke != Stroke.Score))
+        {
+            left.Add("which way scores fold that cross a piece's other ones");
+        }
+
         var (along, cross) = upright.Count >= level.Count ? (Across(upright, box.Width), Across(level, box.Height)) : (Across(level, box.Height), Across(upright, box.Width));
         var scores = along.Length == 0 ? "" : $"score {along}{(cross.Length > 0 ? $" and {cross}" : "")}";
         return ($"{Said(box.Width)} x {Said(box.Height)} {named}", scores, string.Join(';', windows.Select(w => $"{Said(w.EnvelopeInternal.Width)} x {Said(w.EnvelopeInternal.Height)} {named}").Order(StringComparer.Ordinal)));
     }
 
-    private static List<double> Distinct(IEnumerable<double> at)
+    /// <summary>Where scores are, each once; one that folds both ways along its line folds no one way.</summary>
+    private static List<(double At, Stroke Stroke)> Distinct(IEnumerable<(double At, Stroke Stroke)> lines)
     {
-        var all = new List<double>();
-        foreach (var value in at.Order())
+        var all = new List<(double At, Stroke Stroke)>();
+        foreach (var (at, stroke) in lines.OrderBy(l => l.At))
         {
-            if (all.Count == 0 || value - all[^1] > Near)
+            if (all.Count == 0 || at - all[^1].At > Near)
             {
-                all.Add(value);
+                all.Add((at, stroke));
+            }
+            else if (all[^1].Stroke != stroke)
+            {
+                all[^1] = (all[^1].At, Stroke.Score);
             }
         }
 

@@ -1,24 +1,27 @@
 using System.Globalization;
+using System.Text.RegularExpressions;
 using System.Xml;
+using NetTopologySuite.Geometries;
+using NetTopologySuite.Geometries.Utilities;
 using WholeFold.Core.Designs;
 
 namespace WholeFold.Core.Exchange.Drawings;
 
 /// <summary>
-/// Straight lines of an SVG in its true size, by class, by the name of the group they stand in, or by their dashes. Entities, links,
-/// scripts and transformations other than moves are refused.
+/// Straight lines of an SVG in its true size, by class, by the name of the group they stand in, or by their dashes; moved, turned and scaled as it
+/// says. Entities, links and scripts are refused.
 /// </summary>
-internal static class SvgReader
+internal static partial class SvgReader
 {
     private const int Deepest = 64;
 
-    private sealed record Group(string? Name, double Dx, double Dy, bool Hidden);
+    private sealed record Group(string? Name, AffineTransformation Placed, bool Hidden);
 
     public static Drawn Read(string text, string field)
     {
         var (lines, left) = (new List<DrawnLine>(), new HashSet<string>());
         var groups = new Stack<Group>();
-        groups.Push(new Group(null, 0, 0, false));
+        groups.Push(new Group(null, new AffineTransformation(), false));
         var (scale, high) = (25.4 / 96, 0d);
         Input.InputProblemException Problem(string reason) => DrawingFile.Problem(field, reason);
         try
@@ -59,8 +62,9 @@ internal static class SvgReader
                     (scale, high) = Size(its, Problem);
                 }
 
-                var (dx, dy) = Moved(its.GetValueOrDefault("transform"), Problem);
-                var group = groups.Peek() with { Name = its.GetValueOrDefault("class") ?? its.GetValueOrDefault("label") ?? its.GetValueOrDefault("id") ?? groups.Peek().Name, Dx = groups.Peek().Dx + dx, Dy = groups.Peek().Dy + dy, Hidden = groups.Peek().Hidden || name is "defs" or "clipPath" or "mask" or "pattern" or "symbol" };
+                // What stands inside is placed first, then what it stands in.
+                var placed = Placed(its.GetValueOrDefault("transform"), Problem).Compose(groups.Peek().Placed);
+                var group = groups.Peek() with { Name = its.GetValueOrDefault("class") ?? its.GetValueOrDefault("label") ?? its.GetValueOrDefault("id") ?? groups.Peek().Name, Placed = placed, Hidden = groups.Peek().Hidden || name is "defs" or "clipPath" or "mask" or "pattern" or "symbol" };
                 if (!group.Hidden && !DrawingFile.IsRemark(group.Name))
                 {
                     Draw(name, its, group);
@@ -109,8 +113,8 @@ internal static class SvgReader
             {
                 for (var i = 0; i + 1 < line.Count + (closed ? 1 : 0); i++)
                 {
-                    var (a, b) = (line[i], line[(i + 1) % line.Count]);
-                    DrawingFile.Add(lines, (a.X + group.Dx) * scale, high - ((a.Y + group.Dy) * scale), (b.X + group.Dx) * scale, high - ((b.Y + group.Dy) * scale), stroke, field);
+                    var (a, b) = (At(group, line[i]), At(group, line[(i + 1) % line.Count]));
+                    DrawingFile.Add(lines, a.X * scale, high - (a.Y * scale), b.X * scale, high - (b.Y * scale), stroke, field);
                 }
             }
         }
@@ -160,15 +164,41 @@ internal static class SvgReader
         return double.TryParse(text.Trim()[..^unit.Length], NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) && n > 0 ? n * by : throw problem("its size is no number");
     }
 
-    private static (double X, double Y) Moved(string? transform, Func<string, Input.InputProblemException> problem)
+    private static Coordinate At(Group group, (double X, double Y) place) => group.Placed.Transform(new Coordinate(place.X, place.Y), new Coordinate());
+
+    [GeneratedRegex(@"\G[\s,]*(?<how>translate|scale|rotate|matrix|skewX|skewY)\s*\((?<by>[^()]{0,200})\)[\s,]*", RegexOptions.CultureInvariant)]
+    private static partial Regex PlacedForm();
+
+    /// <summary>How a group lies in the one that it stands in: what is written last is done first.</summary>
+    private static AffineTransformation Placed(string? transform, Func<string, Input.InputProblemException> problem)
     {
+        var placed = new AffineTransformation();
         if (transform is not { Length: > 0 })
         {
-            return (0, 0);
+            return placed;
         }
 
-        var inside = transform.Trim();
-        return inside.StartsWith("translate(", StringComparison.Ordinal) && inside.EndsWith(')') && SvgPath.Numbers(inside["translate(".Length..^1], problem) is [var x, .. var rest] ? (x, rest is [var y, ..] ? y : 0)
-            : throw problem("part of it is turned or scaled, and only moves are read; flatten it first");
+        var end = 0;
+        foreach (Match part in PlacedForm().Matches(transform))
+        {
+            end = part.Index + part.Length;
+            const double Degree = Math.PI / 180;
+            placed = placed.ComposeBefore((part.Groups["how"].Value, SvgPath.Numbers(part.Groups["by"].Value, problem)) switch
+            {
+                ("translate", [var x]) => AffineTransformation.TranslationInstance(x, 0),
+                ("translate", [var x, var y]) => AffineTransformation.TranslationInstance(x, y),
+                ("scale", [var by]) => AffineTransformation.ScaleInstance(by, by),
+                ("scale", [var x, var y]) => AffineTransformation.ScaleInstance(x, y),
+                ("rotate", [var by]) => AffineTransformation.RotationInstance(by * Degree),
+                ("rotate", [var by, var x, var y]) => AffineTransformation.RotationInstance(by * Degree, x, y),
+                ("matrix", [var a, var b, var c, var d, var e, var f]) => new AffineTransformation(a, c, e, b, d, f),
+                ("skewX", [var by]) => AffineTransformation.ShearInstance(Math.Tan(by * Degree), 0),
+                ("skewY", [var by]) => AffineTransformation.ShearInstance(0, Math.Tan(by * Degree)),
+                _ => throw Unreadable(),
+            });
+        }
+
+        return end == transform.Length ? placed : throw Unreadable();
+        Input.InputProblemException Unreadable() => problem($"it is placed by “{(transform.Length > 40 ? transform[..40] : transform)}”, and moves, turns, scales, skews and matrices are read");
     }
 }

@@ -1,3 +1,4 @@
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Lists.Own;
@@ -12,9 +13,13 @@ internal static class FoldGuess
 
     private const double OffSize = 1, Flat = 2, Mountain = 0.4, Change = 0.2, Tight = 1;
 
+    /// <summary>More than that where its maker says which way it folds.</summary>
+    private const double SaidFlat = 1;
+
     /// <summary>The closed angle of each crease: 180, −180 or 0.</summary>
     /// <param name="near">Nearer than this is the same width.</param>
-    public static IReadOnlyList<int> Closed(IReadOnlyList<Length> panels, Length width, Length near)
+    /// <param name="said">Of each crease which way it folds, where its maker says so.</param>
+    public static IReadOnlyList<int> Closed(IReadOnlyList<Length> panels, Length width, Length near, IReadOnlyList<Fold?> said)
     {
         var count = panels.Count - 1;
         if (count <= 0)
@@ -24,7 +29,7 @@ internal static class FoldGuess
 
         if (count > MostTried)
         {
-            return [.. Enumerable.Range(0, count).Select(i => i % 2 == 0 ? 180 : -180)];
+            return [.. Enumerable.Range(0, count).Select(i => said[i] is { } way ? Over(way) : i % 2 == 0 ? 180 : -180)];
         }
 
         var (best, least) = (new int[count], double.MaxValue);
@@ -45,12 +50,14 @@ internal static class FoldGuess
                 return;
             }
 
-            foreach (var angle in new[] { 180, -180, 0 })
+            foreach (var angle in said[at] is { } way ? [Over(way), 0] : new[] { 180, -180, 0 })
             {
                 angles[at] = angle;
                 Try(at + 1);
             }
         }
+
+        static int Over(Fold way) => way == Fold.Valley ? 180 : -180;
 
         // Rolled up, a panel goes inside the next, which must be the wider one.
         int Rolled() => Enumerable.Range(1, Math.Max(0, count - 1)).Count(i => angles[i] != 0 && angles[i] == angles[i - 1] && panels[i - 1] > panels[i] - near);
@@ -67,7 +74,7 @@ internal static class FoldGuess
 
             var off = Math.Max(0, Math.Abs(high - low - width.Units) - near.Units) / (double)Length.PerMillimetre;
             var changes = angles.Zip(angles.Skip(1)).Count(a => a.First != a.Second);
-            return (OffSize * off) + (Flat * angles.Count(a => a == 0)) + (Mountain * angles.Count(a => a < 0)) + (Change * changes) + (Tight * Rolled());
+            return (OffSize * off) + (Flat * angles.Count(a => a == 0)) + (SaidFlat * angles.Where((a, i) => a == 0 && said[i] is not null).Count()) + (Mountain * angles.Count(a => a < 0)) + (Change * changes) + (Tight * Rolled());
         }
     }
 }

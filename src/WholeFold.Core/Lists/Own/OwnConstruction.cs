@@ -164,7 +164,8 @@ public sealed class OwnConstruction
             }
         }
 
-        var folds = FoldGuess.Closed([.. spans.Select(s => s.Value)], _pieces.Count == 0 ? ClosedWidth(listed) : spans.Max(s => s.Value), Near);
+        List<Fold?> said = [.. listed.Scores.Select(at => listed.Folds.TryGetValue(at, out var way) ? way : (Fold?)null)];
+        var folds = FoldGuess.Closed([.. spans.Select(s => s.Value)], _pieces.Count == 0 ? ClosedWidth(listed) : spans.Max(s => s.Value), Near, said);
         var extent = Of(across.Rule.ByWidth, across.Rule.ByHeight, across.Value);
         _pieces.Add((new WrittenPiece
         {
@@ -176,7 +177,7 @@ public sealed class OwnConstruction
             AcrossRule = across.Rule.Words.Write(listed.Unit),
             Quantity = Math.Min(listed.Quantity, ConstructionReader.MostAlike),
             Panels = [.. extents.Select((e, i) => new WrittenPanel($"panel{i + 1}", extents.Count == 1 ? listed.Name : $"panel {i + 1}", ConstructionWriter.Write(e), new WrittenLimit(ConstructionWriter.Write(LeastPanel), "narrower it cannot be folded")))],
-            Creases = [.. folds.Select((closed, i) => new WrittenCrease(closed < 0 ? Fold.Mountain : Fold.Valley, closed != 0, closed / 2, closed, Figure($"score {i + 1}").Rule.Words.Write(listed.Unit)))],
+            Creases = [.. folds.Select((closed, i) => new WrittenCrease(said[i] ?? (closed < 0 ? Fold.Mountain : Fold.Valley), closed != 0, closed / 2, closed, Figure($"score {i + 1}").Rule.Words.Write(listed.Unit)))],
         }, listed, extents, extent));
     }
 

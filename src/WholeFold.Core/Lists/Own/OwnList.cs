@@ -1,3 +1,4 @@
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Lists.Own;
@@ -27,6 +28,9 @@ public sealed record OwnPiece(int Line, string Name, OwnKind Kind, int Quantity,
 {
     /// <summary>Scores that run the other way, read along the other side.</summary>
     public IReadOnlyList<Length> Cross { get; init; } = [];
+
+    /// <summary>Which way a score folds, of those where the list says so; by where it is.</summary>
+    public IReadOnlyDictionary<Length, Fold> Folds { get; init; } = new Dictionary<Length, Fold>();
 
     /// <summary>Whether the list says which side the scores are read along; otherwise it is the side that takes them all, or the one named first.</summary>
     public bool SideSaid { get; init; }

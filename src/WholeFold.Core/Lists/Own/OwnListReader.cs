@@ -181,7 +181,7 @@ public static partial class OwnListReader
 
         if (last >= 0 && tail is not null && OtherWay().IsMatch(tail) && OwnScores.Read(tail, pieces[last].First, pieces[last].Second, unit) is { Scores.Count: > 0 } others && others.Scores[^1] < pieces[last].Along && (!others.SideSaid || others.AlongFirst == pieces[last].AlongFirst))
         {
-            pieces[last] = pieces[last] with { Scores = [.. pieces[last].Scores.Concat(others.Scores).Distinct().Order()] };
+            pieces[last] = pieces[last] with { Scores = [.. pieces[last].Scores.Concat(others.Scores).Distinct().Order()], Folds = others.Folds.Concat(pieces[last].Folds).DistinctBy(f => f.Key).ToDictionary() };
             return true;
         }
 
@@ -241,10 +241,10 @@ public static partial class OwnListReader
         {
             var before = pieces.FindLast(p => p.Scores.Count > 0);
             var fits = before is null ? null : before.Along == piece.First ? (bool?)true : before.Along == piece.Second ? false : before.AlongFirst;
-            return before is null || fits is not { } along || before.Scores[^1] >= (along ? piece.First : piece.Second) ? null : piece with { Kind = OwnKind.Piece, Scores = before.Scores, AlongFirst = along, SideSaid = true };
+            return before is null || fits is not { } along || before.Scores[^1] >= (along ? piece.First : piece.Second) ? null : piece with { Kind = OwnKind.Piece, Scores = before.Scores, Folds = before.Folds, AlongFirst = along, SideSaid = true };
         }
 
-        return scores.Scores.Count == 0 ? null : piece with { Kind = OwnKind.Piece, Scores = scores.Scores, AlongFirst = scores.AlongFirst, Cross = scores.Cross, SideSaid = scores.SideSaid, Diagonals = scores.Diagonals };
+        return scores.Scores.Count == 0 ? null : piece with { Kind = OwnKind.Piece, Scores = scores.Scores, AlongFirst = scores.AlongFirst, Cross = scores.Cross, SideSaid = scores.SideSaid, Diagonals = scores.Diagonals, Folds = scores.Folds };
     }
 
     /// <summary>What is left of a line's head without counts and small words.</summary>

@@ -1,4 +1,5 @@
 using System.Text.RegularExpressions;
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Lists.Own;
@@ -10,6 +11,9 @@ namespace WholeFold.Core.Lists.Own;
 internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool AlongFirst, IReadOnlyList<Length> Cross, bool SideSaid, bool Diagonals, bool Same)
 {
     private const int Most = 40;
+
+    /// <summary>Which way scores of the first chain fold, where that is said.</summary>
+    public IReadOnlyDictionary<Length, Fold> Folds { get; init; } = new Dictionary<Length, Fold>();
 
     /// <summary>So far from both ends, or from both long sides or short ones.</summary>
     public const string BothEnds = @"(?:\b(?:from|at|on|in from)\s+)?\b(?:each|both|either|every)\s+(?:of\s+the\s+)?(?:(?<kind>long|short)(?:er)?\s+)?(?:ends?|sides?|edges?)\b";
@@ -51,6 +55,10 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     [GeneratedRegex(@"\b(?:all|each of the)\s+(?:four\s+|4\s+)?(?:sides|edges)\b|\ball\s+(?:the\s+way\s+)?(?:a)?round\b|\bfour sides\b", RegexOptions.IgnoreCase)]
     private static partial Regex AllSidesForm();
 
+    // The word stands before the figures that it is said of, or behind one: mountain at 3, or 3 (mountain).
+    [GeneratedRegex($@"\b(?:(?<m>mountains?)|valleys?)\b(?:\s+(?:folds?|creases?|scores?)\b)?(?<before>\s*(?:at\b|on\b|:|=)?\s*{OwnFigures.Number})?", RegexOptions.IgnoreCase)]
+    private static partial Regex WayForm();
+
     /// <summary>How many there are of a piece, behind its scores.</summary>
     [GeneratedRegex(@"\(\s*(?:x\s*)?\d{1,2}\s*(?:x|off|of\s+(?:them|these))?\s*\)|[\s,]x\s?\d{1,2}\s*$", RegexOptions.IgnoreCase)]
     internal static partial Regex CountForm();
@@ -58,7 +66,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     /// <param name="text">From the word that says it is about scores to the end of the line.</param>
     public static OwnScores Read(string text, Length first, Length second, DisplayUnit unit)
     {
-        var said = Otherwise().Replace(Word().Replace(CountForm().Replace(text, " "), w => w.Value.Contains("same", StringComparison.OrdinalIgnoreCase) ? " same " : " "), " ");
+        var said = Otherwise().Replace(Word().Replace(CountForm().Replace(text, " "), Kept), " ");
         if (TurnForm().Match(said) is { Success: true } turn && Read(said[..turn.Index], first, second, unit) is { Scores.Count: > 0 } before && Read(said[(turn.Index + turn.Length)..], first, second, unit) is { Scores.Count: > 0 } turned)
         {
             return before with { Cross = turned.Scores };
@@ -111,14 +119,19 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 
         if (others.Count == 0 && (BothWays().IsMatch(said) || (EveryForm().IsMatch(said) && EndsForm().IsMatch(said))))
         {
-            var (other, _, _) = Group(EveryForm().Match(said) is { Success: true } every ? every.Value : said, !main.AlongFirst, first, second, unit);
-            return new OwnScores(main.Scores, main.AlongFirst, other, true, diagonals, Same: false);
+            var other = Group(EveryForm().Match(said) is { Success: true } every ? every.Value : said, !main.AlongFirst, first, second, unit).Scores;
+            return new OwnScores(main.Scores, main.AlongFirst, other, true, diagonals, Same: false) { Folds = main.Folds };
         }
 
         var cross = others.Where(o => o.AlongFirst != main.AlongFirst || !o.Said).SelectMany(o => o.Scores).Distinct().Order().ToList();
-        var more = others.Where(o => o.AlongFirst == main.AlongFirst && o.Said).SelectMany(o => o.Scores);
-        return new OwnScores([.. main.Scores.Concat(more).Distinct().Order()], main.AlongFirst, cross, main.Said, diagonals, Same: false);
+        var more = others.Where(o => o.AlongFirst == main.AlongFirst && o.Said).ToList();
+        return new OwnScores([.. main.Scores.Concat(more.SelectMany(o => o.Scores)).Distinct().Order()], main.AlongFirst, cross, main.Said, diagonals, Same: false)
+        {
+            Folds = main.Folds.Concat(more.SelectMany(o => o.Folds)).DistinctBy(f => f.Key).ToDictionary(),
+        };
 
+        // Which way it folds, and that it is scored as before, is still to be read.
+        static string Kept(Match word) => word.Value.Contains("same", StringComparison.OrdinalIgnoreCase) ? " same " : word.Value.StartsWith("m", StringComparison.OrdinalIgnoreCase) ? " mountain " : word.Value.StartsWith("v", StringComparison.OrdinalIgnoreCase) ? " valley " : " ";
         static bool Any(string part) => OwnFigures.NumberForm().IsMatch(part) || HalfForm().IsMatch(part) || EveryForm().IsMatch(part);
     }
 
@@ -131,12 +144,43 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         _ => OwnFigures.Figure(side.Groups["n"].Value, side.Groups["u"].Value, unit) is { } named ? (named - first).Abs() <= (named - second).Abs() : null,
     };
 
-    private static (IReadOnlyList<Length> Scores, bool AlongFirst, bool Said) Group(string text, bool? along, Length first, Length second, DisplayUnit unit)
+    /// <summary>Scores that run one way.</summary>
+    private sealed record Chain(IReadOnlyList<Length> Scores, bool AlongFirst, bool Said)
+    {
+        public IReadOnlyDictionary<Length, Fold> Folds { get; init; } = new Dictionary<Length, Fold>();
+    }
+
+    /// <summary>Which way scores fold, of those where it is said.</summary>
+    /// <param name="room">Of figures that are so far from both ends, from one to the other.</param>
+    private static Dictionary<Length, Fold> Ways(string text, DisplayUnit unit, Length? room)
+    {
+        var said = new Dictionary<Length, Fold>();
+        var words = WayForm().Matches(text).ToList();
+        foreach (var (word, i) in words.Select((w, i) => (w, i)))
+        {
+            var fold = word.Groups["m"].Success ? Fold.Mountain : Fold.Valley;
+            var figures = word.Groups["before"].Success
+                ? OwnFigures.All(text[word.Groups["before"].Index..(i + 1 < words.Count ? words[i + 1].Index : text.Length)], unit, Most)
+                : OwnFigures.All(text[(i > 0 ? words[i - 1].Index + words[i - 1].Length : 0)..word.Index], unit, Most).TakeLast(1);
+            foreach (var at in figures)
+            {
+                said[at] = fold;
+                if (room is { } whole)
+                {
+                    said[whole - at] = fold;
+                }
+            }
+        }
+
+        return said;
+    }
+
+    private static Chain Group(string text, bool? along, Length first, Length second, DisplayUnit unit)
     {
         if (HalfForm().Match(text) is { Success: true } half && OwnFigures.All(text, unit, 1).Count == 0)
         {
             var halved = along ?? first >= second;
-            return ([new Length((halved ? first : second).Units / 2)], halved, along is not null);
+            return new([new Length((halved ? first : second).Units / 2)], halved, along is not null);
         }
 
         if (EveryForm().Match(text) is { Success: true } every)
@@ -146,7 +190,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             (room, which) = along is { } said ? (said ? first : second, said) : (room, which);
             room = every.Groups["to"].Success && OwnFigures.Figure(every.Groups["to"].Value, every.Groups["tu"].Value, unit) is { } last && last + Length.Mm(1) < room ? last + Length.Mm(1) : room;
             var times = every.Groups["times"].Success ? OwnFigures.Times(every.Groups["times"].Value) : Most;
-            return (step <= Length.Zero ? [] : [.. Enumerable.Range(1, Math.Min(times, Most)).Select(i => i * step).TakeWhile(at => at < room - Length.Mm(0.5m))], which, along is not null);
+            return new(step <= Length.Zero ? [] : [.. Enumerable.Range(1, Math.Min(times, Most)).Select(i => i * step).TakeWhile(at => at < room - Length.Mm(0.5m))], which, along is not null);
         }
 
         var ends = EndsForm().Match(text);
@@ -163,7 +207,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             : Holds(first) && Holds(second) && Length.Max(first, second).Units > LongSheet * Length.Min(first, second).Units ? first > second : Holds(first) || !Holds(second));
         if (figures.Count == 0 || !Holds(side ? first : second))
         {
-            return ([], true, false);
+            return new([], true, false);
         }
 
         var length = side ? first : second;
@@ -171,7 +215,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 
         // The middle may be named beside figures.
         all = HalfForm().IsMatch(text) ? all.Append(new Length(length.Units / 2)) : all;
-        return ([.. all.Distinct().Order()], side, along is not null || Holds(first) != Holds(second));
+        return new([.. all.Distinct().Order()], side, along is not null || Holds(first) != Holds(second)) { Folds = Ways(text, unit, ends.Success ? length : null) };
     }
 
     /// <summary>Whether what is so far from both ends is read along the first side: from long sides along the short one, from left and right along the width. Null where nobody says.</summary>

@@ -88,10 +88,24 @@ public sealed partial class Recogniser
         /// <summary>Creases across its chain that the list has none of, and names of pieces that few constructions have.</summary>
         private void Creases()
         {
+            _score -= FoldsOtherwise * way.Pairs.Sum(p => FoldedOtherwise(p.Listed, p.Piece, p.Mirrored));
             _score -= NotCrossed * way.Pairs.Count(p => p.Listed.Cross.Count == 0 && !p.Listed.Diagonals && Readings(p.Piece).Skip(1).Any());
             _score += Named * way.Pairs.Count(p => of.NamesIt(p.Listed, p.Piece));
             _broken += variant.Construction.Requirements.Count(r => equations.At(r.AtLeastZero, x) < -Hair.Units);
             _score -= BrokenLimit * _broken;
+        }
+
+        /// <summary>How many of its scores a list says to fold the other way; a piece that lies on its face has all of them so.</summary>
+        private static int FoldedOtherwise(OwnPiece listed, Piece piece, bool mirrored)
+        {
+            if (listed.Folds.Count == 0 || listed.Scores.Count != piece.Creases.Count)
+            {
+                return 0;
+            }
+
+            IEnumerable<Crease> creases = mirrored ? piece.Creases.Reverse() : piece.Creases;
+            var said = listed.Scores.Zip(creases).Where(s => listed.Folds.ContainsKey(s.First)).Select(s => listed.Folds[s.First] != s.Second.Fold).ToList();
+            return Math.Min(said.Count(s => s), said.Count(s => !s));
         }
 
         /// <summary>Pieces without a score, by their size; a paper may be one of them too.</summary>

@@ -16,6 +16,7 @@ const view = (more: Partial<OwnView> = {}): OwnView => ({
       width: 800,
       height: 500,
       scores: [100, 700],
+      mountains: [],
       cross: [],
       alongWidth: true,
       size: "8 × 5",
@@ -28,6 +29,7 @@ const view = (more: Partial<OwnView> = {}): OwnView => ({
       width: 300,
       height: 700,
       scores: [350],
+      mountains: [350],
       cross: [350],
       alongWidth: false,
       size: "3 × 7",
@@ -40,6 +42,7 @@ const view = (more: Partial<OwnView> = {}): OwnView => ({
       width: 500,
       height: 275,
       scores: [],
+      mountains: [],
       cross: [],
       alongWidth: true,
       size: "5 × 2 3/4",
@@ -101,7 +104,7 @@ describe("a list of one's own", () => {
     const pieces = screen.getAllByRole("img");
     expect(pieces.map((p) => p.getAttribute("aria-label"))).toEqual([
       "base, 8 × 5, 2 scores",
-      "tier, 3 × 7, 1 scores",
+      "tier, 3 × 7, 1 score",
       "mat, 5 × 2 3/4",
     ]);
     const [base, tier] = pieces;
@@ -110,6 +113,7 @@ describe("a list of one's own", () => {
     const level = tier?.querySelector("line");
     expect(level?.getAttribute("y1")).toBe(level?.getAttribute("y2"));
     expect(tier?.querySelectorAll("line")).toHaveLength(2);
+    expect([level?.classList.length, upright?.classList.length]).toEqual([1, 0]);
     expect(screen.getByText(/tier, 3 × 7 × 2/)).toBeTruthy();
   });
 

@@ -207,23 +207,26 @@ function Pieces({ pieces }: { pieces: Schemas["OwnPieceView"][] }) {
         style={{ width: `min(${p.width * scale + 4}px, ${(100 * p.width) / widest}%)` }}
         viewBox={`0 0 ${p.width * scale + 4} ${p.height * scale + 4}`}
         role="img"
-        aria-label={`${p.name}, ${p.size}${p.scores.length > 0 ? `, ${p.scores.length} scores` : ""}`}
+        aria-label={`${p.name}, ${p.size}${p.scores.length > 0 ? `, ${p.scores.length} ${p.scores.length === 1 ? "score" : "scores"}` : ""}`}
         data-kind={p.kind}
       >
         <rect x={2} y={2} width={p.width * scale} height={p.height * scale} />
-        {[...p.scores.map((at) => ({ at, upright: p.alongWidth })), ...p.cross.map((at) => ({ at, upright: !p.alongWidth }))].map(
-          ({ at, upright }) =>
-            upright ? (
-              <line key={`x${at}`} x1={2 + at * scale} x2={2 + at * scale} y1={2} y2={2 + p.height * scale} />
-            ) : (
-              <line
-                key={`y${at}`}
-                x1={2}
-                x2={2 + p.width * scale}
-                y1={2 + (p.height - at) * scale}
-                y2={2 + (p.height - at) * scale}
-              />
-            ),
+        {[
+          ...p.scores.map((at) => ({ at, upright: p.alongWidth, way: p.mountains.includes(at) ? s.mountain : undefined })),
+          ...p.cross.map((at) => ({ at, upright: !p.alongWidth, way: undefined })),
+        ].map(({ at, upright, way }) =>
+          upright ? (
+            <line key={`x${at}`} className={way} x1={2 + at * scale} x2={2 + at * scale} y1={2} y2={2 + p.height * scale} />
+          ) : (
+            <line
+              key={`y${at}`}
+              className={way}
+              x1={2}
+              x2={2 + p.width * scale}
+              y1={2 + (p.height - at) * scale}
+              y2={2 + (p.height - at) * scale}
+            />
+          ),
         )}
       </svg>
       <figcaption>
