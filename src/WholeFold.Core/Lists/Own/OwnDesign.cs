@@ -76,11 +76,11 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
         foreach (var (listed, piece, mirrored, turned) in recognised.Pieces)
         {
             var (before, after) = (was?.Pieces.First(p => p.Piece.Id == piece.Id), now?.Pieces.First(p => p.Piece.Id == piece.Id));
-            void Add(string figure, Length value, string rule, Func<SizedPiece, Measured> of) =>
-                figures.Add(new OwnFigure(listed.Line, listed.Name, figure, value, Words.Of($"{rule}"), Known, [], after is null ? null : of(after).Value));
+            void Add(string figure, Length value, string rule, Func<SizedPiece, Length> of) =>
+                figures.Add(new OwnFigure(listed.Line, listed.Name, figure, value, Words.Of($"{rule}"), Known, [], after is null ? null : of(after) + (before is null || recognised.Differs.Any(d => d.Line == listed.Line && d.Figure == figure) ? Length.Zero : Habit(value - of(before)))));
             var chain = listed.Scores.Count > 0;
-            Measured Along(SizedPiece p) => p.Along;
-            Measured Across(SizedPiece p) => p.Across;
+            Length Along(SizedPiece p) => p.Along.Value;
+            Length Across(SizedPiece p) => p.Across.Value;
             var first = chain ? listed.AlongFirst : !turned;
             Add(first ? "width" : "height", chain ? listed.Along : turned ? listed.Second : listed.First, piece.SizeRule, Along);
             Add(first ? "height" : "width", chain ? listed.Across : turned ? listed.First : listed.Second, piece.AcrossRule, Across);
@@ -90,7 +90,7 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
             for (var i = 0; i < scores.Count; i++)
             {
                 var n = mirrored ? scores.Count - 1 - i : i;
-                figures.Add(new OwnFigure(listed.Line, listed.Name, $"score {i + 1}", listed.Scores[i], Words.Of($"{scores[n].Crease.Rule}"), Known, [], after is null ? null : mirrored ? after.Along.Value - after.Scores[n].Figure.Value : after.Scores[n].Figure.Value));
+                Add($"score {i + 1}", listed.Scores[i], scores[n].Crease.Rule, p => mirrored ? p.Along.Value - p.Scores[n].Figure.Value : p.Scores[n].Figure.Value);
             }
         }
 
@@ -118,6 +118,9 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
 
         return figures;
     }
+
+    /// <summary>By how much its maker's figure is another than the rule's at home, where that is a hair that she takes off or leaves on: she would again.</summary>
+    private static Length Habit(Length more) => more.Abs() <= Length.Mm(2) ? more : Length.Zero;
 
     /// <summary>The panel that a paper lies on with the same border both ways.</summary>
     private static (int Piece, int Panel, Length Border, bool Swapped)? Panel(Card card, OwnPiece paper)

@@ -16,12 +16,12 @@ internal static partial class OwnFigures
     private static partial Regex SizeForm();
 
     // So wide and so high, or its width and its height, each with its name.
-    private const string Broad = @"(?:wide|width|long|length|across|w|l)", High = @"(?:tall|high|height|deep|width|wide|w|h)";
+    private const string Broad = @"(?:wide|width|long|length|across|w|l)", High = @"(?:tall|high|height|deep|width|wide|w|h)", Tall = @"(?:tall|high|height|h)";
 
-    [GeneratedRegex($@"(?<a>{Number})(?<ua>{Unit})\s*\(?{Broad}\b\)?\s*(?:,|&|/|and|by|x|×)?\s*(?<b>{Number})(?<ub>{Unit})\s*\(?{High}\b\)?|\b{Broad}\s*[:=]?\s*(?<a>{Number})(?<ua>{Unit})\s*(?:,|&|/|and|by|x|×)?\s*{High}\s*[:=]?\s*(?<b>{Number})(?<ub>{Unit})", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?<a>{Number})(?<ua>{Unit})\s*\(?{Broad}\b\)?\s*(?:,|&|/|and|by|x|×)?\s*(?<b>{Number})(?<ub>{Unit})\s*\(?{High}\b\)?|\b{Broad}\s*[:=]?\s*(?<a>{Number})(?<ua>{Unit})\s*(?:,|&|/|and|by|x|×)?\s*{High}\s*[:=]?\s*(?<b>{Number})(?<ub>{Unit})|(?<b>{Number})(?<ub>{Unit})\s*\(?{Tall}\b\)?\s*(?:,|&|/|and|by|x|×)?\s*(?<a>{Number})(?<ua>{Unit})\s*\(?{Broad}\b\)?|\b{Tall}\s*[:=]?\s*(?<b>{Number})(?<ub>{Unit})\s*(?:,|&|/|and|by|x|×)?\s*{Broad}\s*[:=]?\s*(?<a>{Number})(?<ua>{Unit})", RegexOptions.IgnoreCase)]
     private static partial Regex NamedSides();
 
-    [GeneratedRegex($@"(?<a>{Number})(?<ua>{Unit})[\s-]*(?:square\b|sq\b)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?<a>{Number})(?<ua>{Unit})[\s-]*(?:square\b|sq\b)|\bsquare\s+of\s+(?<a>{Number})(?<ua>{Unit})(?!\s*(?:x|×|\*|by)\s*\d)", RegexOptions.IgnoreCase)]
     private static partial Regex SquareForm();
 
     // A circle goes into a square as wide as it is.
@@ -37,8 +37,12 @@ internal static partial class OwnFigures
     [GeneratedRegex(@"\(\s*(?:x|×)?\s*(?<n>\d{1,2})\s*(?:x|×|off|of them|pcs|pieces)?\s*\)|\b(?:cut|make|need|qty:?)\s+(?<n>\d{1,2})\b(?!\s*(?:[x×/.,]|\d|in\b|cm|mm|""))|(?:^|\s)(?:x|×)\s*(?<n>\d{1,2})(?![.,/]?\d)(?=\s*(?:$|[,;.]|on\b|and\b|\())|^\W*(?<n>\d{1,2})\s*(?:x|×|of)\s+(?=[a-z])|\b(?<n>\d{1,2})\s+(?:of them|off|pieces|pcs)\b|(?:^|[:,]\s*)(?<n>\d{1,2})\s+of\s+(?=\d|$)|(?:^|[:,]\s*|\band\s+)(?<n>\d{1,2})\s+(?=[a-z]{3,}(?!\w*\s*square))", RegexOptions.IgnoreCase)]
     private static partial Regex CountForm();
 
-    [GeneratedRegex(@"\b(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve|a pair of|both)\b(?=\s+[a-z])(?!\s+(?:sides?|ends?|edges?|layers? of))|(?:^\W*|[:,]\s*|\band\s+)(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve)(?=\s+\d|\s*$)|\b(?:make|cut|need)\s+(?<w>two|three|four|five|six|seven|eight|nine|ten|twelve)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?<!\b(?:through|on)\s)(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve|a pair of|both)\b(?=\s+[a-z])(?!\s+(?:(?:short|long|opposite)(?:er)?\s+)?(?:sides?|ends?|edges?|layers? of))|(?:^\W*|[:,]\s*|\band\s+)(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve)(?=\s+\d|\s*$)|\b(?:make|cut|need)\s+(?<w>two|three|four|five|six|seven|eight|nine|ten|twelve)\b", RegexOptions.IgnoreCase)]
     private static partial Regex CountWord();
+
+    // Pieces that are named by a letter each.
+    [GeneratedRegex(@"^\W*(?<each>[A-Z])(?:(?:\s*[,&]\s*|\s+)(?:(?:and|&)\s+)?(?<each>[A-Z]))+\b\W*$")]
+    private static partial Regex LettersForm();
 
     private static readonly Dictionary<string, int> Words = new(StringComparer.OrdinalIgnoreCase)
     {
@@ -130,7 +134,7 @@ internal static partial class OwnFigures
     {
         var numbers = CountForm().Matches(words).Select(m => (m.Index, N: int.Parse(m.Groups["n"].Value, CultureInfo.InvariantCulture))).Where(m => m.N is >= 1 and <= 60);
         var all = numbers.Concat(CountWord().Matches(words).Select(m => (m.Index, N: Words[m.Groups["w"].Value]))).OrderBy(m => m.Index).ToList();
-        return all.Count == 0 ? null : (first ? all[0] : all[^1]).N;
+        return all.Count > 0 ? (first ? all[0] : all[^1]).N : LettersForm().Match(words) is { Success: true } letters ? letters.Groups["each"].Captures.Count : null;
     }
 
     /// <summary>What is left of words without counts.</summary>

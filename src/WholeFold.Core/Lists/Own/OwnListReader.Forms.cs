@@ -14,7 +14,11 @@ public static partial class OwnListReader
     [GeneratedRegex(@"\b(?:window|aperture|opening|hole|cut ?out)\b", RegexOptions.IgnoreCase)]
     private static partial Regex WindowWord();
 
-    [GeneratedRegex(@"\b(?:finished|closed|folded size|card size|makes an?)\b|\b(?:for|fits?)\s+an?\s*(?:card\b|$)", RegexOptions.IgnoreCase)]
+    // What goes through a piece is no paper on it.
+    [GeneratedRegex(@"\bthrough\s+(?:both|all|the|it)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex Through();
+
+    [GeneratedRegex(@"\b(?:finished|closed|folded size|card size|makes an?)\b|\b(?:for|fits?|to\s+(?:take|hold|fit|house))\s+an?\s*(?:card\b|$)", RegexOptions.IgnoreCase)]
     private static partial Regex FinishedWord();
 
     // A line about what is done, or how it comes out, without a size of its own.
@@ -31,7 +35,7 @@ public static partial class OwnListReader
     private static partial Regex BareForm();
 
     // Figures right behind a size are its scores.
-    [GeneratedRegex($@"^\s*(?:[:@]|at\b)(?<scores>[\s,;/&|]*{Figures})$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^\s*,?(?:\s*[a-z]+){{0,2}}\s*(?:[:@]|\bat\b)(?<scores>[\s,;/&|]*{Figures})$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
     private static partial Regex BehindForm();
 
     // So much at both ends.
@@ -58,6 +62,25 @@ public static partial class OwnListReader
     [GeneratedRegex(@"\.\s+(?=[A-Za-z])")]
     private static partial Regex SentenceEnd();
 
+    // As large as the piece before, or as one that is named.
+    [GeneratedRegex(@"\b(?:the\s+)?same\s+size(?:\s+as\s+(?:the\s+)?(?<as>[a-z]+(?:\s+(?!scor|fold|creas)[a-z]+)?))?", RegexOptions.IgnoreCase)]
+    private static partial Regex SameSize();
+
+    // All that was said of the piece before.
+    [GeneratedRegex(@"^(?<name>[^:,\d]{0,40}?)\W*\b(?:is\s+|exactly\s+)*(?:the\s+)?same(?:\s+again)?\W*$", RegexOptions.IgnoreCase)]
+    private static partial Regex AllTheSame();
+
+    // Whoever corrects a size means what stands behind.
+    [GeneratedRegex(@"\b(?:no|sorry|wait|scratch\s+that|i\s+mean|make\s+that)\b\s*[-:,]", RegexOptions.IgnoreCase)]
+    private static partial Regex Corrected();
+
+    // Figures behind a size that nothing reads: several, one after the other.
+    [GeneratedRegex($@"(?<!#|\bno\.?\s*){OwnFigures.Number}{OwnFigures.Unit}(?:\s*[,;/&|]\s*|\s+(?:and|und)\s+){OwnFigures.Number}", RegexOptions.IgnoreCase)]
+    private static partial Regex Unread();
+
+    [GeneratedRegex(@"\b(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen)(?:\s+and\s+(?:an?\s+|one\s+)?(?<part>half|quarter|eighth|three[\s-]quarters?|three[\s-]eighths?|five[\s-]eighths?|seven[\s-]eighths?))?(?=\s*(?:inch(?:es)?\s*)?\b(?:by|x)\b)|(?<=\b(?:by|x)\s+)(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen)(?:\s+and\s+(?:an?\s+|one\s+)?(?<part>half|quarter|eighth|three[\s-]quarters?|three[\s-]eighths?|five[\s-]eighths?|seven[\s-]eighths?))?\b", RegexOptions.IgnoreCase)]
+    private static partial Regex WordedFigure();
+
     // How it is done, and no name of the piece.
     [GeneratedRegex(@"^\W*(?:with|using|for|so|then|and)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Aside();
@@ -70,6 +93,6 @@ public static partial class OwnListReader
     [GeneratedRegex(@"(?<!\w)(?:[abc]\d|#\d+)(?!\w)", RegexOptions.IgnoreCase)]
     private static partial Regex FormatName();
 
-    [GeneratedRegex(@"\b(?:make|need|cut)\s+(?:one|two|three|four|five|six|eight)\b|\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z])|(?<=[:,]\s*|\band\s+|^\W*)(one|two|three|four|five|six|eight)\W*$|\b(cut|pieces?|piece of|a|an|the|of|and|card|cardstock|at|to|from|is|for|each|measures?|qty)\b|(?<!\w)\d+(?!\w)|[^a-z0-9 '&-]", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:make|need|cut)\s+(?:one|two|three|four|five|six|eight)\b|\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z])|(?<=[:,]\s*|\band\s+|^\W*)(one|two|three|four|five|six|eight)\W*$|\b(start|begin|using|cut|pieces?|piece of|a|an|the|of|and|card|cardstock|at|to|from|is|for|each|measures?|measuring|that|which|qty)\b|(?<!\w)\d+(?!\w)|[^a-z0-9 '&-]", RegexOptions.IgnoreCase)]
     private static partial Regex Small();
 }

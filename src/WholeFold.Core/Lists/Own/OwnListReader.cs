@@ -52,15 +52,19 @@ public static partial class OwnListReader
                 {
                     pieces.Add(card);
                 }
-                else if (pieces.Count >= MostPieces || !ReadPart(part, number, unit, pieces, named))
+                else if (pieces.Count is var before && (pieces.Count >= MostPieces || !ReadPart(part, number, unit, pieces, named) || HasUnread(part, unit, pieces.Skip(before))))
                 {
-                    left.Add(new NotUnderstood(number, raw.Trim() is { Length: > 80 } late ? late[..80] + "…" : raw.Trim(), pieces.Count >= MostPieces ? $"at most {MostPieces} pieces" : Accepted));
+                    left.Add(new NotUnderstood(number, raw.Trim() is { Length: > 80 } late ? late[..80] + "…" : raw.Trim(), pieces.Count >= MostPieces ? $"at most {MostPieces} pieces" : pieces.Count > before ? "“score at” before its figures, if they are scores" : Accepted));
                 }
             }
         }
 
         return new OwnList([.. ToldApart(pieces)], named, left) { Title = title };
     }
+
+    /// <summary>Whether figures stand behind the size of a piece that were not taken for anything.</summary>
+    private static bool HasUnread(string part, DisplayUnit unit, IEnumerable<OwnPiece> read) =>
+        read.ToList() is { Count: > 0 } now && now.All(p => p.Kind == OwnKind.Piece && p.Scores.Count == 0) && OwnFigures.Sizes(part, unit) is [.., var last] && part[last.End..] is var rest && !DoneWord().IsMatch(rest) && Unread().IsMatch(rest);
 
     private static IEnumerable<string> Sentences(string part, DisplayUnit unit)
     {
@@ -107,7 +111,19 @@ public static partial class OwnListReader
         }
 
         // A slash between three figures or more parts them, and makes no fraction.
-        return SlashedRun().Replace(plain.ToString(), m => m.Value.Replace("/", " / ", StringComparison.Ordinal)).Trim().TrimStart('-', '*', '•').Trim();
+        return SlashedRun().Replace(WordedFigure().Replace(plain.ToString(), Worded), m => m.Value.Replace("/", " / ", StringComparison.Ordinal)).Trim().TrimStart('-', '*', '•').Trim();
+    }
+
+    private static readonly string[] Whole = ["one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve", "thirteen", "fourteen"];
+
+    /// <summary>A side in words: eight and a half.</summary>
+    private static string Worded(Match m)
+    {
+        var part = Regex.Replace(m.Groups["part"].Value.ToLowerInvariant(), @"[\s-]+", " ").TrimEnd('s') switch
+        {
+            "half" => " 1/2", "quarter" => " 1/4", "eighth" => " 1/8", "three quarter" => " 3/4", "three eighth" => " 3/8", "five eighth" => " 5/8", "seven eighth" => " 7/8", _ => "",
+        };
+        return $"{Array.IndexOf(Whole, m.Groups["n"].Value.ToLowerInvariant()) + 1}{part}";
     }
 
     private static DisplayUnit? NamedUnit(string text) =>
@@ -134,6 +150,11 @@ public static partial class OwnListReader
 
     private static bool ReadPart(string part, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
     {
+        if (Corrected().Match(part) is { Success: true } corrected && OwnFigures.Sizes(part[..corrected.Index], unit) is [var wrong, ..] && OwnFigures.Sizes(part[(corrected.Index + corrected.Length)..], unit).Count > 0)
+        {
+            part = part[..wrong.At] + part[(corrected.Index + corrected.Length)..];
+        }
+
         var score = OwnScores.Word().Match(part);
         var (head, tail) = score.Success ? (part[..score.Index], part[score.Index..]) : (part, "");
         var sizes = OwnFigures.Sizes(head, unit);
@@ -144,7 +165,12 @@ public static partial class OwnListReader
             tail = tail[..behind.At];
         }
 
-        if (!score.Success && sizes.Count == 1 && BehindForm().Match(head[sizes[0].End..]) is { Success: true } figures)
+        if (sizes.Count == 0 && SameSize().Match(head) is { Success: true } same && As(same.Groups["as"].Value, pieces) is { } model)
+        {
+            sizes = [new OwnFigures.Size(same.Index, same.Length, model.First, model.Second)];
+        }
+
+        if (!score.Success && sizes.Count == 1 && !DoneWord().IsMatch(head[sizes[0].End..]) && BehindForm().Match(head[sizes[0].End..]) is { Success: true } figures)
         {
             return Adds(head[..sizes[0].End], sizes, figures.Groups["scores"].Value, number, unit, pieces);
         }
@@ -157,6 +183,9 @@ public static partial class OwnListReader
 
         return sizes.Count == 0 ? Continues(part, score.Success ? tail : null, number, unit, pieces, named) : Adds(head, sizes, score.Success ? tail : null, number, unit, pieces);
     }
+
+    /// <summary>The piece that is called so, or the last one; null where there is none.</summary>
+    private static OwnPiece? As(string name, List<OwnPiece> pieces) => pieces.FindLast(p => name.Length > 0 && p.Kind != OwnKind.Finished && Name(name) is { Length: > 0 } called && (p.Name.Contains(called, StringComparison.Ordinal) || called.Contains(p.Name, StringComparison.Ordinal))) ?? pieces.FindLast(p => p.Kind == OwnKind.Piece);
 
     /// <summary>A line without a size: scores of the piece before it, something that is done, or a figure with a name.</summary>
     private static bool Continues(string part, string? tail, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
@@ -171,6 +200,20 @@ public static partial class OwnListReader
                 pieces[last] = scored;
                 return true;
             }
+        }
+
+        if (last >= 0 && tail is not null && pieces[last] is { Scores.Count: > 0 } turnedRound && OwnScores.HalfTurnForm().IsMatch(part) && OwnScores.Read(tail, turnedRound.Along, turnedRound.Along, unit) is { } fromThere && (fromThere.Scores.Count > 0 || fromThere.Same))
+        {
+            var whole = new OwnScores(turnedRound.Scores, turnedRound.AlongFirst, [], turnedRound.SideSaid, false, Same: false) { Folds = turnedRound.Folds };
+            whole = whole.AndFrom(fromThere.Same ? whole : fromThere, turnedRound.Along);
+            pieces[last] = turnedRound with { Scores = whole.Scores, Folds = whole.Folds };
+            return true;
+        }
+
+        if (last >= 0 && tail is null && pieces[last].Scores.Count > 0 && AllTheSame().Match(part) is { Success: true } again)
+        {
+            pieces.Add(pieces[last] with { Line = number, Name = Name(again.Groups["name"].Value) is { Length: > 0 } called ? called : pieces[last].Name });
+            return true;
         }
 
         if (last >= 0 && !isOther && tail is not null && OwnScores.TurnForm().IsMatch(part[..part.IndexOf(tail, StringComparison.Ordinal)]) && pieces[last] is { Scores.Count: > 0, Cross.Count: 0 } turning && OwnScores.Read(tail, turning.Across, turning.Across, unit) is { Scores.Count: > 0 } turned)
@@ -233,7 +276,7 @@ public static partial class OwnListReader
     }
 
     private static OwnKind Kind(string name, string words, OwnPiece? carried) =>
-        FinishedWord().IsMatch(words) ? OwnKind.Finished : WindowWord().IsMatch(name) ? OwnKind.Window : PaperWord().IsMatch(words) ? OwnKind.Paper : carried?.Kind is OwnKind.Paper or OwnKind.Window && Name(words).Length == 0 ? carried.Kind : OwnKind.Piece;
+        FinishedWord().IsMatch(words) ? OwnKind.Finished : WindowWord().IsMatch(name) || Through().IsMatch(words) ? OwnKind.Window : PaperWord().IsMatch(words) ? OwnKind.Paper : carried?.Kind is OwnKind.Paper or OwnKind.Window && Name(words).Length == 0 ? carried.Kind : OwnKind.Piece;
 
     private static OwnPiece? Scored(OwnPiece piece, OwnScores scores, List<OwnPiece> pieces)
     {

@@ -16,12 +16,15 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     public IReadOnlyDictionary<Length, Fold> Folds { get; init; } = new Dictionary<Length, Fold>();
 
     /// <summary>So far from both ends, or from both long sides or short ones.</summary>
-    public const string BothEnds = @"(?:\b(?:from|at|on|in from)\s+)?\b(?:each|both|either|every)\s+(?:of\s+the\s+)?(?:(?<kind>long|short)(?:er)?\s+)?(?:ends?|sides?|edges?)\b";
+    public const string BothEnds = @"(?:\b(?:from|at|on|in from)\s+)?\b(?:each|both|either|every|two\s+opposite|opposite)\s+(?:of\s+the\s+)?(?:opposite\s+)?(?:(?<kind>long|short)(?:er)?\s+)?(?:ends?|sides?|edges?)\b";
 
     /// <summary>A sheet that is longer than wide by so much is scored along its length, where nobody says.</summary>
     private const double LongSheet = 1.7;
 
-    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?:\s+lines?)?|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+)?(?:at|in|along)\b|\d))|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.])|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
+    /// <summary>One that is longer by so much is folded in half across its length.</summary>
+    private const double LongToHalve = 1.45;
+
+    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+lines?)?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+)?(?:at|in|along|every)\b|\d)|\s*[:=@])|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
     public static partial Regex Word();
 
     // Whatever is said from here on is no score: why, or what else is done.
@@ -31,10 +34,10 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     [GeneratedRegex($@"(?:read\s+)?(?:along|on|across|down)\s+(?:the|its)\s+(?:(?<word>long|longer|short|shorter|first|second|width|height|length)|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit}))(?:\s*(?:side|edge|length|way))?|\b(?<word>lengthwise|lengthways|crosswise|widthwise|widthways)\b", RegexOptions.IgnoreCase)]
     private static partial Regex SideForm();
 
-    [GeneratedRegex($@"\bevery\s+(?:(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})|inch|(?<cm>cm))(?:[\s,]*(?:up\s+)?to\s+(?<to>{OwnFigures.Number})(?<tu>{OwnFigures.Unit})|[\s,]*(?:for\s+)?(?:(?<times>\d{{1,2}}|two|three|four|five|six|seven|eight)\s*(?<what>times|inches|in\b|x)))?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"\bevery\s+(?:(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})|inch|(?<cm>cm))(?:[\s,]*(?:beginning\s+|starting\s+)?(?:from|at)\s+(?<from>{OwnFigures.Number})(?<fu>{OwnFigures.Unit}))?(?:[\s,]*(?:up\s+)?(?:to|until)\s+(?<to>{OwnFigures.Number})(?<tu>{OwnFigures.Unit})|[\s,]*(?:for\s+)?(?:(?<times>\d{{1,2}}|two|three|four|five|six|seven|eight)\s*(?<what>times|inches|in\b|x)))?", RegexOptions.IgnoreCase)]
     private static partial Regex EveryForm();
 
-    [GeneratedRegex(@"\b(?:in|at|into)\s+(?:half|halves)\b|\bhalf\s*way\b|\b(?:down|at|across|in|on|through)\s+the\s+(?:middle|centre|center)\b|\bcent(?:re|er)\s*line\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:in|at|into)\s+(?:half|halves)\b|\bhalf[\s-]fold(?:ed)?\b|\bhalf\s*way\b|\b(?:down|at|across|in|on|through)\s+the\s+(?:middle|centre|center)\b|\bcent(?:re|er)\s*line\b", RegexOptions.IgnoreCase)]
     private static partial Regex HalfForm();
 
     [GeneratedRegex($@"{BothEnds}|\bfrom\s+(?:the\s+)?(?:(?<across>left\s+and\s+(?:the\s+)?right)|(?<down>top\s+and\s+(?:the\s+)?bottom))\b(?:\s+(?:ends?|sides?|edges?))?", RegexOptions.IgnoreCase)]
@@ -43,6 +46,22 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     // The sheet is turned a quarter and scored again.
     [GeneratedRegex(@"\b(?:rotate|turn)(?:d|ed)?\b(?!\s+over)(?:\s+(?:it|the\s+\w+))?(?:\s+(?:by\s+)?(?:90|a\s+quarter)[^,;.]{0,12})?", RegexOptions.IgnoreCase)]
     internal static partial Regex TurnForm();
+
+    // It is turned end for end, so that what was counted from one end is counted from the other.
+    private const string HalfTurned = @"\b(?:flip|rotate|turn|spin)(?:ped|d|ed)?\b(?:\s+(?:it|over|the\s+\w+))?\s*(?:end\s+(?:for|to|over)\s+end|(?:by\s+)?180\b(?:\s*(?:°|degrees))?|(?:right\s+)?(?:a)?round\b|half\s*way\s+round|half\s+a\s+turn)";
+
+    [GeneratedRegex(HalfTurned, RegexOptions.IgnoreCase)]
+    internal static partial Regex HalfTurnForm();
+
+    // So much from one end, and so much from the other.
+    [GeneratedRegex(@"\bfrom\s+(?:the\s+|its\s+)?(?:(?<far>right|other|far|opposite)|left|one|near|first)\b(?:[\s-]*hand)?(?:\s+(?:ends?|sides?|edges?))?(?!\s+and\s+(?:the\s+)?right)", RegexOptions.IgnoreCase)]
+    private static partial Regex OneEndForm();
+
+    [GeneratedRegex(@"\b(?:again|also|too|the\s+same|repeat)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex AgainForm();
+
+    [GeneratedRegex(@"\b(?:on\s+)?(?:three|3)\s+(?:of\s+(?:the\s+|its\s+)?)?(?:sides|edges)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex ThreeSidesForm();
 
     // In both directions.
     [GeneratedRegex(@"\balong\b.{0,30}\band\s+across\b(?!\s+(?:the|at)\b)|\b(?:both|each)\s+(?:ways?|directions?)\b|\bin\s+(?:both|each)\s+directions?\b", RegexOptions.IgnoreCase)]
@@ -60,13 +79,21 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     private static partial Regex WayForm();
 
     /// <summary>How many there are of a piece, behind its scores.</summary>
-    [GeneratedRegex(@"\(\s*(?:x\s*)?\d{1,2}\s*(?:x|off|of\s+(?:them|these))?\s*\)|[\s,]x\s?\d{1,2}\s*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\(\s*(?:x\s*)?\d{1,2}\s*(?:x|off|of\s+(?:them|these))?\s*\)|(?<![\d""]\s*)[\s,]x\s?\d{1,2}\s*$", RegexOptions.IgnoreCase)]
     internal static partial Regex CountForm();
 
     /// <param name="text">From the word that says it is about scores to the end of the line.</param>
     public static OwnScores Read(string text, Length first, Length second, DisplayUnit unit)
     {
         var said = Otherwise().Replace(Word().Replace(CountForm().Replace(text, " "), Kept), " ");
+        if (FromBothEnds(said) is { } parted && Read(parted.Near, first, second, unit) is { Scores.Count: > 0 } near)
+        {
+            // What would come to the same from the other end is read along the other side.
+            var far = Read(parted.Far, first, second, unit) is { Scores.Count: > 0 } there ? there : near;
+            var both = near.AndFrom(far, near.AlongFirst ? first : second);
+            return both.Scores.Count > near.Scores.Count || near.SideSaid ? both : (near with { AlongFirst = !near.AlongFirst }).AndFrom(far, near.AlongFirst ? second : first);
+        }
+
         if (TurnForm().Match(said) is { Success: true } turn && Read(said[..turn.Index], first, second, unit) is { Scores.Count: > 0 } before && Read(said[(turn.Index + turn.Length)..], first, second, unit) is { Scores.Count: > 0 } turned)
         {
             return before with { Cross = turned.Scores };
@@ -117,6 +144,11 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             return new OwnScores(Both(first, main.Scores), true, Both(second, main.Scores), true, diagonals, Same: false);
         }
 
+        if (ThreeSidesForm().IsMatch(said) && others.Count == 0)
+        {
+            return new OwnScores([.. main.Scores.Concat(main.Scores.Select(s => first - s)).Where(s => s > Length.Zero && s < first).Distinct().Order()], true, [.. main.Scores.Where(s => s < second)], true, diagonals, Same: false);
+        }
+
         if (others.Count == 0 && (BothWays().IsMatch(said) || (EveryForm().IsMatch(said) && EndsForm().IsMatch(said))))
         {
             var other = Group(EveryForm().Match(said) is { Success: true } every ? every.Value : said, !main.AlongFirst, first, second, unit).Scores;
@@ -130,10 +162,48 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             Folds = main.Folds.Concat(more.SelectMany(o => o.Folds)).DistinctBy(f => f.Key).ToDictionary(),
         };
 
-        // Which way it folds, and that it is scored as before, is still to be read.
-        static string Kept(Match word) => word.Value.Contains("same", StringComparison.OrdinalIgnoreCase) ? " same " : word.Value.StartsWith("m", StringComparison.OrdinalIgnoreCase) ? " mountain " : word.Value.StartsWith("v", StringComparison.OrdinalIgnoreCase) ? " valley " : " ";
+        // Which way it folds, that it is folded in half or scored as before, is still to be read.
+        static string Kept(Match word) => word.Value.Contains("same", StringComparison.OrdinalIgnoreCase) ? " same " : word.Value.StartsWith("half", StringComparison.OrdinalIgnoreCase) ? " in half " : word.Value.StartsWith("m", StringComparison.OrdinalIgnoreCase) ? " mountain " : word.Value.StartsWith("v", StringComparison.OrdinalIgnoreCase) ? " valley " : " ";
         static bool Any(string part) => OwnFigures.NumberForm().IsMatch(part) || HalfForm().IsMatch(part) || EveryForm().IsMatch(part);
     }
+
+    /// <summary>What is scored from one end and what from the other, where both are said; a far part without figures is the same again.</summary>
+    private static (string Near, string Far)? FromBothEnds(string said)
+    {
+        if (HalfTurnForm().Match(said) is { Success: true } turn)
+        {
+            return (said[..turn.Index], said[(turn.Index + turn.Length)..]);
+        }
+
+        var ends = OneEndForm().Matches(said).ToList();
+        if (!ends.Any(e => e.Groups["far"].Success))
+        {
+            return null;
+        }
+
+        if (ends is [var only] && OwnFigures.NumberForm().IsMatch(said[..only.Index]) && OwnFigures.NumberForm().IsMatch(said[(only.Index + only.Length)..]))
+        {
+            return (said[..only.Index], said[(only.Index + only.Length)..]);
+        }
+
+        // Figures stand before the end that they are counted from, or behind it.
+        var behind = OwnFigures.NumberForm().IsMatch(said[..ends[0].Index]);
+        var (near, far) = ("", "");
+        foreach (var (end, i) in ends.Select((e, i) => (e, i)))
+        {
+            var part = behind ? said[(i == 0 ? 0 : ends[i - 1].Index + ends[i - 1].Length)..end.Index] : said[(end.Index + end.Length)..(i + 1 < ends.Count ? ends[i + 1].Index : said.Length)];
+            (near, far) = end.Groups["far"].Success ? (near, far + part) : (near + part, far);
+        }
+
+        return near.Length > 0 ? (near, far) : AgainForm().IsMatch(far) ? (far, "") : null;
+    }
+
+    /// <summary>These, and others that are counted from the other end.</summary>
+    public OwnScores AndFrom(OwnScores far, Length room) => this with
+    {
+        Scores = [.. Scores.Concat(far.Scores.Select(s => room - s)).Where(s => s > Length.Zero).Distinct().Order()],
+        Folds = Folds.Concat(far.Folds.Select(f => KeyValuePair.Create(room - f.Key, f.Value))).DistinctBy(f => f.Key).ToDictionary(),
+    };
 
     private static bool? Side(Match side, Length first, Length second, DisplayUnit unit) => side.Groups["word"].Value.ToLowerInvariant() switch
     {
@@ -180,17 +250,19 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         if (HalfForm().Match(text) is { Success: true } half && OwnFigures.All(text, unit, 1).Count == 0)
         {
             var halved = along ?? first >= second;
-            return new([new Length((halved ? first : second).Units / 2)], halved, along is not null);
+            return new([new Length((halved ? first : second).Units / 2)], halved, along is not null || Length.Max(first, second).Units > LongToHalve * Length.Min(first, second).Units);
         }
 
         if (EveryForm().Match(text) is { Success: true } every)
         {
             var step = every.Groups["n"].Success ? OwnFigures.Figure(every.Groups["n"].Value, every.Groups["u"].Value, unit) ?? Length.In(1) : every.Groups["cm"].Success ? Length.Mm(10) : Length.In(1);
-            var (room, which) = Enough(first, step) ? (first, true) : (second, false);
+            var last = every.Groups["to"].Success ? OwnFigures.Figure(every.Groups["to"].Value, every.Groups["tu"].Value, unit) : null;
+            var (room, which) = Enough(first, step) && !(last >= first && last < second) ? (first, true) : (second, false);
             (room, which) = along is { } said ? (said ? first : second, said) : (room, which);
-            room = every.Groups["to"].Success && OwnFigures.Figure(every.Groups["to"].Value, every.Groups["tu"].Value, unit) is { } last && last + Length.Mm(1) < room ? last + Length.Mm(1) : room;
+            room = last is { } end && end + Length.Mm(1) < room ? end + Length.Mm(1) : room;
             var times = every.Groups["times"].Success ? OwnFigures.Times(every.Groups["times"].Value) : Most;
-            return new(step <= Length.Zero ? [] : [.. Enumerable.Range(1, Math.Min(times, Most)).Select(i => i * step).TakeWhile(at => at < room - Length.Mm(0.5m))], which, along is not null);
+            var from = every.Groups["from"].Success ? OwnFigures.Figure(every.Groups["from"].Value, every.Groups["fu"].Value, unit) ?? step : step;
+            return new(step <= Length.Zero ? [] : [.. Enumerable.Range(0, Math.Min(times, Most)).Select(i => from + (i * step)).TakeWhile(at => at < room - Length.Mm(0.5m))], which, along is not null);
         }
 
         var ends = EndsForm().Match(text);

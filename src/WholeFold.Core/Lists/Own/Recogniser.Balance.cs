@@ -54,7 +54,10 @@ public sealed partial class Recogniser
             // Without any of what holds it together it may be another card that begins the same way.
             var bonds = variant.Construction.Bonds;
             var held = bonds.Count == 0 || bonds.Any(b => _used.Contains(b.A.Piece.Piece) && _used.Contains(b.B.Piece.Piece));
-            var sure = _score >= (held ? Enough : EnoughAlone) && way.Left.Count == 0 && ignored == 0 && _broken == 0 && outvoted.Count <= 1 && _off.Count == 0;
+
+            // What is cut several times is no card of one piece, unless everything is.
+            var several = variant.Construction.Pieces.Count == 1 && way.Pairs.Any(p => p.Listed.Quantity > 1 && list.Pieces.Any(o => o.Kind is OwnKind.Piece or OwnKind.Paper && o.Quantity % p.Listed.Quantity != 0));
+            var sure = _score >= (held ? Enough : EnoughAlone) && way.Left.Count == 0 && ignored == 0 && _broken == 0 && outvoted.Count <= 1 && _off.Count == 0 && !several;
             return new Recognised(variant.Family, variant.Choices, width, height, Read(), _matched, [.. outvoted.Select(o => new Differing(o.Line, o.Figure, o.Value, Round(equations.At(o.Rule, x)))), .. _off], [.. missing.Select(m => m.Name)], _score, sure);
         }
 
@@ -76,7 +79,12 @@ public sealed partial class Recogniser
             foreach (var parameter in variant.Construction.Parameters.Where(p => IsSaid(Symbol.Parameter(p.Id))))
             {
                 var (value, ideal) = (equations.At(Affine.Name(parameter.Id), x), equations.At(parameter.Ideal, x));
-                _broken += parameter.Min.Any(l => value < equations.At(l.Value, x) - (ideal <= Hair.Units ? Hair.Units : Tolerance)) || parameter.Max.Any(l => value > equations.At(l.Value, x) + Tolerance) ? 1 : 0;
+                var past = parameter.Min.Select(l => equations.At(l.Value, x) - value - (ideal <= Hair.Units ? Hair.Units : Tolerance)).Concat(parameter.Max.Select(l => value - equations.At(l.Value, x) - Tolerance)).DefaultIfEmpty(0).Max();
+                if (past > 0)
+                {
+                    _broken++;
+                    _score += past < JustPast.Units ? BrokenLimit - JustBroken : 0;
+                }
 
                 // What is usually a hair or nothing, and is a panel of its own here, belongs to another card.
                 _score -= ideal <= Hair.Units && value >= Panel.Units ? FarFromUsual : 0;

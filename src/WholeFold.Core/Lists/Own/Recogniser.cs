@@ -16,10 +16,13 @@ namespace WholeFold.Core.Lists.Own;
 public sealed partial class Recogniser(DesignReader reader)
 {
     // What each thing counts: a figure that is explained one, less one for each thing that had to be assumed; the rest by trial on lists (tests/…/Own).
-    private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.8, BrokenLimit = 2.5, AsUsual = 0.8, NearlyUsual = 0.08, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, OwnParameter = 0.7, TurnedAbout = 1.2, OneFold = 1, HasWindow = 0.6, EnoughAlone = 3.6, WrongCount = 0.4, FarTooMany = 1.5, Enough = 1.3, Clear = 0.5, FarFromUsual = 2.6, NotCrossed = 2.5, Named = 1.5, NamedSize = 0.4, RoundSize = 0.3, FoldsOtherwise = 1;
+    private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.8, BrokenLimit = 2.5, JustBroken = 1.2, AsUsual = 0.8, NearlyUsual = 0.08, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, OwnParameter = 0.7, TurnedAbout = 1.2, OneFold = 1, HasWindow = 0.6, EnoughAlone = 3.6, WrongCount = 0.4, FarTooMany = 1.5, Enough = 1.3, Clear = 0.5, FarFromUsual = 2.6, NotCrossed = 2.5, Named = 1.5, NamedSize = 0.4, RoundSize = 0.3, FoldsOtherwise = 1;
 
     /// <summary>A parameter that is no more than this is a hair that many lists leave out, and a requirement that is missed by no more is for the checks to say: 1/16 in, and what a rule cannot tell from it.</summary>
     private static readonly Length Hair = Length.Mm(1.8m);
+
+    /// <summary>A limit that is passed by no more is one that a maker may not keep to.</summary>
+    private static readonly Length JustPast = Length.Mm(2.5m);
 
     /// <summary>What is further off is another piece, and no slip.</summary>
     private static readonly Length SlipAtMost = Length.In(3, 8);
@@ -83,6 +86,12 @@ public sealed partial class Recogniser(DesignReader reader)
                 var builder = Sizer.BuilderFor(read.Design, read.Target, firm: false, CancellationToken.None);
                 var known = read.Design.Construction.Allowances.Keys.ToDictionary(s => s, builder.Known);
                 variants.Add(new Variant(family, read.Design.Construction, choices, s => known[s]));
+
+                // Many makers leave them out: what goes inside is as large as what it goes into.
+                if (known.Values.Any(k => k > new Rational(Equations.NearFor(system).Units)))
+                {
+                    variants.Add(new Variant(family, read.Design.Construction, choices, _ => Rational.Zero));
+                }
             }
         }
 
