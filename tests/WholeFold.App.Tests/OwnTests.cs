@@ -179,7 +179,7 @@ public sealed class OwnTests : IDisposable
             Assert.Equal("7", json.RootElement.GetProperty("figures").GetProperty("1.height").GetProperty("in").GetString());
             using var told = new StringWriter();
             Assert.Equal(0, CommandLine.Run(["own", "--list", file], told, error));
-            Assert.StartsWith("This is a Tier scene, 7 × 5 in.", told.ToString(), StringComparison.Ordinal);
+            Assert.StartsWith("This is a tier scene, 7 × 5 in.", told.ToString(), StringComparison.Ordinal);
 
             // Kept as a design it is converted like any other; where it cannot be written, that is said and nothing half is left.
             var kept = $"{file}.json";

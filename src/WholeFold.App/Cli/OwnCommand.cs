@@ -65,7 +65,7 @@ internal static class OwnCommand
     {
         if (own.Recognised is { } r)
         {
-            output.WriteLine(Words.Of($"This is a {r.Family.Name}, {r.Width} × {r.Height:u}{(r.Differs.Count == 0 ? "" : r.Differs.Count == 1 ? "; one figure differs" : $"; {r.Differs.Count} figures differ")}.").Write(unit));
+            output.WriteLine(Words.Of($"This is {r.Called}, {r.Width} × {r.Height:u}{(r.Differs.Count == 0 ? "" : r.Differs.Count == 1 ? "; one figure differs" : $"; {r.Differs.Count} figures differ")}.").Write(unit));
         }
         else
         {
@@ -89,7 +89,7 @@ internal static class OwnCommand
 
         foreach (var left in own.List.Left)
         {
-            output.WriteLine($"Line {left.Line} was not understood: “{left.Text}”. It could be {left.Would}.");
+            output.WriteLine($"Line {left.Line} was not {(left.InPart ? "wholly " : "")}understood: “{left.Text}”. It could be {left.Would}.");
         }
     }
 }

@@ -85,6 +85,20 @@ public class OwnLinesTests
         { "base: 8 x 6, score at 4? no, 10 x 6, score at 5", "base 10x6 [5]" },
         { "Bring both short sides of a sheet 12 x 4 to the middle, score at 3 and 9", "bring short sides sheet 12x4 [3 9]" },
         { "box to take a 5 x 7 card\nsheet 10 x 11", "box take 5x7 (finished) | sheet 10x11" },
+        { "Offset gate 5x7\n10 in x 7 in, scored 3\" from LH edge and 2\" from RH edge", "offset gate 5x7 (finished) | piece 1 10x7 [3 8]" },
+        { "Stepper for 6x6\n6 x 13; score 6, 7 1/4", "stepper 6x6 (finished) | piece 1 6x13 [6 7.25]" },
+        { "pillar: 5 x 7, scores 1, 2, 3 - make 2", "2 pillar 5x7 [1 2 3]" },
+        { "5 wide by 12 1/2 long; from one end: 7, 8 1/2, 11", "piece 1 5x12.5 [7 8.5 11]" },
+        { "base (4 1/4 wide) 9 1/8 long - score 3/8, 1 3/8", "base 4.25x9.125 [0.375 1.375]" },
+        { "width of card stock 8.5, height 11: score at 2 3/4 and 8 1/4 on the 11 in side", "piece 1 8.5x11 [2.75 8.25]" },
+        { "strip 3 1/2 square? 3 1/2 x 8, score 4", "strip 3.5x8 [4]" },
+        { "insert 11 1/2 x 10, score 5 3/4\nsnip 4 3/8 x 1/4 off each corner", "insert 11.5x10 [5.75]" },
+        { "sheet 9 wide 7 high, fold at 2, 3 (only 1 1/4 in from top and bottom)", "sheet 9x7 [2 3]" },
+        { "outside 5 x 10 1/2 - score 7 (flap is 3 1/2)\ninside folded card 4 1/2 x 13 - score 6 1/2", "outside 5x10.5 [7] | inside folded 4.5x13 [6.5]" },
+        { "tent 14 x 5 sc 3 1/2, 7, 10 1/2 - stick 1 1/2 from edge", "tent 14x5 [3.5 7 10.5]" },
+        { "wall 12 3/4 x 5 1/2: 2 1/8 - 4 1/4 - 8 1/2 - 10 5/8 score lines", "wall 12.75x5.5 [2.125 4.25 8.5 10.625]" },
+        { "pocket 4 1/4 x 3, score 1/4 on both short sides and the bottom", "pocket 4.25x3 [0.25 4] across [0.25]" },
+        { "A card that pops out\nbase 10 x 5", "base 10x5" },
         { "sheet 9 x 5: score 2/3/6/7", "sheet 9x5 [2 3 6 7]" },
         { "tunnel 10 x 7: 1/2, 5, 5 1/2", "tunnel 10x7 [0.5 5 5.5]" },
         { "strip 11 x 3 3/4, every 2 3/4", "strip 11x3.75 [2.75 5.5 8.25]" },
@@ -118,6 +132,7 @@ public class OwnLinesTests
     }
 
     [Theory]
+    [InlineData("| piece | W | H | score |\n|---|---|---|---|\n| base | 20.7 | 14.8 | 5.1, 15.6 |", "cm", "8.15x5.827")]
     [InlineData("A4 sheet cut in half\nscore at 105", "mm", "5.846x")]
     [InlineData("base 280 x 140, score at 70, 210", null, "11.024x5.512")]
     [InlineData("base 29,6 x 10,5 score 14,8", null, "11.654x4.134")]
@@ -334,4 +349,23 @@ public class OwnLinesTests
         Assert.Equal(figure.Rule, corrected.Next[0].Rule);
         Assert.Equal(guess.Figures, guess.Corrected(new Dictionary<string, int> { ["9.nothing.width"] = 1, [RuleGuess.KeyOf(figure)] = 99 }).Figures);
     }
+
+    /// <summary>Figures that nothing reads are told, and what can be read of their line is.</summary>
+    [Theory]
+    [InlineData("base 10 x 5, bend 2 1/2, 7 1/2")]
+    [InlineData("base 10 x 5, 2 1/2 / 7 1/2 in the jig")]
+    [InlineData("base 10 x 5, score 12 and 14")]
+    public void Figures_that_were_not_read_are_told(string line)
+    {
+        var list = OwnListReader.Read(line, DisplayUnit.Inch);
+        Assert.Equal("base", Assert.Single(list.Pieces).Name);
+        Assert.Contains("“score at”", Assert.Single(list.Left).Would, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("base 10 x 5")]
+    [InlineData("tag 3 1/2 x 1 1/2, 300 gsm, for the front")]
+    [InlineData("base 10 x 5 (2)")]
+    [InlineData("band 1 x 12, cut slits 1/2, 3/4 deep")]
+    public void What_is_no_figure_of_it_is_not_told(string line) => Assert.Empty(OwnListReader.Read(line, DisplayUnit.Inch).Left);
 }

@@ -1697,6 +1697,7 @@ export interface components {
             line: number;
             text: string;
             would: string;
+            inPart: boolean;
         };
         OwnPieceView: {
             /** Format: int32 */

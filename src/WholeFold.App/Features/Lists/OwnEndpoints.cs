@@ -29,7 +29,8 @@ public sealed record OwnPieceView(int Line, string Name, string Kind, int Quanti
 /// <param name="Now">In the format that is looked at; null where that is the same.</param>
 public sealed record OwnFigureView(int Line, string Name, string Figure, FigureText Value, FigureText? Now, IReadOnlyList<SentencePart> Rule, int Sure, string Key, IReadOnlyList<IReadOnlyList<SentencePart>> Next);
 
-public sealed record OwnLeftView(int Line, string Text, string Would);
+/// <param name="InPart">Whether what else stands in the line was understood.</param>
+public sealed record OwnLeftView(int Line, string Text, string Would, bool InPart);
 
 /// <summary>What has come of a list so far.</summary>
 /// <param name="Says">In one sentence: what it is.</param>
@@ -83,12 +84,12 @@ internal static class OwnEndpoints
             [.. own.List.Pieces.Select(p => new OwnPieceView(p.Line, p.Name, p.Kind.ToString().ToLowerInvariant(), p.Quantity, p.First.Units, p.Second.Units, [.. p.Scores.Select(s => s.Units)], [.. p.Scores.Where(at => p.Folds.GetValueOrDefault(at) == Fold.Mountain).Select(at => at.Units)], [.. p.Cross.Select(s => s.Units)], p.AlongFirst, $"{LengthWriter.Write(p.First, p.Unit)} × {LengthWriter.Write(p.Second, p.Unit)}"))],
             [.. own.Figures.Select(f => new OwnFigureView(f.Line, f.Name, f.Figure, LengthWriter.Parts(f.Value, unit), f.Now is { } now && (now - f.Value).Abs() > Length.Mm(0.4m) ? LengthWriter.Parts(now, unit) : null, f.Rule.Parts(unit), (int)Math.Round(f.Sure * 100), f.Key, [.. f.Next.Take(2).Select(n => n.Rule.Parts(unit))]))],
             [.. own.Questions.Select(q => q.Ask.Parts(unit))], [.. own.Contradictions.Select(c => c.Text.Parts(unit))],
-            [.. own.List.Left.Select(l => new OwnLeftView(l.Line, l.Text, l.Would))],
+            [.. own.List.Left.Select(l => new OwnLeftView(l.Line, l.Text, l.Would, l.InPart))],
             own.Design(), own.Recognised is null && own.Rules?.Upwards is { } upwards ? upwards ? "upwards" : "sideways" : null, own.Recognised is not null);
     }
 
     private static Words Says(OwnDesign own) => own.Recognised is { } r
-        ? Words.Of($"This is a {r.Family.Name.ToLowerInvariant()}, {r.Width} × {r.Height:u}{(r.Differs.Count == 0 ? "" : r.Differs.Count == 1 ? Words.Of($"; one figure differs: {r.Differs[0].Figure} of line {r.Differs[0].Line}") : Words.Of($"; {r.Differs.Count} figures differ"))}.")
-        : own.Rules is { } rules ? Words.Of($"{(own.Closest is [var near, ..] && near.Score > 0 ? $"It comes near to a {near.Family.Name.ToLowerInvariant()}, but not surely. " : "")}Its figures are taken to be for a card of {rules.Width} × {rules.Height:u}.")
+        ? Words.Of($"This is {r.Called}, {r.Width} × {r.Height:u}{(r.Differs.Count == 0 ? "" : r.Differs.Count == 1 ? Words.Of($"; one figure differs: {r.Differs[0].Figure} of line {r.Differs[0].Line}") : Words.Of($"; {r.Differs.Count} figures differ"))}.")
+        : own.Rules is { } rules ? Words.Of($"{(own.Closest is [var near, ..] && near.Score > 0 ? $"It comes near to {near.Called}, but not surely. " : "")}Its figures are taken to be for a card of {rules.Width} × {rules.Height:u}.")
         : Words.Of($"Type a piece a line, such as: base 10 x 5, score at 2 1/2 and 7 1/2.");
 }

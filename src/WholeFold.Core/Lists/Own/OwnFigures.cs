@@ -16,9 +16,9 @@ internal static partial class OwnFigures
     private static partial Regex SizeForm();
 
     // So wide and so high, or its width and its height, each with its name.
-    private const string Broad = @"(?:wide|width|long|length|across|w|l)", High = @"(?:tall|high|height|deep|width|wide|w|h)", Tall = @"(?:tall|high|height|h)";
+    private const string Broad = @"(?:wide|width|long|length|across|w|l)", High = @"(?:tall|high|height|deep|width|wide|long|length|w|h)", Tall = @"(?:tall|high|height|h)";
 
-    [GeneratedRegex($@"(?<a>{Number})(?<ua>{Unit})\s*\(?{Broad}\b\)?\s*(?:,|&|/|and|by|x|×)?\s*(?<b>{Number})(?<ub>{Unit})\s*\(?{High}\b\)?|\b{Broad}\s*[:=]?\s*(?<a>{Number})(?<ua>{Unit})\s*(?:,|&|/|and|by|x|×)?\s*{High}\s*[:=]?\s*(?<b>{Number})(?<ub>{Unit})|(?<b>{Number})(?<ub>{Unit})\s*\(?{Tall}\b\)?\s*(?:,|&|/|and|by|x|×)?\s*(?<a>{Number})(?<ua>{Unit})\s*\(?{Broad}\b\)?|\b{Tall}\s*[:=]?\s*(?<b>{Number})(?<ub>{Unit})\s*(?:,|&|/|and|by|x|×)?\s*{Broad}\s*[:=]?\s*(?<a>{Number})(?<ua>{Unit})", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?<a>{Number})(?<ua>{Unit})\s*\(?{Broad}\b\)?\s*(?:,|&|/|and|by|x|×)?\s*(?<b>{Number})(?<ub>{Unit})\s*\(?{High}\b\)?|\b{Broad}(?:\s+of\s+[a-z ]{{1,20}})?\s*[:=]?\s*(?<a>{Number})(?<ua>{Unit})\s*(?:,|&|/|and|by|x|×)?\s*{High}\s*[:=]?\s*(?<b>{Number})(?<ub>{Unit})|(?<b>{Number})(?<ub>{Unit})\s*\(?{Tall}\b\)?\s*(?:,|&|/|and|by|x|×)?\s*(?<a>{Number})(?<ua>{Unit})\s*\(?{Broad}\b\)?|\b{Tall}\s*[:=]?\s*(?<b>{Number})(?<ub>{Unit})\s*(?:,|&|/|and|by|x|×)?\s*{Broad}\s*[:=]?\s*(?<a>{Number})(?<ua>{Unit})", RegexOptions.IgnoreCase)]
     private static partial Regex NamedSides();
 
     [GeneratedRegex($@"(?<a>{Number})(?<ua>{Unit})[\s-]*(?:square\b|sq\b)|\bsquare\s+of\s+(?<a>{Number})(?<ua>{Unit})(?!\s*(?:x|×|\*|by)\s*\d)", RegexOptions.IgnoreCase)]

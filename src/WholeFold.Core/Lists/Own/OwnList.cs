@@ -50,7 +50,8 @@ public sealed record OwnPiece(int Line, string Name, OwnKind Kind, int Quantity,
 }
 
 /// <summary>A line that was not understood, with what would be; it is kept as it is.</summary>
-public sealed record NotUnderstood(int Line, string Text, string Would);
+/// <param name="InPart">Whether what else stands in it was.</param>
+public sealed record NotUnderstood(int Line, string Text, string Would, bool InPart = false);
 
 /// <summary>A figure that has a name and belongs to no side: rails ⅞, 1¼ from the fore-edges.</summary>
 public sealed record OwnNamed(int Line, string Name, Length Value);

@@ -31,7 +31,7 @@ public static partial class OwnListReader
     [GeneratedRegex($@"^(?<name>[a-z][a-z '&-]{{1,40}}?)\W*(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})(?<rest>[^\d]*)$", RegexOptions.IgnoreCase)]
     private static partial Regex NamedForm();
 
-    [GeneratedRegex($@"^[\s,;/&|]*{Figures}$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^(?:(?:measured\s+)?from\s+(?:the\s+)?(?:one|left|lh|top|either)\b(?:[\s-]*hand)?(?:\s+(?:end|edge|side))?\s*[:,-]?)?[\s,;/&|]*{Figures}$", RegexOptions.IgnoreCase)]
     private static partial Regex BareForm();
 
     // Figures right behind a size are its scores.
@@ -53,7 +53,7 @@ public static partial class OwnListReader
     [GeneratedRegex(@"(?:[,(.]|\bwith\b|\band\b)\s*(?<words>(?:an?\s+)?[a-z][a-z ]*)$", RegexOptions.IgnoreCase)]
     private static partial Regex LastClause();
 
-    [GeneratedRegex(@"^[^,;:]*fold\s*(?:card)?\s*,?\s*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^[^,;:]*(?:fold|gate)\s*(?:card)?\s*,?\s*$|\b(?:for|fits)\s+an?\s*$|^[^,;:\d]*\bfor\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex FoldName();
 
     [GeneratedRegex(@"\b(?:circles?|discs?)\b", RegexOptions.IgnoreCase)]
@@ -71,7 +71,7 @@ public static partial class OwnListReader
     private static partial Regex AllTheSame();
 
     // Whoever corrects a size means what stands behind.
-    [GeneratedRegex(@"\b(?:no|sorry|wait|scratch\s+that|i\s+mean|make\s+that)\b\s*[-:,]", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"(?:\?\s*)?\b(?:no|sorry|wait|scratch\s+that|i\s+mean|make\s+that)\b\s*[-:,]|\?", RegexOptions.IgnoreCase)]
     private static partial Regex Corrected();
 
     // Figures behind a size that nothing reads: several, one after the other.
@@ -80,6 +80,14 @@ public static partial class OwnListReader
 
     [GeneratedRegex(@"\b(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen)(?:\s+and\s+(?:an?\s+|one\s+)?(?<part>half|quarter|eighth|three[\s-]quarters?|three[\s-]eighths?|five[\s-]eighths?|seven[\s-]eighths?))?(?=\s*(?:inch(?:es)?\s*)?\b(?:by|x)\b)|(?<=\b(?:by|x)\s+)(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen)(?:\s+and\s+(?:an?\s+|one\s+)?(?<part>half|quarter|eighth|three[\s-]quarters?|three[\s-]eighths?|five[\s-]eighths?|seven[\s-]eighths?))?\b", RegexOptions.IgnoreCase)]
     private static partial Regex WordedFigure();
+
+    // What comes off the corners is no piece.
+    [GeneratedRegex(@"\bcorners?\s+(?:off|out|away)\b|\b(?:off|from|out\s+of|at)\s+(?:each|all|every|the|both)\s+(?:\w+\s+)?corners?\b", RegexOptions.IgnoreCase)]
+    private static partial Regex OffCorners();
+
+    // Scores behind a size whose word comes last: 2, 4, 8 score lines.
+    [GeneratedRegex($@"^[^\d(]{{0,24}}(?<scores>(?>{OwnFigures.Number})(?>{OwnFigures.Unit})(?:(?:[\s,;/&|]+|\s+-\s+)(?:and\s+)?(?>{OwnFigures.Number})(?>{OwnFigures.Unit}))*)\s*$", RegexOptions.IgnoreCase)]
+    private static partial Regex BeforeWord();
 
     // How it is done, and no name of the piece.
     [GeneratedRegex(@"^\W*(?:with|using|for|so|then|and)\b", RegexOptions.IgnoreCase)]
@@ -93,6 +101,6 @@ public static partial class OwnListReader
     [GeneratedRegex(@"(?<!\w)(?:[abc]\d|#\d+)(?!\w)", RegexOptions.IgnoreCase)]
     private static partial Regex FormatName();
 
-    [GeneratedRegex(@"\b(?:make|need|cut)\s+(?:one|two|three|four|five|six|eight)\b|\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z])|(?<=[:,]\s*|\band\s+|^\W*)(one|two|three|four|five|six|eight)\W*$|\b(start|begin|using|cut|pieces?|piece of|a|an|the|of|and|card|cardstock|at|to|from|is|for|each|measures?|measuring|that|which|qty)\b|(?<!\w)\d+(?!\w)|[^a-z0-9 '&-]", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:make|need|cut)\s+(?:one|two|three|four|five|six|eight)\b|\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z])|(?<=[:,]\s*|\band\s+|^\W*)(one|two|three|four|five|six|eight)\W*$|\b(start|begin|using|cut|pieces?|piece of|a|an|the|of|and|card|cardstock|stock|at|to|from|is|for|each|measures?|measuring|that|which|qty)\b|(?<!\w)\d+(?!\w)|[^a-z0-9 '&-]", RegexOptions.IgnoreCase)]
     private static partial Regex Small();
 }

@@ -54,7 +54,7 @@ public static partial class OwnListReader
                 }
                 else if (pieces.Count is var before && (pieces.Count >= MostPieces || !ReadPart(part, number, unit, pieces, named) || HasUnread(part, unit, pieces.Skip(before))))
                 {
-                    left.Add(new NotUnderstood(number, raw.Trim() is { Length: > 80 } late ? late[..80] + "…" : raw.Trim(), pieces.Count >= MostPieces ? $"at most {MostPieces} pieces" : pieces.Count > before ? "“score at” before its figures, if they are scores" : Accepted));
+                    left.Add(new NotUnderstood(number, raw.Trim() is { Length: > 80 } late ? late[..80] + "…" : raw.Trim(), pieces.Count >= MostPieces ? $"at most {MostPieces} pieces" : pieces.Count > before ? "“score at” before its figures, if they are scores" : Accepted, InPart: pieces.Count > before));
                 }
             }
         }
@@ -64,7 +64,8 @@ public static partial class OwnListReader
 
     /// <summary>Whether figures stand behind the size of a piece that were not taken for anything.</summary>
     private static bool HasUnread(string part, DisplayUnit unit, IEnumerable<OwnPiece> read) =>
-        read.ToList() is { Count: > 0 } now && now.All(p => p.Kind == OwnKind.Piece && p.Scores.Count == 0) && OwnFigures.Sizes(part, unit) is [.., var last] && part[last.End..] is var rest && !DoneWord().IsMatch(rest) && Unread().IsMatch(rest);
+        read.ToList() is { Count: > 0 } now && now.All(p => p.Kind == OwnKind.Piece && p.Scores.Count == 0) && OwnFigures.Sizes(part, unit) is [.., var last] && part[last.End..] is var rest
+        && ((!DoneWord().IsMatch(rest) && Unread().IsMatch(rest)) || (OwnScores.Word().Match(rest) is { Success: true } word && rest[word.Index..].Any(char.IsAsciiDigit)));
 
     private static IEnumerable<string> Sentences(string part, DisplayUnit unit)
     {
@@ -131,14 +132,16 @@ public static partial class OwnListReader
             ? (m.Groups[1].Value + m.Groups[2].Value + m.Groups[3].Value).ToLowerInvariant() switch { "mm" => DisplayUnit.Millimetre, "cm" => DisplayUnit.Centimetre, _ => DisplayUnit.Inch } : null;
 
     /// <summary>A line that says what comes, or what the card is called, and measures nothing.</summary>
-    private static bool IsHeading(string line, bool first) => !(first ? FormatName().Replace(line, "") : line).Any(char.IsAsciiDigit) && (line.EndsWith(':') || (first && line.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length <= LongestTitle));
+    private static bool IsHeading(string line, bool first) => !(first ? FormatName().Replace(line, "") : line).Any(char.IsAsciiDigit) && (line.EndsWith(':') || (first && line.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length <= (line.Any(char.IsAsciiDigit) ? LongestSized : LongestTitle)));
 
-    private const int LongestTitle = 4;
+    /// <summary>In words; of one with a format in it, which may be a sheet that is cut, fewer.</summary>
+    private const int LongestTitle = 5, LongestSized = 4;
 
     /// <summary>What bare numbers are that nobody says the unit of: no side of a card is longer than 60 in, and no inch is written 14,8.</summary>
     private static DisplayUnit Usual(string text)
     {
-        var plain = string.Join('\n', text.Split('\n').Select(l => Plain(l)));
+        var table = new OwnTable();
+        var plain = string.Join('\n', text.Split('\n').Select(l => table.Row(Plain(l, keepTabs: true))));
         if (plain.Contains('/', StringComparison.Ordinal) && Regex.IsMatch(plain, @"\d/\d"))
         {
             return DisplayUnit.Inch;
@@ -155,7 +158,13 @@ public static partial class OwnListReader
             part = part[..wrong.At] + part[(corrected.Index + corrected.Length)..];
         }
 
+        // A piece may be called a folded one: what is scored stands behind its size.
         var score = OwnScores.Word().Match(part);
+        if (score.Success && OwnFigures.Sizes(part, unit) is [var only, ..] && only.At > score.Index && !part[score.Index..only.At].Any(char.IsAsciiDigit) && OwnScores.Word().Match(part, only.End) is { Success: true } behindIt)
+        {
+            score = behindIt;
+        }
+
         var (head, tail) = score.Success ? (part[..score.Index], part[score.Index..]) : (part, "");
         var sizes = OwnFigures.Sizes(head, unit);
         if (sizes.Count == 0 && score.Success && OwnFigures.Sizes(tail, unit) is [var behind, ..])
@@ -168,6 +177,16 @@ public static partial class OwnListReader
         if (sizes.Count == 0 && SameSize().Match(head) is { Success: true } same && As(same.Groups["as"].Value, pieces) is { } model)
         {
             sizes = [new OwnFigures.Size(same.Index, same.Length, model.First, model.Second)];
+        }
+
+        if (sizes.Count > 0 && OffCorners().IsMatch(head) && pieces.Count > 0)
+        {
+            return true;
+        }
+
+        if (score.Success && sizes.Count == 1 && sizes[0].End <= head.Length && !tail.Any(char.IsAsciiDigit) && BeforeWord().Match(head[sizes[0].End..]) is { Success: true } ahead)
+        {
+            return Adds(head[..sizes[0].End], sizes, ahead.Groups["scores"].Value, number, unit, pieces);
         }
 
         if (!score.Success && sizes.Count == 1 && !DoneWord().IsMatch(head[sizes[0].End..]) && BehindForm().Match(head[sizes[0].End..]) is { Success: true } figures)

@@ -28,8 +28,12 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     public static partial Regex Word();
 
     // Whatever is said from here on is no score: why, or what else is done.
-    [GeneratedRegex(@"[(,;.]?\s*\b(?:then\s+|and\s+)?(?:so\b|so that|leaving|which|making|makes|because|for (?:a|the|an)\b|to make|cut|(?:slit|slot|snip|trim|notch|tick|mark|glue|tape|bond|burnish|slic|window|aperture|hole|opening)(?:s|d|e|ed|ted|ped|med)?)\b.*$", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
+    [GeneratedRegex(@"[(,;.]?\s*\b(?:then\s+|and\s+)?(?:so\b|so that|leaving|which|making|makes|because|for (?:a|the|an)\b|to make|cut|(?:slit|slot|snip|trim|notch|tick|mark|glue|tape|bond|burnish|slic|window|aperture|hole|opening|stick|attach|adhere|only)(?:s|d|e|ed|ted|ped|med)?)\b.*$", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
     private static partial Regex Otherwise();
+
+    // What a part of it comes to, and no score.
+    [GeneratedRegex(@"\([^()]*\b(?:is|are|makes?|leaves?|gives?)\b[^()]*\)", RegexOptions.IgnoreCase)]
+    private static partial Regex Remark();
 
     [GeneratedRegex($@"(?:read\s+)?(?:along|on|across|down)\s+(?:the|its)\s+(?:(?<word>long|longer|short|shorter|first|second|width|height|length)|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit}))(?:\s*(?:side|edge|length|way))?|\b(?<word>lengthwise|lengthways|crosswise|widthwise|widthways)\b", RegexOptions.IgnoreCase)]
     private static partial Regex SideForm();
@@ -54,13 +58,13 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     internal static partial Regex HalfTurnForm();
 
     // So much from one end, and so much from the other.
-    [GeneratedRegex(@"\bfrom\s+(?:the\s+|its\s+)?(?:(?<far>right|other|far|opposite)|left|one|near|first)\b(?:[\s-]*hand)?(?:\s+(?:ends?|sides?|edges?))?(?!\s+and\s+(?:the\s+)?right)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\bfrom\s+(?:the\s+|its\s+)?(?:(?<far>right|rh|other|far|opposite)|left|lh|one|near|first)\b(?:[\s-]*hand)?(?:\s+(?:ends?|sides?|edges?))?(?!\s+and\s+(?:the\s+)?right)", RegexOptions.IgnoreCase)]
     private static partial Regex OneEndForm();
 
     [GeneratedRegex(@"\b(?:again|also|too|the\s+same|repeat)\b", RegexOptions.IgnoreCase)]
     private static partial Regex AgainForm();
 
-    [GeneratedRegex(@"\b(?:on\s+)?(?:three|3)\s+(?:of\s+(?:the\s+|its\s+)?)?(?:sides|edges)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:on\s+)?(?:three|3)\s+(?:of\s+(?:the\s+|its\s+)?)?(?:sides|edges)\b|\bboth\s+(?:(?:short|long)\s+)?(?:sides|ends|edges)\s+and\s+(?:the\s+|at\s+the\s+)?(?:bottom|foot|top|head)\b", RegexOptions.IgnoreCase)]
     private static partial Regex ThreeSidesForm();
 
     // In both directions.
@@ -79,13 +83,13 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     private static partial Regex WayForm();
 
     /// <summary>How many there are of a piece, behind its scores.</summary>
-    [GeneratedRegex(@"\(\s*(?:x\s*)?\d{1,2}\s*(?:x|off|of\s+(?:them|these))?\s*\)|(?<![\d""]\s*)[\s,]x\s?\d{1,2}\s*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\(\s*(?:x\s*)?\d{1,2}\s*(?:x|off|of\s+(?:them|these))?\s*\)|(?<![\d""]\s*)[\s,]x\s?\d{1,2}\s*$|[-,;]?\s*\b(?:make|need|qty)\s+\d{1,2}\s*$", RegexOptions.IgnoreCase)]
     internal static partial Regex CountForm();
 
     /// <param name="text">From the word that says it is about scores to the end of the line.</param>
     public static OwnScores Read(string text, Length first, Length second, DisplayUnit unit)
     {
-        var said = Otherwise().Replace(Word().Replace(CountForm().Replace(text, " "), Kept), " ");
+        var said = Otherwise().Replace(Word().Replace(CountForm().Replace(Remark().Replace(text, " "), " "), Kept), " ");
         if (FromBothEnds(said) is { } parted && Read(parted.Near, first, second, unit) is { Scores.Count: > 0 } near)
         {
             // What would come to the same from the other end is read along the other side.

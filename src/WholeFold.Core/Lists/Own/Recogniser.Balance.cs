@@ -1,6 +1,7 @@
 using MathNet.Numerics.LinearAlgebra;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Lists.Own;
@@ -29,7 +30,7 @@ public sealed partial class Recogniser
         public Recognised? Result()
         {
             var (width, height) = (Round(x[0]), Round(x[1]));
-            if (width < Length.In(3, 2) || height < Length.In(3, 2) || width > Length.In(16) || height > Length.In(16))
+            if (width < Format.Least || height < Format.Least || width > Format.Greatest || height > Format.Greatest)
             {
                 return null;
             }

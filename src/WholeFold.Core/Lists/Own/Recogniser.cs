@@ -58,7 +58,7 @@ public sealed partial class Recogniser(DesignReader reader)
     public IReadOnlyList<Recognised> Find(OwnList list, CancellationToken cancel = default)
     {
         ArgumentNullException.ThrowIfNull(list);
-        if (!list.Cards.Any(c => c.Scores.Count > 0 || _rare.Value.Contains(c.Name.ToUpperInvariant())))
+        if (!list.Cards.Any(c => c.Scores.Count > 0 || _rare.Value.Any(name => Says(c, name))))
         {
             return [];
         }
@@ -73,6 +73,9 @@ public sealed partial class Recogniser(DesignReader reader)
     private readonly Lazy<IReadOnlySet<string>> _rare = new(() => reader.Catalogue.All.SelectMany(f => ConstructionFamily.Combinations(f.Choices).Where(c => f.For(c).Refused is null).SelectMany(c => f.For(c).Pieces.Select(p => p.Name.ToUpperInvariant())).Distinct()).CountBy(n => n).Where(n => n.Value <= 2).Select(n => n.Key).ToHashSet());
 
     private bool NamesIt(OwnPiece listed, Piece piece) => string.Equals(piece.Name, listed.Name, StringComparison.OrdinalIgnoreCase) && _rare.Value.Contains(piece.Name.ToUpperInvariant());
+
+    /// <summary>Whether a piece's name has another in it, as a word.</summary>
+    private static bool Says(OwnPiece listed, string name) => $" {listed.Name} ".Contains($" {name} ", StringComparison.OrdinalIgnoreCase);
 
     private static List<Variant> Variants(DesignReader reader, UnitSystem system)
     {
@@ -132,7 +135,7 @@ public sealed partial class Recogniser(DesignReader reader)
         var listed = scored[next];
         foreach (var read in Views(listed))
         {
-            foreach (var piece in variant.Construction.Pieces.SelectMany(Readings).Where(p => p.Creases.Count == read.Scores.Count && pairs.All(d => d.Item2.Id != p.Id)))
+            foreach (var piece in variant.Construction.Pieces.SelectMany(p => p.Creases.Count == 0 && Says(listed, p.Name) ? Readings(p).Concat(Slanting(p)) : Readings(p)).Where(p => p.Creases.Count == read.Scores.Count && pairs.All(d => d.Item2.Id != p.Id)))
             {
                 // A piece that is the same from both ends is tried once.
                 var same = read.Panels.Zip(read.Panels.Reverse()).All(p => p.First == p.Second);
@@ -191,6 +194,17 @@ public sealed partial class Recogniser(DesignReader reader)
         }
     }
 
+    /// <summary>A sheet that is scored slantwise only, by where its first two lines leave its lower edge, half-way between them: that is what is measured from the corner.</summary>
+    private static IEnumerable<Piece> Slanting(Piece piece)
+    {
+        var foot = piece.Lines.Where(l => !l.IsLevel && !l.IsUpright && l.From.Y == Affine.Zero).ToList();
+        if (foot.Count == 2)
+        {
+            var at = (foot[0].From.X + foot[1].From.X) / 2;
+            yield return piece with { Panels = [piece.Panels[0] with { Extent = at }, piece.Panels[0] with { Id = "beyond", Extent = piece.Along - at }], Creases = [foot[0].Crease] };
+        }
+    }
+
     /// <summary>The figures of a scored piece as equations.</summary>
     private static IEnumerable<Equation> Of(OwnPiece listed, Piece piece, bool mirrored)
     {
@@ -243,7 +257,7 @@ public sealed partial class Recogniser(DesignReader reader)
     /// <summary>The finished size by a sheet without a score that bears a construction's own name, where one of its sides tells the other: nothing else would say that it is that.</summary>
     private Vector<double>? Sheet(Variant variant, Equations equations, OwnList list)
     {
-        foreach (var (listed, piece) in from l in list.Cards from p in variant.Construction.Pieces where p.Creases.Count == 0 && NamesIt(l, p) select (l, p))
+        foreach (var (listed, piece) in from l in list.Cards from p in variant.Construction.Pieces where p.Creases.Count == 0 && Says(l, p.Name) && _rare.Value.Contains(p.Name.ToUpperInvariant()) select (l, p))
         {
             var (along, across) = (new Equation(listed.Line, "width", piece.Along, listed.First), new Equation(listed.Line, "height", piece.Across, listed.Second));
             var x = equations.Solve([along]);

@@ -74,7 +74,10 @@ const view = (more: Partial<OwnView> = {}): OwnView => ({
   ],
   questions: [say("Does ", fig("5"), " grow with the card?")],
   contradictions: [],
-  left: [{ line: 4, text: "with love", would: "a size" }],
+  left: [
+    { line: 4, text: "with love", would: "a size", inPart: false },
+    { line: 5, text: "base 4 x 4, bend 1, 2", would: "scores", inPart: true },
+  ],
   design: { name: "Tier scene", construction: "tier-scene", format: "7x5in" },
   opens: null,
   isKnown: true,
@@ -126,6 +129,7 @@ describe("a list of one's own", () => {
     expect(rows[1]).toContain("not sure");
     expect(screen.getByText(/grow with the card/)).toBeTruthy();
     expect(screen.getByText(/Line 4 is kept but not understood/)).toBeTruthy();
+    expect(screen.getByText(/Line 5 is kept but not wholly understood/)).toBeTruthy();
   });
 
   it("takes another rule for a figure at one key, and says whose it is", () => {

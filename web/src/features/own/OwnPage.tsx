@@ -99,7 +99,7 @@ export function OwnPage() {
           ) : null}
           {(view?.left ?? []).map((l) => (
             <p key={l.line + l.text} className={s.left}>
-              Line {l.line} is kept but not understood: <u>{l.text}</u>. It could be {l.would}.
+              Line {l.line} is kept but not {l.inPart ? "wholly " : ""}understood: <u>{l.text}</u>. It could be {l.would}.
             </p>
           ))}
         </section>
