@@ -1,3 +1,4 @@
+using System.Text.RegularExpressions;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 
@@ -7,11 +8,11 @@ namespace WholeFold.Core.Lists.Own;
 /// What size a list may be for that names none. Its main piece, folded, is as high as it is across its scores, and as wide as some
 /// of its panels side by side; everything else must fit on it.
 /// </summary>
-internal static class FinishedSize
+internal static partial class FinishedSize
 {
     // Log odds, by trial on lists: a size that has a name; a paper that is that size less a border; the largest panel of a chain, half of a
     // sheet; what does not fit.
-    private const double Named = 5, HasPaper = 3, HasCover = 3, LargestPanel = 2.5, Half = 2, EdgeToCrease = 0.7, Misfit = 6, Whole = 1.5, Turned = 1.2, Lesser = 0.8, Sheared = 8, AllFolded = 1, Twins = 8, Fins = 7, Pillars = 5, OneWay = 1.5, Mirrored = 1.5, Slender = 2, SquareCard = 0.7, HalfSheet = 2.2, Spanning = 2.5, Elongated = 1.5, ZigzagSides = 1, Round = 0.8, Swings = 2, Large = 2;
+    private const double Named = 5, Titled = 4, HasPaper = 3, HasCover = 3, LargestPanel = 2.5, Half = 2, EdgeToCrease = 0.7, Misfit = 6, Whole = 1.5, Turned = 1.2, Lesser = 0.8, Sheared = 8, AllFolded = 1, Twins = 8, Fins = 7, Pillars = 5, OneWay = 1.5, Mirrored = 1.5, Slender = 2, SquareCard = 0.7, HalfSheet = 2.2, Spanning = 2.5, Elongated = 1.5, ZigzagSides = 1, Round = 0.8, Swings = 2, Large = 2;
 
     /// <summary>So many times as long as wide few are that have no name.</summary>
     private const decimal LongFrom = 1.85m;
@@ -68,6 +69,17 @@ internal static class FinishedSize
 
         return [.. found.GroupBy(f => (f.Width, f.Height)).Select(g => g.MaxBy(f => f.Likely)).Where(f => IsCard(f.Width) && IsCard(f.Height))
             .Select(f => (f.Width, f.Height, f.Likely + Fits(list, f.Main, f.Width, f.Height, formats, system, near))).OrderByDescending(f => f.Item3).Take(Most)];
+    }
+
+    // The name of a format, where it is the card's and no sheet's.
+    [GeneratedRegex(@"\b(?<name>a[1-7]|dl|mini[\s-]slimline|slimline)\b(?!\s*(?:sheet|paper|cardstock|card\s+stock|cut)\b)", RegexOptions.IgnoreCase)]
+    private static partial Regex FormatName();
+
+    /// <summary>Whether the list calls its card by the name of that format: A2 step card.</summary>
+    internal static bool IsTitled(OwnList list, Length width, Length height, IReadOnlyList<Format> formats, UnitSystem system, Length near)
+    {
+        var said = FormatName().Matches($"{list.Title} {(list.Pieces.Count > 0 ? list.Pieces[0].Name : "")}").Select(m => m.Groups["name"].Value.Replace('-', ' ')).ToList();
+        return said.Count > 0 && formats.Any(f => f.System == system && said.Any(n => f.Name.StartsWith(n, StringComparison.OrdinalIgnoreCase)) && f.IsAbout(width, height, near));
     }
 
     /// <summary>Whether a side is what people make cards: a multiple of 1/4 in, or 5 mm.</summary>
@@ -183,6 +195,7 @@ internal static class FinishedSize
         bool Is(Length a, Length b) => ((a - width).Abs() <= near && (b - height).Abs() <= near) || ((a - height).Abs() <= near && (b - width).Abs() <= near);
         bool Goes(Length a, Length b, Length room) => (a <= width + room && b <= height + room) || (a <= height + room && b <= width + room);
         var likely = formats.Any(f => f.System == system && f.IsAbout(width, height, near)) ? Named : 0;
+        likely += IsTitled(list, width, height, formats, system, near) ? Titled : 0;
 
         // What has a name may be long or large; of what has none one such doubt is enough.
         likely -= Length.Min(width, height) < SlenderBelow ? Slender : 0;

@@ -8,7 +8,7 @@ namespace WholeFold.Core.Lists.Own;
 internal static partial class OwnFigures
 {
     // No more digits than a figure has: a run of thousands is none, and would be tried from each of them.
-    public const string Number = @"(?<!\d)(?:\d{1,6}\s*[-\s]\s*\d{1,4}/\d{1,4}|\d{1,4}/\d{1,4}|\d{1,6}[.,]\d{1,8}|[.,]\d{1,8}|\d{1,6})(?!\d)";
+    public const string Number = @"(?<!\d)(?:\d{1,6}(?:-|\s+)\d{1,4}/\d{1,4}|\d{1,4}/\d{1,4}|\d{1,6}[.,]\d{1,8}|[.,]\d{1,8}|\d{1,6})(?!\d)";
     public const string Unit = @"(?:\s*(?:inches\b|inch\b|in\b\.?(?!\s+half)|""|″|''|cm\b|mm\b))?";
     private const string Way = @"(?:\s*(?:wide|tall|high|long|deep|w|h)\b)?";
 

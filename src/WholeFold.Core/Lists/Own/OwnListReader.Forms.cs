@@ -8,6 +8,9 @@ public static partial class OwnListReader
     /// <summary>Figures one after the other to the end; each is read once, so that no run of digits is tried in all ways.</summary>
     private const string Figures = $@"(?:(?>{OwnFigures.Number})(?>{OwnFigures.Unit})(?:[\s,;/&|]+(?:and\s+)?|$))+";
 
+    /// <summary>The same, parted by dashes too.</summary>
+    private const string DashedFigures = $@"(?:(?>{OwnFigures.Number})(?>{OwnFigures.Unit})(?:[\s,;/&|+]+(?:and\s+)?(?:-\s+)?|$))+";
+
     [GeneratedRegex(@"\b(?:mats?|papers?|layers?|panels? of paper|pattern(?:ed)?|dsp|decorat\w*|liners?|front mat|sentiment|greeting)\b", RegexOptions.IgnoreCase)]
     private static partial Regex PaperWord();
 
@@ -35,7 +38,7 @@ public static partial class OwnListReader
     private static partial Regex BareForm();
 
     // Figures right behind a size are its scores.
-    [GeneratedRegex($@"^\s*,?(?:\s*[a-z]+){{0,2}}\s*(?:[:@]|\bat\b)(?<scores>[\s,;/&|]*{Figures})$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^\s*,?(?:\s*[a-z]+){{0,2}}\s*(?:[:@]|\bat\b|\s-\s)(?<scores>[\s,;/&|]*{DashedFigures})$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
     private static partial Regex BehindForm();
 
     // So much at both ends.
@@ -81,12 +84,30 @@ public static partial class OwnListReader
     [GeneratedRegex(@"\b(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen)(?:\s+and\s+(?:an?\s+|one\s+)?(?<part>half|quarter|eighth|three[\s-]quarters?|three[\s-]eighths?|five[\s-]eighths?|seven[\s-]eighths?))?(?=\s*(?:inch(?:es)?\s*)?\b(?:by|x)\b)|(?<=\b(?:by|x)\s+)(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen)(?:\s+and\s+(?:an?\s+|one\s+)?(?<part>half|quarter|eighth|three[\s-]quarters?|three[\s-]eighths?|five[\s-]eighths?|seven[\s-]eighths?))?\b", RegexOptions.IgnoreCase)]
     private static partial Regex WordedFigure();
 
+    // One of two that were cut alike: what else is done to the other.
+    [GeneratedRegex(@"^\W*(?:the\s+)?(?:other|second)(?:\s+(?:one|piece))?\b", RegexOptions.IgnoreCase)]
+    private static partial Regex OtherOne();
+
+    [GeneratedRegex(@"\bdiagonal", RegexOptions.IgnoreCase)]
+    private static partial Regex DiagonalWord();
+
+    // Which side, before figures: on the short side 1 and 4.
+    [GeneratedRegex(@"^\W*(?:and\s+)?(?:on|along|across)\s+(?:the|its)\s+(?:long|short|other)(?:er)?\s+(?:side|edge|way)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex OnASide();
+
+    // So wide, and several heights: one piece for each.
+    [GeneratedRegex($@"^(?<name>[^\d]*(?:\d\s+[a-z][^\d]*)?)\b(?<w>{OwnFigures.Number}{OwnFigures.Unit})\s*wide\b(?<between>.*?)[,;]?\s*\bheights?\b\s*(?:of|are)?\s*[:=]?\s*(?<heights>{Figures})$", RegexOptions.IgnoreCase)]
+    private static partial Regex SeveralHeights();
+
+    [GeneratedRegex(@"^\W*step\s*\d{1,2}\b\s*[:.)-]?\s*", RegexOptions.IgnoreCase)]
+    private static partial Regex StepNumber();
+
     // What comes off the corners is no piece.
     [GeneratedRegex(@"\bcorners?\s+(?:off|out|away)\b|\b(?:off|from|out\s+of|at)\s+(?:each|all|every|the|both)\s+(?:\w+\s+)?corners?\b", RegexOptions.IgnoreCase)]
     private static partial Regex OffCorners();
 
     // Scores behind a size whose word comes last: 2, 4, 8 score lines.
-    [GeneratedRegex($@"^[^\d(]{{0,24}}(?<scores>(?>{OwnFigures.Number})(?>{OwnFigures.Unit})(?:(?:[\s,;/&|]+|\s+-\s+)(?:and\s+)?(?>{OwnFigures.Number})(?>{OwnFigures.Unit}))*)\s*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^[^\d(]{{0,24}}(?<scores>{DashedFigures})\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex BeforeWord();
 
     // How it is done, and no name of the piece.

@@ -46,7 +46,7 @@ public static partial class OwnListReader
             }
 
             // Several pieces a line are parted by a semicolon, or each is a sentence.
-            foreach (var part in line.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).SelectMany(p => Sentences(p, unit)))
+            foreach (var part in EachHeight(line).SelectMany(l => l.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)).SelectMany(p => Sentences(p, unit)))
             {
                 if (pieces.Count == 0 && Title(part, lines.Skip(number).Select(l => Plain(l)).FirstOrDefault(l => l.Length > 0), number, unit) is { } card)
                 {
@@ -59,7 +59,7 @@ public static partial class OwnListReader
             }
         }
 
-        return new OwnList([.. ToldApart(pieces)], named, left) { Title = title };
+        return new OwnList([.. ToldApart(ByHabit(pieces))], named, left) { Title = title };
     }
 
     /// <summary>Whether figures stand behind the size of a piece that were not taken for anything.</summary>
@@ -69,9 +69,14 @@ public static partial class OwnListReader
 
     private static IEnumerable<string> Sentences(string part, DisplayUnit unit)
     {
-        var sentences = SentenceEnd().Split(part);
-        return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0) ? sentences : [part];
+        // Each is a piece, or what is scored on the one before it.
+        var sentences = SentenceEnd().Split(part).Select(s => StepNumber().Replace(s, "")).ToArray();
+        return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0 || (OwnScores.Word().Match(s) is { Success: true } word && s[word.Index..].Any(char.IsAsciiDigit))) ? sentences : [StepNumber().Replace(part, "")];
     }
+
+    /// <summary>A line for each of several heights that one names.</summary>
+    private static IEnumerable<string> EachHeight(string line) => SeveralHeights().Match(line) is not { Success: true } all ? [line]
+        : OwnFigures.NumberForm().Matches(all.Groups["heights"].Value).Select(h => $"{OwnFigures.WithoutCounts(all.Groups["name"].Value)} {all.Groups["w"].Value} x {h.Value}{all.Groups["between"].Value}");
 
     /// <summary>What the card is called and its size, over a list of pieces: in brackets, or of a fold, which no piece is called.</summary>
     private static OwnPiece? Title(string part, string? next, int number, DisplayUnit unit)
@@ -84,6 +89,13 @@ public static partial class OwnListReader
         var (before, after) = (part[..size.At].Trim(), part[size.End..].Trim());
         var isTitle = (before.EndsWith('(') && after == ")") || (after.Length == 0 && FoldName().IsMatch(before) && next is not null && OwnFigures.Sizes(next, unit).Count > 0);
         return isTitle ? new OwnPiece(number, Name(before) is { Length: > 0 } name ? name : "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit) : null;
+    }
+
+    /// <summary>Whoever names the side that is scored second where there is no doubt does so elsewhere too.</summary>
+    private static IReadOnlyList<OwnPiece> ByHabit(IReadOnlyList<OwnPiece> pieces)
+    {
+        var clear = pieces.Where(p => p.Scores.Count > 0 && p.Cross.Count == 0 && p.First != p.Second && (p.SideSaid || !OwnScores.IsOpen(p))).ToList();
+        return clear.Count == 0 || clear.Any(p => p.AlongFirst) ? pieces : [.. pieces.Select(p => p is { SideSaid: false, AlongFirst: true } && p.Turned is { } turned && OwnScores.IsOpen(p) ? turned : p)];
     }
 
     /// <summary>Pieces of one line with one name get a number each.</summary>
@@ -210,6 +222,7 @@ public static partial class OwnListReader
     private static bool Continues(string part, string? tail, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
     {
         var last = pieces.FindLastIndex(p => p.Kind is OwnKind.Piece or OwnKind.Paper);
+        tail ??= last >= 0 && pieces[last].Scores.Count > 0 && OnASide().IsMatch(part) ? part : null;
         var isOther = DoneWord().IsMatch(part) && !part.TrimStart().StartsWith("fold", StringComparison.OrdinalIgnoreCase) && !part.Contains("then fold", StringComparison.OrdinalIgnoreCase);
         if (last >= 0 && !isOther && pieces[last].Scores.Count == 0 && (tail ?? (BareForm().IsMatch(part) || EndsOnly().IsMatch(part) ? part : null)) is { } said)
         {
@@ -226,6 +239,19 @@ public static partial class OwnListReader
             var whole = new OwnScores(turnedRound.Scores, turnedRound.AlongFirst, [], turnedRound.SideSaid, false, Same: false) { Folds = turnedRound.Folds };
             whole = whole.AndFrom(fromThere.Same ? whole : fromThere, turnedRound.Along);
             pieces[last] = turnedRound with { Scores = whole.Scores, Folds = whole.Folds };
+            return true;
+        }
+
+        if (last >= 0 && tail is not null && pieces[last] is { Quantity: > 1, Scores.Count: > 0 } two && OtherOne().IsMatch(part) && Scored(two with { Quantity = 1, Scores = [] }, OwnScores.Read(tail, two.First, two.Second, unit), pieces) is { } different)
+        {
+            pieces[last] = two with { Quantity = two.Quantity - 1 };
+            pieces.Add(different with { Line = number, Name = $"other {two.Name}" });
+            return true;
+        }
+
+        if (last >= 0 && tail is null && DiagonalWord().IsMatch(part))
+        {
+            pieces[last] = pieces[last] with { Diagonals = true };
             return true;
         }
 
@@ -312,7 +338,7 @@ public static partial class OwnListReader
     /// <summary>What is left of a line's head without counts and small words.</summary>
     private static string Name(string words)
     {
-        var name = Small().Replace(OwnFigures.WithoutCounts(words), " ").ToLowerInvariant();
+        var name = Small().Replace(OwnFigures.WithoutCounts(Regex.Replace(words, @"\bcut[\s-]out\b", "cutout", RegexOptions.IgnoreCase)), " ").ToLowerInvariant();
         name = string.Join(' ', name.Split(' ', StringSplitOptions.RemoveEmptyEntries)).Trim(' ', '-', '\'');
         return name.Length > LongestName ? name[..LongestName] : name;
     }

@@ -24,27 +24,27 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     /// <summary>One that is longer by so much is folded in half across its length.</summary>
     private const double LongToHalve = 1.45;
 
-    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+lines?)?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+)?(?:at|in|along|every)\b|\d)|\s*[:=@])|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+lines?)?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|(?<=[\d""”]\s*,\s*)half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|(?<!['’])\bs\b\.?(?=\s*[@:]?\s*\d)|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+)?(?:at|in|along|every)\b|\d)|\s*[:=@])|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
     public static partial Regex Word();
 
     // Whatever is said from here on is no score: why, or what else is done.
-    [GeneratedRegex(@"[(,;.]?\s*\b(?:then\s+|and\s+)?(?:so\b|so that|leaving|which|making|makes|because|for (?:a|the|an)\b|to make|cut|(?:slit|slot|snip|trim|notch|tick|mark|glue|tape|bond|burnish|slic|window|aperture|hole|opening|stick|attach|adhere|only)(?:s|d|e|ed|ted|ped|med)?)\b.*$", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
+    [GeneratedRegex(@"[(,;.]?\s*\b(?:then\s+|and\s+)?(?:so\b|so that|leaving|which|making|makes|because|for (?:a|the|an)\b|(?:along|on)\s+(?:the\s+)?(?:top|bottom|rails?)\b(?!\s+(?:and|&))|along\s+(?:the\s+)?top\b|to make|cut|(?:slit|slot|snip|trim|notch|tick|mark|glue|tape|bond|burnish|slic|window|aperture|hole|opening|stick|attach|adhere|only)(?:s|d|e|ed|ted|ped|med)?)\b.*$", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
     private static partial Regex Otherwise();
 
     // What a part of it comes to, and no score.
     [GeneratedRegex(@"\([^()]*\b(?:is|are|makes?|leaves?|gives?)\b[^()]*\)", RegexOptions.IgnoreCase)]
     private static partial Regex Remark();
 
-    [GeneratedRegex($@"(?:read\s+)?(?:along|on|across|down)\s+(?:the|its)\s+(?:(?<word>long|longer|short|shorter|first|second|width|height|length)|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit}))(?:\s*(?:side|edge|length|way))?|\b(?<word>lengthwise|lengthways|crosswise|widthwise|widthways)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?:read\s+)?(?:along|on|across|down)\s+(?:the|its)\s+(?:(?<word>long|longer|short|shorter|first|second|width|height|length)|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit}))(?:\s*(?:side|edge|length|way))?|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})\s+(?:side|edge)\b|\b(?<word>lengthwise|lengthways|crosswise|widthwise|widthways)\b", RegexOptions.IgnoreCase)]
     private static partial Regex SideForm();
 
     [GeneratedRegex($@"\bevery\s+(?:(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})|inch|(?<cm>cm))(?:[\s,]*(?:beginning\s+|starting\s+)?(?:from|at)\s+(?<from>{OwnFigures.Number})(?<fu>{OwnFigures.Unit}))?(?:[\s,]*(?:up\s+)?(?:to|until)\s+(?<to>{OwnFigures.Number})(?<tu>{OwnFigures.Unit})|[\s,]*(?:for\s+)?(?:(?<times>\d{{1,2}}|two|three|four|five|six|seven|eight)\s*(?<what>times|inches|in\b|x)))?", RegexOptions.IgnoreCase)]
     private static partial Regex EveryForm();
 
-    [GeneratedRegex(@"\b(?:in|at|into)\s+(?:half|halves)\b|\bhalf[\s-]fold(?:ed)?\b|\bhalf\s*way\b|\b(?:down|at|across|in|on|through)\s+the\s+(?:middle|centre|center)\b|\bcent(?:re|er)\s*line\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:in|at|into)\s+(?:half|halves)\b|\bhalf[\s-]fold(?:ed)?\b|^\W*half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|\bhalf\s*way\b|\b(?:down|at|across|in|on|through)\s+the\s+(?:middle|centre|center)\b|\bcent(?:re|er)\s*line\b", RegexOptions.IgnoreCase)]
     private static partial Regex HalfForm();
 
-    [GeneratedRegex($@"{BothEnds}|\bfrom\s+(?:the\s+)?(?:(?<across>left\s+and\s+(?:the\s+)?right)|(?<down>top\s+and\s+(?:the\s+)?bottom))\b(?:\s+(?:ends?|sides?|edges?))?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"{BothEnds}|\b(?:from|on|at)\s+(?:the\s+)?(?:(?<across>left\s+(?:and|&|\+)\s+(?:the\s+)?right)|(?<down>top\s+(?:and|&|\+)\s+(?:the\s+)?bottom))\b(?:\s+(?:ends?|sides?|edges?))?", RegexOptions.IgnoreCase)]
     internal static partial Regex EndsForm();
 
     // The sheet is turned a quarter and scored again.
@@ -265,7 +265,8 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             (room, which) = along is { } said ? (said ? first : second, said) : (room, which);
             room = last is { } end && end + Length.Mm(1) < room ? end + Length.Mm(1) : room;
             var times = every.Groups["times"].Success ? OwnFigures.Times(every.Groups["times"].Value) : Most;
-            var from = every.Groups["from"].Success ? OwnFigures.Figure(every.Groups["from"].Value, every.Groups["fu"].Value, unit) ?? step : step;
+            var from = every.Groups["from"].Success ? OwnFigures.Figure(every.Groups["from"].Value, every.Groups["fu"].Value, unit) ?? step
+                : OwnFigures.All(text[..every.Index], unit, Most) is [var begin] ? begin : step;
             return new(step <= Length.Zero ? [] : [.. Enumerable.Range(0, Math.Min(times, Most)).Select(i => from + (i * step)).TakeWhile(at => at < room - Length.Mm(0.5m))], which, along is not null);
         }
 
@@ -275,6 +276,12 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 
         // Who reads along a ruler may name its end too.
         figures = figures.Count > 1 && (figures[^1] - Length.Max(first, second)).Abs() <= Length.Mm(0.5m) ? figures[..^1] : figures;
+        // Panels one after the other, and no places: they come to the whole of a side, and do not rise.
+        if (figures.Count > 1 && figures.Zip(figures.Skip(1)).Any(p => p.Second <= p.First) && figures.Aggregate((a, b) => a + b) is var sum && new[] { first, second }.Where(s => (s - sum).Abs() <= Length.Mm(0.5m)).ToList() is [var whole, ..])
+        {
+            return new([.. figures.SkipLast(1).Aggregate(new List<Length>(), (at, f) => [.. at, (at.Count > 0 ? at[^1] : Length.Zero) + f])], whole == first, true);
+        }
+
         bool Holds(Length room) => figures.All(f => f < room);
 
         // Of a side that it could be on either, the one whose ends it is as far from.
@@ -292,6 +299,13 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         // The middle may be named beside figures.
         all = HalfForm().IsMatch(text) ? all.Append(new Length(length.Units / 2)) : all;
         return new([.. all.Distinct().Order()], side, along is not null || Holds(first) != Holds(second)) { Folds = Ways(text, unit, ends.Success ? length : null) };
+    }
+
+    /// <summary>Whether nothing tells which side a piece's scores are read along: neither symmetry nor a long sheet.</summary>
+    public static bool IsOpen(OwnPiece piece)
+    {
+        bool IsEven(Length room) => (piece.Scores[0] + piece.Scores[^1] - room).Abs() <= Length.Mm(0.5m);
+        return Length.Max(piece.First, piece.Second).Units <= LongSheet * Length.Min(piece.First, piece.Second).Units && IsEven(piece.First) == IsEven(piece.Second);
     }
 
     /// <summary>Whether what is so far from both ends is read along the first side: from long sides along the short one, from left and right along the width. Null where nobody says.</summary>

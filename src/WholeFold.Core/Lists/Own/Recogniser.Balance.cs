@@ -56,8 +56,8 @@ public sealed partial class Recogniser
             var bonds = variant.Construction.Bonds;
             var held = bonds.Count == 0 || bonds.Any(b => _used.Contains(b.A.Piece.Piece) && _used.Contains(b.B.Piece.Piece));
 
-            // What is cut several times is no card of one piece, unless everything is.
-            var several = variant.Construction.Pieces.Count == 1 && way.Pairs.Any(p => p.Listed.Quantity > 1 && list.Pieces.Any(o => o.Kind is OwnKind.Piece or OwnKind.Paper && o.Quantity % p.Listed.Quantity != 0));
+            // What is cut more often than the card has it belongs to another, unless everything is for several cards, of a size that people make.
+            var several = way.Pairs.Any(p => p.Listed.Quantity > p.Piece.Quantity && (list.Pieces.Any(o => o.Kind is OwnKind.Piece or OwnKind.Paper && o.Quantity % p.Listed.Quantity != 0) || !of.IsNamed(x, Tolerance)));
             var sure = _score >= (held ? Enough : EnoughAlone) && way.Left.Count == 0 && ignored == 0 && _broken == 0 && outvoted.Count <= 1 && _off.Count == 0 && !several;
             return new Recognised(variant.Family, variant.Choices, width, height, Read(), _matched, [.. outvoted.Select(o => new Differing(o.Line, o.Figure, o.Value, Round(equations.At(o.Rule, x)))), .. _off], [.. missing.Select(m => m.Name)], _score, sure);
         }
@@ -100,6 +100,7 @@ public sealed partial class Recogniser
             _score -= FoldsOtherwise * way.Pairs.Sum(p => FoldedOtherwise(p.Listed, p.Piece, p.Mirrored));
             _score -= NotCrossed * way.Pairs.Count(p => p.Listed.Cross.Count == 0 && !p.Listed.Diagonals && Readings(p.Piece).Skip(1).Any());
             _score += Named * way.Pairs.Count(p => of.NamesIt(p.Listed, p.Piece));
+            _broken += way.Pairs.Count(p => p.Listed.Diagonals && p.Piece.Lines.All(l => l.IsLevel || l.IsUpright));
             _broken += variant.Construction.Requirements.Count(r => equations.At(r.AtLeastZero, x) < -Hair.Units);
             _score -= BrokenLimit * _broken;
         }

@@ -16,7 +16,7 @@ namespace WholeFold.Core.Lists.Own;
 public sealed partial class Recogniser(DesignReader reader)
 {
     // What each thing counts: a figure that is explained one, less one for each thing that had to be assumed; the rest by trial on lists (tests/…/Own).
-    private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.8, BrokenLimit = 2.5, JustBroken = 1.2, AsUsual = 0.8, NearlyUsual = 0.08, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, OwnParameter = 0.7, TurnedAbout = 1.2, OneFold = 1, HasWindow = 0.6, EnoughAlone = 3.6, WrongCount = 0.4, FarTooMany = 1.5, Enough = 1.3, Clear = 0.5, FarFromUsual = 2.6, NotCrossed = 2.5, Named = 1.5, NamedSize = 0.4, RoundSize = 0.3, FoldsOtherwise = 1;
+    private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.8, BrokenLimit = 2.5, JustBroken = 1.2, AsUsual = 0.8, NearlyUsual = 0.08, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, OwnParameter = 0.7, TurnedAbout = 1.2, OneFold = 1, HasWindow = 0.6, EnoughAlone = 3.6, WrongCount = 0.4, FarTooMany = 1.5, Enough = 1.3, Clear = 0.5, FarFromUsual = 2.6, NotCrossed = 2.5, Named = 1.5, NamedSize = 0.4, RoundSize = 0.3, TitledSize = 0.5, FoldsOtherwise = 1;
 
     /// <summary>A parameter that is no more than this is a hair that many lists leave out, and a requirement that is missed by no more is for the checks to say: 1/16 in, and what a rule cannot tell from it.</summary>
     private static readonly Length Hair = Length.Mm(1.8m);
@@ -65,7 +65,7 @@ public sealed partial class Recogniser(DesignReader reader)
 
         var system = list.Cards.First().Unit.SystemOf();
         var found = _variants.Value[system].AsParallel().WithCancellation(cancel).Select(v => Explain(v, list, system)).OfType<Recognised>().ToList();
-        var best = found.GroupBy(r => r.Family.Id).Select(g => g.OrderByDescending(r => Favour(r, system)).ThenBy(r => r.Choices.Count(c => c.Value != r.Family.Choices.First(f => f.Id == c.Key).Default)).First()).OrderByDescending(r => r.Score).ThenBy(r => r.Family.Id, StringComparer.Ordinal).Take(5).ToList();
+        var best = found.GroupBy(r => r.Family.Id).Select(g => g.OrderByDescending(r => Favour(r, list, system)).ThenBy(r => r.Choices.Count(c => c.Value != r.Family.Choices.First(f => f.Id == c.Key).Default)).First()).OrderByDescending(r => r.Score).ThenBy(r => r.Family.Id, StringComparer.Ordinal).Take(5).ToList();
         return [.. best.Select(r => Exact(r, system)).Select((r, i) => r with { Sure = r.Sure && i == 0 && (best.Count == 1 || r.Score - best[1].Score >= Clear) })];
     }
 
@@ -113,7 +113,7 @@ public sealed partial class Recogniser(DesignReader reader)
         {
             foreach (var way in Ways(variant, equations, pieces, 0, [], []).Take(MostWays))
             {
-                if ((way.Pairs.Count > 0 || scored.Count == 0) && Judge(variant, equations, way, list) is { } judged && (best is null || Favour(judged, system) > Favour(best, system)))
+                if ((way.Pairs.Count > 0 || scored.Count == 0) && Judge(variant, equations, way, list) is { } judged && (best is null || Favour(judged, list, system) > Favour(best, list, system)))
                 {
                     best = judged;
                 }
@@ -246,7 +246,7 @@ public sealed partial class Recogniser(DesignReader reader)
                 var weighed = sizes.Select(x => new Balance(this, variant, equations, way, list, [.. figures, .. said], x, agreed.Out).Result()).OfType<Recognised>().ToList();
                 if (weighed.Count > 0)
                 {
-                    return weighed.MaxBy(w => Favour(w, equations.System));
+                    return weighed.MaxBy(w => Favour(w, list, equations.System));
                 }
             }
         }
@@ -289,7 +289,7 @@ public sealed partial class Recogniser(DesignReader reader)
     private bool IsNamed(Vector<double> x, double tolerance) => reader.Inventory.Formats.Any(f => f.IsAbout(new Length((long)x[0]), new Length((long)x[1]), new Length((long)tolerance)));
 
     /// <summary>Of several ways in which one construction explains a list, one that leaves a size with a name, or a round one.</summary>
-    private double Favour(Recognised found, UnitSystem system) => found.Score + (reader.Inventory.Formats.Any(f => f.System == system && f.IsAbout(found.Width, found.Height, Equations.NearFor(system))) ? NamedSize
+    private double Favour(Recognised found, OwnList list, UnitSystem system) => found.Score + (FinishedSize.IsTitled(list, found.Width, found.Height, reader.Inventory.Formats, system, Equations.NearFor(system)) ? TitledSize : 0) + (reader.Inventory.Formats.Any(f => f.System == system && f.IsAbout(found.Width, found.Height, Equations.NearFor(system))) ? NamedSize
         : FinishedSize.IsRound(found.Width, system) ? RoundSize : 0);
 
     /// <summary>As large as a format that has a name, where it cannot be told from that.</summary>
