@@ -91,11 +91,19 @@ public static partial class OwnListReader
         return isTitle ? new OwnPiece(number, Name(before) is { Length: > 0 } name ? name : "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit) : null;
     }
 
-    /// <summary>Whoever names the side that is scored second where there is no doubt does so elsewhere too.</summary>
-    private static IReadOnlyList<OwnPiece> ByHabit(IReadOnlyList<OwnPiece> pieces)
+    /// <summary>Whoever names the side that is scored second, where there is no doubt, does so in what comes after it too.</summary>
+    private static List<OwnPiece> ByHabit(IReadOnlyList<OwnPiece> pieces)
     {
-        var clear = pieces.Where(p => p.Scores.Count > 0 && p.Cross.Count == 0 && p.First != p.Second && (p.SideSaid || !OwnScores.IsOpen(p))).ToList();
-        return clear.Count == 0 || clear.Any(p => p.AlongFirst) ? pieces : [.. pieces.Select(p => p is { SideSaid: false, AlongFirst: true } && p.Turned is { } turned && OwnScores.IsOpen(p) ? turned : p)];
+        var read = new List<OwnPiece>();
+        var (first, second) = (false, false);
+        foreach (var piece in pieces)
+        {
+            var isClear = piece.Scores.Count > 0 && piece.Cross.Count == 0 && piece.First != piece.Second && (piece.SideSaid || !OwnScores.IsOpen(piece));
+            (first, second) = (first || (isClear && piece.AlongFirst), second || (isClear && !piece.AlongFirst));
+            read.Add(second && !first && !isClear && piece is { AlongFirst: true, Turned: { } turned } && OwnScores.IsOpen(piece) ? turned : piece);
+        }
+
+        return read;
     }
 
     /// <summary>Pieces of one line with one name get a number each.</summary>
