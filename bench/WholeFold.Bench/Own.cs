@@ -87,8 +87,16 @@ internal static class Own
 
             // One after the other, as somebody corrects what looks wrong.
             guessed++;
-            var said = new List<KeyValuePair<string, int>>();
             var asked = chosen == guess ? 0 : 1;
+            var said = new List<KeyValuePair<string, int>>();
+
+            // A wrong size is what one sees first.
+            var resized = guess.OtherSizes.Select(o => guess.Corrected([RuleGuess.Sized(o)])).Where(r => Judge(r, truths).Count(j => j.First) > Judge(chosen, truths).Count(j => j.First) + 2).MaxBy(r => Judge(r, truths).Count(j => j.First));
+            if (resized is not null)
+            {
+                (asked, chosen) = (1, resized);
+            }
+
             for (var now = chosen; asked < MostCorrections; asked++)
             {
                 if (Judge(now, truths).FirstOrDefault(j => !j.First) is not { } wrong)

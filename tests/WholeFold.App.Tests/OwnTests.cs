@@ -90,13 +90,19 @@ public sealed class OwnTests : IDisposable
         var asked = new OwnRequest("base 9 x 6, score at 6\nstrip 12 x 1, score at 1, 6 and 11\nmat 5 3/4 x 5 3/8");
         var view = await Ask(asked);
         Assert.Equal("sideways", view.Opens);
-        Assert.Contains("sideways or upwards", string.Concat(view.Questions[0].Select(p => p.Text)), StringComparison.Ordinal);
+        Assert.Contains(view.Questions, q => string.Concat(q.Select(p => p.Text)).Contains("sideways or upwards", StringComparison.Ordinal));
         Assert.Contains("Height of the mat", string.Concat(Assert.Single(view.Contradictions).Select(p => p.Text)), StringComparison.Ordinal);
         var turned = await Ask(asked with { Rules = [new RuleSaid(RuleGuess.Opens, 1)], Format = "5x7" });
         Assert.Equal("upwards", turned.Opens);
         FigureText? Now(OwnView of) => of.Figures.First(f => f.Name == "base" && f.Figure == "height").Now;
         Assert.Null(Now(await Ask(asked with { Format = "6x6" })));
         Assert.Equal("5", Now(turned)?.Whole);
+
+        // And one that may be of another size too is that by a word.
+        var doubted = new OwnRequest("base 9 x 5, score at 3 and 5\nmat 4 x 3");
+        var other = Assert.Single((await Ask(doubted)).OtherSizes);
+        Assert.Equal("4 × 5 in", other.Text);
+        Assert.Equal(["5 × 5 in"], (await Ask(doubted with { Rules = [new RuleSaid(other.Key, 1)] })).OtherSizes.Select(s => s.Text));
     }
 
     [Fact]

@@ -385,4 +385,23 @@ public class OwnLinesTests
     [InlineData("base 10 x 5 (2)")]
     [InlineData("band 1 x 12, cut slits 1/2, 3/4 deep")]
     public void What_is_no_figure_of_it_is_not_told(string line) => Assert.Empty(OwnListReader.Read(line, DisplayUnit.Inch).Left);
+
+    /// <summary>Where it may be of several sizes the maker is asked; what she says holds, and the rules are those of that size.</summary>
+    [Fact]
+    public void A_card_of_another_size_is_that_when_its_maker_says_so()
+    {
+        var guess = RuleGuess.Of(OwnListReader.Read("base 9 x 5, score at 3 and 5\nmat 4 x 3", DisplayUnit.Inch), Inventory.Shipped.Formats)!;
+        var other = Assert.Single(guess.OtherSizes);
+        Assert.Equal((Length.In(4), Length.In(5)), other);
+        Assert.Contains("4 × 5", guess.Questions[0].Ask.Write(DisplayUnit.Inch), StringComparison.Ordinal);
+        var said = guess.Corrected([RuleGuess.Sized(other)]);
+        Assert.Equal(other, (said.Width, said.Height));
+        Assert.Contains((guess.Width, guess.Height), said.OtherSizes);
+        Assert.DoesNotContain(said.Questions, q => q.Ask.Write(DisplayUnit.Inch).StartsWith("Is the finished", StringComparison.Ordinal));
+
+        // What is said of a rule then keeps it; what no card could be is left alone, and so is another key.
+        var figure = said.Figures.First(f => f.Next.Count > 0);
+        Assert.Equal(other.Width, said.Corrected([new(RuleGuess.KeyOf(figure), 1)]).Width);
+        Assert.Equal(guess.Width, guess.Corrected([RuleGuess.Sized((Length.In(40), Length.In(5))), new("size 1", 1), new("size a b", 1)]).Width);
+    }
 }

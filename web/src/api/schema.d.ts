@@ -1723,6 +1723,10 @@ export interface components {
             format?: null | string;
             rules?: null | components["schemas"]["RuleSaid"][];
         };
+        OwnSizeView: {
+            key: string;
+            text: string;
+        };
         OwnView: {
             says: components["schemas"]["SentencePart"][];
             pieces: components["schemas"]["OwnPieceView"][];
@@ -1732,6 +1736,7 @@ export interface components {
             left: components["schemas"]["OwnLeftView"][];
             design: null | components["schemas"]["DesignSpec"];
             opens: null | string;
+            otherSizes: components["schemas"]["OwnSizeView"][];
             isKnown: boolean;
         };
         PaperView: {

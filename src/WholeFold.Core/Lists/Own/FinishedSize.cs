@@ -12,7 +12,7 @@ internal static partial class FinishedSize
 {
     // Log odds, by trial on lists: a size that has a name; a paper that is that size less a border; the largest panel of a chain, half of a
     // sheet; what does not fit.
-    private const double Named = 5, Titled = 4, HasPaper = 3, HasCover = 3, LargestPanel = 2.5, Half = 2, EdgeToCrease = 0.7, Misfit = 6, Whole = 1.5, Turned = 1.2, Lesser = 0.8, Sheared = 8, AllFolded = 1, Twins = 8, Fins = 7, Pillars = 5, OneWay = 1.5, Mirrored = 1.5, Slender = 2, SquareCard = 0.7, HalfSheet = 2.2, Spanning = 2.5, Elongated = 1.5, ZigzagSides = 1, Round = 0.8, Swings = 2, Large = 2;
+    private const double Named = 5, Titled = 4, HasPaper = 3, HasCover = 3, LargestPanel = 2.5, Half = 2, EdgeToCrease = 0.7, Misfit = 6, Whole = 1.5, Turned = 1.2, Lesser = 0.8, Sheared = 8, AllFolded = 1, Twins = 8, Fins = 7, Pillars = 5, OneWay = 1.5, Mirrored = 1.5, Slender = 2, SquareCard = 0.7, HalfSheet = 2.2, Spanning = 2.5, Elongated = 1.5, ZigzagSides = 1, Round = 0.8, Swings = 2, Stepped = 2.5, Large = 2;
 
     /// <summary>So many times as long as wide few are that have no name.</summary>
     private const decimal LongFrom = 1.85m;
@@ -132,6 +132,12 @@ internal static partial class FinishedSize
         if (panels.Count == 5 && (panels[0] - panels[4]).Abs() <= near && (panels[1] - panels[3]).Abs() <= near && panels[1] < panels[0] - near && panels[0] < panels[2])
         {
             yield return (panels[1] + panels[2] + panels[3], LargestPanel + Swings);
+        }
+
+        // A step between two equal rises, with a front of its own on them: pushed flat it slides by a rise.
+        if (panels.Count == 5 && (panels[1] - panels[3]).Abs() <= near && (panels[0] == widest || panels[4] == widest) && list.Cards.Any(c => c != piece && c.Panels.Count == 3 && (c.Panels[1] - panels[1]).Abs() <= near))
+        {
+            yield return (widest + panels[1], LargestPanel + Stepped);
         }
 
         // Zigzags at both ends slide by a panel.

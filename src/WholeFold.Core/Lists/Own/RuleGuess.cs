@@ -39,8 +39,26 @@ public sealed record OwnQuestion(int Line, string Figure, Words Ask);
 /// <param name="Upwards">Of a square card, whether it opens upwards; null of any other, whose sides tell.</param>
 public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IReadOnlyList<GuessedFigure> Figures, IReadOnlyList<OwnQuestion> Questions)
 {
+    /// <summary>What else the finished card may well be, where nobody said, the likeliest first.</summary>
+    public IReadOnlyList<(Length Width, Length Height)> OtherSizes { get; private init; } = [];
+
     /// <summary>What a maker corrects who says that a square card opens the other way.</summary>
     public const string Opens = "opens";
+
+    private const string Size = "size";
+
+    /// <summary>What a maker says whose card is of that size: a correction that holds whatever else could be.</summary>
+    public static KeyValuePair<string, int> Sized((Length Width, Length Height) size) => new(string.Create(CultureInfo.InvariantCulture, $"{Size} {size.Width.Units} {size.Height.Units}"), 1);
+
+    private static (Length Width, Length Height)? SizeOf(string key) =>
+        key.Split(' ') is [Size, var w, var h] && long.TryParse(w, CultureInfo.InvariantCulture, out var width) && long.TryParse(h, CultureInfo.InvariantCulture, out var height) && IsCard(new Length(width)) && IsCard(new Length(height)) ? (new Length(width), new Length(height)) : null;
+
+    private static bool IsCard(Length side) => side >= Format.Least && side <= Format.Greatest;
+
+    /// <summary>A size is asked about that is no less likely by more, in log odds.</summary>
+    private const double SizeInDoubt = 3.5;
+
+    private const int MostSizesAsked = 2;
 
     /// <summary>Above this a figure is not asked about.</summary>
     private const double SureEnough = 0.8;
@@ -70,7 +88,7 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
     /// <summary>The same where its maker says of some figures which of the next best rules they follow: the others are read anew, so that all go together.</summary>
     /// <param name="corrections">
     /// By <see cref="KeyOf(GuessedFigure)"/>, which of the next best it is, counted from 1, in the order in which they were made: each of those that were shown then.
-    /// <see cref="Opens"/> turns a square card. What there is no figure or no such rule for is left alone.
+    /// <see cref="Opens"/> turns a square card, <see cref="Sized"/> takes another size. What there is no figure or no such rule for is left alone.
     /// </param>
     public RuleGuess Corrected(IEnumerable<KeyValuePair<string, int>> corrections)
     {
@@ -78,7 +96,13 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
         var (now, said) = (this, new List<(string Key, FigureRule Rule, FigureRule Was)>());
         foreach (var (key, which) in corrections)
         {
-            if (key == Opens && now.Upwards is { } upwards)
+            if (SizeOf(key) is { } size)
+            {
+                // The rules of another size are others: they begin anew.
+                said.Clear();
+                now = Guess(List, size.Width, size.Height, size.Width == size.Height ? false : null, new JointRules(List, size.Width, size.Height)).OrOf([.. now.OtherSizes.Prepend((now.Width, now.Height)).Where(o => o != size)], isSaid: true);
+            }
+            else if (key == Opens && now.Upwards is { } upwards)
             {
                 // What was said of the width goes with the height now.
                 static FigureRule Turned(FigureRule rule) => rule with { ByWidth = rule.ByHeight, ByHeight = rule.ByWidth };
@@ -96,6 +120,13 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
         return now;
     }
 
+    /// <summary>With what else its card may be, and that asked first.</summary>
+    private RuleGuess OrOf(IReadOnlyList<(Length Width, Length Height)> sizes, bool isSaid = false) => this with
+    {
+        OtherSizes = sizes,
+        Questions = isSaid || sizes.Count == 0 ? Questions : [new OwnQuestion(Figures[0].Piece.Line, Size, Words.Of($"Is the finished card {Width} × {Height}, or {sizes.Select(s => Words.Of($"{s.Width} × {s.Height}")).Aggregate((a, b) => Words.Of($"{a}, or {b}"))}? {Width} × {Height} is taken.")), .. Questions.Take(MostQuestions)],
+    };
+
     private RuleGuess Again(bool? upwards, List<(string Key, FigureRule Rule, FigureRule Was)> said)
     {
         var rules = new JointRules(List, Width, Height, upwards ?? false);
@@ -107,7 +138,7 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
             }
         }
 
-        var guess = Guess(List, Width, Height, upwards, rules);
+        var guess = Guess(List, Width, Height, upwards, rules).OrOf(OtherSizes, isSaid: Questions.All(q => q.Figure != Size));
         return guess with
         {
             Figures = [.. guess.Figures.Select(f => said.Where(s => s.Key == KeyOf(f)).Select(s => f with { Rule = Apart(f.Rule.Same(s.Rule) ? f.Rule : s.Rule, s.Was, f.Piece.Unit), Sure = 1, Next = [(s.Was, 0), .. f.Next.Where(n => !n.Rule.Same(s.Was)).Take(Others - 1)] }).FirstOrDefault(f))],
@@ -127,8 +158,9 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
 
         var system = list.Cards.First().Unit.SystemOf();
         var sizes = FinishedSize.Candidates(list, formats, system).Take(MostSizes).Select(s => (s.Likely, s.Width, s.Height, Rules: new JointRules(list, s.Width, s.Height))).ToList();
-        var (_, width, height, rules) = sizes.Count == 1 ? sizes[0] : sizes.AsParallel().AsOrdered().Select(s => (Size: s, Likely: s.Likely + (FigureWeight * s.Rules.Best(Glance)))).AsEnumerable().MaxBy(s => s.Likely).Size;
-        return Guess(list, width, height, width == height ? false : null, rules);
+        var ranked = (sizes.Count == 1 ? [(Size: sizes[0], Likely: 0)] : sizes.AsParallel().AsOrdered().Select(s => (Size: s, Likely: s.Likely + (FigureWeight * s.Rules.Best(Glance)))).AsEnumerable()).OrderByDescending(s => s.Likely).ToList();
+        var (_, width, height, rules) = ranked[0].Size;
+        return Guess(list, width, height, width == height ? false : null, rules) .OrOf([.. ranked.Skip(1).Where(r => ranked[0].Likely - r.Likely <= SizeInDoubt).Select(r => (r.Size.Width, r.Size.Height)).Where(r => r != (height, width)).Take(MostSizesAsked)]);
     }
 
     /// <summary>The likeliest rules of a list whose finished size is known.</summary>

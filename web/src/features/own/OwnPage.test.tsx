@@ -80,6 +80,7 @@ const view = (more: Partial<OwnView> = {}): OwnView => ({
   ],
   design: { name: "Tier scene", construction: "tier-scene", format: "7x5in" },
   opens: null,
+  otherSizes: [],
   isKnown: true,
   ...more,
 });
@@ -158,7 +159,7 @@ describe("a list of one's own", () => {
     fireEvent.change(screen.getByRole("textbox"), { target: { value: "base 5 x 5\nmat 4 x 3" } });
     const keys = () => JSON.parse(localStorage.getItem("wholefold.own.said") ?? "[]").map((r: { key: string }) => r.key);
     expect(keys()).toEqual(["1.base.width", "opens"]);
-    fireEvent.change(screen.getByRole("textbox"), { target: { value: "" } });
+    fireEvent.change(screen.getByRole("textbox"), { target: { value: "another 6 x 3\nand 4 x 4" } });
     expect(keys()).toEqual([]);
   });
 
@@ -166,6 +167,12 @@ describe("a list of one's own", () => {
     given("base", view({ isKnown: false, opens: "sideways" }));
     fireEvent.click(screen.getByRole("button", { name: "it opens upwards" }));
     expect(JSON.parse(localStorage.getItem("wholefold.own.said") ?? "[]")).toEqual([{ key: "opens", which: 1 }]);
+  });
+
+  it("asks of a card that may be of several sizes which it is, and takes it", () => {
+    given("base", view({ isKnown: false, otherSizes: [{ key: "size 1 2", text: "4 × 5 in" }] }));
+    fireEvent.click(screen.getByRole("button", { name: "it is 4 × 5 in" }));
+    expect(JSON.parse(localStorage.getItem("wholefold.own.said") ?? "[]")).toEqual([{ key: "size 1 2", which: 1 }]);
   });
 
   it("makes a card of one's own where nothing explains it", () => {

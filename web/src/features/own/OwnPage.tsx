@@ -23,13 +23,13 @@ export function OwnPage() {
     defaultValue: [],
     getInitialValueInEffect: false,
   });
-  /** What was said of a line holds while it stands there as it was. */
+  /** What was said of a line holds while it stands there as it was; what was said of the card while any line does. */
   const write = (next: string) => {
     const [was, now] = [text.split("\n"), next.split("\n")];
     setRules((before) =>
       before.filter(({ key }) => {
         const line = Number.parseInt(key, 10);
-        return Number.isNaN(line) ? next.trim() !== "" : was[line - 1] === now[line - 1];
+        return Number.isNaN(line) ? was.some((l) => l.trim() !== "" && now.includes(l)) : was[line - 1] === now[line - 1];
       }),
     );
     setText(next);
@@ -137,7 +137,7 @@ export function OwnPage() {
               ))}
             </ul>
           ) : null}
-          {view && view.questions.length > 0 ? (
+          {view && view.questions.length + view.otherSizes.length > 0 ? (
             <>
               <h2>Worth a question</h2>
               <ul>
@@ -147,11 +147,18 @@ export function OwnPage() {
                   </li>
                 ))}
               </ul>
-              {view.opens ? (
-                <Button variant="default" onClick={() => say("opens", 1)}>
-                  it opens {view.opens === "upwards" ? "sideways" : "upwards"}
-                </Button>
-              ) : null}
+              <div className={s.answers}>
+                {view.otherSizes.map((size) => (
+                  <Button key={size.key} variant="default" onClick={() => say(size.key, 1)}>
+                    it is {size.text}
+                  </Button>
+                ))}
+                {view.opens ? (
+                  <Button variant="default" onClick={() => say("opens", 1)}>
+                    it opens {view.opens === "upwards" ? "sideways" : "upwards"}
+                  </Button>
+                ) : null}
+              </div>
             </>
           ) : null}
           <table className={s.rules}>
