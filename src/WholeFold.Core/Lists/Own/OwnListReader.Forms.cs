@@ -25,7 +25,7 @@ public static partial class OwnListReader
     private static partial Regex FinishedWord();
 
     // A line about what is done, or how it comes out, without a size of its own.
-    [GeneratedRegex(@"^\W*(?:then\s+)?(?:slit|slot|cut|snip|trim|notch|tick|mark|glue|tape|bond|burnish|stick|attach|punch|round|window|aperture|fold)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\W*(?:then\s+)?(?:slit|slot|cut|snip|trim|notch|tick|mark(?!\s+and\s+(?:scor|fold|creas))|glue|tape|bond|burnish|stick|attach|punch|round|window|aperture|fold)\b", RegexOptions.IgnoreCase)]
     private static partial Regex DoneWord();
 
     [GeneratedRegex(@"^\W*(?:(?:all|sizes|measures|measurements|everything|units?)\b[\s:]*)*(?:(?:are|is|in)\s+)*(?:mm|cm|in|inches|inch|millimetres|centimetres)\W*$", RegexOptions.IgnoreCase)]
