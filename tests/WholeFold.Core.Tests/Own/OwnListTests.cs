@@ -62,6 +62,34 @@ public class OwnListTests
         Assert.True(missed.Count <= 0.06 * lists.Count(l => l.Construction is not null), string.Join("; ", missed));
     }
 
+    /// <summary>Whoever leaves a construction's allowances out, or takes off a hair of her own, has it recognised, and her hair in every format.</summary>
+    [Fact]
+    public void A_makers_own_hair_stays_and_allowances_may_be_left_out()
+    {
+        const string Tunnel = "cover 9 1/2 x 5, score at 5\nbox 10 x 5, score at 1/2, 5, 5 1/2\nlayer 5 x 5, score at 1/4, 4 3/4";
+        var exact = OwnDesign.Of(Tunnel, DisplayUnit.Inch, Support.Reader, Recogniser, "6x6");
+        Assert.Equal("inside-tunnel", exact.Recognised?.Family.Id);
+        Assert.Empty(exact.Contradictions);
+        Length Now(OwnDesign of, string figure) => of.Figures.First(f => f.Line == 3 && f.Figure == figure).Now!.Value;
+        Assert.Equal((Support.In("6"), Support.In("6")), (Now(exact, "width"), Now(exact, "height")));
+        var less = OwnDesign.Of(Tunnel.Replace("layer 5 x 5", "layer 4 15/16 x 4 15/16", StringComparison.Ordinal).Replace("4 3/4", "4 11/16", StringComparison.Ordinal), DisplayUnit.Inch, Support.Reader, Recogniser, "6x6");
+        Assert.Equal((Support.In("5 15/16"), Support.In("5 15/16")), (Now(less, "width"), Now(less, "height")));
+    }
+
+    /// <summary>What a list says that the construction has otherwise: which way a score folds, diagonals, more of a piece than a card takes.</summary>
+    [Theory]
+    [InlineData("base 10 x 5, score at 2 1/2 (valley), 7 1/2 (valley)", "gatefold")]
+    [InlineData("base 10 x 5, score at 2 1/2 (mountain), 7 1/2 (mountain)", "gatefold")]
+    [InlineData("base 10 x 5, score at 2 1/2 (valley), 7 1/2 (mountain)", null)]
+    [InlineData("base 12 x 6, score at 3 and 9\ninside 5 3/4 x 5 3/4", "gatefold")]
+    [InlineData("base 12 x 6, score at 3 and 9\ndiagonal from the middle to each corner\ninside 5 3/4 x 5 3/4", null)]
+    [InlineData("base 10 1/2 x 5 1/4, score at 5 1/4\ninsert 5 x 5", "plain-fold")]
+    [InlineData("2 pieces 10 1/2 x 5 1/4, score at 5 1/4\ninsert 5 x 5", null)]
+    [InlineData("envelope for A2: 7 13/16 square, first score at 3 7/16", "envelope")]
+    [InlineData("sheet 7 13/16 square, score at 3 7/16", null)]
+    public void What_a_construction_has_otherwise_speaks_against_it(string text, string? construction) =>
+        Assert.Equal(construction, OwnDesign.Of(text, DisplayUnit.Inch, Support.Reader, Recogniser).Recognised?.Family.Id);
+
     /// <summary>What its maker says of a piece beside the construction holds, as it does where nothing is recognised.</summary>
     [Fact]
     public void A_piece_beside_the_construction_follows_what_its_maker_says()

@@ -38,7 +38,7 @@ public static partial class OwnListReader
     private static partial Regex BareForm();
 
     // Figures right behind a size are its scores.
-    [GeneratedRegex($@"^\s*,?(?:\s*[a-z]+){{0,2}}\s*(?:[:@]|\bat\b|\s-\s)(?<scores>[\s,;/&|]*{DashedFigures})$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^\s*,?(?:\s*\b[a-z]+\b){{0,2}}\s*(?:[:@]|\bat\b|\s-\s)(?<scores>[\s,;/&|]*{DashedFigures})$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
     private static partial Regex BehindForm();
 
     // So much at both ends.

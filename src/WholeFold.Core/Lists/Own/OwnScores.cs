@@ -52,9 +52,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     internal static partial Regex TurnForm();
 
     // It is turned end for end, so that what was counted from one end is counted from the other.
-    private const string HalfTurned = @"\b(?:flip|rotate|turn|spin)(?:ped|d|ed)?\b(?:\s+(?:it|over|the\s+\w+))?\s*(?:end\s+(?:for|to|over)\s+end|(?:by\s+)?180\b(?:\s*(?:°|degrees))?|(?:right\s+)?(?:a)?round\b|half\s*way\s+round|half\s+a\s+turn)";
-
-    [GeneratedRegex(HalfTurned, RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:flip|rotate|turn|spin)(?:ped|d|ed)?\b(?:\s+(?:it|over|the\s+\w+))?\s*(?:end\s+(?:for|to|over)\s+end|(?:by\s+)?180\b(?:\s*(?:°|degrees))?|(?:right\s+)?(?:a)?round\b|half\s*way\s+round|half\s+a\s+turn)", RegexOptions.IgnoreCase)]
     internal static partial Regex HalfTurnForm();
 
     // So much from one end, and so much from the other.
