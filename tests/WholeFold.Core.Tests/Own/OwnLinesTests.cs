@@ -103,6 +103,8 @@ public class OwnLinesTests
         { "Step1 cut base: 4 1/4 by 9. Step2 score it at 1 1/4, 2 1/2. Step3 cut band 6 1/2 by 1 1/2.", "base 4.25x9 [1.25 2.5] | band 6.5x1.5" },
         { "frame 6 1/2 x 5 1/2 (scores at 1/2\" on left & right)", "frame 6.5x5.5 [0.5 6]" },
         { "frame 8 x 6: 3/4 | 6 1/2 | 3/4", "frame 8x6 [0.75 7.25]" },
+        { "frame 10 x 6, score at 7 and 3", "frame 10x6 [3 7]" },
+        { "frame 10 x 6: 7 | 3", "frame 10x6 [7]" },
         { "frame 8 x 6, folds: 2 + 4 + 2", "frame 8x6 [2 6]" },
         { "main 6 x 13, score 1/2, 8\nfacade 4 x 5 1/2, score 1/2, 1 1/2", "main 6x13 [0.5 8] | facade 4x5.5 [0.5 1.5]" },
         { "2 identical pieces 10 x 7\nOne: score 5\nOther: score 2 1/2, 5, 7 1/2", "identical 10x7 [5] | other identical 10x7 [2.5 5 7.5]" },

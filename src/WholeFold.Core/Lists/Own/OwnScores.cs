@@ -274,8 +274,8 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 
         // Who reads along a ruler may name its end too.
         figures = figures.Count > 1 && (figures[^1] - Length.Max(first, second)).Abs() <= Length.Mm(0.5m) ? figures[..^1] : figures;
-        // Panels one after the other, and no places: they come to the whole of a side, and do not rise.
-        if (figures.Count > 1 && figures.Zip(figures.Skip(1)).Any(p => p.Second <= p.First) && figures.Aggregate((a, b) => a + b) is var sum && new[] { first, second }.Where(s => (s - sum).Abs() <= Length.Mm(0.5m)).ToList() is [var whole, ..])
+        // Panels one after the other, and no places: they come to the whole of a side, and do not rise; of two only where they are parted as panels are.
+        if (figures.Count > (text.AsSpan().ContainsAny('|', '+') ? 1 : 2) && !WayForm().IsMatch(text) && figures.Zip(figures.Skip(1)).Any(p => p.Second <= p.First) && figures.Aggregate((a, b) => a + b) is var sum && new[] { first, second }.Where(s => (s - sum).Abs() <= Length.Mm(0.5m)).ToList() is [var whole, ..])
         {
             return new([.. figures.SkipLast(1).Aggregate(new List<Length>(), (at, f) => [.. at, (at.Count > 0 ? at[^1] : Length.Zero) + f])], whole == first, true);
         }
