@@ -73,6 +73,13 @@ await picture("own", "/own", {
     await page.getByText("This is a tier scene").waitFor();
   },
 });
+await picture("own-asked", "/own", {
+  colorScheme: "dark",
+  prepare: async (page) => {
+    await page.getByRole("textbox").first().fill("Kite card\nbase 9 x 5, score at 3 (mountain) and 5\nmat 4 x 3\nstrip 8 x 2, bend 1, 3");
+    await page.getByText("Is the finished card").waitFor();
+  },
+});
 await picture("drawer", "/drawer");
 await picture("help", "/bench/comet-supper", { prepare: (page) => page.keyboard.press("?") });
 await browser.close();

@@ -38,7 +38,7 @@ public static class FormatReader
                 return null;
             }
 
-            if (sides[i] < Format.Least || sides[i] > Format.Greatest)
+            if (!Format.Takes(sides[i]))
             {
                 reason = $"its {name} of {LengthWriter.WithUnit(sides[i], unit)} is outside 2 to 12 in (50.8 to 304.8 mm)";
                 return null;

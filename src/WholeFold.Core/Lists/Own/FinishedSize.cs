@@ -60,14 +60,13 @@ internal static partial class FinishedSize
         found.AddRange(Tubes(list, scored, near));
 
         // None of it is of a card's size: it is what its largest piece is, as near as a card can be.
-        bool IsCard(Length side) => side >= Format.Least && side <= Format.Greatest;
-        if (!found.Any(f => IsCard(f.Width) && IsCard(f.Height)))
+        if (!found.Any(f => Format.Takes(f.Width) && Format.Takes(f.Height)))
         {
             var largest = list.Cards.MaxBy(c => (double)c.First.Units * c.Second.Units)!;
             return [(Bounded(largest.First), Bounded(largest.Second), 0)];
         }
 
-        return [.. found.GroupBy(f => (f.Width, f.Height)).Select(g => g.MaxBy(f => f.Likely)).Where(f => IsCard(f.Width) && IsCard(f.Height))
+        return [.. found.GroupBy(f => (f.Width, f.Height)).Select(g => g.MaxBy(f => f.Likely)).Where(f => Format.Takes(f.Width) && Format.Takes(f.Height))
             .Select(f => (f.Width, f.Height, f.Likely + Fits(list, f.Main, f.Width, f.Height, formats, system, near))).OrderByDescending(f => f.Item3).Take(Most)];
     }
 

@@ -5,11 +5,14 @@ namespace WholeFold.Core.Lists.Own;
 /// <summary>What lines of a list look like.</summary>
 public static partial class OwnListReader
 {
-    /// <summary>Figures one after the other to the end; each is read once, so that no run of digits is tried in all ways.</summary>
-    private const string Figures = $@"(?:(?>{OwnFigures.Number})(?>{OwnFigures.Unit})(?:[\s,;/&|]+(?:and\s+)?|$))+";
+    /// <summary>Each is read once, so that no run of digits is tried in all ways.</summary>
+    private const string Figure = $@"(?>{OwnFigures.Number})(?>{OwnFigures.Unit})";
 
-    /// <summary>The same, parted by dashes too.</summary>
-    private const string DashedFigures = $@"(?:(?>{OwnFigures.Number})(?>{OwnFigures.Unit})(?:[\s,;/&|+]+(?:and\s+)?(?:-\s+)?|$))+";
+    /// <summary>Figures one after the other to the end; and the same, parted by dashes too.</summary>
+    private const string Figures = $@"(?:{Figure}(?:[\s,;/&|]+(?:and\s+)?|$))+", DashedFigures = $@"(?:{Figure}(?:[\s,;/&|+]+(?:and\s+)?(?:-\s+)?|$))+";
+
+    /// <summary>A side in words.</summary>
+    private const string Worded = @"(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen)(?:\s+and\s+(?:an?\s+|one\s+)?(?<part>half|quarter|eighth|three[\s-]quarters?|(?:three|five|seven)[\s-]eighths?))?";
 
     [GeneratedRegex(@"\b(?:mats?|papers?|layers?|panels? of paper|pattern(?:ed)?|dsp|decorat\w*|liners?|front mat|sentiment|greeting)\b", RegexOptions.IgnoreCase)]
     private static partial Regex PaperWord();
@@ -56,8 +59,9 @@ public static partial class OwnListReader
     [GeneratedRegex(@"(?:[,(.]|\bwith\b|\band\b)\s*(?<words>(?:an?\s+)?[a-z][a-z ]*)$", RegexOptions.IgnoreCase)]
     private static partial Regex LastClause();
 
+    // What stands before the size of a card that a title names: a fold's name or a gate's, or for.
     [GeneratedRegex(@"^[^,;:]*(?:fold|gate)\s*(?:card)?\s*,?\s*$|\b(?:for|fits)\s+an?\s*$|^[^,;:\d]*\bfor\s*$", RegexOptions.IgnoreCase)]
-    private static partial Regex FoldName();
+    private static partial Regex TitleName();
 
     [GeneratedRegex(@"\b(?:circles?|discs?)\b", RegexOptions.IgnoreCase)]
     private static partial Regex CircleWord();
@@ -78,10 +82,10 @@ public static partial class OwnListReader
     private static partial Regex Corrected();
 
     // Figures behind a size that nothing reads: several, one after the other.
-    [GeneratedRegex($@"(?<!#|\bno\.?\s*){OwnFigures.Number}{OwnFigures.Unit}(?:\s*[,;/&|]\s*|\s+(?:and|und)\s+){OwnFigures.Number}", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?<!#|\bno\.?\s*){OwnFigures.Number}{OwnFigures.Unit}(?:\s*[,;/&|]\s*|\s+and\s+){OwnFigures.Number}", RegexOptions.IgnoreCase)]
     private static partial Regex Unread();
 
-    [GeneratedRegex(@"\b(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen)(?:\s+and\s+(?:an?\s+|one\s+)?(?<part>half|quarter|eighth|three[\s-]quarters?|three[\s-]eighths?|five[\s-]eighths?|seven[\s-]eighths?))?(?=\s*(?:inch(?:es)?\s*)?\b(?:by|x)\b)|(?<=\b(?:by|x)\s+)(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen)(?:\s+and\s+(?:an?\s+|one\s+)?(?<part>half|quarter|eighth|three[\s-]quarters?|three[\s-]eighths?|five[\s-]eighths?|seven[\s-]eighths?))?\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"\b{Worded}(?=\s*(?:inch(?:es)?\s*)?\b(?:by|x)\b)|(?<=\b(?:by|x)\s+){Worded}\b", RegexOptions.IgnoreCase)]
     private static partial Regex WordedFigure();
 
     // One of two that were cut alike: what else is done to the other.
@@ -103,7 +107,7 @@ public static partial class OwnListReader
     private static partial Regex StepNumber();
 
     // What comes off the corners is no piece.
-    [GeneratedRegex(@"\bcorners?\s+(?:off|out|away)\b|\b(?:off|from|out\s+of|at)\s+(?:each|all|every|the|both)\s+(?:\w+\s+)?corners?\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\bcorners?\s+(?:off|out|away)\b|\b(?:off|from|out\s+of)\s+(?:each|all|every|the|both)\s+(?:\w+\s+)?corners?\b", RegexOptions.IgnoreCase)]
     private static partial Regex OffCorners();
 
     // Scores behind a size whose word comes last: 2, 4, 8 score lines.

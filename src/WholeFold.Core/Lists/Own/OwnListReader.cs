@@ -76,9 +76,9 @@ public static partial class OwnListReader
 
     /// <summary>A line for each of several heights that one names.</summary>
     private static IEnumerable<string> EachHeight(string line) => SeveralHeights().Match(line) is not { Success: true } all ? [line]
-        : OwnFigures.NumberForm().Matches(all.Groups["heights"].Value).Select(h => $"{OwnFigures.WithoutCounts(all.Groups["name"].Value)} {all.Groups["w"].Value} x {h.Value}{all.Groups["between"].Value}");
+        : OwnFigures.NumberForm().Matches(all.Groups["heights"].Value).Select(h => $"{OwnFigures.WithoutCounts(all.Groups["name"].Value)} {all.Groups["w"].Value} x {h.Value}{all.Groups["between"].Value}").Take(MostPieces);
 
-    /// <summary>What the card is called and its size, over a list of pieces: in brackets, or of a fold, which no piece is called.</summary>
+    /// <summary>What the card is called and its size, over a list of pieces: in brackets, behind a fold's name, which no piece is called, or for.</summary>
     private static OwnPiece? Title(string part, string? next, int number, DisplayUnit unit)
     {
         if (OwnFigures.Sizes(part, unit) is not [var size])
@@ -87,7 +87,7 @@ public static partial class OwnListReader
         }
 
         var (before, after) = (part[..size.At].Trim(), part[size.End..].Trim());
-        var isTitle = (before.EndsWith('(') && after == ")") || (after.Length == 0 && FoldName().IsMatch(before) && next is not null && OwnFigures.Sizes(next, unit).Count > 0);
+        var isTitle = (before.EndsWith('(') && after == ")") || (after.Length == 0 && TitleName().IsMatch(before) && next is not null && OwnFigures.Sizes(next, unit).Count > 0);
         return isTitle ? new OwnPiece(number, Name(before) is { Length: > 0 } name ? name : "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit) : null;
     }
 
@@ -132,13 +132,13 @@ public static partial class OwnListReader
         }
 
         // A slash between three figures or more parts them, and makes no fraction.
-        return SlashedRun().Replace(WordedFigure().Replace(plain.ToString(), Worded), m => m.Value.Replace("/", " / ", StringComparison.Ordinal)).Trim().TrimStart('-', '*', '•').Trim();
+        return SlashedRun().Replace(WordedFigure().Replace(plain.ToString(), InFigures), m => m.Value.Replace("/", " / ", StringComparison.Ordinal)).Trim().TrimStart('-', '*', '•').Trim();
     }
 
     private static readonly string[] Whole = ["one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve", "thirteen", "fourteen"];
 
     /// <summary>A side in words: eight and a half.</summary>
-    private static string Worded(Match m)
+    private static string InFigures(Match m)
     {
         var part = Regex.Replace(m.Groups["part"].Value.ToLowerInvariant(), @"[\s-]+", " ").TrimEnd('s') switch
         {
@@ -225,81 +225,6 @@ public static partial class OwnListReader
 
     /// <summary>The piece that is called so, or the last one; null where there is none.</summary>
     private static OwnPiece? As(string name, List<OwnPiece> pieces) => pieces.FindLast(p => name.Length > 0 && p.Kind != OwnKind.Finished && Name(name) is { Length: > 0 } called && (p.Name.Contains(called, StringComparison.Ordinal) || called.Contains(p.Name, StringComparison.Ordinal))) ?? pieces.FindLast(p => p.Kind == OwnKind.Piece);
-
-    /// <summary>A line without a size: scores of the piece before it, something that is done, or a figure with a name.</summary>
-    private static bool Continues(string part, string? tail, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
-    {
-        var last = pieces.FindLastIndex(p => p.Kind is OwnKind.Piece or OwnKind.Paper);
-        tail ??= last >= 0 && pieces[last].Scores.Count > 0 && OnASide().IsMatch(part) ? part : null;
-        var isOther = DoneWord().IsMatch(part) && !part.TrimStart().StartsWith("fold", StringComparison.OrdinalIgnoreCase) && !part.Contains("then fold", StringComparison.OrdinalIgnoreCase);
-        if (last >= 0 && !isOther && pieces[last].Scores.Count == 0 && (tail ?? (BareForm().IsMatch(part) || EndsOnly().IsMatch(part) ? part : null)) is { } said)
-        {
-            var scores = OwnScores.Read(said, pieces[last].First, pieces[last].Second, unit);
-            if (Scored(pieces[last], scores, pieces) is { } scored)
-            {
-                pieces[last] = scored;
-                return true;
-            }
-        }
-
-        if (last >= 0 && tail is not null && pieces[last] is { Scores.Count: > 0 } turnedRound && OwnScores.HalfTurnForm().IsMatch(part) && OwnScores.Read(tail, turnedRound.Along, turnedRound.Along, unit) is { } fromThere && (fromThere.Scores.Count > 0 || fromThere.Same))
-        {
-            var whole = new OwnScores(turnedRound.Scores, turnedRound.AlongFirst, [], turnedRound.SideSaid, false, Same: false) { Folds = turnedRound.Folds };
-            whole = whole.AndFrom(fromThere.Same ? whole : fromThere, turnedRound.Along);
-            pieces[last] = turnedRound with { Scores = whole.Scores, Folds = whole.Folds };
-            return true;
-        }
-
-        if (last >= 0 && tail is not null && pieces[last] is { Quantity: > 1, Scores.Count: > 0 } two && OtherOne().IsMatch(part) && Scored(two with { Quantity = 1, Scores = [] }, OwnScores.Read(tail, two.First, two.Second, unit), pieces) is { } different)
-        {
-            pieces[last] = two with { Quantity = two.Quantity - 1 };
-            pieces.Add(different with { Line = number, Name = $"other {two.Name}" });
-            return true;
-        }
-
-        if (last >= 0 && tail is null && DiagonalWord().IsMatch(part))
-        {
-            pieces[last] = pieces[last] with { Diagonals = true };
-            return true;
-        }
-
-        if (last >= 0 && tail is null && pieces[last].Scores.Count > 0 && AllTheSame().Match(part) is { Success: true } again)
-        {
-            pieces.Add(pieces[last] with { Line = number, Name = Name(again.Groups["name"].Value) is { Length: > 0 } called ? called : pieces[last].Name });
-            return true;
-        }
-
-        if (last >= 0 && !isOther && tail is not null && OwnScores.TurnForm().IsMatch(part[..part.IndexOf(tail, StringComparison.Ordinal)]) && pieces[last] is { Scores.Count: > 0, Cross.Count: 0 } turning && OwnScores.Read(tail, turning.Across, turning.Across, unit) is { Scores.Count: > 0 } turned)
-        {
-            pieces[last] = turning with { Cross = turned.Scores, SideSaid = true };
-            return true;
-        }
-
-        if (last >= 0 && tail is not null && OtherWay().IsMatch(tail) && OwnScores.Read(tail, pieces[last].First, pieces[last].Second, unit) is { Scores.Count: > 0 } others && others.Scores[^1] < pieces[last].Along && (!others.SideSaid || others.AlongFirst == pieces[last].AlongFirst))
-        {
-            pieces[last] = pieces[last] with { Scores = [.. pieces[last].Scores.Concat(others.Scores).Distinct().Order()], Folds = others.Folds.Concat(pieces[last].Folds).DistinctBy(f => f.Key).ToDictionary() };
-            return true;
-        }
-
-        if (last >= 0 && !isOther && tail is not null && pieces[last].Cross.Count == 0 && OwnScores.Read(tail, pieces[last].First, pieces[last].Second, unit) is { Scores.Count: > 0, SideSaid: true } more && more.AlongFirst != pieces[last].AlongFirst)
-        {
-            pieces[last] = pieces[last] with { Cross = more.Scores, SideSaid = true };
-            return true;
-        }
-
-        if (DoneWord().IsMatch(part) && last >= 0)
-        {
-            return true;
-        }
-
-        if (tail is null && NamedForm().Match(part) is { Success: true } m && OwnFigures.Figure(m.Groups["n"].Value, m.Groups["u"].Value, unit) is { } value && value > Length.Zero)
-        {
-            named.Add(new OwnNamed(number, $"{m.Groups["name"].Value.Trim()}{m.Groups["rest"].Value}".Trim().ToLowerInvariant(), value));
-            return true;
-        }
-
-        return false;
-    }
 
     /// <summary>A line with sizes: a piece for each, its name, its kind and its scores carried over to those that have none of their own.</summary>
     private static bool Adds(string head, IReadOnlyList<OwnFigures.Size> sizes, string? tail, int number, DisplayUnit unit, List<OwnPiece> pieces)

@@ -283,9 +283,8 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         bool Holds(Length room) => figures.All(f => f < room);
 
         // Of a side that it could be on either, the one whose ends it is as far from.
-        bool IsEven(Length room) => figures.Count > 0 && (figures.Min() + figures.Max() - room).Abs() <= Length.Mm(0.5m);
-        var side = along ?? (!ends.Success && Holds(first) && Holds(second) && IsEven(first) != IsEven(second) ? IsEven(first)
-            : Holds(first) && Holds(second) && Length.Max(first, second).Units > LongSheet * Length.Min(first, second).Units ? first > second : Holds(first) || !Holds(second));
+        var side = along ?? (!ends.Success && Holds(first) && Holds(second) && IsEven(figures, first) != IsEven(figures, second) ? IsEven(figures, first)
+            : Holds(first) && Holds(second) && IsLong(first, second) ? first > second : Holds(first) || !Holds(second));
         if (figures.Count == 0 || !Holds(side ? first : second))
         {
             return new([], true, false);
@@ -300,11 +299,11 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     }
 
     /// <summary>Whether nothing tells which side a piece's scores are read along: neither symmetry nor a long sheet.</summary>
-    public static bool IsOpen(OwnPiece piece)
-    {
-        bool IsEven(Length room) => (piece.Scores[0] + piece.Scores[^1] - room).Abs() <= Length.Mm(0.5m);
-        return Length.Max(piece.First, piece.Second).Units <= LongSheet * Length.Min(piece.First, piece.Second).Units && IsEven(piece.First) == IsEven(piece.Second);
-    }
+    public static bool IsOpen(OwnPiece piece) => !IsLong(piece.First, piece.Second) && IsEven(piece.Scores, piece.First) == IsEven(piece.Scores, piece.Second);
+
+    private static bool IsLong(Length first, Length second) => Length.Max(first, second).Units > LongSheet * Length.Min(first, second).Units;
+
+    private static bool IsEven(IReadOnlyList<Length> scores, Length room) => scores.Count > 0 && (scores.Min() + scores.Max() - room).Abs() <= Length.Mm(0.5m);
 
     /// <summary>Whether what is so far from both ends is read along the first side: from long sides along the short one, from left and right along the width. Null where nobody says.</summary>
     private static bool? EndsAlong(Match ends, Length first, Length second) =>

@@ -30,7 +30,7 @@ public sealed partial class Recogniser
         public Recognised? Result()
         {
             var (width, height) = (Round(x[0]), Round(x[1]));
-            if (width < Format.Least || height < Format.Least || width > Format.Greatest || height > Format.Greatest)
+            if (!Format.Takes(width) || !Format.Takes(height))
             {
                 return null;
             }

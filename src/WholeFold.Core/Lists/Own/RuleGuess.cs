@@ -51,14 +51,15 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
     public static KeyValuePair<string, int> Sized((Length Width, Length Height) size) => new(string.Create(CultureInfo.InvariantCulture, $"{Size} {size.Width.Units} {size.Height.Units}"), 1);
 
     private static (Length Width, Length Height)? SizeOf(string key) =>
-        key.Split(' ') is [Size, var w, var h] && long.TryParse(w, CultureInfo.InvariantCulture, out var width) && long.TryParse(h, CultureInfo.InvariantCulture, out var height) && IsCard(new Length(width)) && IsCard(new Length(height)) ? (new Length(width), new Length(height)) : null;
-
-    private static bool IsCard(Length side) => side >= Format.Least && side <= Format.Greatest;
+        key.Split(' ') is [Size, var w, var h] && long.TryParse(w, CultureInfo.InvariantCulture, out var width) && long.TryParse(h, CultureInfo.InvariantCulture, out var height) && Format.Takes(new Length(width)) && Format.Takes(new Length(height)) ? (new Length(width), new Length(height)) : null;
 
     /// <summary>A size is asked about that is no less likely by more, in log odds.</summary>
     private const double SizeInDoubt = 3.5;
 
     private const int MostSizesAsked = 2;
+
+    /// <summary>Nobody would be asked which of two sizes it is that are nearer than this.</summary>
+    private static readonly Length SameSize = Length.Mm(5);
 
     /// <summary>Above this a figure is not asked about.</summary>
     private const double SureEnough = 0.8;
@@ -160,7 +161,14 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
         var sizes = FinishedSize.Candidates(list, formats, system).Take(MostSizes).Select(s => (s.Likely, s.Width, s.Height, Rules: new JointRules(list, s.Width, s.Height))).ToList();
         var ranked = (sizes.Count == 1 ? [(Size: sizes[0], Likely: 0)] : sizes.AsParallel().AsOrdered().Select(s => (Size: s, Likely: s.Likely + (FigureWeight * s.Rules.Best(Glance)))).AsEnumerable()).OrderByDescending(s => s.Likely).ToList();
         var (_, width, height, rules) = ranked[0].Size;
-        return Guess(list, width, height, width == height ? false : null, rules) .OrOf([.. ranked.Skip(1).Where(r => ranked[0].Likely - r.Likely <= SizeInDoubt).Select(r => (r.Size.Width, r.Size.Height)).Where(r => r != (height, width)).Take(MostSizesAsked)]);
+        return Guess(list, width, height, width == height ? false : null, rules).OrOf(Apart([.. ranked.TakeWhile(r => ranked[0].Likely - r.Likely <= SizeInDoubt).Select(r => (r.Size.Width, r.Size.Height))]));
+    }
+
+    /// <summary>Of sizes in their order those behind the first that one would call another, either way about.</summary>
+    private static IReadOnlyList<(Length Width, Length Height)> Apart(IReadOnlyList<(Length Width, Length Height)> sizes)
+    {
+        static bool IsAbout((Length Width, Length Height) a, (Length Width, Length Height) b) => (a.Width - b.Width).Abs() < SameSize && (a.Height - b.Height).Abs() < SameSize;
+        return [.. sizes.Aggregate(new List<(Length Width, Length Height)>(), (kept, s) => kept.Any(k => IsAbout(k, s) || IsAbout((k.Height, k.Width), s)) ? kept : [.. kept, s]).Skip(1).Take(MostSizesAsked)];
     }
 
     /// <summary>The likeliest rules of a list whose finished size is known.</summary>

@@ -1,0 +1,101 @@
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Lists.Own;
+
+/// <summary>What a line without a size says of the piece before it.</summary>
+public static partial class OwnListReader
+{
+    /// <summary>Something about the piece before it, something that is done, or a figure with a name.</summary>
+    private static bool Continues(string part, string? tail, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
+    {
+        var last = pieces.FindLastIndex(p => p.Kind is OwnKind.Piece or OwnKind.Paper);
+        if (last >= 0 && (Changed(part, tail, unit, pieces, pieces[last]) is { } changed))
+        {
+            pieces[last] = changed;
+            return true;
+        }
+
+        if (last >= 0 && (Another(part, tail, number, unit, pieces, last) || DoneWord().IsMatch(part)))
+        {
+            return true;
+        }
+
+        if (tail is null && NamedForm().Match(part) is { Success: true } m && OwnFigures.Figure(m.Groups["n"].Value, m.Groups["u"].Value, unit) is { } value && value > Length.Zero)
+        {
+            named.Add(new OwnNamed(number, $"{m.Groups["name"].Value.Trim()}{m.Groups["rest"].Value}".Trim().ToLowerInvariant(), value));
+            return true;
+        }
+
+        return false;
+    }
+
+    /// <summary>The piece before it with its scores, or with more of them; null where the line does not say any.</summary>
+    private static OwnPiece? Changed(string part, string? tail, DisplayUnit unit, List<OwnPiece> pieces, OwnPiece piece)
+    {
+        var isScored = piece.Scores.Count > 0;
+        var isOther = DoneWord().IsMatch(part) && !part.TrimStart().StartsWith("fold", StringComparison.OrdinalIgnoreCase) && !part.Contains("then fold", StringComparison.OrdinalIgnoreCase);
+        tail ??= isScored && OnASide().IsMatch(part) ? part : null;
+        if (!isOther && !isScored && (tail ?? (BareForm().IsMatch(part) || EndsOnly().IsMatch(part) ? part : null)) is { } said && Scored(piece, OwnScores.Read(said, piece.First, piece.Second, unit), pieces) is { } scored)
+        {
+            return scored;
+        }
+
+        if (tail is null)
+        {
+            return !isOther && DiagonalWord().IsMatch(part) ? piece with { Diagonals = true } : null;
+        }
+
+        if (isScored && OwnScores.HalfTurnForm().IsMatch(part) && OwnScores.Read(tail, piece.Along, piece.Along, unit) is { } far && (far.Scores.Count > 0 || far.Same))
+        {
+            var near = new OwnScores(piece.Scores, piece.AlongFirst, [], piece.SideSaid, false, Same: false) { Folds = piece.Folds };
+            var both = near.AndFrom(far.Same ? near : far, piece.Along);
+            return piece with { Scores = both.Scores, Folds = both.Folds };
+        }
+
+        // Of two that are cut alike this is the other.
+        if (piece.Quantity > 1 && OtherOne().IsMatch(part))
+        {
+            return null;
+        }
+
+        if (!isOther && isScored && piece.Cross.Count == 0 && OwnScores.TurnForm().IsMatch(part[..part.IndexOf(tail, StringComparison.Ordinal)]) && OwnScores.Read(tail, piece.Across, piece.Across, unit) is { Scores.Count: > 0 } turned)
+        {
+            return piece with { Cross = turned.Scores, SideSaid = true };
+        }
+
+        var more = OwnScores.Read(tail, piece.First, piece.Second, unit);
+        if (more.Scores.Count == 0)
+        {
+            return null;
+        }
+
+        return OtherWay().IsMatch(tail) && more.Scores[^1] < piece.Along && (!more.SideSaid || more.AlongFirst == piece.AlongFirst)
+            ? piece with { Scores = [.. piece.Scores.Concat(more.Scores).Distinct().Order()], Folds = more.Folds.Concat(piece.Folds).DistinctBy(f => f.Key).ToDictionary() }
+            : !isOther && piece.Cross.Count == 0 && more.SideSaid && more.AlongFirst != piece.AlongFirst ? piece with { Cross = more.Scores, SideSaid = true } : null;
+    }
+
+    /// <summary>One more piece like the one before it, or the other of two that were cut alike.</summary>
+    private static bool Another(string part, string? tail, int number, DisplayUnit unit, List<OwnPiece> pieces, int last)
+    {
+        var piece = pieces[last];
+        if (piece.Scores.Count == 0)
+        {
+            return false;
+        }
+
+        if (tail is null && AllTheSame().Match(part) is { Success: true } again)
+        {
+            pieces.Add(piece with { Line = number, Name = Name(again.Groups["name"].Value) is { Length: > 0 } called ? called : piece.Name });
+            return true;
+        }
+
+        if (tail is not null && piece.Quantity > 1 && OtherOne().IsMatch(part) && Scored(piece with { Quantity = 1, Scores = [] }, OwnScores.Read(tail, piece.First, piece.Second, unit), pieces) is { } different)
+        {
+            pieces[last] = piece with { Quantity = piece.Quantity - 1 };
+            pieces.Add(different with { Line = number, Name = $"other {piece.Name}" });
+            return true;
+        }
+
+        return false;
+    }
+}
