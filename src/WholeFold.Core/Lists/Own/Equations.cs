@@ -1,4 +1,7 @@
+using System.Runtime.CompilerServices;
+using MathNet.Numerics;
 using MathNet.Numerics.LinearAlgebra;
+using MathNet.Numerics.LinearAlgebra.Factorization;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Measure;
 
@@ -20,15 +23,39 @@ internal sealed class Equations
 
     private const double Pull = 0.004;
 
+    /// <summary>A figure that alone says something has nothing to be held against: without it the others are no nearer to each other.</summary>
+    private const double Alone = 1e-3;
+
+    /// <summary>What a rule takes of each unknown, and its constant with its allowances, in units.</summary>
+    private sealed record Coefficients(double[] Row, double Constant);
+
     private readonly UnitSystem _system;
     private readonly Func<Symbol, Rational> _known;
-    private readonly IReadOnlyList<Parameter> _parameters;
-    private readonly List<Symbol> _unknown;
+    private readonly IReadOnlyList<Symbol> _unknown;
+    private readonly IReadOnlyList<(double[] Of, double Value)> _pulls;
+
+    /// <summary>Rules in numbers, and where creases lie: the same ones are asked for again and again.</summary>
+    private readonly ConditionalWeakTable<Affine, Coefficients> _rows = [];
+
+    private readonly ConditionalWeakTable<Piece, IReadOnlyList<Affine>> _positions = [];
+
+    // A dozen rows: threads of the library's own cost more than they save.
+    static Equations() => Control.UseSingleThread();
 
     public Equations(Construction construction, UnitSystem system, Func<Symbol, Rational> known)
     {
-        (_system, _known, _parameters) = (system, known, construction.Parameters);
+        (_system, _known) = (system, known);
         _unknown = [Symbol.Width, Symbol.Height, .. construction.Parameters.Select(p => Symbol.Parameter(p.Id))];
+        List<(double[], double)> pulls = [];
+        foreach (var parameter in construction.Parameters)
+        {
+            var (row, constant) = Numbers(Affine.Name(parameter.Id) - parameter.Ideal);
+            pulls.Add(([.. row.Select(r => r * Pull)], -constant * Pull));
+        }
+
+        // A size that no figure names is as it is usual, and one direction much like the other.
+        pulls.Add(([Pull / 10, -Pull / 10, .. construction.Parameters.Select(_ => 0d)], 0));
+        _pulls = pulls;
     }
 
     public UnitSystem System => _system;
@@ -37,8 +64,12 @@ internal sealed class Equations
 
     public static Length NearFor(UnitSystem system) => Near.For(system);
 
-    /// <summary>The constant of a rule with its allowances, in units.</summary>
-    private double Constant(Affine rule)
+    /// <summary>Where a piece's creases lie.</summary>
+    public IReadOnlyList<Affine> Positions(Piece piece) => _positions.GetValue(piece, p => [.. Enumerable.Range(0, p.Creases.Count).Select(p.Position)]);
+
+    private Coefficients Of(Affine rule) => _rows.GetValue(rule, Numbers);
+
+    private Coefficients Numbers(Affine rule)
     {
         var sum = rule.ConstantIn(_system);
         foreach (var (symbol, ratio) in rule.Terms.Where(t => t.Key.Kind == SymbolKind.Allowance))
@@ -46,36 +77,33 @@ internal sealed class Equations
             sum += ratio * _known(symbol);
         }
 
-        return (double)sum.Numerator / sum.Denominator;
+        return new([.. _unknown.Select(u => rule.Terms.TryGetValue(u, out var r) ? (double)r.Numerator / r.Denominator : 0)], (double)sum.Numerator / sum.Denominator);
     }
-
-    private double[] Row(Affine rule) => [.. _unknown.Select(u => rule.Terms.TryGetValue(u, out var r) ? (double)r.Numerator / r.Denominator : 0)];
 
     /// <summary>Finished size and parameters that come nearest to all of them.</summary>
     public Vector<double> Solve(IReadOnlyList<Equation> equations)
     {
-        var rows = new List<double[]>();
-        var values = new List<double>();
-        foreach (var equation in equations)
-        {
-            rows.Add(Row(equation.Rule));
-            values.Add(equation.Value.Units - Constant(equation.Rule));
-        }
-
-        foreach (var parameter in _parameters)
-        {
-            var ideal = Affine.Name(parameter.Id) - parameter.Ideal;
-            rows.Add([.. Row(ideal).Select(r => r * Pull)]);
-            values.Add(-Constant(ideal) * Pull);
-        }
-
-        // A size that no figure names is as it is usual, and one direction much like the other.
-        rows.Add([Pull / 10, -Pull / 10, .. _parameters.Select(_ => 0d)]);
-        values.Add(0);
-        return Matrix<double>.Build.DenseOfRowArrays(rows).QR().Solve(Vector<double>.Build.Dense([.. values]));
+        var (rows, values) = Written(equations);
+        return rows.QR(QRMethod.Thin).Solve(values);
     }
 
-    public double At(Affine rule, Vector<double> x) => Vector<double>.Build.Dense(Row(rule)).DotProduct(x) + Constant(rule);
+    private (Matrix<double> Rows, Vector<double> Values) Written(IReadOnlyList<Equation> equations)
+    {
+        var rows = equations.Select(e => Of(e.Rule)).ToList();
+        return (Matrix<double>.Build.DenseOfRowArrays([.. rows.Select(r => r.Row), .. _pulls.Select(p => p.Of)]),
+            Vector<double>.Build.Dense([.. equations.Zip(rows, (e, r) => e.Value.Units - r.Constant), .. _pulls.Select(p => p.Value)]));
+    }
+
+    public double At(Affine rule, Vector<double> x)
+    {
+        var (row, at) = Of(rule);
+        for (var i = 0; i < row.Length; i++)
+        {
+            at += row[i] * x[i];
+        }
+
+        return at;
+    }
 
     public double Off(Equation equation, Vector<double> x) => Math.Abs(At(equation.Rule, x) - equation.Value.Units);
 
@@ -89,7 +117,9 @@ internal sealed class Equations
         var gone = new List<Equation>();
         while (true)
         {
-            var x = Solve(kept);
+            var (rows, values) = Written(kept);
+            var solved = rows.QR(QRMethod.Thin);
+            var x = solved.Solve(values);
             if (kept.All(e => Off(e, x) <= Tolerance))
             {
                 return (x, gone);
@@ -100,16 +130,50 @@ internal sealed class Equations
                 return null;
             }
 
-            // Only what is off itself, or weighs on what is, can be the one.
-            var without = kept.Select(e => (Equation: e, Others: kept.Where(k => k != e).ToList())).Select(c => (c.Equation, c.Others, X: Solve(c.Others))).Select(c => (c.Equation, c.X, Worst: c.Others.Max(r => Off(r, c.X)))).ToList();
-            var worst = without.Where(c => wanted is not null && c.Worst <= Tolerance && wanted(c.X, Tolerance)).DefaultIfEmpty(without.MinBy(c => c.Worst)).MinBy(c => c.Worst);
+            var without = kept.Select((e, i) => (Equation: e, Worst: WorstWithout(kept, i, solved.Q, values - (rows * x)))).ToList();
+            bool Without(Equation e) => Solve([.. kept.Where(k => k != e)]) is var others && wanted!(others, Tolerance);
+            var worst = without.Where(c => wanted is not null && c.Worst <= Tolerance && Without(c.Equation)).DefaultIfEmpty(without.MinBy(c => c.Worst)).MinBy(c => c.Worst);
             kept.Remove(worst.Equation);
             gone.Add(worst.Equation);
         }
     }
 
+    /// <summary>How far the worst of the others is off where one is left out: what all leave over, less the part of it that the one has in them.</summary>
+    private double WorstWithout(List<Equation> kept, int one, Matrix<double> q, Vector<double> left)
+    {
+        double Shared(int other)
+        {
+            var sum = 0d;
+            for (var c = 0; c < q.ColumnCount; c++)
+            {
+                sum += q[one, c] * q[other, c];
+            }
+
+            return sum;
+        }
+
+        var own = 1 - Shared(one);
+        if (own < Alone)
+        {
+            var others = kept.Where((_, i) => i != one).ToList();
+            var x = Solve(others);
+            return others.Max(e => Off(e, x));
+        }
+
+        return Enumerable.Range(0, kept.Count).Where(i => i != one).Max(i => Math.Abs(left[i] + (Shared(i) * left[one] / own)));
+    }
+
     /// <summary>How many unknowns a set of figures speaks of.</summary>
     public static int Unknowns(IEnumerable<Equation> equations) => equations.SelectMany(e => e.Rule.Terms.Keys).Where(s => s.Kind != SymbolKind.Allowance).Distinct().Count();
 
-    public double Value(Symbol symbol, Vector<double> x) => x[_unknown.IndexOf(symbol)];
+    public double Value(Symbol symbol, Vector<double> x)
+    {
+        var at = 0;
+        while (_unknown[at] != symbol)
+        {
+            at++;
+        }
+
+        return x[at];
+    }
 }

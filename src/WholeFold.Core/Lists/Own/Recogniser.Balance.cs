@@ -10,7 +10,7 @@ public sealed partial class Recogniser
 {
     /// <summary>One way to explain a list, with all that speaks for it and against it.</summary>
     /// <param name="x">The finished size and the parameters.</param>
-    private sealed class Balance(Recogniser of, Variant variant, Equations equations, Way way, OwnList list, IReadOnlyList<Equation> figures, Vector<double> x, IReadOnlyList<Equation> outvoted)
+    private sealed class Balance(Recogniser of, Variant variant, Way way, OwnList list, IReadOnlyList<Equation> figures, Vector<double> x, IReadOnlyList<Equation> outvoted)
     {
         private readonly HashSet<string> _used = [.. way.Pairs.Select(p => p.Piece.Id)];
         private readonly List<MatchedPiece> _matched = [.. way.Pairs.Select(p => new MatchedPiece(p.Listed, p.Piece, p.Mirrored, false))];
@@ -20,7 +20,9 @@ public sealed partial class Recogniser
         private double _score;
         private int _broken;
 
-        private double Tolerance => equations.Tolerance * 1.5;
+        private readonly Equations _equations = variant.Equations;
+
+        private double Tolerance => _equations.Tolerance * 1.5;
 
         private static Length Round(double units) => new((long)Math.Round(units));
 
@@ -59,13 +61,13 @@ public sealed partial class Recogniser
             // What is cut more often than the card has it belongs to another, unless everything is for several cards, of a size that people make.
             var several = way.Pairs.Any(p => p.Listed.Quantity > p.Piece.Quantity && (list.Pieces.Any(o => o.Kind is OwnKind.Piece or OwnKind.Paper && o.Quantity % p.Listed.Quantity != 0) || !of.IsNamed(x, Tolerance)));
             var sure = _score >= (held ? Enough : EnoughAlone) && way.Left.Count == 0 && ignored == 0 && _broken == 0 && outvoted.Count <= 1 && _off.Count == 0 && !several;
-            return new Recognised(variant.Family, variant.Choices, width, height, Read(), _matched, [.. outvoted.Select(o => new Differing(o.Line, o.Figure, o.Value, Round(equations.At(o.Rule, x)))), .. _off], [.. missing.Select(m => m.Name)], _score, sure);
+            return new Recognised(variant.Family, variant.Choices, width, height, Read(), _matched, [.. outvoted.Select(o => new Differing(o.Line, o.Figure, o.Value, Round(_equations.At(o.Rule, x)))), .. _off], [.. missing.Select(m => m.Name)], _score, sure);
         }
 
         private Dictionary<string, Length> Read()
         {
-            var step = equations.System == UnitSystem.Metric ? Length.Mm(0.5m) : Length.In(1, 64);
-            var read = variant.Construction.Parameters.Where(p => IsSaid(Symbol.Parameter(p.Id))).ToDictionary(p => p.Id, p => Length.Max(Length.Zero, Round(equations.At(Affine.Name(p.Id), x))).Nearest(step));
+            var step = _equations.System == UnitSystem.Metric ? Length.Mm(0.5m) : Length.In(1, 64);
+            var read = variant.Construction.Parameters.Where(p => IsSaid(Symbol.Parameter(p.Id))).ToDictionary(p => p.Id, p => Length.Max(Length.Zero, Round(_equations.Value(Symbol.Parameter(p.Id), x))).Nearest(step));
             foreach (var (id, value) in _own)
             {
                 read[id] = value.Nearest(step);
@@ -79,8 +81,8 @@ public sealed partial class Recogniser
         {
             foreach (var parameter in variant.Construction.Parameters.Where(p => IsSaid(Symbol.Parameter(p.Id))))
             {
-                var (value, ideal) = (equations.At(Affine.Name(parameter.Id), x), equations.At(parameter.Ideal, x));
-                var past = parameter.Min.Select(l => equations.At(l.Value, x) - value - (ideal <= Hair.Units ? Hair.Units : Tolerance)).Concat(parameter.Max.Select(l => value - equations.At(l.Value, x) - Tolerance)).DefaultIfEmpty(0).Max();
+                var (value, ideal) = (_equations.Value(Symbol.Parameter(parameter.Id), x), _equations.At(parameter.Ideal, x));
+                var past = parameter.Min.Select(l => _equations.At(l.Value, x) - value - (ideal <= Hair.Units ? Hair.Units : Tolerance)).Concat(parameter.Max.Select(l => value - _equations.At(l.Value, x) - Tolerance)).DefaultIfEmpty(0).Max();
                 if (past > 0)
                 {
                     _broken++;
@@ -90,7 +92,7 @@ public sealed partial class Recogniser
                 // What is usually a hair or nothing, and is a panel of its own here, belongs to another card.
                 _score -= ideal <= Hair.Units && value >= Panel.Units ? FarFromUsual : 0;
                 var away = Math.Abs(value - ideal);
-                _score += away <= Math.Max(Math.Max(Tolerance, ideal <= Hair.Units ? Hair.Units : 0), 0.06 * Math.Abs(value)) ? (parameter.Held ? NotThere : AsUsual) - (away > equations.Tolerance ? NearlyUsual : 0) : 0;
+                _score += away <= Math.Max(Math.Max(Tolerance, ideal <= Hair.Units ? Hair.Units : 0), 0.06 * Math.Abs(value)) ? (parameter.Held ? NotThere : AsUsual) - (away > _equations.Tolerance ? NearlyUsual : 0) : 0;
             }
         }
 
@@ -98,10 +100,10 @@ public sealed partial class Recogniser
         private void Creases()
         {
             _score -= FoldsOtherwise * way.Pairs.Sum(p => FoldedOtherwise(p.Listed, p.Piece, p.Mirrored));
-            _score -= NotCrossed * way.Pairs.Count(p => p.Listed.Cross.Count == 0 && !p.Listed.Diagonals && Readings(p.Piece).Skip(1).Any());
+            _score -= NotCrossed * way.Pairs.Count(p => p.Listed.Cross.Count == 0 && !p.Listed.Diagonals && variant.Readings(p.Piece).Count > 1);
             _score += Named * way.Pairs.Count(p => of.NamesIt(p.Listed, p.Piece));
             _broken += way.Pairs.Count(p => p.Listed.Diagonals && p.Piece.Lines.All(l => l.IsLevel || l.IsUpright));
-            _broken += variant.Construction.Requirements.Count(r => equations.At(r.AtLeastZero, x) < -Hair.Units);
+            _broken += variant.Construction.Requirements.Count(r => _equations.At(r.AtLeastZero, x) < -Hair.Units);
             _score -= BrokenLimit * _broken;
         }
 
@@ -123,7 +125,7 @@ public sealed partial class Recogniser
         {
             foreach (var piece in variant.Construction.Pieces.Where(p => p.Creases.Count == 0))
             {
-                var (along, across) = (equations.At(piece.Along, x), equations.At(piece.Across, x));
+                var (along, across) = (_equations.At(piece.Along, x), _equations.At(piece.Across, x));
                 bool Is(OwnPiece listed, bool turned) => Math.Abs((turned ? listed.Second : listed.First).Units - along) <= Tolerance && Math.Abs((turned ? listed.First : listed.Second).Units - across) <= Tolerance;
                 if (_plain.FirstOrDefault(l => Is(l, false) || Is(l, true)) is { } listed)
                 {
@@ -144,7 +146,12 @@ public sealed partial class Recogniser
                 foreach (var (listed, turned) in open.Count is not (1 or 2) ? [] : _plain.Where(l => l.Kind == OwnKind.Piece).SelectMany(l => new[] { (l, false), (l, true) }))
                 {
                     List<Equation> more = [new(listed.Line, turned ? "height" : "width", piece.Along, turned ? listed.Second : listed.First), new(listed.Line, turned ? "width" : "height", piece.Across, turned ? listed.First : listed.Second)];
-                    if (equations.Agree([.. figures.Except(outvoted), .. more], most: 0) is not { } agreed || open.Any(o => Breaks(agreed.X, o)))
+                    if (more.Any(m => !open.Any(m.Rule.Terms.ContainsKey) && _equations.Off(m, x) > 2 * Tolerance))
+                    {
+                        continue;
+                    }
+
+                    if (_equations.Agree([.. figures.Except(outvoted), .. more], most: 0) is not { } agreed || open.Any(o => Breaks(agreed.X, o)))
                     {
                         continue;
                     }
@@ -154,7 +161,7 @@ public sealed partial class Recogniser
                     _matched.Add(new MatchedPiece(listed, piece, false, turned));
                     foreach (var symbol in open)
                     {
-                        _own[symbol.Id] = Round(equations.Value(symbol, agreed.X));
+                        _own[symbol.Id] = Round(_equations.Value(symbol, agreed.X));
                     }
 
                     _score += OwnParameter + (listed.Quantity == piece.Quantity && piece.Quantity > 1 ? 0.5 : 0);
@@ -168,7 +175,7 @@ public sealed partial class Recogniser
         {
             if (variant.Construction.Pieces.Where(p => p.Creases.Count == 0 && !_used.Contains(p.Id)).ToList() is [var last])
             {
-                var (along, across) = (Round(equations.At(last.Along, x)), Round(equations.At(last.Across, x)));
+                var (along, across) = (Round(_equations.At(last.Along, x)), Round(_equations.At(last.Across, x)));
                 var sides = _plain.Where(l => l.Kind == OwnKind.Piece).SelectMany(l => new[] { (Listed: l, Turned: false, A: l.First, B: l.Second), (Listed: l, Turned: true, A: l.Second, B: l.First) });
 
                 // A side that nothing else says is as it is listed.
@@ -182,7 +189,7 @@ public sealed partial class Recogniser
                     }
 
                     return openAlong.Count == 0 && Says(last.Across, b, openAcross) ? (a - along).Abs() : openAcross.Count == 0 && Says(last.Along, a, openAlong) ? (b - across).Abs() : null;
-                    bool Says(Affine side, Length value, List<Symbol> open) => equations.Agree([.. figures.Except(outvoted), new Equation(listed.Line, "width", side, value)], most: 0) is { } agreed && !open.Any(o => Breaks(agreed.X, o));
+                    bool Says(Affine side, Length value, List<Symbol> open) => _equations.Agree([.. figures.Except(outvoted), new Equation(listed.Line, "width", side, value)], most: 0) is { } agreed && !open.Any(o => Breaks(agreed.X, o));
                 }
 
                 foreach (var (listed, turned, a, b) in sides.Where(s => Slip(s.Listed, s.A, s.B) is { } slip && slip.Units > Tolerance && slip <= SlipAtMost).Take(1))
@@ -199,8 +206,8 @@ public sealed partial class Recogniser
 
         private bool Breaks(Vector<double> solved, Symbol symbol)
         {
-            var (parameter, value) = (variant.Construction.Parameters.First(p => p.Id == symbol.Id), equations.Value(symbol, solved));
-            return parameter.Min.Any(l => value < equations.At(l.Value, solved) - Tolerance) || parameter.Max.Any(l => value > equations.At(l.Value, solved) + Tolerance);
+            var (parameter, value) = (variant.Construction.Parameters.First(p => p.Id == symbol.Id), _equations.Value(symbol, solved));
+            return parameter.Min.Any(l => value < _equations.At(l.Value, solved) - Tolerance) || parameter.Max.Any(l => value > _equations.At(l.Value, solved) + Tolerance);
         }
 
         /// <summary>Whether a paper is as large as some panel less the same border on both sides.</summary>
@@ -208,12 +215,12 @@ public sealed partial class Recogniser
         {
             foreach (var piece in variant.Construction.Pieces)
             {
-                var across = equations.At(piece.Across, x);
-                foreach (var along in piece.Panels.Select(p => equations.At(p.Extent, x)).Append(equations.At(piece.Along, x)))
+                var across = _equations.At(piece.Across, x);
+                foreach (var along in piece.Panels.Select(p => _equations.At(p.Extent, x)).Append(_equations.At(piece.Along, x)))
                 {
                     foreach (var (a, b) in new[] { (paper.First.Units, paper.Second.Units), (paper.Second.Units, paper.First.Units) })
                     {
-                        if (Reveals.Any(r => Math.Abs(along - (2 * r.Units) - a) <= equations.Tolerance && Math.Abs(across - (2 * r.Units) - b) <= equations.Tolerance))
+                        if (Reveals.Any(r => Math.Abs(along - (2 * r.Units) - a) <= _equations.Tolerance && Math.Abs(across - (2 * r.Units) - b) <= _equations.Tolerance))
                         {
                             return true;
                         }

@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using System.Text.RegularExpressions;
 using MathNet.Numerics.LinearAlgebra;
 using WholeFold.Core.Constructions;
@@ -27,11 +28,20 @@ public sealed partial class Recogniser(DesignReader reader)
     /// <summary>What is further off is another piece, and no slip.</summary>
     private static readonly Length SlipAtMost = Length.In(3, 8);
 
+    /// <summary>Of two ways about one fits better that is nearer by so much.</summary>
+    private static readonly Length FitsBetter = Length.Mm(0.4m);
+
     /// <summary>Wider than this it is no hair.</summary>
     private static readonly Length Panel = Length.Mm(12);
 
     /// <summary>So many ways to match the pieces of one construction are looked into.</summary>
     private const int MostWays = 160;
+
+    /// <summary>So many scored pieces of a list may be no part of the card.</summary>
+    private const int MostLeft = 2;
+
+    /// <summary>So many figures of a list may be slips.</summary>
+    private const int MostOut = 2;
 
     /// <summary>What goes with a card and is no part of how it folds.</summary>
     [GeneratedRegex(@"\b(?:band|ribbon|tags?|toppers?|sentiments?|banners?|labels?|flowers?|lea(?:f|ves)|greeting|strip for|medallion|embellishment|closures?|gift card)\b", RegexOptions.IgnoreCase)]
@@ -45,9 +55,18 @@ public sealed partial class Recogniser(DesignReader reader)
 
     private static readonly string[] Samples = ["5x7", "6x6", "a5"];
 
-    private sealed record Variant(ConstructionFamily Family, Construction Construction, IReadOnlyDictionary<string, string> Choices, Func<Symbol, Rational> Known);
+    private sealed record Variant(ConstructionFamily Family, Construction Construction, IReadOnlyDictionary<string, string> Choices, Equations Equations)
+    {
+        private readonly ConditionalWeakTable<Piece, IReadOnlyList<Piece>> _readings = [];
 
-    private sealed record Way(IReadOnlyList<(OwnPiece Listed, Piece Piece, bool Mirrored)> Pairs, IReadOnlyList<OwnPiece> Left);
+        /// <summary>A piece by its chain, and by the creases that run across that, where it has some: a list may name either.</summary>
+        public IReadOnlyList<Piece> Readings(Piece piece) => _readings.GetValue(piece, p => [.. Recogniser.Readings(p)]);
+    }
+
+    /// <summary>A listed piece taken for one of the construction's.</summary>
+    private sealed record Match(OwnPiece Listed, Piece Piece, bool Mirrored, IReadOnlyList<Equation> Figures);
+
+    private sealed record Way(IReadOnlyList<Match> Pairs, IReadOnlyList<OwnPiece> Left);
 
     private readonly Lazy<IReadOnlyDictionary<UnitSystem, IReadOnlyList<Variant>>> _variants = new(() => new[] { UnitSystem.Imperial, UnitSystem.Metric }.ToDictionary(s => s, s => (IReadOnlyList<Variant>)Variants(reader, s)));
 
@@ -88,12 +107,12 @@ public sealed partial class Recogniser(DesignReader reader)
                 var read = reader.Read(new DesignSpec { Construction = family.Id, Format = Samples[system == UnitSystem.Imperial ? 0 : 2], Set = choices.ToDictionary(c => c.Key, c => new WrittenFigure(c.Value)) });
                 var builder = Sizer.BuilderFor(read.Design, read.Target, firm: false, CancellationToken.None);
                 var known = read.Design.Construction.Allowances.Keys.ToDictionary(s => s, builder.Known);
-                variants.Add(new Variant(family, read.Design.Construction, choices, s => known[s]));
+                variants.Add(new Variant(family, read.Design.Construction, choices, new Equations(read.Design.Construction, system, s => known[s])));
 
                 // Many makers leave them out: what goes inside is as large as what it goes into.
                 if (known.Values.Any(k => k > new Rational(Equations.NearFor(system).Units)))
                 {
-                    variants.Add(new Variant(family, read.Design.Construction, choices, _ => Rational.Zero));
+                    variants.Add(new Variant(family, read.Design.Construction, choices, new Equations(read.Design.Construction, system, _ => Rational.Zero)));
                 }
             }
         }
@@ -103,7 +122,6 @@ public sealed partial class Recogniser(DesignReader reader)
 
     private Recognised? Explain(Variant variant, OwnList list, UnitSystem system)
     {
-        var equations = new Equations(variant.Construction, system, variant.Known);
         var scored = list.Cards.Where(c => c.Scores.Count > 0).OrderByDescending(c => c.Scores.Count).ToList();
 
         // Two cut alike may be two pieces with names of their own.
@@ -111,9 +129,9 @@ public sealed partial class Recogniser(DesignReader reader)
         Recognised? best = null;
         foreach (var pieces in parted.Count > scored.Count && variant.Construction.Pieces.Count(p => p.Quantity == 1 && p.Creases.Count > 0) > 1 ? [scored, parted] : new[] { scored })
         {
-            foreach (var way in Ways(variant, equations, pieces, 0, [], []).Take(MostWays))
+            foreach (var way in Ways(variant.Equations, [.. pieces.Select(p => (p, (IReadOnlyList<Match>)Matches(variant, p)))], 0, [], [], []).Take(MostWays))
             {
-                if ((way.Pairs.Count > 0 || scored.Count == 0) && Judge(variant, equations, way, list) is { } judged && (best is null || Favour(judged, list, system) > Favour(best, list, system)))
+                if ((way.Pairs.Count > 0 || scored.Count == 0) && !(best is not null && AtMost(variant, way, list) < best.Score) && Judge(variant, way, list) is { } judged && (best is null || Favour(judged, list, system) > Favour(best, list, system)))
                 {
                     best = judged;
                 }
@@ -123,8 +141,38 @@ public sealed partial class Recogniser(DesignReader reader)
         return best;
     }
 
-    /// <summary>Every way to give the listed pieces to pieces of the construction that have as many creases, one after the other.</summary>
-    private static IEnumerable<Way> Ways(Variant variant, Equations equations, List<OwnPiece> scored, int next, List<(OwnPiece, Piece, bool)> pairs, List<OwnPiece> left)
+    /// <summary>No way can be worth more than all its figures and all that can speak for it: what stays below another need not be judged.</summary>
+    private static double AtMost(Variant variant, Way way, OwnList list)
+    {
+        var figures = way.Pairs.SelectMany(p => p.Figures).ToList();
+        var bare = list.Pieces.Count(p => p.Scores.Count == 0);
+        return figures.Count - Equations.Unknowns(figures) - (LeftScored * way.Left.Count) + (list.Finished is null ? 0 : 2) + (Math.Max(AsUsual, NotThere) * variant.Construction.Parameters.Count) + (Named * way.Pairs.Count)
+            + ((Plain + Named) * Math.Min(bare, variant.Construction.Pieces.Count(p => p.Creases.Count == 0))) + (PaperFits * bare) + HasWindow + OneFold + TitledSize + NamedSize;
+    }
+
+    /// <summary>Pieces of the construction that a listed one may be: those with as many creases whose rules can make its figures.</summary>
+    private static List<Match> Matches(Variant variant, OwnPiece listed)
+    {
+        var matches = new List<Match>();
+        foreach (var read in Views(listed))
+        {
+            // A piece that is the same from both ends is tried once.
+            var same = read.Panels.Zip(read.Panels.Reverse()).All(p => p.First == p.Second);
+            foreach (var piece in variant.Construction.Pieces.SelectMany(p => p.Creases.Count == 0 && Says(listed, p.Name) ? variant.Readings(p).Concat(Slanting(p)) : variant.Readings(p)).Where(p => p.Creases.Count == read.Scores.Count))
+            {
+                var ways = Turns.Where(mirrored => !mirrored || !same).Select(mirrored => new Match(read, piece, mirrored, [.. Of(variant, read, piece, mirrored)])).Select(m => (Match: m, Agreed: variant.Equations.Agree(m.Figures, most: 1)));
+                var possible = ways.Where(w => w.Agreed is not null || read.Scores.Count == 1).Select(w => (w.Match, w.Agreed?.Out.Count, Off: w.Agreed is { } a ? w.Match.Figures.Except(a.Out).Max(f => variant.Equations.Off(f, a.X)) : 0)).ToList();
+
+                // What is nearly the same from both ends lies the way in which it fits.
+                matches.AddRange(possible.Where(p => !possible.Any(o => o.Count == p.Count && o.Off < p.Off - FitsBetter.Units)).Select(p => p.Match));
+            }
+        }
+
+        return matches;
+    }
+
+    /// <summary>Every way to give the listed pieces to pieces of the construction, one after the other.</summary>
+    private static IEnumerable<Way> Ways(Equations equations, IReadOnlyList<(OwnPiece Listed, IReadOnlyList<Match> Matches)> scored, int next, List<Match> pairs, List<OwnPiece> left, IReadOnlyList<Equation> figures)
     {
         if (next == scored.Count)
         {
@@ -132,33 +180,36 @@ public sealed partial class Recogniser(DesignReader reader)
             yield break;
         }
 
-        var listed = scored[next];
-        foreach (var read in Views(listed))
+        // Of two cut alike it does not matter which is which.
+        var (listed, matches) = scored[next];
+        var twin = next > 0 && scored[next - 1].Listed == listed;
+        var isLeft = twin && left.Count > 0 && left[^1] == listed;
+        var beyond = twin && !isLeft ? matches.ToList().FindLastIndex(m => m.Piece.Id == pairs[^1].Piece.Id && m.Listed == pairs[^1].Listed) : -1;
+        foreach (var match in isLeft ? [] : matches.Skip(beyond + 1).Where(m => pairs.All(p => p.Piece.Id != m.Piece.Id)))
         {
-            foreach (var piece in variant.Construction.Pieces.SelectMany(p => p.Creases.Count == 0 && Says(listed, p.Name) ? Readings(p).Concat(Slanting(p)) : Readings(p)).Where(p => p.Creases.Count == read.Scores.Count && pairs.All(d => d.Item2.Id != p.Id)))
+            // What contradicts the pieces before it need not be followed further.
+            List<Equation> together = [.. figures, .. match.Figures];
+            if (pairs.Count > 0 && equations.Agree(together, MostOut) is null)
             {
-                // A piece that is the same from both ends is tried once.
-                var same = read.Panels.Zip(read.Panels.Reverse()).All(p => p.First == p.Second);
-                foreach (var mirrored in same ? [false] : new[] { false, true })
-                {
-                    if (read.Scores.Count > 1 && equations.Agree([.. Of(read, piece, mirrored)], most: 1) is null)
-                    {
-                        continue;
-                    }
-
-                    pairs.Add((read, piece, mirrored));
-                    foreach (var way in Ways(variant, equations, scored, next + 1, pairs, left))
-                    {
-                        yield return way;
-                    }
-
-                    pairs.RemoveAt(pairs.Count - 1);
-                }
+                continue;
             }
+
+            pairs.Add(match);
+            foreach (var way in Ways(equations, scored, next + 1, pairs, left, together))
+            {
+                yield return way;
+            }
+
+            pairs.RemoveAt(pairs.Count - 1);
+        }
+
+        if (left.Count == MostLeft)
+        {
+            yield break;
         }
 
         left.Add(listed);
-        foreach (var way in Ways(variant, equations, scored, next + 1, pairs, left))
+        foreach (var way in Ways(equations, scored, next + 1, pairs, left, figures))
         {
             yield return way;
         }
@@ -206,44 +257,46 @@ public sealed partial class Recogniser(DesignReader reader)
     }
 
     /// <summary>The figures of a scored piece as equations.</summary>
-    private static IEnumerable<Equation> Of(OwnPiece listed, Piece piece, bool mirrored)
+    private static IEnumerable<Equation> Of(Variant variant, OwnPiece listed, Piece piece, bool mirrored)
     {
         yield return new Equation(listed.Line, listed.AlongFirst ? "width" : "height", piece.Along, listed.Along);
         yield return new Equation(listed.Line, listed.AlongFirst ? "height" : "width", piece.Across, listed.Across);
-        var count = listed.Scores.Count;
+        var (count, positions) = (listed.Scores.Count, variant.Equations.Positions(piece));
         for (var i = 0; i < count; i++)
         {
             // Counted from the other end a score is what is left of the piece.
             var at = mirrored ? listed.Along - listed.Scores[count - 1 - i] : listed.Scores[i];
-            yield return new Equation(listed.Line, $"score {(mirrored ? count - i : i + 1)}", piece.Position(i), at);
+            yield return new Equation(listed.Line, $"score {(mirrored ? count - i : i + 1)}", positions[i], at);
         }
 
         // What is scored across counts too, where the piece has as much.
-        if (listed.Cross.Count > 0 && Readings(piece).Skip(1).FirstOrDefault() is { } across && across.Creases.Count == listed.Cross.Count)
+        if (listed.Cross.Count > 0 && variant.Readings(piece).Skip(1).FirstOrDefault() is { } across && across.Creases.Count == listed.Cross.Count)
         {
+            var crossing = variant.Equations.Positions(across);
             for (var i = 0; i < listed.Cross.Count; i++)
             {
-                yield return new Equation(listed.Line, $"score {count + i + 1}", across.Position(i), listed.Cross[i]);
+                yield return new Equation(listed.Line, $"score {count + i + 1}", crossing[i], listed.Cross[i]);
             }
         }
     }
 
-    private Recognised? Judge(Variant variant, Equations equations, Way way, OwnList list)
+    private Recognised? Judge(Variant variant, Way way, OwnList list)
     {
-        var figures = way.Pairs.SelectMany(p => Of(p.Listed, p.Piece, p.Mirrored)).ToList();
+        var equations = variant.Equations;
+        var figures = way.Pairs.SelectMany(p => p.Figures).ToList();
         var finished = list.Finished;
         foreach (var turned in finished is null ? [false] : new[] { false, true })
         {
             IReadOnlyList<Equation> said = finished is null ? [] : [new Equation(finished.Line, "width", Affine.W, turned ? finished.Second : finished.First), new Equation(finished.Line, "height", Affine.H, turned ? finished.First : finished.Second)];
             if (figures.Count == 0)
             {
-                return Sheet(variant, equations, list) is { } size ? new Balance(this, variant, equations, way, list, [], size, []).Result() : null;
+                return Sheet(variant, list) is { } size ? new Balance(this, variant, way, list, [], size, []).Result() : null;
             }
 
-            if (equations.Agree([.. figures, .. said], most: Math.Min(2, figures.Count / 4), IsNamed) is { } agreed)
+            if (equations.Agree([.. figures, .. said], most: Math.Min(MostOut, figures.Count / 4), IsNamed) is { } agreed)
             {
-                var sizes = BySizes(variant, equations, [.. figures, .. said], agreed.Out, list).Prepend(agreed.X);
-                var weighed = sizes.Select(x => new Balance(this, variant, equations, way, list, [.. figures, .. said], x, agreed.Out).Result()).OfType<Recognised>().ToList();
+                var sizes = BySizes(variant, [.. figures, .. said], agreed.Out, list).Prepend(agreed.X).DistinctBy(x => string.Join(' ', x.Select(v => Math.Round(2 * v / equations.Tolerance))));
+                var weighed = sizes.Select(x => new Balance(this, variant, way, list, [.. figures, .. said], x, agreed.Out).Result()).OfType<Recognised>().ToList();
                 if (weighed.Count > 0)
                 {
                     return weighed.MaxBy(w => Favour(w, list, equations.System));
@@ -255,8 +308,9 @@ public sealed partial class Recogniser(DesignReader reader)
     }
 
     /// <summary>The finished size by a sheet without a score that bears a construction's own name, where one of its sides tells the other: nothing else would say that it is that.</summary>
-    private Vector<double>? Sheet(Variant variant, Equations equations, OwnList list)
+    private Vector<double>? Sheet(Variant variant, OwnList list)
     {
+        var equations = variant.Equations;
         foreach (var (listed, piece) in from l in list.Cards from p in variant.Construction.Pieces where p.Creases.Count == 0 && Says(l, p.Name) && _rare.Value.Contains(p.Name.ToUpperInvariant()) select (l, p))
         {
             var (along, across) = (new Equation(listed.Line, "width", piece.Along, listed.First), new Equation(listed.Line, "height", piece.Across, listed.Second));
@@ -271,7 +325,7 @@ public sealed partial class Recogniser(DesignReader reader)
     }
 
     /// <summary>Where no scored piece says how wide or how high the card is: what it is by each piece without a score that does.</summary>
-    private static IEnumerable<Vector<double>> BySizes(Variant variant, Equations equations, IReadOnlyList<Equation> figures, IReadOnlyList<Equation> outvoted, OwnList list)
+    private static IEnumerable<Vector<double>> BySizes(Variant variant, IReadOnlyList<Equation> figures, IReadOnlyList<Equation> outvoted, OwnList list)
     {
         var open = Sides.Where(s => !figures.Any(f => f.Rule.Terms.ContainsKey(s))).ToList();
         var (plain, named) = (list.Cards.Where(c => c.Scores.Count == 0).ToList(), variant.Construction.Pieces.Where(p => p.Creases.Count == 0 && open.Any(s => p.Along.Terms.ContainsKey(s) || p.Across.Terms.ContainsKey(s))));
@@ -280,7 +334,7 @@ public sealed partial class Recogniser(DesignReader reader)
                from turned in Turns
                let along = new Equation(listed.Line, turned ? "height" : "width", piece.Along, turned ? listed.Second : listed.First)
                let across = new Equation(listed.Line, turned ? "width" : "height", piece.Across, turned ? listed.First : listed.Second)
-               let agreed = equations.Agree([.. figures.Except(outvoted), along, across], most: 0)
+               let agreed = variant.Equations.Agree([.. figures.Except(outvoted), along, across], most: 0)
                where agreed is not null
                select agreed.Value.X;
     }
