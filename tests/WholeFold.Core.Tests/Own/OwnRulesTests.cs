@@ -115,7 +115,17 @@ public class OwnRulesTests
     [InlineData("card 8 1/2 x 5 5/8, score at 4 1/4\nmat 4 x 5 1/4\nliner paper 4 x 5 1/4", 1, "5 1/2")]
     [InlineData("strip 12 x 3, score at 3, 6 1/2, 9", 1, "6")]
     [InlineData("base 10 x 5, score at 5\nmat 4 3/4 x 4 3/4", 0, "")]
-    [InlineData("base 10 x 5, score at 5\nmat 4 3/4 x 4 7/8\nstrip 1 x 4", 0, "")]
+    [InlineData("base 10 x 5, score at 2 1/2 and 7 1/2\nmats 2 1/4 x 4 7/8 (2)\nstrip 1 x 4", 0, "")]
+    [InlineData("base 10 x 5, score at 2 1/2 and 7 1/2\nmats 2 1/2 x 4 3/4 (2)", 0, "")]
+    [InlineData("strip 12 x 4, score at 2, 4, 5 3/4, 8, 10", 1, "6")]
+    [InlineData("strip 13 1/2 x 4, score at 1, 2 1/2, 4 1/2, 7, 10", 0, "")]
+    [InlineData("base 10 1/4 x 5, score at 5", 1, "10")]
+    [InlineData("base 10 x 5, score at 5\ncircle 2 x 2 1/4", 2, "2")]
+    [InlineData("base 10 x 5, score at 5\nsquares 2 x 2 (3)\ncircle 1 1/2", 0, "")]
+    [InlineData("base 10 x 5 1/8, score at 5", 1, "5")]
+    [InlineData("base 10 x 5 1/4, score at 5", 1, "5")]
+    [InlineData("base 10 x 5 1/2, score at 5", 0, "")]
+    [InlineData("base 10 x 5 1/8, score at 5\nmat 4 3/4 x 4 7/8", 0, "")]
     public void A_figure_that_does_not_go_with_the_others_is_found(string text, int line, string right)
     {
         var found = OwnDesign.Of(text.Replace("\\n", "\n", StringComparison.Ordinal), DisplayUnit.Inch, Support.Reader, Recogniser, cancel: TestContext.Current.CancellationToken).Contradictions;
@@ -140,16 +150,27 @@ public class OwnRulesTests
         Assert.True(clock.Elapsed < TimeSpan.FromSeconds(30), $"{clock.Elapsed}");
     }
 
-    /// <summary>A border half as wide one way is what some people want; one that is neither is a slip, and of two papers off alike it is the piece.</summary>
+    /// <summary>A border half as wide one way is what some people want of a narrow paper; of another it is a slip, and of two papers off alike it is the piece.</summary>
     [Theory]
-    [InlineData("mat 4 3/4 x 4 1/2", "")]
-    [InlineData("mat 4 3/4 x 4 7/8", "")]
+    [InlineData("mat 4 3/4 x 4 1/2", "2: Height of the mat at 4 1/2 leaves another border than the other way; 4 3/4 would leave the same.")]
+    [InlineData("mat 4 3/4 x 4 7/8", "2: Height of the mat at 4 7/8 leaves another border than the other way; 4 3/4 would leave the same.")]
     [InlineData("mat 4 3/4 x 4 5/8", "2: Height of the mat at 4 5/8 leaves another border than the other way; 4 3/4 would leave the same.")]
     [InlineData("mat 4 3/4 x 3", "")]
     [InlineData("mat 4 3/4 x 5 1/8\npaper 4 3/4 x 5 1/8", "1: 2 papers do not go with the base at 5; with 5 3/8 they would.")]
     public void Papers_that_keep_their_border_one_way_are_told(string papers, string told)
     {
         var found = OwnDesign.Of($"base 10 x 5, score at 5\n{papers}", DisplayUnit.Inch, Support.Reader, Recogniser, cancel: TestContext.Current.CancellationToken).Contradictions;
+        Assert.Equal(told, string.Join(' ', found.Select(f => $"{f.Line}: {f.Text.Write(DisplayUnit.Inch)}")));
+    }
+
+    /// <summary>What a free figure makes of the card is said with the size that it may have been meant for; a clear slip among several pieces comes before what is said of papers.</summary>
+    [Theory]
+    [InlineData("base 10 x 5 1/8, score at 5", "1: Height of the base at 5 1/8 makes a card of 5 × 5 1/8; with 5 it would be 5 × 5.")]
+    [InlineData("circle 2 x 2 1/4\nbase 10 x 5, score at 5", "1: Circle at 2 × 2 1/4: a circle is as wide as it is high.")]
+    [InlineData("base 8 1/4 x 5 1/2, score at 2 1/8, 6 3/8\npanel 4 x 5 1/4", "1: Width of the base at 8 1/4 does not go with the other figures; 8 1/2 would.")]
+    public void A_free_figure_is_told_by_what_it_makes(string text, string told)
+    {
+        var found = OwnDesign.Of(text.Replace("\\n", "\n", StringComparison.Ordinal), DisplayUnit.Inch, Support.Reader, Recogniser, cancel: TestContext.Current.CancellationToken).Contradictions;
         Assert.Equal(told, string.Join(' ', found.Select(f => $"{f.Line}: {f.Text.Write(DisplayUnit.Inch)}")));
     }
 

@@ -52,7 +52,7 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
         var rules = recognised is null ? RuleGuess.Of(list, reader.Inventory.Formats)?.Corrected(corrections ?? []) : null;
         var card = recognised is null ? null : Home(recognised, list, reader);
         var figures = recognised is not null ? ByConstruction(recognised, list, reader, format, corrections ?? []) : rules is null ? [] : ByRules(rules, format);
-        return new OwnDesign(list, recognised, closest, rules, figures, LookThrough(list, recognised, closest, recognised is not null ? (recognised.Width, recognised.Height) : rules is null ? default : (rules.Width, rules.Height), card, reader.Inventory.Formats, cancel));
+        return new OwnDesign(list, recognised, closest, rules, figures, LookThrough(list, recognised, closest, recognised is not null ? (recognised.Width, recognised.Height) : rules is null ? default : (rules.Width, rules.Height), card, reader.Inventory.Formats, recogniser, cancel));
     }
 
     /// <summary>How sure a figure of a construction is that explains the whole list.</summary>
@@ -158,13 +158,16 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
     /// <summary>How well a construction must explain all but one figure, for that to be a slip and the list no other card.</summary>
     private const double AllButOne = 0.3;
 
+    /// <summary>What is further off is no slip.</summary>
+    private static readonly Length SlipAtMost = Length.In(21, 20);
+
     /// <summary>
-    /// A figure that its construction does not ask for; a paper that does not lie on it; or, of no construction, one that does not go with the
-    /// others. A construction that explains all but one figure is told where no other comes near.
+    /// A figure that its construction does not ask for; a circle that is none; a paper that does not lie on it; a slip that its construction
+    /// takes as it is; or, of no construction, a figure that does not go with the others. A construction that explains all but one figure is told where no other comes near.
     /// </summary>
-    private static List<ListFinding> LookThrough(OwnList list, Recognised? recognised, IReadOnlyList<Recognised> closest, (Length Width, Length Height) home, Card? card, IReadOnlyList<Format> formats, CancellationToken cancel)
+    private static List<ListFinding> LookThrough(OwnList list, Recognised? recognised, IReadOnlyList<Recognised> closest, (Length Width, Length Height) home, Card? card, IReadOnlyList<Format> formats, Recogniser recogniser, CancellationToken cancel)
     {
-        var explains = recognised ?? (closest is [{ Differs.Count: 1, Score: > AllButOne } near, ..] ? near : null);
+        var explains = recognised ?? (closest is [{ Differs: [var only], Score: > AllButOne } near, ..] && (only.Is - only.Would).Abs() <= SlipAtMost ? near : null);
         if (explains is { Differs.Count: > 0 })
         {
             return [.. explains.Differs.Select(d => new ListFinding("rule", d.Line, Place(d.Figure), Words.Of($"{Constructions.Spoken.First(d.Figure)} at {d.Is} contradicts the rules of the {explains.Family.Name}; {d.Would} would keep them."), [new LikelyFigure(d.Would, Words.Of($"{d.Would:u} instead of {d.Is}"))]))];
@@ -176,8 +179,14 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
         }
 
         var main = list.Cards.MaxBy(c => (double)c.First.Units * c.Second.Units);
+        if (SquareSlips.Find(list) is { Count: > 0 } squares)
+        {
+            return [.. squares];
+        }
+
         var papers = PaperSlips.Find(list, home, card, [.. list.Cards.Where(c => c.Scores.Count == 0 && c != main && recognised?.Pieces.Any(m => m.Listed == c) != true)], formats);
-        return papers.Count > 0 || recognised is not null ? [.. papers] : [.. new Contradictions(list, formats).Find(cancel)];
+        return recognised is null ? [.. new Contradictions(list, formats, l => recogniser.Find(l, cancel) is [{ Sure: true, Differs.Count: 0 }, ..]).Find(papers, cancel)]
+            : papers.Count > 0 ? [.. papers] : [.. recogniser.Slips(recognised, list, cancel)];
 
         static int? Place(string figure) => figure.StartsWith("score ", StringComparison.Ordinal) ? int.Parse(figure["score ".Length..], System.Globalization.CultureInfo.InvariantCulture) : null;
     }

@@ -9,10 +9,13 @@ namespace WholeFold.Core.Lists.Own;
 /// </summary>
 internal static class PaperSlips
 {
-    private static readonly Length Near = Length.Mm(0.8m), Least = Length.Mm(1.2m), Furthest = Length.In(1, 2);
+    private static readonly Length Near = Length.Mm(0.8m), Least = Length.Mm(1.2m), ShortBy = Length.In(1, 2), Furthest = Length.In(21, 20);
 
-    /// <summary>What hangs over all that it could lie on is off by as much as a slip can be, and so is a card that with that would have a name.</summary>
-    private static readonly Length FurthestOver = Length.In(21, 20);
+    /// <summary>A strip keeps no border on its ends: what is short by more than <see cref="ShortBy"/> is a slip only where that is a small part of it.</summary>
+    private const int OfIt = 3;
+
+    /// <summary>A paper that is no wider may have another border one way.</summary>
+    private static readonly Length Narrow = Length.Mm(64);
 
     /// <summary>A wider border than the commonest is no habit that one breaks.</summary>
     private const int Commonest = 4;
@@ -37,15 +40,14 @@ internal static class PaperSlips
         // The border that papers of this list keep, and those that people keep.
         var kept = papers.SelectMany(p => places.Where(on => on.On != p).Select(on => Even(on, p)).OfType<Length>().Where(b => borders.Any(u => Is(u, b)))).GroupBy(b => borders.First(u => Is(u, b))).OrderByDescending(g => g.Count()).Select(g => g.Key).ToList();
         var (slips, far) = (new List<List<Slip>>(), new List<Slip>());
-        foreach (var paper in papers.Where(p => !places.Any(on => on.On != p && Fits(on, p, borders))))
+        foreach (var paper in papers.Where(p => !places.Any(on => on.On != p && Fits(on, p, card is not null, borders))))
         {
-            var found = places.Where(on => on.On != paper && on.On?.Kind != OwnKind.Paper).SelectMany(on => (kept.Count > 0 ? kept : borders.Take(2)).SelectMany(b => Off(paper, on, b))).ToList();
+            var found = places.Where(on => on.On != paper && on.On?.Kind != OwnKind.Paper).SelectMany(on => (kept.Count > 0 ? kept : borders.Take(2)).SelectMany(b => Off(paper, card is not null, on, b))).ToList();
 
-            // A strip keeps no border on its ends, so what is far off one way says nothing.
             var over = !places.Any(on => on.On != paper && Goes(on, paper));
-            List<Slip> Within(Length furthest) => [.. found.Where(s => (s.Would - s.Is).Abs() is var off && off > Least && off <= Length.Min(furthest, new Length(s.Would.Units / 2))).OrderBy(s => (s.Would - s.Is).Abs()).DistinctBy(s => (s.First, s.Would))];
-            far.AddRange(Within(FurthestOver));
-            found = Within(over ? FurthestOver : Furthest);
+            List<Slip> Within(bool far) => [.. found.Where(s => (s.Would - s.Is).Abs() is var off && off > Least && off <= Furthest && off <= new Length(s.Would.Units / 2) && (far || off <= ShortBy || off <= new Length(s.Would.Units / OfIt))).OrderBy(s => (s.Would - s.Is).Abs()).DistinctBy(s => (s.First, s.Would))];
+            far.AddRange(Within(true));
+            found = Within(over);
             if (found.Count > 0)
             {
                 slips.Add(found);
@@ -74,14 +76,14 @@ internal static class PaperSlips
 
     private static bool Goes(Place on, OwnPiece paper) => (paper.First <= on.Along + Near && paper.Second <= on.Across + Near) || (paper.Second <= on.Along + Near && paper.First <= on.Across + Near);
 
-    /// <summary>Half as wide a border the other way, or twice, is what some people want.</summary>
-    private static bool IsWanted(Length both, Length border) => Is(both, border) || Is(both, 4 * border);
+    /// <summary>Half as wide a border the other way, or twice, is what some people want of a narrow paper, or none at all; what is no paper, of no construction, keeps none.</summary>
+    private static bool IsWanted(OwnPiece paper, bool isCard, Length both, Length border) => ((paper.Kind == OwnKind.Piece && !isCard) || Length.Min(paper.First, paper.Second) <= Narrow) && (Is(both, border) || Is(both, 4 * border) || both.Abs() <= new Length(Near.Units / 2));
 
     private static bool Is(Length a, Length b) => (a - b).Abs() <= new Length(Near.Units / 2);
 
     /// <summary>Whether a paper leaves borders that people leave: as wide both ways, or half as wide one way.</summary>
-    private static bool Fits(Place on, OwnPiece paper, List<Length> borders) => new[] { (paper.First, paper.Second), (paper.Second, paper.First) }.Select(s => (X: on.Along - s.Item1, Y: on.Across - s.Item2))
-        .Any(b => borders.Any(u => new[] { 2 * u, 4 * u }.Any(x => (b.X - x).Abs() <= Near && ((b.Y - x).Abs() <= Near || IsWanted(b.Y, new Length(x.Units / 2)))))) || (on.On?.Kind != OwnKind.Paper && Even(on, paper) is { } border && border <= new Length(Near.Units / 2));
+    private static bool Fits(Place on, OwnPiece paper, bool isCard, List<Length> borders) => new[] { (paper.First, paper.Second), (paper.Second, paper.First) }.Select(s => (X: on.Along - s.Item1, Y: on.Across - s.Item2))
+        .Any(b => borders.Any(u => new[] { 2 * u, 4 * u }.Any(x => (b.X - x).Abs() <= Near && ((b.Y - x).Abs() <= Near || IsWanted(paper, isCard, b.Y, new Length(x.Units / 2)))))) || (on.On?.Kind != OwnKind.Paper && Even(on, paper) is { } border && border <= new Length(Near.Units / 2));
 
     /// <summary>The border that a paper leaves on each side, where it is the same both ways.</summary>
     private static Length? Even(Place on, OwnPiece paper)
@@ -99,18 +101,18 @@ internal static class PaperSlips
     }
 
     /// <summary>A paper that leaves a border one way, with what it would be the other.</summary>
-    private static IEnumerable<Slip> Off(OwnPiece paper, Place on, Length border)
+    private static IEnumerable<Slip> Off(OwnPiece paper, bool isCard, Place on, Length border)
     {
         foreach (var turned in new[] { false, true })
         {
             var (along, across) = turned ? (paper.Second, paper.First) : (paper.First, paper.Second);
             var (wouldAlong, wouldAcross) = (on.Along - (2 * border), on.Across - (2 * border));
-            if ((along - wouldAlong).Abs() <= Near && !IsWanted(on.Across - across, border))
+            if ((along - wouldAlong).Abs() <= Near && !IsWanted(paper, isCard, on.Across - across, border))
             {
                 yield return new Slip(paper, turned, across, wouldAcross, on, false);
             }
 
-            if ((across - wouldAcross).Abs() <= Near && !IsWanted(on.Along - along, border))
+            if ((across - wouldAcross).Abs() <= Near && !IsWanted(paper, isCard, on.Along - along, border))
             {
                 yield return new Slip(paper, !turned, along, wouldAlong, on, true);
             }

@@ -180,7 +180,8 @@ public sealed partial class Recogniser
 
                 // A side that nothing else says is as it is listed.
                 List<Symbol> Open(Affine side) => [.. side.Terms.Keys.Where(k => k.Kind == SymbolKind.Parameter && !IsSaid(k))];
-                var (openAlong, openAcross) = (Open(last.Along), Open(last.Across));
+                var (openAlong, openAcross, apart) = (Open(last.Along), Open(last.Across), last.Along - last.Across);
+                var isSquare = openAlong.Count > 0 && apart.Terms.Count == 0 && apart.ConstantIn(_equations.System).IsZero;
                 Length? Slip(OwnPiece listed, Length a, Length b)
                 {
                     if (openAlong.Count + openAcross.Count == 0)
@@ -188,14 +189,20 @@ public sealed partial class Recogniser
                         return ((a - along).Abs().Units <= Tolerance) != ((b - across).Abs().Units <= Tolerance) ? (a - along).Abs() + (b - across).Abs() : null;
                     }
 
+                    // A square of a size of its own is off where it is none.
+                    if (isSquare)
+                    {
+                        return Says(last.Along, a, openAlong) ? (a - b).Abs() : null;
+                    }
+
                     return openAlong.Count == 0 && Says(last.Across, b, openAcross) ? (a - along).Abs() : openAcross.Count == 0 && Says(last.Along, a, openAlong) ? (b - across).Abs() : null;
                     bool Says(Affine side, Length value, List<Symbol> open) => _equations.Agree([.. figures.Except(outvoted), new Equation(listed.Line, "width", side, value)], most: 0) is { } agreed && !open.Any(o => Breaks(agreed.X, o));
                 }
 
-                foreach (var (listed, turned, a, b) in sides.Where(s => Slip(s.Listed, s.A, s.B) is { } slip && slip.Units > Tolerance && slip <= SlipAtMost).Take(1))
+                foreach (var (listed, turned, a, b) in sides.Where(s => Slip(s.Listed, s.A, s.B) is { } slip && slip.Units > Tolerance && slip <= (Recogniser.Says(s.Listed, last.Name) ? NamedSlipAtMost : SlipAtMost)).Take(1))
                 {
                     var alongIsOff = openAlong.Count == 0 && (openAcross.Count > 0 || (a - along).Abs().Units > Tolerance);
-                    _off.Add(new Differing(listed.Line, alongIsOff != turned ? "width" : "height", alongIsOff ? a : b, alongIsOff ? along : across));
+                    _off.Add(new Differing(listed.Line, alongIsOff != turned ? "width" : "height", alongIsOff ? a : b, isSquare ? a : alongIsOff ? along : across));
                     _plain.Remove(listed);
                     _used.Add(last.Id);
                     _matched.Add(new MatchedPiece(listed, last, false, turned));
