@@ -70,6 +70,9 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
     /// <summary>What the rules of the figures say about the finished size, beside what folding says.</summary>
     private const double FigureWeight = 0.5;
 
+    /// <summary>What is no longer may be of a fixed size: a die, a card that goes in.</summary>
+    private static readonly Length MayStay = Length.In(9, 2);
+
     private const int MostSizes = 14, MostQuestions = 3, Glance = 24, Look = 160, Others = 2;
 
     /// <summary>By trial: with this the odds of the readings are those of being right.</summary>
@@ -176,6 +179,8 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
     internal static RuleGuess At(OwnList list, Length width, Length height, bool upwards) =>
         Guess(list, width, height, width == height ? upwards : null, new JointRules(list, width, height, upwards));
 
+    private static bool IsFixed(FigureRule rule) => rule.ByWidth == 0 && rule.ByHeight == 0;
+
     private static (double, double) Rounded((double ByWidth, double ByHeight) rule) => (Math.Round(rule.ByWidth, 3), Math.Round(rule.ByHeight, 3));
 
     private static RuleGuess Guess(OwnList list, Length width, Length height, bool? upwards, JointRules rules)
@@ -188,6 +193,12 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
         {
             var ranked = votes[i].Select(v => (Rule: new FigureRule(v[0].Reading.Rules[i].ByWidth, v[0].Reading.Rules[i].ByHeight, v[0].Reading.Why[i], 0), Sure: v.Sum(r => r.Odds))).ToList();
             var said = new HashSet<string> { ranked[0].Rule.Words.Write(figure.Piece.Unit) };
+            if (figure.Value <= MayStay && !ranked.Take(Others + 1).Any(r => IsFixed(r.Rule)))
+            {
+                // Whether something grows at all is what its maker knows: it is among what she can choose.
+                ranked.Insert(Math.Min(Others, ranked.Count), ranked.Where(r => IsFixed(r.Rule)).DefaultIfEmpty((RulePriors.Fixed(figure.Value), 0)).First());
+            }
+
             return new GuessedFigure(figure.Piece, figure.Name, figure.Value, ranked[0].Rule, ranked[0].Sure, [.. ranked.Skip(1).Take(Others).Select(r => said.Add(r.Rule.Words.Write(figure.Piece.Unit)) ? r : (r.Rule with { Words = Growing(r.Rule) }, r.Sure))]);
         }).ToList();
 
@@ -212,8 +223,8 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
     {
         var (rule, next) = (figure.Rule, figure.Next[0].Rule);
         return new OwnQuestion(figure.Piece.Line, figure.Figure,
-            rule.ByWidth == 0 && rule.ByHeight == 0 ? Words.Of($"Stays {figure.Value} ({figure.Piece.Name}, {figure.Figure}) as it is in a larger card, or does it grow: {next.Words}?")
-            : next.ByWidth == 0 && next.ByHeight == 0 ? Words.Of($"Does {figure.Value} ({figure.Piece.Name}, {figure.Figure}) grow with the card, {rule.Words}, or does it stay as it is?")
+            IsFixed(rule) ? Words.Of($"Stays {figure.Value} ({figure.Piece.Name}, {figure.Figure}) as it is in a larger card, or does it grow: {next.Words}?")
+            : IsFixed(next) ? Words.Of($"Does {figure.Value} ({figure.Piece.Name}, {figure.Figure}) grow with the card, {rule.Words}, or does it stay as it is?")
             : Words.Of($"Which holds for {figure.Value} ({figure.Piece.Name}, {figure.Figure}): {rule.Words}, or {next.Words}?"));
     }
 }

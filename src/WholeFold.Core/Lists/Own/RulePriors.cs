@@ -13,6 +13,10 @@ internal sealed class RulePriors(Length width, Length height, UnitSystem system)
     /// <summary>What is commonly taken off a side, or added: a sixteenth to an inch, 1.5 to 25 mm.</summary>
     private static readonly (Pair By, double Weight)[] Offs = [(Pair.Of(1, 4, 6m), 1.8), (Pair.Of(1, 8, 3m), 1.1), (Pair.Of(1, 2, 12m), 1.1), (Pair.Of(3, 8, 9m), 0.3), (Pair.Of(1, 16, 1.5m), 1.2), (Pair.Of(3, 4, 18m), 0.5), (Pair.Of(1, 1, 25m), -0.1)];
 
+    private static readonly Length MostOff = Length.In(5, 4);
+
+    private const double OddOff = 0.2;
+
     /// <summary>How likely a fixed size is, by how large it is in inches; between these in proportion.</summary>
     private static readonly (double Size, double Weight)[] FixedBySize = [(0.4, 2.4), (0.5, 1.2), (0.75, 0.9), (1, 0.2), (2, -1.3), (4, -2.5)];
 
@@ -64,6 +68,12 @@ internal sealed class RulePriors(Length width, Length height, UnitSystem system)
                         rules.Add(By(part, told, weightOff - rarer - 0.2) with { Words = Words.Of($"{told} and {less}") });
                     }
                 }
+            }
+
+            // What runs in something is shorter by what its maker needs.
+            if (value < side && side - value <= MostOff && !rules.Any(r => !r.IsShare && (isWidth ? r.ByWidth : r.ByHeight) == 1))
+            {
+                rules.Add(By(1, name, OddOff) with { Words = Words.Of($"{name} less {side - value}") });
             }
 
             var share = (double)value.Units / side.Units;
