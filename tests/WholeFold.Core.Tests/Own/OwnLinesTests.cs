@@ -210,6 +210,19 @@ public class OwnLinesTests
         Assert.Contains("“score at”", Assert.Single(list.Left).Would, StringComparison.Ordinal);
     }
 
+    /// <summary>How often, after the name; and names in other letters than plain ones.</summary>
+    [Theory]
+    [InlineData("frames x3: 8 x 6", "frames", 3)]
+    [InlineData("mats x 4 = 3 x 4", "mats", 4)]
+    [InlineData("panel 4 x 5, 2x", "panel", 2)]
+    [InlineData("Rückwand 6 x 6", "rückwand", 1)]
+    [InlineData("boîte 6 x 3", "boîte", 1)]
+    public void How_often_stands_behind_the_name_too(string line, string name, int count)
+    {
+        var piece = Assert.Single(OwnListReader.Read(line, DisplayUnit.Inch).Pieces);
+        Assert.Equal((name, count), (piece.Name, piece.Quantity));
+    }
+
     [Theory]
     [InlineData("base 10 x 5")]
     [InlineData("tag 3 1/2 x 1 1/2, 300 gsm, for the front")]

@@ -126,6 +126,6 @@ public static partial class OwnListReader
     [GeneratedRegex(@"(?<!\w)(?:[abc]\d|#\d+)(?!\w)", RegexOptions.IgnoreCase)]
     private static partial Regex FormatName();
 
-    [GeneratedRegex(@"\b(?:make|need|cut)\s+(?:one|two|three|four|five|six|eight)\b|\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z])|(?<=[:,]\s*|\band\s+|^\W*)(one|two|three|four|five|six|eight)\W*$|\b(start|begin|using|cut|pieces?|piece of|a|an|the|of|and|card|cardstock|stock|at|to|from|is|for|each|measures?|measuring|that|which|qty)\b|(?<!\w)\d+(?!\w)|[^a-z0-9 '&-]", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:make|need|cut)\s+(?:one|two|three|four|five|six|eight)\b|\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z])|(?<=[:,]\s*|\band\s+|^\W*)(one|two|three|four|five|six|eight)\W*$|\b(start|begin|using|cut|pieces?|piece of|a|an|the|of|and|card|cardstock|stock|at|to|from|is|for|each|measures?|measuring|that|which|qty)\b|(?<!\w)\d+(?!\w)|(?<!\w)(?:[x×]\s*\d{1,2}|\d{1,2}\s*[x×])(?!\w)|[^\p{L}0-9 '&-]", RegexOptions.IgnoreCase)]
     private static partial Regex Small();
 }
