@@ -28,6 +28,9 @@ public static class ListChecker
 {
     private static readonly Length SmallSlip = Length.In(1, 2);
 
+    /// <summary>So many panels at least grow evenly by no chance.</summary>
+    internal const int Growing = 4;
+
     public static IReadOnlyList<ListFinding> Check(MeasureList list)
     {
         ArgumentNullException.ThrowIfNull(list);
@@ -248,9 +251,16 @@ public static class ListChecker
         return [.. edges.Zip(edges.Skip(1), (a, b) => b - a)];
     }
 
-    /// <summary>How many different widths there are, and how many panels differ from their mirror image.</summary>
-    private static int Untidiness(List<Length> panels) =>
-        panels.Distinct().Count() + Enumerable.Range(0, panels.Count / 2).Count(i => panels[i] != panels[^(i + 1)]);
+    private static int Untidiness(List<Length> panels) => Untidiness(panels, Length.Zero);
+
+    /// <summary>How many different widths there are, and how many panels differ from their mirror image; what grows by as much each time is as plain as equal panels.</summary>
+    /// <param name="near">What is nearer than this is the same.</param>
+    internal static int Untidiness(IReadOnlyList<Length> panels, Length near)
+    {
+        bool Same(Length a, Length b) => (a - b).Abs() <= near;
+        return panels.Count >= Growing && panels.Skip(1).Zip(panels.Skip(2), (a, b) => b - a).All(step => Same(step, panels[1] - panels[0])) ? 1
+            : panels.Where((p, i) => !panels.Take(i).Any(o => Same(o, p))).Count() + Enumerable.Range(0, panels.Count / 2).Count(i => !Same(panels[i], panels[^(i + 1)]));
+    }
 
     private static int MirroredPairs(List<Length> panels) => Enumerable.Range(0, panels.Count / 2).Count(i => panels[i] == panels[^(i + 1)]);
 

@@ -159,9 +159,10 @@ public class OwnRulesTests
     [InlineData("mat 4 3/4 x 5 1/8\npaper 4 3/4 x 5 1/8", "1: 2 papers do not go with the base at 5; with 5 3/8 they would.")]
     public void Papers_that_keep_their_border_one_way_are_told(string papers, string told)
     {
-        var found = OwnDesign.Of($"base 10 x 5, score at 5\n{papers}", DisplayUnit.Inch, Support.Reader, Recogniser, cancel: TestContext.Current.CancellationToken).Contradictions;
-        Assert.Equal(told, string.Join(' ', found.Select(f => $"{f.Line}: {f.Text.Write(DisplayUnit.Inch)}")));
+        Assert.Equal(told, Told($"base 10 x 5, score at 5\n{papers}"));
     }
+
+    private static string Told(string text) => string.Join(' ', OwnDesign.Of(text, DisplayUnit.Inch, Support.Reader, Recogniser, cancel: TestContext.Current.CancellationToken).Contradictions.Select(f => $"{f.Line}: {f.Text.Write(DisplayUnit.Inch)}"));
 
     /// <summary>What a free figure makes of the card is said with the size that it may have been meant for; a clear slip among several pieces comes before what is said of papers.</summary>
     [Theory]
@@ -170,8 +171,7 @@ public class OwnRulesTests
     [InlineData("base 8 1/4 x 5 1/2, score at 2 1/8, 6 3/8\npanel 4 x 5 1/4", "1: Width of the base at 8 1/4 does not go with the other figures; 8 1/2 would.")]
     public void A_free_figure_is_told_by_what_it_makes(string text, string told)
     {
-        var found = OwnDesign.Of(text.Replace("\\n", "\n", StringComparison.Ordinal), DisplayUnit.Inch, Support.Reader, Recogniser, cancel: TestContext.Current.CancellationToken).Contradictions;
-        Assert.Equal(told, string.Join(' ', found.Select(f => $"{f.Line}: {f.Text.Write(DisplayUnit.Inch)}")));
+        Assert.Equal(told, Told(text));
     }
 
     /// <summary>A size is a format's either way about, and no other.</summary>

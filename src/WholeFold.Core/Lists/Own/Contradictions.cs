@@ -17,13 +17,13 @@ internal sealed class Contradictions(OwnList list, IReadOnlyList<Format> formats
     // By trial on lists with one figure spoilt, and on right ones: tests/…/Own, bench own.
     private const double EachLength = 2, Tidier = 3, Mirrored = 1, Even = 4, Explained = 6, FarOff = 0.5, OddSlip = 2, Flagged = 9, OverPapers = 10;
 
-    private const int Beam = 6, MostSizes = 2, MostLikely = 3, MostChanges = 240, MostExplained = 8, Growing = 4;
+    private const int Beam = 6, MostSizes = 2, MostLikely = 3, MostChanges = 240, MostExplained = 8;
 
     /// <summary>So many changes times lengths times lengths are tried: of a list far longer than a card's none.</summary>
     private const int Work = 120_000;
 
-    /// <summary>Nearer than this is the same figure, further than that is another design.</summary>
-    private static readonly Length Least = Length.Mm(1.2m), Furthest = Length.In(21, 20);
+    /// <summary>Nearer than this is the same figure.</summary>
+    private static readonly Length Least = Length.Mm(1.2m);
 
     private readonly UnitSystem _system = list.Cards.First().Unit.SystemOf();
 
@@ -45,9 +45,7 @@ internal sealed class Contradictions(OwnList list, IReadOnlyList<Format> formats
             if (figure.With(instead) is { } piece)
             {
                 var changed = list with { Pieces = [.. list.Pieces.Select(p => ReferenceEquals(p, figure.Piece) ? piece : p)] };
-                var (off, tidier) = ((instead - figure.Value).Abs(), Untidiness(figure.Piece) - Untidiness(piece));
-                var gain = Likely(changed) - now - (FarOff * (double)off.Units / Length.PerInch) - (PieceFigure.UsualSlips.Any(s => (off - s.For(_system)).Abs() <= Least) ? 0 : OddSlip) + (Tidier * tidier) + (tidier > 0 && IsMirrored(piece) ? Mirrored : 0) + (figure.Score is not null && tidier > 0 && IsEven(piece) ? Even : 0);
-                changes.Add((figure, instead, changed, gain));
+                changes.Add((figure, instead, changed, Likely(changed) - now + Speaks(figure, instead, piece)));
             }
         }
 
@@ -66,21 +64,19 @@ internal sealed class Contradictions(OwnList list, IReadOnlyList<Format> formats
         ];
     }
 
-    /// <summary>How many different panels a chain has, and how many are not mirrored; panels that grow by as much each are as plain as equal ones.</summary>
-    public static int Untidiness(OwnPiece piece)
+    /// <summary>What beside the figures' own likelihood speaks for a change: a plainer chain, a usual slip, a small one.</summary>
+    private double Speaks(PieceFigure figure, Length instead, OwnPiece changed)
     {
-        var panels = piece.Panels;
-        bool Same(Length a, Length b) => (a - b).Abs() <= Least;
-        if (panels.Count >= Growing && panels.Zip(panels.Skip(1), (a, b) => b - a).ToList() is var steps && steps.All(s => Same(s, steps[0])))
-        {
-            return 1;
-        }
-
-        return panels.Count == 1 ? 0 : panels.Where((p, i) => !panels.Take(i).Any(o => Same(o, p))).Count() + Enumerable.Range(0, panels.Count / 2).Count(i => !Same(panels[i], panels[^(i + 1)]));
+        var (off, tidier) = ((instead - figure.Value).Abs(), Untidiness(figure.Piece) - Untidiness(changed));
+        var chain = tidier <= 0 ? 0 : (IsMirrored(changed) ? Mirrored : 0) + (figure.Score is not null && IsEven(changed) ? Even : 0);
+        return (Tidier * tidier) + chain - (FarOff * RulePriors.Inches(off)) - (PieceFigure.UsualSlips.Any(s => (off - s.For(_system)).Abs() <= Least) ? 0 : OddSlip);
     }
 
+    /// <summary>How plain a chain is: see <see cref="ListChecker.Untidiness(IReadOnlyList{Length}, Length)"/>.</summary>
+    public static int Untidiness(OwnPiece piece) => ListChecker.Untidiness(piece.Panels, Least);
+
     /// <summary>All its panels are equal, or grow by as much each: a single score that is not so is off. The last panel by itself may be what was left over.</summary>
-    private static bool IsEven(OwnPiece piece) => piece.Scores.Count + 1 >= Growing && Untidiness(piece) == 1;
+    private static bool IsEven(OwnPiece piece) => piece.Panels.Count >= ListChecker.Growing && Untidiness(piece) == 1;
 
     private static bool IsMirrored(OwnPiece piece) => piece.Panels.Zip(piece.Panels.Reverse()).All(p => (p.First - p.Second).Abs() <= Least);
 
@@ -100,7 +96,7 @@ internal sealed class Contradictions(OwnList list, IReadOnlyList<Format> formats
                     : !figure.IsAlong ? [.. sizes, piece.Along, .. piece.Panels]
                     : piece.Scores.Count == 0 ? [.. sizes, piece.Across]
                     : [.. sizes, .. piece.Panels.Select(p => piece.Scores[^1] + p), .. piece.Scores.Select(s => piece.Scores[^1] + s)];
-                yield return (figure, [.. instead.Where(i => i > Length.Zero && (i - figure.Value).Abs() > Least && (i - figure.Value).Abs() <= Furthest).Distinct()]);
+                yield return (figure, [.. instead.Where(i => i > Length.Zero && (i - figure.Value).Abs() > Least && (i - figure.Value).Abs() <= PieceFigure.FurthestSlip).Distinct()]);
             }
         }
     }

@@ -158,16 +158,13 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
     /// <summary>How well a construction must explain all but one figure, for that to be a slip and the list no other card.</summary>
     private const double AllButOne = 0.3;
 
-    /// <summary>What is further off is no slip.</summary>
-    private static readonly Length SlipAtMost = Length.In(21, 20);
-
     /// <summary>
     /// A figure that its construction does not ask for; a circle that is none; a paper that does not lie on it; a slip that its construction
     /// takes as it is; or, of no construction, a figure that does not go with the others. A construction that explains all but one figure is told where no other comes near.
     /// </summary>
     private static List<ListFinding> LookThrough(OwnList list, Recognised? recognised, IReadOnlyList<Recognised> closest, (Length Width, Length Height) home, Card? card, IReadOnlyList<Format> formats, Recogniser recogniser, CancellationToken cancel)
     {
-        var explains = recognised ?? (closest is [{ Differs: [var only], Score: > AllButOne } near, ..] && (only.Is - only.Would).Abs() <= SlipAtMost ? near : null);
+        var explains = recognised ?? (closest is [{ Differs: [var only], Score: > AllButOne } near, ..] && (only.Is - only.Would).Abs() <= PieceFigure.FurthestSlip ? near : null);
         if (explains is { Differs.Count: > 0 })
         {
             return [.. explains.Differs.Select(d => new ListFinding("rule", d.Line, Place(d.Figure), Words.Of($"{Constructions.Spoken.First(d.Figure)} at {d.Is} contradicts the rules of the {explains.Family.Name}; {d.Would} would keep them."), [new LikelyFigure(d.Would, Words.Of($"{d.Would:u} instead of {d.Is}"))]))];

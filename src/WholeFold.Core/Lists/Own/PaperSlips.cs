@@ -9,7 +9,7 @@ namespace WholeFold.Core.Lists.Own;
 /// </summary>
 internal static class PaperSlips
 {
-    private static readonly Length Near = Length.Mm(0.8m), Least = Length.Mm(1.2m), ShortBy = Length.In(1, 2), Furthest = Length.In(21, 20);
+    private static readonly Length Near = Length.Mm(0.8m), Least = Length.Mm(1.2m), ShortBy = Length.In(1, 2);
 
     /// <summary>A strip keeps no border on its ends: what is short by more than <see cref="ShortBy"/> is a slip only where that is a small part of it.</summary>
     private const int OfIt = 3;
@@ -45,7 +45,7 @@ internal static class PaperSlips
             var found = places.Where(on => on.On != paper && on.On?.Kind != OwnKind.Paper).SelectMany(on => (kept.Count > 0 ? kept : borders.Take(2)).SelectMany(b => Off(paper, card is not null, on, b))).ToList();
 
             var over = !places.Any(on => on.On != paper && Goes(on, paper));
-            List<Slip> Within(bool far) => [.. found.Where(s => (s.Would - s.Is).Abs() is var off && off > Least && off <= Furthest && off <= new Length(s.Would.Units / 2) && (far || off <= ShortBy || off <= new Length(s.Would.Units / OfIt))).OrderBy(s => (s.Would - s.Is).Abs()).DistinctBy(s => (s.First, s.Would))];
+            List<Slip> Within(bool far) => [.. found.Where(s => (s.Would - s.Is).Abs() is var off && off > Least && off <= PieceFigure.FurthestSlip && off <= new Length(s.Would.Units / 2) && (far || off <= ShortBy || off <= new Length(s.Would.Units / OfIt))).OrderBy(s => (s.Would - s.Is).Abs()).DistinctBy(s => (s.First, s.Would))];
             far.AddRange(Within(true));
             found = Within(over);
             if (found.Count > 0)

@@ -25,5 +25,8 @@ internal sealed record PieceFigure(OwnPiece Piece, string Figure, int? Score, Le
     /// <summary>By how much one slips along a ruler: a mark or a few, half an inch, an inch; 3 to 20 mm.</summary>
     public static IReadOnlyList<Pair> UsualSlips { get; } = [Pair.Of(1, 8, 3m), Pair.Of(1, 4, 5m), Pair.Of(1, 2, 10m), Pair.Of(1, 1, 20m)];
 
+    /// <summary>What is further off is no slip but another design.</summary>
+    public static Length FurthestSlip { get; } = Length.In(21, 20);
+
     private static OwnPiece Sized(OwnPiece piece, Length along, Length across) => piece with { First = piece.AlongFirst ? along : across, Second = piece.AlongFirst ? across : along };
 }

@@ -199,7 +199,7 @@ public sealed partial class Recogniser
                     bool Says(Affine side, Length value, List<Symbol> open) => _equations.Agree([.. figures.Except(outvoted), new Equation(listed.Line, "width", side, value)], most: 0) is { } agreed && !open.Any(o => Breaks(agreed.X, o));
                 }
 
-                foreach (var (listed, turned, a, b) in sides.Where(s => Slip(s.Listed, s.A, s.B) is { } slip && slip.Units > Tolerance && slip <= (Recogniser.Says(s.Listed, last.Name) ? NamedSlipAtMost : SlipAtMost)).Take(1))
+                foreach (var (listed, turned, a, b) in sides.Where(s => Slip(s.Listed, s.A, s.B) is { } slip && slip.Units > Tolerance && slip <= (Recogniser.Says(s.Listed, last.Name) ? PieceFigure.FurthestSlip : SlipAtMost)).Take(1))
                 {
                     var alongIsOff = openAlong.Count == 0 && (openAcross.Count > 0 || (a - along).Abs().Units > Tolerance);
                     _off.Add(new Differing(listed.Line, alongIsOff != turned ? "width" : "height", alongIsOff ? a : b, isSquare ? a : alongIsOff ? along : across));

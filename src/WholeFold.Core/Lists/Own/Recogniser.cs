@@ -26,7 +26,7 @@ public sealed partial class Recogniser(DesignReader reader)
     private static readonly Length JustPast = Length.Mm(2.5m);
 
     /// <summary>What is further off is another piece, and no slip; one that bears its name may be off by more.</summary>
-    private static readonly Length SlipAtMost = Length.In(3, 8), NamedSlipAtMost = Length.In(21, 20);
+    private static readonly Length SlipAtMost = Length.In(3, 8);
 
     /// <summary>Of two ways about one fits better that is nearer by so much.</summary>
     private static readonly Length FitsBetter = Length.Mm(0.4m);
