@@ -17,7 +17,10 @@ internal sealed class Contradictions(OwnList list, IReadOnlyList<Format> formats
     // By trial on lists with one figure spoilt, and on right ones: tests/…/Own, bench own.
     private const double EachLength = 2, Tidier = 3, Mirrored = 1, Even = 4, Explained = 6, FarOff = 0.5, OddSlip = 2, Flagged = 9, OverPapers = 10;
 
-    private const int Beam = 6, MostSizes = 2, MostLikely = 3, MostChanges = 240, MostExplained = 8;
+    private const int Beam = 6, MostSizes = 2, MostLikely = 3, MostChanges = 240;
+
+    /// <summary>So many changes are held against the library, of a list with so many scored pieces fewer: each takes longer.</summary>
+    private const int MostExplained = 8, Explaining = 20;
 
     /// <summary>So many changes times lengths times lengths are tried: of a list far longer than a card's none.</summary>
     private const int Work = 120_000;
@@ -50,7 +53,8 @@ internal sealed class Contradictions(OwnList list, IReadOnlyList<Format> formats
         }
 
         // Whether with that a construction explains all is looked into where it would tell.
-        var better = changes.OrderByDescending(c => c.Gain).Select((c, i) => (c.Figure, c.Instead, Gain: c.Gain + (i < MostExplained && c.Gain + Explained >= Flagged && isExplained(c.List) ? Explained : 0))).Where(c => c.Gain >= Flagged).OrderByDescending(c => c.Gain).ToList();
+        var explained = Math.Min(MostExplained, Explaining / Math.Max(1, list.Cards.Where(c => c.Scores.Count > 0).Sum(c => Math.Min(c.Quantity, 2))));
+        var better = changes.OrderByDescending(c => c.Gain).Select((c, i) => (c.Figure, c.Instead, Gain: c.Gain + (i < explained && c.Gain + Explained >= Flagged && isExplained(c.List) ? Explained : 0))).Where(c => c.Gain >= Flagged).OrderByDescending(c => c.Gain).ToList();
         if (better.Count == 0 || (papers.Count > 0 && better[0].Gain < OverPapers))
         {
             return papers;

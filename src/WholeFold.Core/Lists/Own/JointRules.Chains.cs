@@ -194,6 +194,10 @@ internal sealed partial class JointRules
                     {
                         Add(0.5, SumsToHalf);
                     }
+                    else if (Thirds.FirstOrDefault(t => (3 * value - (t * side)).Abs() <= _near) is var third and > 0 && (from == 0 || to == panels.Count - 1))
+                    {
+                        Add(third / 3.0, SumsToThird);
+                    }
                     else if (isWhole)
                     {
                         sums.AddRange(RulesOf(value).Where(r => !r.IsShare && r.Weight > 0 && (isWidth ? r.ByWidth : r.ByHeight) > 0).Select(r => new Sum(Total(run), r.ByWidth, r.ByHeight, r.Weight * SumsToPlain, !isWidth)));

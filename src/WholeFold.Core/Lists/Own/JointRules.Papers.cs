@@ -31,7 +31,7 @@ internal sealed partial class JointRules
                     var (way, otherWay) = (WayOf(one.Rule), WayOf(other.Rule));
                     var named = way > 0 || (way == 0 && otherWay < 0) ? 1 : way < 0 || otherWay > 0 ? -1 : 0;
                     // Which side of a square is named first says nothing; its width is taken to be.
-                    options.Add(new Option(first, one.Rule, second, other.Rule, one.Weight + other.Weight + (way != 0 && way == otherWay ? BothOneWay : square ? named * WidthFirst : HabitOf(state, named)), Named: square || (way != 0 && way == otherWay) ? 0 : named));
+                    options.Add(new Option(first, one.Rule, second, other.Rule, one.Weight + other.Weight + RunsIn(one.Rule, other.Rule) + (way != 0 && way == otherWay ? BothOneWay : square ? named * WidthFirst : HabitOf(state, named)), Named: square || (way != 0 && way == otherWay) ? 0 : named));
                 }
             }
 
@@ -51,6 +51,11 @@ internal sealed partial class JointRules
             _known.AddRange([knownA, knownB]);
             regions.Add(new Region(knownA, knownB, 0, piece.Quantity));
         }
+
+        // What is as long as the card one way runs in it the other way, and is less by what its maker needs.
+        double RunsIn(FigureRule one, FigureRule other) => piece.Kind == OwnKind.Piece && piece.Quantity == 1 && (Whole(one, piece.First) && Within(other, piece.Second) || (Whole(other, piece.Second) && Within(one, piece.First))) ? Zz.V("B1", 1) : 0;
+        bool Whole(FigureRule rule, Length value) => (rule is { ByWidth: 1, ByHeight: 0 } && (value - _width).Abs() <= _near) || (rule is { ByWidth: 0, ByHeight: 1 } && (value - _height).Abs() <= _near);
+        bool Within(FigureRule rule, Length value) => (rule is { ByWidth: 1, ByHeight: 0 } && value < _width - _near) || (rule is { ByWidth: 0, ByHeight: 1 } && value < _height - _near);
 
         List<(FigureRule Rule, double Weight)> Side(State state, int length)
         {

@@ -66,7 +66,7 @@ public static partial class OwnListReader
         var more = OwnScores.Read(tail, piece.First, piece.Second, unit);
         if (more.Scores.Count == 0)
         {
-            return null;
+            return more.Diagonals ? piece with { Diagonals = true } : null;
         }
 
         return OtherWay().IsMatch(tail) && more.Scores[^1] < piece.Along && (!more.SideSaid || more.AlongFirst == piece.AlongFirst)
@@ -83,8 +83,14 @@ public static partial class OwnListReader
             return false;
         }
 
-        if (tail is null && AllTheSame().Match(part) is { Success: true } again)
+        if (AllTheSame().Match(part) is { Success: true } again)
         {
+            // Of two that are cut alike nothing new is said.
+            if (piece.Quantity > 1 && OtherOne().IsMatch(part))
+            {
+                return true;
+            }
+
             pieces.Add(piece with { Line = number, Name = Name(again.Groups["name"].Value) is { Length: > 0 } called ? called : piece.Name });
             return true;
         }

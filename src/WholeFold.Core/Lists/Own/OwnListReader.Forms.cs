@@ -11,20 +11,27 @@ public static partial class OwnListReader
     /// <summary>Figures one after the other to the end; and the same, parted by dashes too.</summary>
     private const string Figures = $@"(?:{Figure}(?:[\s,;/&|]+(?:and\s+)?|$))+", DashedFigures = $@"(?:{Figure}(?:[\s,;/&|+]+(?:and\s+)?(?:-\s+)?|$))+";
 
-    /// <summary>A side in words.</summary>
-    private const string Worded = @"(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen)(?:\s+and\s+(?:an?\s+|one\s+)?(?<part>half|quarter|eighth|three[\s-]quarters?|(?:three|five|seven)[\s-]eighths?))?";
+    /// <summary>Parts of an inch in words.</summary>
+    private const string Part = @"half|quarter|eighth|sixteenth|three[\s-]quarters?|(?:three|five|seven)[\s-]eighths?|three[\s-]sixteenths?";
 
-    [GeneratedRegex(@"\b(?:mats?|papers?|layers?|panels? of paper|pattern(?:ed)?|dsp|decorat\w*|liners?|front mat|sentiment|greeting)\b", RegexOptions.IgnoreCase)]
+    /// <summary>A side in words.</summary>
+    private const string Worded = $@"(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen)(?:\s+and\s+(?:an?\s+|one\s+)?(?<part>{Part}))?";
+
+    [GeneratedRegex(@"\b(?:mats?|papers?|layers?|panels? of paper|prints?|pattern(?:ed)?|dsp|decorat\w*|liners?|front mat|sentiment|greeting)\b", RegexOptions.IgnoreCase)]
     private static partial Regex PaperWord();
 
-    [GeneratedRegex(@"\b(?:window|aperture|opening|hole|cut ?out)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"(?<!\b(?:bay|bow)[\s-])\b(?:window|aperture|opening|hole|cut ?out)\b", RegexOptions.IgnoreCase)]
     private static partial Regex WindowWord();
+
+    // Behind its size.
+    [GeneratedRegex(@"^[\W\d]*(?:opening|window|aperture|hole)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex IsOpening();
 
     // What goes through a piece is no paper on it.
     [GeneratedRegex(@"\bthrough\s+(?:both|all|the|it)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Through();
 
-    [GeneratedRegex(@"\b(?:finished|closed|folded size|card size|makes an?)\b|\b(?:for|fits?|to\s+(?:take|hold|fit|house))\s+an?\s*(?:card\b|$)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:finished|closed|(?:when|folded|folds)\s+(?:it\s+is\s+)?(?:flat|shut)|folded size|card size|makes an?)\b|\b(?:for|fits?|to\s+(?:take|hold|fit|house))\s+an?\s*(?:card\b|$)", RegexOptions.IgnoreCase)]
     private static partial Regex FinishedWord();
 
     // A line about what is done, or how it comes out, without a size of its own.
@@ -41,7 +48,7 @@ public static partial class OwnListReader
     private static partial Regex BareForm();
 
     // Figures right behind a size are its scores.
-    [GeneratedRegex($@"^\s*,?(?:\s*\b[a-z]+\b){{0,2}}\s*(?:[:@]|\bat\b|\s-\s)(?<scores>[\s,;/&|]*{DashedFigures})$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^\s*,?(?:\s*\b[a-z]+\b){{0,2}}\s*(?:[:@]{{1,2}}|[-=]+>|→|\bat\b|\s-{{1,2}}\s)(?<scores>[\s,;/&|]*{DashedFigures})$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
     private static partial Regex BehindForm();
 
     // So much at both ends.
@@ -60,13 +67,17 @@ public static partial class OwnListReader
     private static partial Regex LastClause();
 
     // What stands before the size of a card that a title names: a fold's name or a gate's, or for.
-    [GeneratedRegex(@"^[^,;:]*(?:fold|gate)\s*(?:card)?\s*,?\s*$|\b(?:for|fits)\s+an?\s*$|^[^,;:\d]*\bfor\s*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^[^,;:]*(?:fold|gate|swing|twist|pinwheel|endless|never[\s-]ending|diorama|step(?:per)?)\s*(?:card)?\s*,?\s*$|\b(?:for|fits)\s+an?\s*$|^[^,;:\d]*\bfor\s*$|^(?!.*\b(?:gift|base|blank|note|place|business|inside|main|inner|outer|back|front|the|a|one|fold(?:ed)?)\s+card\b)[^,;:\d]*[a-z][^,;:\d]*\s+card\s*,?\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex TitleName();
+
+    // What stands behind the size of a finished card, at most.
+    [GeneratedRegex(@"^\W*(?:(?:square|landscape|portrait)\s*)?(?:when\s+(?:it\s+is\s+)?)?(?:flat|closed|folded|finished|shut)?\W*$", RegexOptions.IgnoreCase)]
+    private static partial Regex ClosedWords();
 
     [GeneratedRegex(@"\b(?:circles?|discs?)\b", RegexOptions.IgnoreCase)]
     private static partial Regex CircleWord();
 
-    [GeneratedRegex(@"\.\s+(?=[A-Za-z])")]
+    [GeneratedRegex(@"\.\s+(?=[A-Za-z]|\d{1,2}\s+(?!in\b|inch|mm\b|cm\b|x\b)[a-z]{2,})")]
     private static partial Regex SentenceEnd();
 
     // As large as the piece before, or as one that is named.
@@ -74,29 +85,33 @@ public static partial class OwnListReader
     private static partial Regex SameSize();
 
     // All that was said of the piece before.
-    [GeneratedRegex(@"^(?<name>[^:,\d]{0,40}?)\W*\b(?:is\s+|exactly\s+)*(?:the\s+)?same(?:\s+again)?\W*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^(?<name>(?:\d(?:st|nd|rd|th)\b)?[^:,\d]{0,40}?)\W*\b(?:is\s+|exactly\s+)*(?:the\s+)?same(?:\s+again|\s+as\s+(?:the\s+)?[a-z]+(?:\s+one)?)?(?:,?\s*(?:but\s+)?turned)?\W*$", RegexOptions.IgnoreCase)]
     private static partial Regex AllTheSame();
 
     // Whoever corrects a size means what stands behind.
     [GeneratedRegex(@"(?:\?\s*)?\b(?:no|sorry|wait|scratch\s+that|i\s+mean|make\s+that)\b\s*[-:,]|\?", RegexOptions.IgnoreCase)]
     private static partial Regex Corrected();
 
-    // Figures behind a size that nothing reads: several, one after the other.
-    [GeneratedRegex($@"(?<!#|\bno\.?\s*){OwnFigures.Number}{OwnFigures.Unit}(?:\s*[,;/&|]\s*|\s+and\s+){OwnFigures.Number}", RegexOptions.IgnoreCase)]
+    // Figures behind a size that nothing reads: several, one after the other; or one in brackets, or at the end.
+    [GeneratedRegex($@"(?<!#|\bno\.?\s*){OwnFigures.Number}{OwnFigures.Unit}(?:\s*[,;/&|]\s*|\s+and\s+){OwnFigures.Number}|[(,:-]\s*{OwnFigures.Number}{OwnFigures.Unit}(?:\s+each)?\s*\)?\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex Unread();
 
     [GeneratedRegex($@"\b{Worded}(?=\s*(?:inch(?:es)?\s*)?\b(?:by|x)\b)|(?<=\b(?:by|x)\s+){Worded}\b", RegexOptions.IgnoreCase)]
     private static partial Regex WordedFigure();
 
+    // Inches in words: half an inch, three quarters of an inch, an inch and a half, two and a half inches.
+    [GeneratedRegex($@"\b(?:(?<n>an|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)\s+inch(?:es)?(?:\s+and\s+(?:an?\s+|one\s+)?(?<part>{Part}))?|{Worded}\s+inch(?:es)?|(?:an?\s+|one[\s-])?(?<part>{Part})(?:\s+of)?(?:\s+an)?[\s-]+inch(?:es)?)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex WordedInches();
+
     // One of two that were cut alike: what else is done to the other.
-    [GeneratedRegex(@"^\W*(?:the\s+)?(?:other|second)(?:\s+(?:one|piece))?\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\W*(?:the\s+)?(?:other|second|2nd)(?:\s+(?:one|piece))?\b", RegexOptions.IgnoreCase)]
     private static partial Regex OtherOne();
 
     [GeneratedRegex(@"\bdiagonal", RegexOptions.IgnoreCase)]
     private static partial Regex DiagonalWord();
 
     // Which side, before figures: on the short side 1 and 4.
-    [GeneratedRegex(@"^\W*(?:and\s+)?(?:on|along|across)\s+(?:the|its)\s+(?:long|short|other)(?:er)?\s+(?:side|edge|way)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\W*(?:and\s+)?(?:(?:on|along|across)\s+(?:the|its)\s+)?(?:long|short|other)(?:er)?\s+(?:side|edge|way)\b", RegexOptions.IgnoreCase)]
     private static partial Regex OnASide();
 
     // So wide, and several heights: one piece for each.
@@ -114,6 +129,22 @@ public static partial class OwnListReader
     [GeneratedRegex($@"^[^\d(]{{0,24}}(?<scores>{DashedFigures})\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex BeforeWord();
 
+    // Words that lead to a size.
+    [GeneratedRegex(@"^(?:with|by)\b\s*|\s*\b(?:with|by)$")]
+    private static partial Regex NoName();
+
+    // Names of pieces, which no finished card has.
+    [GeneratedRegex(@"\b(?:base|cover|front|back|sheet|strip|panel|piece|part|liner|layer|outer|inner|outside|inside|body|box|lid|bottom|top|spine|tube|tabs?|walls?|doors?|pockets?|insert|frame|tile|tiers?|carrier|backing|backer|envelope|tag|tray|sleeve|slider?|fins?|pillars?|faces?|facade|stop|main|band|blank|gift|cardstock|paper|focal|circle)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex PieceName();
+
+    // The envelope that a card is for is no piece of it.
+    [GeneratedRegex($@"\b(?:fits|for|goes)\s+(?:in(?:to)?\s+)?(?:an?\s+)?{OwnFigures.Number}{OwnFigures.Unit}\s*(?:x|×|by)\s*{OwnFigures.Number}{OwnFigures.Unit}\s+envelopes?\W*$", RegexOptions.IgnoreCase)]
+    private static partial Regex FitsEnvelope();
+
+    // A sentence that says more of what stands before it.
+    [GeneratedRegex(@"^\W*(?:then|and|also|again|on|from|at|turn|rotate|flip|the\s+other)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex GoesOn();
+
     // How it is done, and no name of the piece.
     [GeneratedRegex(@"^\W*(?:with|using|for|so|then|and)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Aside();
@@ -126,6 +157,6 @@ public static partial class OwnListReader
     [GeneratedRegex(@"(?<!\w)(?:[abc]\d|#\d+)(?!\w)", RegexOptions.IgnoreCase)]
     private static partial Regex FormatName();
 
-    [GeneratedRegex(@"\b(?:make|need|cut)\s+(?:one|two|three|four|five|six|eight)\b|\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z])|(?<=[:,]\s*|\band\s+|^\W*)(one|two|three|four|five|six|eight)\W*$|\b(start|begin|using|cut|pieces?|piece of|a|an|the|of|and|card|cardstock|stock|at|to|from|is|for|each|measures?|measuring|that|which|qty)\b|(?<!\w)\d+(?!\w)|(?<!\w)(?:[x×]\s*\d{1,2}|\d{1,2}\s*[x×])(?!\w)|[^\p{L}0-9 '&-]", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:make|need|cut)\s+(?:one|two|three|four|five|six|eight)\b|\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z])|(?<=[:,]\s*|\band\s+|^\W*)(one|two|three|four|five|six|eight)\W*$|\b(start|begin|using|cut|pieces?|piece of|a|an|the|of|and|(?<!\bgift\s+)card|cardstock|pcs?|stock|at|to|from|is|for|each|measures?|measuring|that|which|qty)\b|(?<!\w)\d+(?!\w)|(?<!\w)(?:[x×]\s*\d{1,2}|\d{1,2}\s*[x×])(?!\w)|[^\p{L}0-9 '&-]", RegexOptions.IgnoreCase)]
     private static partial Regex Small();
 }

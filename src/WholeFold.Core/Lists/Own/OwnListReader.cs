@@ -39,14 +39,14 @@ public static partial class OwnListReader
             number++;
             var line = table.Row(Plain(raw, keepTabs: true));
             unit = NamedUnit(line) ?? unit;
-            if (line.Length == 0 || line.StartsWith('#') || UnitsOnly().IsMatch(line) || IsHeading(line, pieces.Count == 0))
+            if (line.Length == 0 || line.StartsWith('#') || UnitsOnly().IsMatch(line) || IsHeading(line, pieces.Count == 0) || (pieces.Count == 0 && FitsEnvelope().IsMatch(line)))
             {
-                title ??= pieces.Count == 0 && IsHeading(line, true) && !line.EndsWith(':') ? line : null;
+                title ??= pieces.Count == 0 && line.Length > 0 && !line.EndsWith(':') && (IsHeading(line, true) || FitsEnvelope().IsMatch(line)) ? line : null;
                 continue;
             }
 
             // Several pieces a line are parted by a semicolon, or each is a sentence.
-            foreach (var part in EachHeight(line).SelectMany(l => l.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)).SelectMany(p => Sentences(p, unit)))
+            foreach (var part in EachHeight(line).SelectMany(l => l.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)).SelectMany(p => Sentences(p, unit)).SelectMany((p, i) => pieces.Count == 0 && i == 0 ? FromItsTitle(p, unit) : [p]))
             {
                 if (pieces.Count == 0 && Title(part, lines.Skip(number).Select(l => Plain(l)).FirstOrDefault(l => l.Length > 0), number, unit) is { } card)
                 {
@@ -59,24 +59,45 @@ public static partial class OwnListReader
             }
         }
 
-        return new OwnList([.. ToldApart(ByHabit(pieces))], named, left) { Title = title };
+        return new OwnList([.. ToldApart(ByHabit(WithItsCard(pieces)))], named, left) { Title = title };
     }
+
+    /// <summary>What comes first, has a name that no piece has, and is as large as what is scored will be when it is folded, is the finished card.</summary>
+    private static List<OwnPiece> WithItsCard(List<OwnPiece> pieces)
+    {
+        if (pieces is not [{ Kind: OwnKind.Piece, Quantity: 1, Scores.Count: 0 } first, .. var rest] || rest.Any(p => p.Kind == OwnKind.Finished) || PieceName().IsMatch(first.Name) || !rest.Any(p => p.Scores.Count > 0 && (Longer(p.First, p.Second) || Longer(p.Second, p.First))))
+        {
+            return pieces;
+        }
+
+        return [first with { Kind = OwnKind.Finished }, .. rest];
+
+        bool Longer(Length along, Length across) => (across == first.Second && along > FoldedAway(first.First)) || (across == first.First && along > FoldedAway(first.Second));
+    }
+
+    /// <summary>What is folded was longer by so much.</summary>
+    private static Length FoldedAway(Length side) => new(side.Units * 23 / 20);
 
     /// <summary>Whether figures stand behind the size of a piece that were not taken for anything.</summary>
     private static bool HasUnread(string part, DisplayUnit unit, IEnumerable<OwnPiece> read) =>
-        read.ToList() is { Count: > 0 } now && now.All(p => p.Kind == OwnKind.Piece && p.Scores.Count == 0) && OwnFigures.Sizes(part, unit) is [.., var last] && part[last.End..] is var rest
-        && ((!DoneWord().IsMatch(rest) && Unread().IsMatch(rest)) || (OwnScores.Word().Match(rest) is { Success: true } word && rest[word.Index..].Any(char.IsAsciiDigit)));
+        read.ToList() is { Count: > 0 } now && now.All(p => p.Kind == OwnKind.Piece && p.Scores.Count == 0 && !p.Diagonals) && OwnFigures.Sizes(part, unit) is [.., var last] && part[last.End..] is var rest
+        && ((!DoneWord().IsMatch(rest) && Unread().IsMatch(OwnFigures.WithoutCounts(rest))) || OwnScores.Word().IsMatch(rest));
 
     private static IEnumerable<string> Sentences(string part, DisplayUnit unit)
     {
         // Each is a piece, or what is scored on the one before it.
         var sentences = SentenceEnd().Split(part).Select(s => StepNumber().Replace(s, "")).ToArray();
-        return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0 || (OwnScores.Word().Match(s) is { Success: true } word && s[word.Index..].Any(char.IsAsciiDigit))) ? sentences : [StepNumber().Replace(part, "")];
+        return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0 || (OwnScores.Word().Match(s) is { Success: true } word && s[word.Index..].Any(char.IsAsciiDigit)) || (s.Length > 0 && char.IsUpper(s[0]) && NamedForm().IsMatch(s) && !GoesOn().IsMatch(s))) ? sentences : [StepNumber().Replace(part, "")];
     }
 
     /// <summary>A line for each of several heights that one names.</summary>
     private static IEnumerable<string> EachHeight(string line) => SeveralHeights().Match(line) is not { Success: true } all ? [line]
         : OwnFigures.NumberForm().Matches(all.Groups["heights"].Value).Select(h => $"{OwnFigures.WithoutCounts(all.Groups["name"].Value)} {all.Groups["w"].Value} x {h.Value}{all.Groups["between"].Value}").Take(MostPieces);
+
+    /// <summary>What a card is called with its size, and behind a colon what is cut for it.</summary>
+    private static IEnumerable<string> FromItsTitle(string part, DisplayUnit unit) =>
+        OwnFigures.Sizes(part, unit) is [var card, var piece, ..] && part[..card.At].Any(char.IsAsciiLetter) && !part[..card.At].Contains(':', StringComparison.Ordinal) && part.IndexOf(':', card.End) is var colon and > 0 && colon < piece.At && ClosedWords().IsMatch(part[card.End..colon])
+            ? [$"{part[..card.End]} finished", part[(colon + 1)..].Trim()] : [part];
 
     /// <summary>What the card is called and its size, over a list of pieces: in brackets, behind a fold's name, which no piece is called, or for.</summary>
     private static OwnPiece? Title(string part, string? next, int number, DisplayUnit unit)
@@ -87,7 +108,7 @@ public static partial class OwnListReader
         }
 
         var (before, after) = (part[..size.At].Trim(), part[size.End..].Trim());
-        var isTitle = (before.EndsWith('(') && after == ")") || (after.Length == 0 && TitleName().IsMatch(before) && next is not null && OwnFigures.Sizes(next, unit).Count > 0);
+        var isTitle = (before.EndsWith('(') && after is ")" or "") || (ClosedWords().IsMatch(after) && TitleName().IsMatch(before) && next is not null && OwnFigures.Sizes(next, unit).Count > 0);
         return isTitle ? new OwnPiece(number, Name(before) is { Length: > 0 } name ? name : "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit) : null;
     }
 
@@ -132,7 +153,7 @@ public static partial class OwnListReader
         }
 
         // A slash between three figures or more parts them, and makes no fraction.
-        return SlashedRun().Replace(WordedFigure().Replace(plain.ToString(), InFigures), m => m.Value.Replace("/", " / ", StringComparison.Ordinal)).Trim().TrimStart('-', '*', '•').Trim();
+        return SlashedRun().Replace(WordedFigure().Replace(WordedInches().Replace(plain.ToString(), m => $"{InFigures(m)} inch"), InFigures), m => m.Value.Replace("/", " / ", StringComparison.Ordinal)).Trim().TrimStart('-', '*', '•').Trim();
     }
 
     private static readonly string[] Whole = ["one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve", "thirteen", "fourteen"];
@@ -142,9 +163,10 @@ public static partial class OwnListReader
     {
         var part = Regex.Replace(m.Groups["part"].Value.ToLowerInvariant(), @"[\s-]+", " ").TrimEnd('s') switch
         {
-            "half" => " 1/2", "quarter" => " 1/4", "eighth" => " 1/8", "three quarter" => " 3/4", "three eighth" => " 3/8", "five eighth" => " 5/8", "seven eighth" => " 7/8", _ => "",
+            "half" => " 1/2", "quarter" => " 1/4", "eighth" => " 1/8", "sixteenth" => " 1/16", "three sixteenth" => " 3/16", "three quarter" => " 3/4", "three eighth" => " 3/8", "five eighth" => " 5/8", "seven eighth" => " 7/8", _ => "",
         };
-        return $"{Array.IndexOf(Whole, m.Groups["n"].Value.ToLowerInvariant()) + 1}{part}";
+        var whole = m.Groups["n"].Value.Equals("an", StringComparison.OrdinalIgnoreCase) ? 1 : Array.IndexOf(Whole, m.Groups["n"].Value.ToLowerInvariant()) + 1;
+        return whole > 0 ? $"{whole}{part}" : part.TrimStart();
     }
 
     private static DisplayUnit? NamedUnit(string text) =>
@@ -206,7 +228,7 @@ public static partial class OwnListReader
 
         if (score.Success && sizes.Count == 1 && sizes[0].End <= head.Length && !tail.Any(char.IsAsciiDigit) && BeforeWord().Match(head[sizes[0].End..]) is { Success: true } ahead)
         {
-            return Adds(head[..sizes[0].End], sizes, ahead.Groups["scores"].Value, number, unit, pieces);
+            return Adds(head[..sizes[0].End], sizes, $"{ahead.Groups["scores"].Value} {tail}", number, unit, pieces);
         }
 
         if (!score.Success && sizes.Count == 1 && !DoneWord().IsMatch(head[sizes[0].End..]) && BehindForm().Match(head[sizes[0].End..]) is { Success: true } figures)
@@ -229,7 +251,7 @@ public static partial class OwnListReader
     /// <summary>A line with sizes: a piece for each, its name, its kind and its scores carried over to those that have none of their own.</summary>
     private static bool Adds(string head, IReadOnlyList<OwnFigures.Size> sizes, string? tail, int number, DisplayUnit unit, List<OwnPiece> pieces)
     {
-        var carried = pieces.Count > 0 && pieces[^1].Line == number && tail is null ? pieces[^1] : null;
+        var carried = pieces.Count > 0 && pieces[^1].Line == number && (tail is null || pieces[^1].Kind == OwnKind.Finished) ? pieces[^1] : null;
         var from = 0;
         for (var i = 0; i < sizes.Count && pieces.Count < MostPieces; i++)
         {
@@ -240,7 +262,7 @@ public static partial class OwnListReader
             var scores = tail is null ? null : OwnScores.Read(tail, size.A, size.B, unit);
             var own = Name(before);
             var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : i > 0 && Within().IsMatch(before) ? OwnKind.Window : Kind(own.Length == 0 && carried is not null ? carried.Name : before, before + after, carried);
-            var name = own.Length > 0 ? own : carried?.Name ?? (i == 0 && !Aside().IsMatch(after) && Name(after) is { Length: > 0 } behind ? behind : kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when CircleWord().IsMatch(head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)]) => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
+            var name = own.Length > 0 ? own : i > 0 && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : carried?.Name ?? (i == 0 && !Aside().IsMatch(after) && Name(after) is { Length: > 0 } behind ? behind : kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when CircleWord().IsMatch(head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)]) => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
             var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit);
             pieces.Add(scores is null ? piece : Scored(piece, scores, pieces) ?? piece);
             carried ??= pieces[^1] with { Scores = [], Cross = [] };
@@ -254,7 +276,7 @@ public static partial class OwnListReader
     }
 
     private static OwnKind Kind(string name, string words, OwnPiece? carried) =>
-        FinishedWord().IsMatch(words) ? OwnKind.Finished : WindowWord().IsMatch(name) || Through().IsMatch(words) ? OwnKind.Window : PaperWord().IsMatch(words) ? OwnKind.Paper : carried?.Kind is OwnKind.Paper or OwnKind.Window && Name(words).Length == 0 ? carried.Kind : OwnKind.Piece;
+        FinishedWord().IsMatch(words) ? OwnKind.Finished : WindowWord().IsMatch(name) || Through().IsMatch(words) || (words.Length > name.Length && IsOpening().IsMatch(words[name.Length..])) ? OwnKind.Window : PaperWord().IsMatch(words) ? OwnKind.Paper : carried?.Kind is OwnKind.Paper or OwnKind.Window && Name(words).Length == 0 ? carried.Kind : OwnKind.Piece;
 
     private static OwnPiece? Scored(OwnPiece piece, OwnScores scores, List<OwnPiece> pieces)
     {
@@ -265,7 +287,7 @@ public static partial class OwnListReader
             return before is null || fits is not { } along || before.Scores[^1] >= (along ? piece.First : piece.Second) ? null : piece with { Kind = OwnKind.Piece, Scores = before.Scores, Folds = before.Folds, AlongFirst = along, SideSaid = true };
         }
 
-        return scores.Scores.Count == 0 ? null : piece with { Kind = OwnKind.Piece, Scores = scores.Scores, AlongFirst = scores.AlongFirst, Cross = scores.Cross, SideSaid = scores.SideSaid, Diagonals = scores.Diagonals, Folds = scores.Folds };
+        return scores.Scores.Count == 0 ? scores.Diagonals ? piece with { Diagonals = true } : null : piece with { Kind = OwnKind.Piece, Scores = scores.Scores, AlongFirst = scores.AlongFirst, Cross = scores.Cross, SideSaid = scores.SideSaid, Diagonals = scores.Diagonals, Folds = scores.Folds };
     }
 
     /// <summary>What is left of a line's head without counts and small words.</summary>
@@ -273,6 +295,7 @@ public static partial class OwnListReader
     {
         var name = Small().Replace(OwnFigures.WithoutCounts(Regex.Replace(words, @"\bcut[\s-]out\b", "cutout", RegexOptions.IgnoreCase)), " ").ToLowerInvariant();
         name = string.Join(' ', name.Split(' ', StringSplitOptions.RemoveEmptyEntries)).Trim(' ', '-', '\'');
+        name = NoName().Replace(name, "");
         return name.Length > LongestName ? name[..LongestName] : name;
     }
 

@@ -24,25 +24,29 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     /// <summary>One that is longer by so much is folded in half across its length.</summary>
     private const double LongToHalve = 1.45;
 
-    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+lines?)?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|(?<=[\d""”]\s*,\s*)half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|(?<!['’])\bs\b\.?(?=\s*[@:]?\s*\d)|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+)?(?:at|in|along|every)\b|\d)|\s*[:=@])|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+lines?)?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|(?<=(?:[\d""”]|\b(?:cm|mm|in))\s*,\s*)half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|(?<!['’])\bs\b\.?(?=\s*[@:]?\s*\d)|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+)?(?:at|in|along|every|each)\b|(?:up|over|under|back)\s+\d|(?:(?:both|the|two|its|short|long)\s+){0,3}(?:ends|sides|edges)\s+(?:in\s*)?to\b|\d)|\s*[:=@])|\bfolds?\s+on\b|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
     public static partial Regex Word();
 
     // Whatever is said from here on is no score: why, or what else is done.
-    [GeneratedRegex(@"[(,;.]?\s*\b(?:then\s+|and\s+)?(?:so\b|so that|leaving|which|making|makes|because|for (?:a|the|an)\b|(?:along|on)\s+(?:the\s+)?(?:top|bottom|rails?)\b(?!\s+(?:and|&))|along\s+(?:the\s+)?top\b|to make|cut|(?:slit|slot|snip|trim|notch|tick|mark|glue|tape|bond|burnish|slic|window|aperture|hole|opening|stick|attach|adhere|only)(?:s|d|e|ed|ted|ped|med)?)\b.*$", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
+    [GeneratedRegex(@"[(,;.]?\s*\b(?:then\s+|and\s+)?(?:so\b|so that|(?<!\b(?:every|each)\s[^,;.]{0,16},?\s*)lea(?:ving|ves?)\b|which|making|makes|because|for (?:a|the|an)\b|(?:along|on)\s+(?:the\s+)?(?:top|bottom|rails?)\b(?!\s+(?:and|&))|along\s+(?:the\s+)?top\b|to make|cut|(?:slit|slot|snip|trim|notch|tick|mark|glue|tape|bond|burnish|slic|window|aperture|hole|opening|stick|attach|adhere|only)(?:s|d|e|ed|ted|ped|med)?)\b.*$", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
     private static partial Regex Otherwise();
 
     // What a part of it comes to, and no score.
-    [GeneratedRegex(@"\([^()]*\b(?:is|are|makes?|leaves?|gives?)\b[^()]*\)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\([^()]*\b(?:is|are|makes?|leaves?|gives?)\b[^()]*\)|(?:\s-\s|[,;])(?:(?!\s-\s|[,;]).)*\b(?:is|are|stays?)\s+left(?:\s+over)?\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex Remark();
 
-    [GeneratedRegex($@"(?:read\s+)?(?:along|on|across|down)\s+(?:the|its)\s+(?:(?<word>long|longer|short|shorter|first|second|width|height|length)|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit}))(?:\s*(?:side|edge|length|way))?|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})\s+(?:side|edge)\b|\b(?<word>lengthwise|lengthways|crosswise|widthwise|widthways)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?:read\s+)?(?:along|on|across|down)\s+(?:the|its)\s+(?:(?<word>long|longer|short|shorter|first|second|width|height|length)|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit}))(?:\s*(?:side|edge|length|way))?|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})\s+(?:side|edge)\b|\b(?<word>long|short)(?:er)?\s+(?:side|edge)\b(?=\s*(?:at\b|:|@|\d))|\b(?<word>lengthwise|lengthways|crosswise|widthwise|widthways)\b", RegexOptions.IgnoreCase)]
     private static partial Regex SideForm();
 
-    [GeneratedRegex($@"\bevery\s+(?:(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})|inch|(?<cm>cm))(?:[\s,]*(?:beginning\s+|starting\s+)?(?:from|at)\s+(?<from>{OwnFigures.Number})(?<fu>{OwnFigures.Unit}))?(?:[\s,]*(?:up\s+)?(?:to|until)\s+(?<to>{OwnFigures.Number})(?<tu>{OwnFigures.Unit})|[\s,]*(?:for\s+)?(?:(?<times>\d{{1,2}}|two|three|four|five|six|seven|eight)\s*(?<what>times|inches|in\b|x)))?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"\b(?:every|each)\s+(?:(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})|inch|(?<cm>cm))(?:[\s,]*(?:beginning\s+|starting\s+)?(?:from|at)\s+(?<from>{OwnFigures.Number})(?<fu>{OwnFigures.Unit}))?(?:[\s,]*(?:up\s+)?(?:to|until)\s+(?<to>{OwnFigures.Number})(?<tu>{OwnFigures.Unit})|[\s,]*(?:for\s+)?(?:(?<times>\d{{1,2}}|two|three|four|five|six|seven|eight)\s*(?<what>times|inch(?:es)?\b|in\b|x))|[\s,]*(?:leaving|with)\s+(?<rest>{OwnFigures.Number})(?<ru>{OwnFigures.Unit}))?", RegexOptions.IgnoreCase)]
     private static partial Regex EveryForm();
 
     [GeneratedRegex(@"\b(?:in|at|into)\s+(?:half|halves)\b|\bhalf[\s-]fold(?:ed)?\b|^\W*half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|\bhalf\s*way\b|\b(?:down|at|across|in|on|through)\s+the\s+(?:middle|centre|center)\b|\bcent(?:re|er)\s*line\b", RegexOptions.IgnoreCase)]
     private static partial Regex HalfForm();
+
+    // Both ends meet in the middle.
+    [GeneratedRegex(@"\b(?:(?<kind>short|long)\s+)?(?:ends|sides|edges)\s+(?:in\s*)?to\s+(?:meet\s+)?(?:(?:in|at)\s+)?(?:the\s+)?(?:middle|centre|center)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex MeetForm();
 
     [GeneratedRegex($@"{BothEnds}|\b(?:from|on|at)\s+(?:the\s+)?(?:(?<across>left\s+(?:and|&|\+)\s+(?:the\s+)?right)|(?<down>top\s+(?:and|&|\+)\s+(?:the\s+)?bottom))\b(?:\s+(?:ends?|sides?|edges?))?", RegexOptions.IgnoreCase)]
     internal static partial Regex EndsForm();
@@ -66,7 +70,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     private static partial Regex ThreeSidesForm();
 
     // In both directions.
-    [GeneratedRegex(@"\balong\b.{0,30}\band\s+across\b(?!\s+(?:the|at)\b)|\b(?:both|each)\s+(?:ways?|directions?)\b|\bin\s+(?:both|each)\s+directions?\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\balong\b.{0,30}\band\s+across\b(?!\s+(?:the|at)\b)|(?<!\bdiagonal(?:s|ly)?\s+)\b(?:both|each)\s+(?:ways?|directions?)\b|\bin\s+(?:both|each)\s+directions?\b", RegexOptions.IgnoreCase)]
     private static partial Regex BothWays();
 
     // What a sheet is folded to, and no score.
@@ -81,7 +85,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     private static partial Regex WayForm();
 
     /// <summary>How many there are of a piece, behind its scores.</summary>
-    [GeneratedRegex(@"\(\s*(?:x\s*)?\d{1,2}\s*(?:x|off|of\s+(?:them|these))?\s*\)|(?<![\d""]\s*)[\s,]x\s?\d{1,2}\s*$|[-,;]?\s*\b(?:make|need|qty)\s+\d{1,2}\s*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\(\s*(?:x\s*)?\d{1,2}\s*(?:x|off|of\s+(?:them|these))?\s*\)|(?<![\d""]\s*)[\s,]x\s?\d{1,2}\s*$|[-,;]?\s*\b(?:make|need|qty)\s+\d{1,2}\s*$|[-,;]\s*\d{1,2}\s+(?:of|off)(?:\s+(?:them|these))?\s*$", RegexOptions.IgnoreCase)]
     internal static partial Regex CountForm();
 
     /// <param name="text">From the word that says it is about scores to the end of the line.</param>
@@ -166,7 +170,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 
         // Which way it folds, that it is folded in half or scored as before, is still to be read.
         static string Kept(Match word) => word.Value.Contains("same", StringComparison.OrdinalIgnoreCase) ? " same " : word.Value.StartsWith("half", StringComparison.OrdinalIgnoreCase) ? " in half " : word.Value.StartsWith("m", StringComparison.OrdinalIgnoreCase) ? " mountain " : word.Value.StartsWith("v", StringComparison.OrdinalIgnoreCase) ? " valley " : " ";
-        static bool Any(string part) => OwnFigures.NumberForm().IsMatch(part) || HalfForm().IsMatch(part) || EveryForm().IsMatch(part);
+        static bool Any(string part) => OwnFigures.NumberForm().IsMatch(part) || HalfForm().IsMatch(part) || EveryForm().IsMatch(part) || MeetForm().IsMatch(part);
     }
 
     /// <summary>What is scored from one end and what from the other, where both are said; a far part without figures is the same again.</summary>
@@ -249,6 +253,13 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 
     private static Chain Group(string text, bool? along, Length first, Length second, DisplayUnit unit)
     {
+        if (MeetForm().Match(text) is { Success: true } meet)
+        {
+            var doors = along ?? EndsAlong(meet, first, second) ?? first >= second;
+            var sheet = doors ? first : second;
+            return new([new Length(sheet.Units / 4), new Length(3 * sheet.Units / 4)], doors, along is not null || meet.Groups["kind"].Success);
+        }
+
         if (HalfForm().Match(text) is { Success: true } half && OwnFigures.All(text, unit, 1).Count == 0)
         {
             var halved = along ?? first >= second;
@@ -259,8 +270,10 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         {
             var step = every.Groups["n"].Success ? OwnFigures.Figure(every.Groups["n"].Value, every.Groups["u"].Value, unit) ?? Length.In(1) : every.Groups["cm"].Success ? Length.Mm(10) : Length.In(1);
             var last = every.Groups["to"].Success ? OwnFigures.Figure(every.Groups["to"].Value, every.Groups["tu"].Value, unit) : null;
+            var rest = every.Groups["rest"].Success ? OwnFigures.Figure(every.Groups["rest"].Value, every.Groups["ru"].Value, unit) ?? Length.Zero : Length.Zero;
             var (room, which) = Enough(first, step) && !(last >= first && last < second) ? (first, true) : (second, false);
             (room, which) = along is { } said ? (said ? first : second, said) : (room, which);
+            room = rest > Length.Zero && rest < room ? room - rest + Length.Mm(1) : room;
             room = last is { } end && end + Length.Mm(1) < room ? end + Length.Mm(1) : room;
             var times = every.Groups["times"].Success ? OwnFigures.Times(every.Groups["times"].Value) : Most;
             var from = every.Groups["from"].Success ? OwnFigures.Figure(every.Groups["from"].Value, every.Groups["fu"].Value, unit) ?? step

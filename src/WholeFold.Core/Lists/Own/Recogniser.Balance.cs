@@ -60,7 +60,7 @@ public sealed partial class Recogniser
 
             // What is cut more often than the card has it belongs to another, unless everything is for several cards, of a size that people make.
             var several = way.Pairs.Any(p => p.Listed.Quantity > p.Piece.Quantity && (list.Pieces.Any(o => o.Kind is OwnKind.Piece or OwnKind.Paper && o.Quantity % p.Listed.Quantity != 0) || !of.IsNamed(x, Tolerance)));
-            var sure = _score >= (held ? Enough : EnoughAlone) && way.Left.Count == 0 && ignored == 0 && _broken == 0 && outvoted.Count <= 1 && _off.Count == 0 && !several;
+            var sure = _score >= (held && missing.All(m => m.Creases.Count == 0) ? Enough : EnoughAlone) && way.Left.Count == 0 && ignored == 0 && _broken == 0 && outvoted.Count <= 1 && _off.Count == 0 && !several;
             return new Recognised(variant.Family, variant.Choices, width, height, Read(), _matched, [.. outvoted.Select(o => new Differing(o.Line, o.Figure, o.Value, Round(_equations.At(o.Rule, x)))), .. _off], [.. missing.Select(m => m.Name)], _score, sure);
         }
 

@@ -44,7 +44,7 @@ public sealed partial class Recogniser(DesignReader reader)
     private const int MostOut = 2;
 
     /// <summary>What goes with a card and is no part of how it folds.</summary>
-    [GeneratedRegex(@"\b(?:band|ribbon|tags?|toppers?|sentiments?|banners?|labels?|flowers?|lea(?:f|ves)|greeting|strip for|medallion|embellishment|closures?|gift card)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:band|ribbon|tags?|toppers?|sentiments?|banners?|labels?|flowers?|lea(?:f|ves)|greeting|strip for|medallion|embellishment|closures?|gift card|focal(?:\s+\w+)?|images?|motifs?|pictures?|photos?|die[\s-]cuts?)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Extra();
 
     internal static bool IsExtra(string name) => Extra().IsMatch(name);
