@@ -140,6 +140,63 @@ public class OwnLinesTests
         { "Base | 10 | 5 | 1.5, 8.5\nBridge | 7 | 1.625 |", "base 10x5 [1.5 8.5] | bridge 7x1.625" },
         { "part,width,height,scores\nbase,10,5,2.5,7.5\nmat,4,4.75", "base 10x5 [2.5 7.5] | mat 4x4.75 (paper)" },
         { "12 by 4, score on the long side: 1 | 3 | 4", "piece 1 12x4 [1 3 4]" },
+
+        // Inches in words.
+        { "front 6 x 5, scored half an inch from each side", "front 6x5 [0.5 5.5]" },
+        { "back 5 1/2 x 5, score a quarter inch in on both sides", "back 5.5x5 [0.25 5.25]" },
+        { "tier 7 x 3, score three quarters of an inch from both ends", "tier 7x3 [0.75 6.25]" },
+        { "strip 8 x 5, score an inch and a half from each end", "strip 8x5 [1.5 6.5]" },
+        { "frame 8 x 6 - 1 inch fold on all four sides", "frame 8x6 [1 7] across [1 5]" },
+
+        // How many, before a size or behind it.
+        { "doors 2x 2 1/4 x 5", "2 doors 2.25x5" },
+        { "2 x 1 13/16 x 5 1/4 print", "2 print 1.813x5.25 (paper)" },
+        { "4 x 6 x8", "8 piece 1 4x6" },
+        { "2 @ 2 1/2 x 5 1/4 print", "2 print 2.5x5.25 (paper)" },
+        { "covers 2 of 3 1/8 x 4 1/8", "2 covers 3.125x4.125" },
+        { "inserts: 1 x 3 1/8, score 1/2 each end, 3 of", "3 inserts 1x3.125 [0.5 2.625]" },
+        { "front panels 4 x 3 7/8 (4 of)", "4 front panels 4x3.875" },
+        { "fins 3 pc 3 1/2 x 5", "3 fins 3.5x5" },
+        { "holder 3 1/2 x 3 1/2 (cut 2, fold each in half)", "2 holder 3.5x3.5 [1.75]" },
+        { "four 2 1/4 x 6 3/4 pieces of print, 2 for the outside", "4 print outside 2.25x6.75 (paper)" },
+        { "carrier 3 x 6, two diagonals", "carrier 3x6" },
+        { "gift card 3 3/8 x 2 1/8", "gift card 3.375x2.125" },
+
+        // What the card is called, and its size, over its pieces.
+        { "double swing 5x5\n9 x 5. Score 2, 3, 6, 7. Rails 3/4\" top and bottom.", "double swing 5x5 (finished) | piece 1 9x5 [2 3 6 7]" },
+        { "offset gatefold, 5 1/2 x 4 1/4: card 10 15/16 x 4 1/4 scored at 3 7/16 and 8 15/16", "offset gatefold 5.5x4.25 (finished) | offset gatefold 10.938x4.25 [3.438 8.938]" },
+        { "Pinwheel stand, 5\" square when flat.\nStrip: 6 1/2 x 5, scored every inch, leaving 2 1/2 for the fin", "pinwheel stand 5x5 (finished) | strip 6.5x5 [1 2 3 4]" },
+        { "Gate card A2 (4 1/4 w x 5 1/2 h)\n8 3/8 x 5 1/2", "gate a2 4.25x5.5 (finished) | piece 1 8.375x5.5" },
+        { "kinetic stand 5 x 5\ninner 10 x 5, score 5", "kinetic stand 5x5 (finished) | inner 10x5 [5]" },
+        { "front panel 5 x 5\ninner 10 x 5, score 5", "front panel 5x5 | inner 10x5 [5]" },
+        { "Layered scene, fits a 7 x 5 envelope\nbase 8 x 5, score 1, 7", "base 8x5 [1 7]" },
+        { "2-row column card\nback 5 x 5", "back 5x5" },
+
+        // Scores said in other ways.
+        { "11 x 4 1/4 - fold ends in to the centre", "piece 1 11x4.25 [2.75 8.25]" },
+        { "tube 7 x 4, score each inch", "tube 7x4 [1 2 3 4 5 6]" },
+        { "base 8 1/4 x 5 :: 1 1/4, 7", "base 8.25x5 [1.25 7]" },
+        { "base 8 3/4 x 6 -> 1 3/8 / 2 3/4 / 6 / 7 3/8", "base 8.75x6 [1.375 2.75 6 7.375]" },
+        { "inner 10 x 7, quarters (2 1/2, 5, 7 1/2)", "inner 10x7 [2.5 5 7.5]" },
+        { "base 8 1/2 x 5 1/2 (fold to 4 1/4 x 5 1/2)", "base 8.5x5.5 [4.25]" },
+        { "base 10 x 7, folded", "base 10x7 [5]" },
+        { "pocket 4 x 3, fold up 1/2 on three sides", "pocket 4x3 [0.5 3.5] across [0.5]" },
+        { "sheet 5 x 8 1/2, score long side at 2, 3 1/2, 5 1/2; short side at 1 1/2 and 3 1/2", "sheet 5x8.5 [2 3.5 5.5] across [1.5 3.5]" },
+        { "sheet 8 1/2 x 11. On the 11 side score at 4, 6, 10. On the 8 1/2 side score at 2.", "sheet 8.5x11 [4 6 10] across [2]" },
+        { "insert 8 x 7, scored in half with two diagonals from the centre at 45", "insert 8x7 [4] diagonals" },
+        { "square 5 in, score both diagonals", "piece 1 5x5 diagonals" },
+        { "base 9 x 9, score 3,6", "base 9x9 [3 6]" },
+        { "base 5 x 14 1/2, score 7, 8 1/2, 11, 12 1/2, leaves a 2 in tab", "base 5x14.5 [7 8.5 11 12.5]" },
+        { "side 4 1/4 x 9 3/8, folds at 3/8, 1 3/8 - the big panel (5 1/2) is left", "side 4.25x9.375 [0.375 1.375]" },
+        { "rear 6 x 4, score at 1/2, 5 1/2\nsecond is the same as the first", "rear 6x4 [0.5 5.5] | second 6x4 [0.5 5.5]" },
+        { "2 squares 5 x 5, score 1 1/4 and 3 3/4\n2nd: same as the first, turned", "2 squares 5x5 [1.25 3.75]" },
+        { "strip 8 x 5, fold 4. 3 fins 3 x 4", "strip 8x5 [4] | 3 fins 3x4" },
+        { "step 4 3/16 x 5 7/16", "step 4.188x5.438" },
+        { "#1 sheet 8 1/2 x 5 1/2", "sheet 8.5x5.5" },
+        { "Cut a sheet of 8 1/2 x 11 in half to get 8 1/2 x 5 1/2", "sheet 8.5x5.5" },
+        { "front 4 x 5 w/ 2 x 3 opening", "front 4x5 | window 2x3 (window)" },
+        { "bow window 5 x 7", "bow window 5x7" },
+        { "square of cardstock 8 1/8, score first side at 3 1/2", "piece 1 8.125x8.125 [3.5]" },
     };
 
     [Theory]
@@ -159,6 +216,9 @@ public class OwnLinesTests
     [InlineData("base 10 1/2 x 5", null, "10.5x5")]
     [InlineData("base 10 x 5", null, "10x5")]
     [InlineData("all in cm\nbase 10 x 5", null, "3.937x1.969")]
+    [InlineData("card 210 x 148, fold 105, stick 21 in from the edges", "mm", "8.268x5.827")]
+    [InlineData("base 210 x 148, score 105\nwindow 1 cm from the top", "mm", "8.268x5.827")]
+    [InlineData("spinners 2x 4,8 cm circle", "mm", "1.89x1.89")]
     public void Units_are_named_once_or_told_by_the_figures(string text, string? unit, string size)
     {
         var piece = OwnListReader.Read(text, unit is null ? null : UnitReader.Read(unit, "unit")).Pieces[0];
@@ -203,6 +263,9 @@ public class OwnLinesTests
     [InlineData("base 10 x 5, bend 2 1/2, 7 1/2")]
     [InlineData("base 10 x 5, 2 1/2 / 7 1/2 in the jig")]
     [InlineData("base 10 x 5, score 12 and 14")]
+    [InlineData("base 10 x 5, score as usual")]
+    [InlineData("base 10 x 5, bent (2 1/2)")]
+    [InlineData("base 10 x 5 long way 3, across 2, glued")]
     public void Figures_that_were_not_read_are_told(string line)
     {
         var list = OwnListReader.Read(line, DisplayUnit.Inch);

@@ -81,6 +81,39 @@ public class OwnRulesTests
         Assert.Equal((end.Next[0].Rule.ByWidth, end.Next[0].Rule.ByHeight), (Rule(both, "strip", "score 1").ByHeight, Rule(both, "strip", "score 1").ByWidth));
     }
 
+    /// <summary>Any rule may be said of any score: the panel before it is what it must be for that, so that what is said holds, and what is not touched by it stays.</summary>
+    [Theory]
+    [InlineData("5 x 10, score at 1/4, 1 5/8, 3 3/8, 4 3/4, 5", "score 2", "score 1")]
+    [InlineData("7 x 10, score at 3/8, 2 1/2, 4 5/8, 5 3/8, 7 1/2, 9 5/8", "score 3", "score 1")]
+    [InlineData("base 8 1/4 x 5, score at 1 1/4, 7", "score 2", "score 1")]
+    public void What_is_said_of_a_score_holds_whatever_it_is(string text, string figure, string other)
+    {
+        var guess = RuleGuess.Of(OwnListReader.Read(text, DisplayUnit.Inch), Inventory.Shipped.Formats)!;
+        GuessedFigure Of(RuleGuess g, string name) => g.Figures.First(f => f.Figure == name);
+        var was = Of(guess, figure);
+        Assert.NotEmpty(was.Next);
+        for (var which = 1; which <= was.Next.Count; which++)
+        {
+            var said = guess.Corrected([new(RuleGuess.KeyOf(was), which)]);
+            Assert.True(Of(said, figure).Rule.Same(was.Next[which - 1].Rule));
+            Assert.Equal(1, Of(said, figure).Sure);
+        }
+
+        // The tab before it is fixed, and was right.
+        Assert.True(Of(guess.Corrected([new(RuleGuess.KeyOf(was), 1)]), other).Rule.Same(Of(guess, other).Rule));
+    }
+
+    /// <summary>What runs across the whole card and is a little less than its other side goes with that, and a third of a card is one.</summary>
+    [Theory]
+    [InlineData("base 12 x 4, score at 1, 3, 4, 6, 8, 9, 11\nslide 3 7/16 x 6", "slide", "width", 0, 1)]
+    [InlineData("base 148 x 210, score at 5, 35, 70, 100, 105", "base", "score 2", 1 / 3d, 0)]
+    public void A_rule_that_people_think_in_is_among_those_to_choose_from(string text, string piece, string figure, double byWidth, double byHeight)
+    {
+        var guess = RuleGuess.Of(OwnListReader.Read(text, null), Inventory.Shipped.Formats)!;
+        var found = guess.Figures.First(f => f.Piece.Name == piece && f.Figure == figure);
+        Assert.Contains(found.Next.Select(n => n.Rule).Prepend(found.Rule), r => Math.Abs(r.ByWidth - byWidth) < 0.001 && Math.Abs(r.ByHeight - byHeight) < 0.001);
+    }
+
     /// <summary>In every reading the scores of a chain add up: what a figure is at home it stays, and the last panel is what the others leave.</summary>
     [Fact]
     public void Rules_of_a_chain_add_up()

@@ -161,6 +161,14 @@ internal sealed partial class JointRules
                     }
                 }
 
+                // What its maker says of a figure tells the last panel that goes into it, whatever the others are.
+                foreach (var said in _said.Where(s => s.Terms.Count > 1 && s.Terms.Any(t => t.Length == length) && s.Terms.All(t => t.Length == length || state.Has(t.Length))))
+                {
+                    var (w, h) = Rule(state, [.. said.Terms.Where(t => t.Length != length)]);
+                    var times = said.Terms.First(t => t.Length == length).Times;
+                    options.Add(new FigureRule((said.W - w) / times, (said.H - h) / times, Words.Of($"what the others leave"), 0), AsSaid);
+                }
+
                 // With its last panel known a chain is weighed as a whole.
                 var isLast = n == order.Count - 1;
                 return [.. options.Best(MostOptions).Select(o => new Option(length, o.Rule, -1, null, o.Weight + (isLast && isChain ? SumWeight(state, both, length, o.Rule, isWidth) : 0)))];

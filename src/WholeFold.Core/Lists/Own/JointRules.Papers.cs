@@ -53,7 +53,7 @@ internal sealed partial class JointRules
         }
 
         // What is as long as the card one way runs in it the other way, and is less by what its maker needs.
-        double RunsIn(FigureRule one, FigureRule other) => piece.Kind == OwnKind.Piece && piece.Quantity == 1 && (Whole(one, piece.First) && Within(other, piece.Second) || (Whole(other, piece.Second) && Within(one, piece.First))) ? Zz.V("B1", 1) : 0;
+        double RunsIn(FigureRule one, FigureRule other) => piece.Kind == OwnKind.Piece && piece.Quantity == 1 && ((Whole(one, piece.First) && Within(other, piece.Second)) || (Whole(other, piece.Second) && Within(one, piece.First))) ? Runs : 0;
         bool Whole(FigureRule rule, Length value) => (rule is { ByWidth: 1, ByHeight: 0 } && (value - _width).Abs() <= _near) || (rule is { ByWidth: 0, ByHeight: 1 } && (value - _height).Abs() <= _near);
         bool Within(FigureRule rule, Length value) => (rule is { ByWidth: 1, ByHeight: 0 } && value < _width - _near) || (rule is { ByWidth: 0, ByHeight: 1 } && value < _height - _near);
 

@@ -16,7 +16,7 @@ internal sealed partial class JointRules
 {
     // Log odds, by trial on lists (tests/…/Own).
     private const double OtherWay = -3.2, OtherWayAlike = -1.8, EndTab = 0.05, ByDie = 5, AllWalls = 1.5, AsInAnother = 2.5, AsInAnotherSmall = 1.2, HalfOfAnother = 2.6, ThirdOfAnother = 1, Inner = -0.4, OfATube = -1.6, InsideEvenly = 2, Twin = 1.5, AsWide = 1.2, SquareSides = 1.7, KeptSquare = 2, SumsToAnother = 0.2, HairLess = 2.2, Completes = -0.5, InProportion = 1.5;
-    private const double SumsToSide = 2.2, SumsToTwice = 1.9, SumsToHalf = 0.9, SumsToThird = 0.7, SumsToPlain = 1.4, BothOneWay = -1.9, Habit = 0.6, WidthFirst = 0.6, Spans = -0.8, UsedBefore = 1, OfEach = 1.2, AnyBorder = 1, Framed = 2, OneWayBorder = 0.8, AsLarge = 2, TwiceABorder = -1.2, Over = 3;
+    private const double SumsToSide = 2.2, SumsToTwice = 1.9, SumsToHalf = 0.9, SumsToThird = 0.7, AsSaid = -1, Runs = 1, SumsToPlain = 1.4, BothOneWay = -1.9, Habit = 0.6, WidthFirst = 0.6, Spans = -0.8, UsedBefore = 1, OfEach = 1.2, AnyBorder = 1, Framed = 2, OneWayBorder = 0.8, AsLarge = 2, TwiceABorder = -1.2, Over = 3;
 
     /// <summary>What a maker has said himself outweighs all guesses.</summary>
     private const double Said = 60;

@@ -48,7 +48,7 @@ public static partial class OwnListReader
     private static partial Regex BareForm();
 
     // Figures right behind a size are its scores.
-    [GeneratedRegex($@"^\s*,?(?:\s*\b[a-z]+\b){{0,2}}\s*(?:[:@]{{1,2}}|[-=]+>|→|\bat\b|\s-{{1,2}}\s)(?<scores>[\s,;/&|]*{DashedFigures})$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^\s*,?(?:\s*\b[a-z]+\b){{0,2}}\s*(?:[:@]{{1,2}}|[-=]+>|→|\||\bat\b|\s-{{1,2}}\s)(?<scores>[\s,;/&|]*{DashedFigures})$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
     private static partial Regex BehindForm();
 
     // So much at both ends.
@@ -63,7 +63,7 @@ public static partial class OwnListReader
     private static partial Regex SlashedRun();
 
     // The words before a size, from where its clause begins.
-    [GeneratedRegex(@"(?:[,(.]|\bwith\b|\band\b)\s*(?<words>(?:an?\s+)?[a-z][a-z ]*)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"(?:[,(.]|\bwith\b|\band\b)\s*(?<words>(?:an?\s+)?[a-z][a-z ]*(?:\d{1,2}\s*[x×]\s*)?|\d{1,2}\s*[x×]\s*)$", RegexOptions.IgnoreCase)]
     private static partial Regex LastClause();
 
     // What stands before the size of a card that a title names: a fold's name or a gate's, or for.
@@ -71,7 +71,7 @@ public static partial class OwnListReader
     private static partial Regex TitleName();
 
     // What stands behind the size of a finished card, at most.
-    [GeneratedRegex(@"^\W*(?:(?:square|landscape|portrait)\s*)?(?:when\s+(?:it\s+is\s+)?)?(?:flat|closed|folded|finished|shut)?\W*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\W*(?:(?:square|landscape|portrait)\s*)?(?:when\s+(?:it\s+is\s+)?)?(?:flat|closed|folded|finished|shut|card)?(?:\W*\w+\s+(?:rows?|tiers?|layers?|steps?))?\W*$", RegexOptions.IgnoreCase)]
     private static partial Regex ClosedWords();
 
     [GeneratedRegex(@"\b(?:circles?|discs?)\b", RegexOptions.IgnoreCase)]
@@ -89,11 +89,11 @@ public static partial class OwnListReader
     private static partial Regex AllTheSame();
 
     // Whoever corrects a size means what stands behind.
-    [GeneratedRegex(@"(?:\?\s*)?\b(?:no|sorry|wait|scratch\s+that|i\s+mean|make\s+that)\b\s*[-:,]|\?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"(?:\?\s*)?\b(?:no|sorry|wait|scratch\s+that|i\s+mean|make\s+that)\b\s*[-:,]|\?|(?<=\b(?:cut|trim|slice)(?:med|d)?\b(?:(?!fold|scor)[^.;])*)\bto\s+(?:get|give|make)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Corrected();
 
-    // Figures behind a size that nothing reads: several, one after the other; or one in brackets, or at the end.
-    [GeneratedRegex($@"(?<!#|\bno\.?\s*){OwnFigures.Number}{OwnFigures.Unit}(?:\s*[,;/&|]\s*|\s+and\s+){OwnFigures.Number}|[(,:-]\s*{OwnFigures.Number}{OwnFigures.Unit}(?:\s+each)?\s*\)?\s*$", RegexOptions.IgnoreCase)]
+    // Figures behind a size that nothing reads; none is how heavy it is, or how often, or a number that it bears.
+    [GeneratedRegex($@"(?<![#\w]|\bno\.?\s*){OwnFigures.Number}{OwnFigures.Unit}(?!\s*(?:gsm|g\b|lbs?\b|pt\b|ply\b|%|°|degrees?\b|sheets?\b|layers?\b|times\b|sides?\b|ends?\b|edges?\b|corners?\b|ways?\b|pages?\b|diagonals?\b|for\b|of\b))", RegexOptions.IgnoreCase)]
     private static partial Regex Unread();
 
     [GeneratedRegex($@"\b{Worded}(?=\s*(?:inch(?:es)?\s*)?\b(?:by|x)\b)|(?<=\b(?:by|x)\s+){Worded}\b", RegexOptions.IgnoreCase)]
@@ -118,7 +118,7 @@ public static partial class OwnListReader
     [GeneratedRegex($@"^(?<name>[^\d]*(?:\d\s+[a-z][^\d]*)?)\b(?<w>{OwnFigures.Number}{OwnFigures.Unit})\s*wide\b(?<between>.*?)[,;]?\s*\bheights?\b\s*(?:of|are)?\s*[:=]?\s*(?<heights>{Figures})$", RegexOptions.IgnoreCase)]
     private static partial Regex SeveralHeights();
 
-    [GeneratedRegex(@"^\W*step\s*\d{1,2}\b\s*[:.)-]?\s*", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\W*step\s*\d{1,2}\b(?!\s+\d+/\d|[/-]\d|[.,]\d|\s*(?:x|×|by\b|""|in\b|cm\b|mm\b))\s*[:.)-]?\s*", RegexOptions.IgnoreCase)]
     private static partial Regex StepNumber();
 
     // What comes off the corners is no piece.
@@ -129,8 +129,20 @@ public static partial class OwnListReader
     [GeneratedRegex($@"^[^\d(]{{0,24}}(?<scores>{DashedFigures})\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex BeforeWord();
 
+    // Figures in brackets behind a size, with a word at most before them.
+    [GeneratedRegex($@"^\s*,?\s*(?:[a-z]+\s*)?\(\s*(?<scores>{OwnFigures.Number}{OwnFigures.Unit}\s*[,/;|&].*?)\s*\)\W*$", RegexOptions.IgnoreCase)]
+    private static partial Regex BracketForm();
+
+    // How many of something a card has, in its name: 2-row column card.
+    [GeneratedRegex(@"\b\d{1,2}(?=[\s-]+[a-z]{3,})", RegexOptions.IgnoreCase)]
+    private static partial Regex CountOf();
+
+    // So far in from an edge, which is no inch.
+    [GeneratedRegex(@"(?<=\d)\s+in\s+(?=from\b)", RegexOptions.IgnoreCase)]
+    private static partial Regex SoFarIn();
+
     // Words that lead to a size.
-    [GeneratedRegex(@"^(?:with|by)\b\s*|\s*\b(?:with|by)$")]
+    [GeneratedRegex(@"^(?:with|by)\b\s*|\s*\b(?:with|by|fits?)$")]
     private static partial Regex NoName();
 
     // Names of pieces, which no finished card has.
@@ -150,7 +162,7 @@ public static partial class OwnListReader
     private static partial Regex Aside();
 
     // What is in a piece: with a circle of so much.
-    [GeneratedRegex(@"\bwith(?:\s+an?)?\s*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"(?:\bwith|\bw/)(?:\s+an?)?\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex Within();
 
     // A card's name may be that of its format, which is no figure.

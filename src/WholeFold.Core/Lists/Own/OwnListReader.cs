@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Text.RegularExpressions;
 using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
@@ -30,7 +31,8 @@ public static partial class OwnListReader
         }
 
         var (pieces, named, left) = (new List<OwnPiece>(), new List<OwnNamed>(), new List<NotUnderstood>());
-        var unit = NamedUnit(text) ?? bare ?? Usual(text);
+        var far = OwnFigures.NumberForm().Matches(text).Any(n => decimal.TryParse(n.Groups["n"].Value, NumberStyles.None, CultureInfo.InvariantCulture, out var whole) && whole > Longest);
+        var unit = NamedUnit(text, far) ?? bare ?? Usual(text);
         var (number, title) = (0, (string?)null);
         var table = new OwnTable();
         var lines = text.Split('\n');
@@ -38,8 +40,9 @@ public static partial class OwnListReader
         {
             number++;
             var line = table.Row(Plain(raw, keepTabs: true));
-            unit = NamedUnit(line) ?? unit;
-            if (line.Length == 0 || line.StartsWith('#') || UnitsOnly().IsMatch(line) || IsHeading(line, pieces.Count == 0) || (pieces.Count == 0 && FitsEnvelope().IsMatch(line)))
+            unit = Sensible(NamedUnit(line, far) ?? unit, line);
+            line = unit == DisplayUnit.Inch ? line : SoFarIn().Replace(line, " ");
+            if (line.Length == 0 || (line.StartsWith('#') && !(line.Length > 1 && char.IsAsciiDigit(line[1]))) || UnitsOnly().IsMatch(line) || IsHeading(line, pieces.Count == 0) || (pieces.Count == 0 && FitsEnvelope().IsMatch(line)))
             {
                 title ??= pieces.Count == 0 && line.Length > 0 && !line.EndsWith(':') && (IsHeading(line, true) || FitsEnvelope().IsMatch(line)) ? line : null;
                 continue;
@@ -127,11 +130,11 @@ public static partial class OwnListReader
         return read;
     }
 
-    /// <summary>Pieces of one line with one name get a number each.</summary>
+    /// <summary>Pieces of one line with one name get a number each; the finished card is none.</summary>
     private static IEnumerable<OwnPiece> ToldApart(IReadOnlyList<OwnPiece> pieces)
     {
-        var named = pieces.CountBy(p => (p.Line, p.Name)).ToDictionary();
-        return pieces.Select((p, i) => named[(p.Line, p.Name)] == 1 ? p : p with { Name = $"{p.Name} {pieces.Take(i + 1).Count(q => q.Line == p.Line && q.Name == p.Name)}" });
+        bool IsAlike(OwnPiece one, OwnPiece other) => one.Line == other.Line && one.Name == other.Name && other.Kind != OwnKind.Finished;
+        return pieces.Select((p, i) => p.Kind == OwnKind.Finished || pieces.Count(q => IsAlike(p, q)) == 1 ? p : p with { Name = $"{p.Name} {pieces.Take(i + 1).Count(q => IsAlike(p, q))}" });
     }
 
     /// <summary>One way of writing for what can be written in several.</summary>
@@ -147,6 +150,7 @@ public static partial class OwnListReader
                 '–' or '—' or '‑' => "-",
                 '“' or '”' or '″' => "\"",
                 '\t' when keepTabs => "\t",
+                '·' => ", ",
                 '\t' or ' ' => " ",
                 _ => c.ToString(),
             });
@@ -169,12 +173,20 @@ public static partial class OwnListReader
         return whole > 0 ? $"{whole}{part}" : part.TrimStart();
     }
 
-    private static DisplayUnit? NamedUnit(string text) =>
-        Regex.Match(text, @"(?<=\d\s?)(mm|cm|inches|inch|in|"")(?![a-z])(?!\s+half)|\b(?:all|sizes|measures|everything)\s+in\s+(mm|cm|inches|inch)\b|\bunits?:?\s*(mm|cm|in)\b", RegexOptions.IgnoreCase) is { Success: true } m
+    /// <summary>No side of a sheet is longer, in inches or in centimetres.</summary>
+    private const int Longest = 60;
+
+    /// <summary>What is longer than a card can be in centimetres was meant in millimetres.</summary>
+    private static DisplayUnit Sensible(DisplayUnit unit, string line) =>
+        unit == DisplayUnit.Centimetre && OwnFigures.Sizes(line, unit).Count(s => Length.Max(s.A, s.B).Millimetres <= 10 * Longest) < OwnFigures.Sizes(line, DisplayUnit.Millimetre).Count ? DisplayUnit.Millimetre : unit;
+
+    /// <param name="far">Whether some figure can be no inches: then what is so far in from an edge names none.</param>
+    private static DisplayUnit? NamedUnit(string text, bool far) =>
+        Regex.Match(far ? SoFarIn().Replace(text, " ") : text, @"(?<=\d\s?)(mm|cm|inches|inch|in|"")(?![a-z])(?!\s+half)|\b(?:all|sizes|measures|everything)\s+in\s+(mm|cm|inches|inch)\b|\bunits?:?\s*(mm|cm|in)\b", RegexOptions.IgnoreCase) is { Success: true } m
             ? (m.Groups[1].Value + m.Groups[2].Value + m.Groups[3].Value).ToLowerInvariant() switch { "mm" => DisplayUnit.Millimetre, "cm" => DisplayUnit.Centimetre, _ => DisplayUnit.Inch } : null;
 
     /// <summary>A line that says what comes, or what the card is called, and measures nothing.</summary>
-    private static bool IsHeading(string line, bool first) => !(first ? FormatName().Replace(line, "") : line).Any(char.IsAsciiDigit) && (line.EndsWith(':') || (first && line.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length <= (line.Any(char.IsAsciiDigit) ? LongestSized : LongestTitle)));
+    private static bool IsHeading(string line, bool first) => !(first ? CountOf().Replace(FormatName().Replace(line, ""), "") : line).Any(char.IsAsciiDigit) && (line.EndsWith(':') || (first && line.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length <= (line.Any(char.IsAsciiDigit) ? LongestSized : LongestTitle)));
 
     /// <summary>In words; of one with a format in it, which may be a sheet that is cut, fewer.</summary>
     private const int LongestTitle = 5, LongestSized = 4;
@@ -190,7 +202,7 @@ public static partial class OwnListReader
         }
 
         var sizes = plain.Split('\n').SelectMany(l => OwnFigures.Sizes(l, DisplayUnit.Millimetre)).SelectMany(s => new[] { s.A, s.B }).Select(l => l.Millimetres).ToList();
-        return sizes.Count == 0 ? DisplayUnit.Inch : sizes.Max() > 60 ? DisplayUnit.Millimetre : sizes.Max() > 16 || sizes.Any(m => m * 8 % 1 != 0) ? DisplayUnit.Centimetre : DisplayUnit.Inch;
+        return sizes.Count == 0 ? DisplayUnit.Inch : sizes.Max() > Longest ? DisplayUnit.Millimetre : sizes.Max() > 16 || sizes.Any(m => m * 8 % 1 != 0) ? DisplayUnit.Centimetre : DisplayUnit.Inch;
     }
 
     private static bool ReadPart(string part, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
@@ -236,13 +248,18 @@ public static partial class OwnListReader
             return Adds(head[..sizes[0].End], sizes, figures.Groups["scores"].Value, number, unit, pieces);
         }
 
+        if (!score.Success && sizes.Count == 1 && BracketForm().Match(head[sizes[0].End..]) is { Success: true } inBrackets)
+        {
+            return Adds(head[..sizes[0].End], sizes, inBrackets.Groups["scores"].Value, number, unit, pieces);
+        }
+
         // A size behind scores is another piece: what goes into it, mostly.
         if (sizes.Count > 0 && score.Success && OwnFigures.Sizes(tail, unit) is [var other, ..] && LastClause().Match(tail[..other.At]) is { Success: true } clause && !OwnScores.FoldedTo().IsMatch(tail))
         {
             return Adds(head, sizes, tail[..clause.Index], number, unit, pieces) && ReadPart(tail[(clause.Index + clause.Length - clause.Groups["words"].Length)..], number, unit, pieces, named);
         }
 
-        return sizes.Count == 0 ? Continues(part, score.Success ? tail : null, number, unit, pieces, named) : Adds(head, sizes, score.Success ? tail : null, number, unit, pieces);
+        return sizes.Count == 0 ? Continues(part, score.Success ? (OwnScores.SideForm().IsMatch(head) ? part : tail) : null, number, unit, pieces, named) : Adds(head, sizes, score.Success ? tail : null, number, unit, pieces);
     }
 
     /// <summary>The piece that is called so, or the last one; null where there is none.</summary>
@@ -261,11 +278,11 @@ public static partial class OwnListReader
             from = Math.Min(size.End, head.Length);
             var scores = tail is null ? null : OwnScores.Read(tail, size.A, size.B, unit);
             var own = Name(before);
-            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : i > 0 && Within().IsMatch(before) ? OwnKind.Window : Kind(own.Length == 0 && carried is not null ? carried.Name : before, before + after, carried);
+            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : i > 0 && (Within().IsMatch(before) || IsOpening().IsMatch(after)) ? OwnKind.Window : Kind(own.Length == 0 && carried is not null ? carried.Name : before, before + after, carried);
             var name = own.Length > 0 ? own : i > 0 && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : carried?.Name ?? (i == 0 && !Aside().IsMatch(after) && Name(after) is { Length: > 0 } behind ? behind : kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when CircleWord().IsMatch(head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)]) => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
             var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit);
             pieces.Add(scores is null ? piece : Scored(piece, scores, pieces) ?? piece);
-            carried ??= pieces[^1] with { Scores = [], Cross = [] };
+            carried = carried is null || own.Length > 0 ? pieces[^1] with { Scores = [], Cross = [] } : carried;
         }
 
         return true;
@@ -276,7 +293,7 @@ public static partial class OwnListReader
     }
 
     private static OwnKind Kind(string name, string words, OwnPiece? carried) =>
-        FinishedWord().IsMatch(words) ? OwnKind.Finished : WindowWord().IsMatch(name) || Through().IsMatch(words) || (words.Length > name.Length && IsOpening().IsMatch(words[name.Length..])) ? OwnKind.Window : PaperWord().IsMatch(words) ? OwnKind.Paper : carried?.Kind is OwnKind.Paper or OwnKind.Window && Name(words).Length == 0 ? carried.Kind : OwnKind.Piece;
+        FinishedWord().IsMatch(words) ? OwnKind.Finished : WindowWord().IsMatch(name) || Through().IsMatch(words) ? OwnKind.Window : PaperWord().IsMatch(words) ? OwnKind.Paper : carried?.Kind is OwnKind.Paper or OwnKind.Window && Name(words).Length == 0 ? carried.Kind : OwnKind.Piece;
 
     private static OwnPiece? Scored(OwnPiece piece, OwnScores scores, List<OwnPiece> pieces)
     {

@@ -24,7 +24,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     /// <summary>One that is longer by so much is folded in half across its length.</summary>
     private const double LongToHalve = 1.45;
 
-    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+lines?)?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|(?<=(?:[\d""”]|\b(?:cm|mm|in))\s*,\s*)half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|(?<!['’])\bs\b\.?(?=\s*[@:]?\s*\d)|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+)?(?:at|in|along|every|each)\b|(?:up|over|under|back)\s+\d|(?:(?:both|the|two|its|short|long)\s+){0,3}(?:ends|sides|edges)\s+(?:in\s*)?to\b|\d)|\s*[:=@])|\bfolds?\s+on\b|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+lines?)?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|(?<=(?:[\d""”]|\b(?:cm|mm|in))\s*,\s*)half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|(?<!['’])\bs\b\.?(?=\s*[@:]?\s*\d)|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+)?(?:at|in|along|every|each|lengthwise|lengthways|crosswise|widthwise|widthways)\b|to\s+\d|(?:up|over|under|back)\s+\d|(?:(?:both|the|two|its|short|long)\s+){0,3}(?:ends|sides|edges)\s+(?:in\s*)?to\b|\d)|\s*[:=@])|\bfolds?\s+on\b|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
     public static partial Regex Word();
 
     // Whatever is said from here on is no score: why, or what else is done.
@@ -36,13 +36,25 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     private static partial Regex Remark();
 
     [GeneratedRegex($@"(?:read\s+)?(?:along|on|across|down)\s+(?:the|its)\s+(?:(?<word>long|longer|short|shorter|first|second|width|height|length)|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit}))(?:\s*(?:side|edge|length|way))?|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})\s+(?:side|edge)\b|\b(?<word>long|short)(?:er)?\s+(?:side|edge)\b(?=\s*(?:at\b|:|@|\d))|\b(?<word>lengthwise|lengthways|crosswise|widthwise|widthways)\b", RegexOptions.IgnoreCase)]
-    private static partial Regex SideForm();
+    internal static partial Regex SideForm();
 
     [GeneratedRegex($@"\b(?:every|each)\s+(?:(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})|inch|(?<cm>cm))(?:[\s,]*(?:beginning\s+|starting\s+)?(?:from|at)\s+(?<from>{OwnFigures.Number})(?<fu>{OwnFigures.Unit}))?(?:[\s,]*(?:up\s+)?(?:to|until)\s+(?<to>{OwnFigures.Number})(?<tu>{OwnFigures.Unit})|[\s,]*(?:for\s+)?(?:(?<times>\d{{1,2}}|two|three|four|five|six|seven|eight)\s*(?<what>times|inch(?:es)?\b|in\b|x))|[\s,]*(?:leaving|with)\s+(?<rest>{OwnFigures.Number})(?<ru>{OwnFigures.Unit}))?", RegexOptions.IgnoreCase)]
     private static partial Regex EveryForm();
 
     [GeneratedRegex(@"\b(?:in|at|into)\s+(?:half|halves)\b|\bhalf[\s-]fold(?:ed)?\b|^\W*half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|\bhalf\s*way\b|\b(?:down|at|across|in|on|through)\s+the\s+(?:middle|centre|center)\b|\bcent(?:re|er)\s*line\b", RegexOptions.IgnoreCase)]
     private static partial Regex HalfForm();
+
+    // How diagonals lie.
+    [GeneratedRegex(@"(?:\bat\s+)?\b45\b\s*(?:°|degrees?\b|deg\b)?", RegexOptions.IgnoreCase)]
+    private static partial Regex SlantForm();
+
+    // Whole inches one after the other: no inch is written 3,6.
+    [GeneratedRegex(@"(?<=(?<![\d.,/])\d{1,2}),(?=\d(?![\d/]))")]
+    private static partial Regex PartedForm();
+
+    // Of what is folded, and nothing more is said, it is in half.
+    [GeneratedRegex(@"^\W*(?:scored?\s+and\s+)?folded\W*$", RegexOptions.IgnoreCase)]
+    private static partial Regex FoldedOnly();
 
     // Both ends meet in the middle.
     [GeneratedRegex(@"\b(?:(?<kind>short|long)\s+)?(?:ends|sides|edges)\s+(?:in\s*)?to\s+(?:meet\s+)?(?:(?:in|at)\s+)?(?:the\s+)?(?:middle|centre|center)\b", RegexOptions.IgnoreCase)]
@@ -91,6 +103,11 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     /// <param name="text">From the word that says it is about scores to the end of the line.</param>
     public static OwnScores Read(string text, Length first, Length second, DisplayUnit unit)
     {
+        if (FoldedOnly().IsMatch(text))
+        {
+            text = "in half";
+        }
+
         var said = Otherwise().Replace(Word().Replace(CountForm().Replace(Remark().Replace(text, " "), " "), Kept), " ");
         if (FromBothEnds(said) is { } parted && Read(parted.Near, first, second, unit) is { Scores.Count: > 0 } near)
         {
@@ -116,6 +133,8 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         }
 
         var diagonals = Regex.IsMatch(text, @"\bdiagonal", RegexOptions.IgnoreCase);
+        said = diagonals ? SlantForm().Replace(said, " ") : said;
+        said = unit == DisplayUnit.Inch ? PartedForm().Replace(said, ", ") : said;
         if (Regex.IsMatch(said, @"\bsame\b|^\W*(?:as|like)\s+(?:the|above|before|on)\b", RegexOptions.IgnoreCase) && OwnFigures.All(said, unit, 1).Count == 0)
         {
             return new OwnScores([], true, [], false, diagonals, Same: true);
