@@ -196,6 +196,16 @@ public class OwnLinesTests
         { "Cut a sheet of 8 1/2 x 11 in half to get 8 1/2 x 5 1/2", "sheet 8.5x5.5" },
         { "front 4 x 5 w/ 2 x 3 opening", "front 4x5 | window 2x3 (window)" },
         { "bow window 5 x 7", "bow window 5x7" },
+        { "front 5 1/2 x 7, 1/2\" score lines on the two long sides, window 3 1/2 x 5 1/2", "front 5.5x7 [0.5 5] | window 3.5x5.5 (window)" },
+        { "card front 4 1/4 x 8 1/4 (score at 5 1/2, flap is 2 3/4)", "front 4.25x8.25 [5.5]" },
+        { "base 12 x 6; m 1/2, v 3, m 5 1/2", "base 12x6 [0.5m 3v 5.5m]" },
+        { "tube 8 1/2 x 4 1/4; 2 1/8 v, 4 1/4 m, 6 3/8 v", "tube 8.5x4.25 [2.125v 4.25m 6.375v]" },
+        { "spinner: two 1 3/4\" circles", "2 spinner 1.75x1.75" },
+        { "2 circles 2 1/4", "2 circle 2.25x2.25" },
+        { "5 x 7 envelope: 9 7/16 x 9 7/16, score 4", "envelope 5x7 (finished) | envelope 9.438x9.438 [4]" },
+        { "cardstock 11 x 8 1/2, trim to 8 3/8 x 5 1/2", "piece 1 8.375x5.5" },
+        { "Hinged box: 7 x 9, score on the 9 side 1, 4, 5, 8; on the 7 side 1, 6", "hinged box 7x9 [1 4 5 8] across [1 6]" },
+        { "Book card. cover 9 x 6, score 4 1/4, 4 3/4. Pages: three, 8 x 5 3/4, folded in half.", "cover 9x6 [4.25 4.75] | 3 pages 8x5.75 [4]" },
         { "square of cardstock 8 1/8, score first side at 3 1/2", "piece 1 8.125x8.125 [3.5]" },
     };
 

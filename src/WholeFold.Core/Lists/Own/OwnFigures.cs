@@ -26,7 +26,7 @@ internal static partial class OwnFigures
     private static partial Regex SquareForm();
 
     // A circle goes into a square as wide as it is.
-    [GeneratedRegex($@"\b(?:circles?|discs?)\s+(?:die\s+)?(?:of\s+)?(?<a>(?>{Number}))(?<ua>(?>{Unit}))(?!\s*(?:x|×|\*|by)\s*[\d:=,;])|(?<a>{Number})(?<ua>{Unit})\s*(?:circle|disc|across|in diameter|diameter)\b(?!\s+(?:the|its|from)\b)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"\b(?:circles?|discs?)\s+(?:die\s+)?(?:of\s+)?(?<a>(?>{Number}))(?<ua>(?>{Unit}))(?!\s*(?:x|×|\*|by)\s*[\d:=,;])|(?<a>{Number})(?<ua>{Unit})\s*(?:circle|disc|across|in diameter|diameter|(?<=[\d/]\s*/\d+\s*|""\s*|\b(?:in|inch|cm|mm)\s*)(?:circles|discs))\b(?!\s+(?:the|its|from)\b)", RegexOptions.IgnoreCase)]
     private static partial Regex CircleForm();
 
     [GeneratedRegex(@"\b(?<name>a[3-7]|half letter|letter)\b(?:\s+(?:sheet|card(?:stock)?|paper))?(?<half>,?\s*(?:cut|sliced)?\s*in\s+(?:half|halves)(?:\s+(?<long>lengthwise|lengthways|along (?:its|the) length))?)?", RegexOptions.IgnoreCase)]
@@ -35,10 +35,10 @@ internal static partial class OwnFigures
     [GeneratedRegex($@"(?<n>{Number})(?<u>{Unit})", RegexOptions.IgnoreCase)]
     public static partial Regex NumberForm();
 
-    [GeneratedRegex(@"\(\s*(?:x|×)?\s*(?<n>\d{1,2})\s*(?:x|×|off|of(?: them)?|pcs?|pieces)?\s*\)|\b(?:cut|make|need|qty:?)\s+(?<n>\d{1,2})\b(?!\s*(?:[x×/]|[.,]\d|\d|in\b|cm|mm|""))|(?:^|\s)(?:x|×)\s*(?<n>\d{1,2})(?![.,/]?\d)(?=\s*(?:$|[,;.:=]|on\b|and\b|\())|(?:(?<=[a-z,;:]\s)|^\W*)(?<n>\d{1,2})\s*(?:x|×)(?=\s*(?:$|[,;:=]))|^\W*(?<n>\d{1,2})\s*@\s*$|^\W*(?<n>\d{1,2})\s*(?:x|×|of)\s+(?=[a-z])|\b(?<n>\d{1,2})\s+(?:of them|off|pieces|pcs?)\b|(?:^|[:,]\s*|(?<=[a-z]\s))(?<n>\d{1,2})\s+of\s+(?=\d|$)|[-,;]\s*(?<n>\d{1,2})\s+(?:of|off)\s*$|(?:^|[:,]\s*|\band\s+)(?<n>\d{1,2})\s+(?=(?!for\b)[a-z]{3,}(?!\w*\s*square))", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\(\s*(?:x|×)?\s*(?<n>\d{1,2})\s*(?:x|×|off|of(?: them)?|pcs?|pieces)?\s*\)|\b(?:cut|make|need|qty:?)\s+(?<n>\d{1,2})\b(?!\s*(?:[x×/]|[.,]\d|\d|in\b|cm|mm|""))|(?:^|\s)(?:x|×)\s*(?<n>\d{1,2})(?![.,/]?\d)(?=\s*(?:$|[,;.:=]|on\b|and\b|\())|(?:(?<=[a-z,;:]\s)|^\W*)(?<n>\d{1,2})\s*(?:x|×)(?=\s*(?:$|[,;:=]))|^\W*(?<n>\d{1,2})\s*@?\s*$|^\W*(?<n>\d{1,2})\s*(?:x|×|of)\s+(?=[a-z])|\b(?<n>\d{1,2})\s+(?:of them|off|pieces|pcs?|each(?=\s*$))\b|(?:^|[:,]\s*|(?<=[a-z]\s))(?<n>\d{1,2})\s+of\s+(?=\d|$)|[-,;]\s*(?<n>\d{1,2})\s+(?:of|off)\s*$|(?:^|[:,]\s*|\band\s+)(?<n>\d{1,2})\s+(?=(?!for\b)[a-z]{3,}(?!\w*\s*square))", RegexOptions.IgnoreCase)]
     private static partial Regex CountForm();
 
-    [GeneratedRegex(@"\b(?<!\b(?:through|on)\s)(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve|a pair of|both)\b(?=\s+[a-z])(?!\s+(?:(?:short|long|opposite)(?:er)?\s+)?(?:sides?|ends?|edges?|layers? of|diagonals?|folds?|ways?|times|halves|corners?)\b)|(?:^\W*|[:,]\s*|\band\s+)(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve)(?=\s+\d|\s*$)|\b(?:make|cut|need)\s+(?<w>two|three|four|five|six|seven|eight|nine|ten|twelve)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?<!\b(?:through|on)\s)(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve|a pair of|both)\b(?=\s+[a-z])(?!\s+(?:(?:short|long|opposite)(?:er)?\s+)?(?:sides?|ends?|edges?|layers? of|diagonals?|folds?|ways?|times|halves|corners?)\b)|(?:^\W*|[:,]\s*|\band\s+)(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve)(?=,?\s+\d|,?\s*$)|\b(?:make|cut|need)\s+(?<w>two|three|four|five|six|seven|eight|nine|ten|twelve)\b", RegexOptions.IgnoreCase)]
     private static partial Regex CountWord();
 
     // Pieces that are named by a letter each.
@@ -105,6 +105,9 @@ internal static partial class OwnFigures
 
         return kept;
     }
+
+    /// <summary>What stands before the first size of a text; all of one that has none.</summary>
+    public static string BeforeSize(string text, DisplayUnit unit) => Sizes(text, unit) is [var first, ..] ? text[..first.At] : text;
 
     public static Length? Figure(string number, string named, DisplayUnit unit)
     {

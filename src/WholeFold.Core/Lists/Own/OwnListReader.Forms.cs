@@ -89,7 +89,7 @@ public static partial class OwnListReader
     private static partial Regex AllTheSame();
 
     // Whoever corrects a size means what stands behind.
-    [GeneratedRegex(@"(?:\?\s*)?\b(?:no|sorry|wait|scratch\s+that|i\s+mean|make\s+that)\b\s*[-:,]|\?|(?<=\b(?:cut|trim|slice)(?:med|d)?\b(?:(?!fold|scor)[^.;])*)\bto\s+(?:get|give|make)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"(?:\?\s*)?\b(?:no|sorry|wait|scratch\s+that|i\s+mean|make\s+that)\b\s*[-:,]|\?|(?<=\b(?:cut|trim|slice)(?:med|d)?\b(?:(?!fold|scor)[^.;])*)\bto\s+(?:get|give|make)\b|\b(?:cut|trim|slice)(?:med|d)?\s+(?:it\s+)?(?:down\s+)?to\b", RegexOptions.IgnoreCase)]
     private static partial Regex Corrected();
 
     // Figures behind a size that nothing reads; none is how heavy it is, or how often, or a number that it bears.
@@ -111,7 +111,7 @@ public static partial class OwnListReader
     private static partial Regex DiagonalWord();
 
     // Which side, before figures: on the short side 1 and 4.
-    [GeneratedRegex(@"^\W*(?:and\s+)?(?:(?:on|along|across)\s+(?:the|its)\s+)?(?:long|short|other)(?:er)?\s+(?:side|edge|way)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\W*(?:and\s+)?(?:(?:on|along|across)\s+(?:the|its)\s+)?(?:(?:long|short|other)(?:er)?\s+(?:side|edge|way)|[\d/ .,-]+(?:in|""|cm|mm)?\s+(?:side|edge))\b", RegexOptions.IgnoreCase)]
     private static partial Regex OnASide();
 
     // So wide, and several heights: one piece for each.
@@ -132,6 +132,13 @@ public static partial class OwnListReader
     // Figures in brackets behind a size, with a word at most before them.
     [GeneratedRegex($@"^\s*,?\s*(?:[a-z]+\s*)?\(\s*(?<scores>{OwnFigures.Number}{OwnFigures.Unit}\s*[,/;|&].*?)\s*\)\W*$", RegexOptions.IgnoreCase)]
     private static partial Regex BracketForm();
+
+    // Which way each score folds by its letter: m 1/2, v 3; or 2 1/8 v, 4 1/4 m.
+    [GeneratedRegex($@"(?<![\w./])(?:[mv]\s+(?>{OwnFigures.Number})(?>{OwnFigures.Unit})(?:\s*[,/|&]\s*|\s+|$)){{2,}}|(?<![\w./])(?:(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*[mv]\b(?:\s*[,/|&]\s*|\s+|$)){{2,}}", RegexOptions.IgnoreCase)]
+    private static partial Regex LetteredWays();
+
+    [GeneratedRegex(@"(?<![a-z])[mv](?![a-z])", RegexOptions.IgnoreCase)]
+    private static partial Regex LetteredWay();
 
     // How many of something a card has, in its name: 2-row column card.
     [GeneratedRegex(@"\b\d{1,2}(?=[\s-]+[a-z]{3,})", RegexOptions.IgnoreCase)]

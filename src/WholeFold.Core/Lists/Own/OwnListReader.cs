@@ -90,6 +90,9 @@ public static partial class OwnListReader
     {
         // Each is a piece, or what is scored on the one before it.
         var sentences = SentenceEnd().Split(part).Select(s => StepNumber().Replace(s, "")).ToArray();
+
+        // What a line begins with may be no more than the card's name.
+        sentences = sentences.Length > 2 && !sentences[0].Any(char.IsAsciiDigit) && !OwnScores.Word().IsMatch(sentences[0]) ? sentences[1..] : sentences;
         return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0 || (OwnScores.Word().Match(s) is { Success: true } word && s[word.Index..].Any(char.IsAsciiDigit)) || (s.Length > 0 && char.IsUpper(s[0]) && NamedForm().IsMatch(s) && !GoesOn().IsMatch(s))) ? sentences : [StepNumber().Replace(part, "")];
     }
 
@@ -98,9 +101,18 @@ public static partial class OwnListReader
         : OwnFigures.NumberForm().Matches(all.Groups["heights"].Value).Select(h => $"{OwnFigures.WithoutCounts(all.Groups["name"].Value)} {all.Groups["w"].Value} x {h.Value}{all.Groups["between"].Value}").Take(MostPieces);
 
     /// <summary>What a card is called with its size, and behind a colon what is cut for it.</summary>
-    private static IEnumerable<string> FromItsTitle(string part, DisplayUnit unit) =>
-        OwnFigures.Sizes(part, unit) is [var card, var piece, ..] && part[..card.At].Any(char.IsAsciiLetter) && !part[..card.At].Contains(':', StringComparison.Ordinal) && part.IndexOf(':', card.End) is var colon and > 0 && colon < piece.At && ClosedWords().IsMatch(part[card.End..colon])
-            ? [$"{part[..card.End]} finished", part[(colon + 1)..].Trim()] : [part];
+    private static IEnumerable<string> FromItsTitle(string part, DisplayUnit unit)
+    {
+        if (OwnFigures.Sizes(part, unit) is not [var card, var piece, ..] || part.IndexOf(':', card.End) is var colon && (colon < 0 || colon > piece.At) || part[..card.At].Contains(':', StringComparison.Ordinal))
+        {
+            return [part];
+        }
+
+        // The name stands before the size, or behind it.
+        var (before, between) = (part[..card.At], part[card.End..colon]);
+        return before.Any(char.IsAsciiLetter) ? ClosedWords().IsMatch(between) ? [$"{part[..card.End]} finished", part[(colon + 1)..].Trim()] : [part]
+            : between.Any(char.IsAsciiLetter) && !between.Any(char.IsAsciiDigit) && !DoneWord().IsMatch(between) && !OwnScores.Word().IsMatch(between) && !PieceName().IsMatch(between.Replace("envelope", "", StringComparison.OrdinalIgnoreCase)) ? [$"{between} {part[..card.End]} finished", part[(colon + 1)..].Trim()] : [part];
+    }
 
     /// <summary>What the card is called and its size, over a list of pieces: in brackets, behind a fold's name, which no piece is called, or for.</summary>
     private static OwnPiece? Title(string part, string? next, int number, DisplayUnit unit)
@@ -157,7 +169,7 @@ public static partial class OwnListReader
         }
 
         // A slash between three figures or more parts them, and makes no fraction.
-        return SlashedRun().Replace(WordedFigure().Replace(WordedInches().Replace(plain.ToString(), m => $"{InFigures(m)} inch"), InFigures), m => m.Value.Replace("/", " / ", StringComparison.Ordinal)).Trim().TrimStart('-', '*', '•').Trim();
+        return LetteredWays().Replace(SlashedRun().Replace(WordedFigure().Replace(WordedInches().Replace(plain.ToString(), m => $"{InFigures(m)} inch"), InFigures), m => m.Value.Replace("/", " / ", StringComparison.Ordinal)), m => $"score {LetteredWay().Replace(m.Value, w => w.Value is "m" or "M" ? "mountain" : "valley")}").Trim().TrimStart('-', '*', '•').Trim();
     }
 
     private static readonly string[] Whole = ["one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve", "thirteen", "fourteen"];
@@ -238,9 +250,9 @@ public static partial class OwnListReader
             return true;
         }
 
-        if (score.Success && sizes.Count == 1 && sizes[0].End <= head.Length && !tail.Any(char.IsAsciiDigit) && BeforeWord().Match(head[sizes[0].End..]) is { Success: true } ahead)
+        if (score.Success && sizes.Count == 1 && sizes[0].End <= head.Length && !OwnFigures.BeforeSize(tail, unit).Any(char.IsAsciiDigit) && BeforeWord().Match(head[sizes[0].End..]) is { Success: true } ahead)
         {
-            return Adds(head[..sizes[0].End], sizes, $"{ahead.Groups["scores"].Value} {tail}", number, unit, pieces);
+            return ReadPart($"{head[..sizes[0].End]}, score {ahead.Groups["scores"].Value} {OwnScores.Word().Replace(tail, "", 1)}", number, unit, pieces, named);
         }
 
         if (!score.Success && sizes.Count == 1 && !DoneWord().IsMatch(head[sizes[0].End..]) && BehindForm().Match(head[sizes[0].End..]) is { Success: true } figures)

@@ -16,7 +16,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     public IReadOnlyDictionary<Length, Fold> Folds { get; init; } = new Dictionary<Length, Fold>();
 
     /// <summary>So far from both ends, or from both long sides or short ones.</summary>
-    public const string BothEnds = @"(?:\b(?:from|at|on|in from)\s+)?\b(?:each|both|either|every|two\s+opposite|opposite)\s+(?:of\s+the\s+)?(?:opposite\s+)?(?:(?<kind>long|short)(?:er)?\s+)?(?:ends?|sides?|edges?)\b";
+    public const string BothEnds = @"(?:\b(?:from|at|on|in from)\s+)?\b(?:each|both|either|every|the\s+two|two(?:\s+opposite)?|opposite)\s+(?:of\s+the\s+)?(?:opposite\s+)?(?:(?<kind>long|short)(?:er)?\s+)?(?:ends?|sides?|edges?)\b";
 
     /// <summary>A sheet that is longer than wide by so much is scored along its length, where nobody says.</summary>
     private const double LongSheet = 1.7;
@@ -32,7 +32,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     private static partial Regex Otherwise();
 
     // What a part of it comes to, and no score.
-    [GeneratedRegex(@"\([^()]*\b(?:is|are|makes?|leaves?|gives?)\b[^()]*\)|(?:\s-\s|[,;])(?:(?!\s-\s|[,;]).)*\b(?:is|are|stays?)\s+left(?:\s+over)?\s*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\([^()]*\b(?:is|are|makes?|leaves?|gives?)\b[^()]*\)|[,;]\s*(?:the\s+)?(?:(?!scor|fold|creas)[a-z]+\s+){1,2}(?:is|are)\s+[^,;)]*|(?:\s-\s|[,;])(?:(?!\s-\s|[,;]).)*\b(?:is|are|stays?)\s+left(?:\s+over)?\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex Remark();
 
     [GeneratedRegex($@"(?:read\s+)?(?:along|on|across|down)\s+(?:the|its)\s+(?:(?<word>long|longer|short|shorter|first|second|width|height|length)|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit}))(?:\s*(?:side|edge|length|way))?|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})\s+(?:side|edge)\b|\b(?<word>long|short)(?:er)?\s+(?:side|edge)\b(?=\s*(?:at\b|:|@|\d))|\b(?<word>lengthwise|lengthways|crosswise|widthwise|widthways)\b", RegexOptions.IgnoreCase)]
@@ -43,6 +43,10 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 
     [GeneratedRegex(@"\b(?:in|at|into)\s+(?:half|halves)\b|\bhalf[\s-]fold(?:ed)?\b|^\W*half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|\bhalf\s*way\b|\b(?:down|at|across|in|on|through)\s+the\s+(?:middle|centre|center)\b|\bcent(?:re|er)\s*line\b", RegexOptions.IgnoreCase)]
     private static partial Regex HalfForm();
+
+    // Where the half is, is said too.
+    [GeneratedRegex(@"\bin\s+half\s+(?=at\s+\d)", RegexOptions.IgnoreCase)]
+    private static partial Regex HalfAtForm();
 
     // How diagonals lie.
     [GeneratedRegex(@"(?:\bat\s+)?\b45\b\s*(?:°|degrees?\b|deg\b)?", RegexOptions.IgnoreCase)]
@@ -133,6 +137,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         }
 
         var diagonals = Regex.IsMatch(text, @"\bdiagonal", RegexOptions.IgnoreCase);
+        said = HalfAtForm().Replace(said, " ");
         said = diagonals ? SlantForm().Replace(said, " ") : said;
         said = unit == DisplayUnit.Inch ? PartedForm().Replace(said, ", ") : said;
         if (Regex.IsMatch(said, @"\bsame\b|^\W*(?:as|like)\s+(?:the|above|before|on)\b", RegexOptions.IgnoreCase) && OwnFigures.All(said, unit, 1).Count == 0)
