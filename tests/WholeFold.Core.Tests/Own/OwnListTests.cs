@@ -288,7 +288,7 @@ public class OwnListTests
     public void No_line_takes_longer_than_it_is_long(string before)
     {
         var clock = System.Diagnostics.Stopwatch.StartNew();
-        foreach (var word in new[] { "1", "1 ", "1 1/2", "1/2 ", "1-", ".5", "1,", "a ", "a, ", "and ", "with ", "x", "x 1 ", "1x1 ", "1 x ", "score ", "at ", "(", "(1", "every ", "every 1 to ", "in ", ";", ". a", "fold ", "to 1 x ", "both ends ", "from each ", "circle ", "circle 1", "1 circle", "| ", "1|", "\t1", "rotate ", "1 wide ", "w 1 ", "two ", "make two ", "2 of ", "cut ", " ", "-", "\"" })
+        foreach (var word in new[] { "1", "1 ", "1 1/2", "1/2 ", "1-", ".5", "1,", "a ", "a, ", "and ", "with ", "x", "x 1 ", "1x1 ", "1 x ", "score ", "at ", "(", "(1", "every ", "every 1 to ", "in ", ";", ". a", "fold ", "to 1 x ", "both ends ", "from each ", "circle ", "circle 1", "1 circle", "| ", "1|", "\t1", "rotate ", "1 wide ", "w 1 ", "two ", "make two ", "2 of ", "cut ", "cut to get ", "trim to ", "every leaving ", ", it is ", " is left", " - a", "m 1 ", "1 m ", "an inch and a half ", "is a 1, ", "1 in from ", "x 1 x ", "1 x 1 envelope: ", "same as the ", " ", "-", "\"" })
         {
             foreach (var (times, end) in new[] { (60, "?"), (4000 / word.Length, "?"), (4000 / word.Length, "") })
             {
