@@ -32,7 +32,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     private static partial Regex Otherwise();
 
     // What a part of it comes to, and no score.
-    [GeneratedRegex(@"\([^()]*\b(?:is|are|makes?|leaves?|gives?)\b[^()]*\)|[,;]\s*(?:the\s+)?(?:(?!scor|fold|creas)[a-z]+\s+){1,2}(?:is|are)\s+[^,;)]*|(?:\s-\s|[,;])(?:(?!\s-\s|[,;]).)*\b(?:is|are|stays?)\s+left(?:\s+over)?\s*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\([^()]*\b(?:is|are|makes?|leaves?|gives?)\b[^()]*\)|[,;]\s*(?:the\s+)?(?:(?!scor|fold|creas|valley|mountain)[a-z]+\s+){1,2}(?:is|are)\s+[^,;)]*|(?:\s-\s|[,;])(?:(?!\s-\s|[,;]).)*\b(?:is|are|stays?)\s+left(?:\s+over)?\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex Remark();
 
     [GeneratedRegex($@"(?:read\s+)?(?:along|on|across|down)\s+(?:the|its)\s+(?:(?<word>long|longer|short|shorter|first|second|width|height|length)|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit}))(?:\s*(?:side|edge|length|way))?|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})\s+(?:side|edge)\b|\b(?<word>long|short)(?:er)?\s+(?:side|edge)\b(?=\s*(?:at\b|:|@|\d))|\b(?<word>lengthwise|lengthways|crosswise|widthwise|widthways)\b", RegexOptions.IgnoreCase)]
@@ -49,11 +49,11 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     private static partial Regex HalfAtForm();
 
     // How diagonals lie.
-    [GeneratedRegex(@"(?:\bat\s+)?\b45\b\s*(?:°|degrees?\b|deg\b)?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"(?:\bat\s+)?\b45\s*(?:°|degrees?\b|deg\b)|(?<=\bdiagonal[^,;\d]{0,40})\bat\s+45\b", RegexOptions.IgnoreCase)]
     private static partial Regex SlantForm();
 
     // Whole inches one after the other: no inch is written 3,6.
-    [GeneratedRegex(@"(?<=(?<![\d.,/])\d{1,2}),(?=\d(?![\d/]))")]
+    [GeneratedRegex(@"(?<=(?<![\d.,/])[1-9]\d?),(?=\d(?![\d/]))")]
     private static partial Regex PartedForm();
 
     // Of what is folded, and nothing more is said, it is in half.
@@ -97,7 +97,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     private static partial Regex AllSidesForm();
 
     // The word stands before the figures that it is said of, or behind one: mountain at 3, or 3 (mountain).
-    [GeneratedRegex($@"\b(?:(?<m>mountains?)|valleys?)\b(?:\s+(?:folds?|creases?|scores?)\b)?(?<before>\s*(?:at\b|on\b|:|=)?\s*{OwnFigures.Number})?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"\b(?:(?<m>mountains?)|valleys?)\b(?:\s+(?:folds?|creases?|scores?)\b)?(?<before>\s*(?:(?:is|are)\b\s*)?(?:at\b|on\b|:|=)?\s*{OwnFigures.Number})?", RegexOptions.IgnoreCase)]
     private static partial Regex WayForm();
 
     /// <summary>How many there are of a piece, behind its scores.</summary>
