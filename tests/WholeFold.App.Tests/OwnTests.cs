@@ -28,6 +28,16 @@ public sealed class OwnTests : IDisposable
         return (await answer.Content.ReadFromJsonAsync<OwnView>(StrictJson.Options, TestContext.Current.CancellationToken))!;
     }
 
+    /// <summary>Nothing of a list is lost: what belongs to no piece is kept with its name, what is not understood is told.</summary>
+    [Fact]
+    public async Task What_belongs_to_no_piece_is_kept_and_said()
+    {
+        var view = await Ask(new OwnRequest($"{Tiers}\nrails 7/8\nwith love"));
+        var noted = Assert.Single(view.Noted);
+        Assert.Equal(("rails", "7/8"), (noted.Name, noted.Value.Text));
+        Assert.Equal("with love", Assert.Single(view.Left).Text);
+    }
+
     [Fact]
     public async Task What_is_typed_is_drawn_said_what_it_is_and_taken_to_the_bench()
     {

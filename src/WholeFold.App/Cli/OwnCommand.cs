@@ -87,6 +87,11 @@ internal static class OwnCommand
             output.WriteLine($"! line {finding.Line}: {finding.Text.Write(unit)}");
         }
 
+        foreach (var noted in own.List.Named)
+        {
+            output.WriteLine(Words.Of($"Line {noted.Line} names a figure that is no side and no score: {noted.Name}, {noted.Value}. It is kept, and nothing is worked out by it.").Write(unit));
+        }
+
         foreach (var left in own.List.Left)
         {
             output.WriteLine($"Line {left.Line} was not {(left.InPart ? "wholly " : "")}understood: “{left.Text}”. It could be {left.Would}.");

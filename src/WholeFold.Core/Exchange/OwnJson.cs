@@ -20,14 +20,17 @@ public sealed record OwnLikelyJson(LengthJson Value, string Because);
 
 public sealed record OwnContradictionJson(int Line, string Text, IReadOnlyList<OwnLikelyJson> Likely);
 
-public sealed record OwnLeftJson(int Line, string Text, string Would);
+public sealed record OwnLeftJson(int Line, string Text, string Would, bool InPart);
+
+public sealed record OwnNotedJson(int Line, string Name, LengthJson Value);
 
 /// <summary>A list of one's own as it was understood: the contract of <c>wholefold own --json</c>.</summary>
 /// <param name="Closest">The best explanations by the library, sure or not.</param>
 /// <param name="Figures">By line and figure (<c>2.score 1</c>), in the format that was asked for, or as they are.</param>
-/// <param name="Left">Lines that were not understood.</param>
+/// <param name="Noted">Figures that are no side and no score of a piece: kept, and nothing is worked out by them.</param>
+/// <param name="Left">Lines that were not understood, or not wholly.</param>
 /// <param name="LeftOut">What of a drawing could not be carried over; none of a list.</param>
-public sealed record OwnJson([property: JsonIgnore(Condition = JsonIgnoreCondition.Never)] OwnRecognisedJson? Recognised, IReadOnlyList<OwnRecognisedJson> Closest, IReadOnlyList<OwnRuleJson> Rules, IReadOnlyList<OwnQuestionJson> Questions, IReadOnlyList<OwnContradictionJson> Contradictions, IReadOnlyDictionary<string, LengthJson> Figures, IReadOnlyList<OwnLeftJson> Left, IReadOnlyList<string> LeftOut)
+public sealed record OwnJson([property: JsonIgnore(Condition = JsonIgnoreCondition.Never)] OwnRecognisedJson? Recognised, IReadOnlyList<OwnRecognisedJson> Closest, IReadOnlyList<OwnRuleJson> Rules, IReadOnlyList<OwnQuestionJson> Questions, IReadOnlyList<OwnContradictionJson> Contradictions, IReadOnlyDictionary<string, LengthJson> Figures, IReadOnlyList<OwnNotedJson> Noted, IReadOnlyList<OwnLeftJson> Left, IReadOnlyList<string> LeftOut)
 {
     public static OwnJson Of(OwnDesign own, DisplayUnit unit, IReadOnlyList<string>? leftOut = null)
     {
@@ -48,7 +51,7 @@ public sealed record OwnJson([property: JsonIgnore(Condition = JsonIgnoreConditi
             [.. own.Figures.Select(f => new OwnRuleJson(f.Line, f.Name, f.Figure, f.Rule.Write(unit), Math.Round(f.Sure, 3), [.. f.Next.Select(n => new OwnNextJson(n.Rule.Write(unit), Math.Round(n.Sure, 3)))]))],
             [.. own.Questions.Select(q => new OwnQuestionJson(q.Line, q.Figure, q.Ask.Write(unit)))],
             [.. own.Contradictions.Select(c => new OwnContradictionJson(c.Line, c.Text.Write(unit), [.. c.Likely.Select(l => new OwnLikelyJson(LengthJson.Of(l.Value), l.Because.Write(unit)))]))],
-            figures, [.. own.List.Left.Select(l => new OwnLeftJson(l.Line, l.Text, l.Would))], leftOut ?? []);
+            figures, [.. own.List.Named.Select(n => new OwnNotedJson(n.Line, n.Name, LengthJson.Of(n.Value)))], [.. own.List.Left.Select(l => new OwnLeftJson(l.Line, l.Text, l.Would, l.InPart))], leftOut ?? []);
     }
 
     public static string Write(OwnDesign own, DisplayUnit unit, IReadOnlyList<string>? leftOut = null) => JsonSerializer.Serialize(Of(own, unit, leftOut), StrictJson.Options);

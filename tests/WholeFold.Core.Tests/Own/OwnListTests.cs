@@ -334,7 +334,7 @@ public class OwnListTests
     {
         var own = OwnDesign.Of("base 11 x 4 1/4, score at 2 3/4, 5 1/2\nlovely", DisplayUnit.Inch, Support.Reader, Recogniser, "5x7");
         using var json = JsonDocument.Parse(OwnJson.Write(own, DisplayUnit.Inch));
-        foreach (var member in new[] { "recognised", "rules", "questions", "contradictions", "figures", "closest", "left" })
+        foreach (var member in new[] { "recognised", "rules", "questions", "contradictions", "figures", "closest", "noted", "left" })
         {
             Assert.True(json.RootElement.TryGetProperty(member, out _), member);
         }

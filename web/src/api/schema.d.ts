@@ -1699,6 +1699,12 @@ export interface components {
             would: string;
             inPart: boolean;
         };
+        OwnNotedView: {
+            /** Format: int32 */
+            line: number;
+            name: string;
+            value: components["schemas"]["FigureText"];
+        };
         OwnPieceView: {
             /** Format: int32 */
             line: number;
@@ -1734,6 +1740,7 @@ export interface components {
             questions: components["schemas"]["SentencePart"][][];
             contradictions: components["schemas"]["SentencePart"][][];
             left: components["schemas"]["OwnLeftView"][];
+            noted: components["schemas"]["OwnNotedView"][];
             design: null | components["schemas"]["DesignSpec"];
             opens: null | string;
             otherSizes: components["schemas"]["OwnSizeView"][];

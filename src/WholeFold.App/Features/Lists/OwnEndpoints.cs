@@ -32,6 +32,9 @@ public sealed record OwnFigureView(int Line, string Name, string Figure, FigureT
 /// <param name="InPart">Whether what else stands in the line was understood.</param>
 public sealed record OwnLeftView(int Line, string Text, string Would, bool InPart);
 
+/// <summary>A figure that belongs to no side and no score of a piece: it is kept, and nothing is worked out by it.</summary>
+public sealed record OwnNotedView(int Line, string Name, FigureText Value);
+
 /// <summary>What the finished card may be.</summary>
 /// <param name="Key">What a correction names it by.</param>
 public sealed record OwnSizeView(string Key, string Text);
@@ -42,7 +45,7 @@ public sealed record OwnSizeView(string Key, string Text);
 /// <param name="Opens">Of a square card of its own, whether it is taken to open sideways or upwards; null of any other.</param>
 /// <param name="OtherSizes">What else the finished card may well be.</param>
 /// <param name="IsKnown">Whether that is a construction of the library, and not one of its own.</param>
-public sealed record OwnView(IReadOnlyList<SentencePart> Says, IReadOnlyList<OwnPieceView> Pieces, IReadOnlyList<OwnFigureView> Figures, IReadOnlyList<IReadOnlyList<SentencePart>> Questions, IReadOnlyList<IReadOnlyList<SentencePart>> Contradictions, IReadOnlyList<OwnLeftView> Left, DesignSpec? Design, string? Opens, IReadOnlyList<OwnSizeView> OtherSizes, bool IsKnown);
+public sealed record OwnView(IReadOnlyList<SentencePart> Says, IReadOnlyList<OwnPieceView> Pieces, IReadOnlyList<OwnFigureView> Figures, IReadOnlyList<IReadOnlyList<SentencePart>> Questions, IReadOnlyList<IReadOnlyList<SentencePart>> Contradictions, IReadOnlyList<OwnLeftView> Left, IReadOnlyList<OwnNotedView> Noted, DesignSpec? Design, string? Opens, IReadOnlyList<OwnSizeView> OtherSizes, bool IsKnown);
 
 /// <summary>A drawing as its file says it.</summary>
 /// <param name="Units">What its list is to be written in: in, cm or mm.</param>
@@ -90,6 +93,7 @@ internal static class OwnEndpoints
             [.. own.Figures.Select(f => new OwnFigureView(f.Line, f.Name, f.Figure, LengthWriter.Parts(f.Value, unit), f.Now is { } now && (now - f.Value).Abs() > Length.Mm(0.4m) ? LengthWriter.Parts(now, unit) : null, f.Rule.Parts(unit), (int)Math.Round(f.Sure * 100), f.Key, [.. f.Next.Take(2).Select(n => n.Rule.Parts(unit))]))],
             [.. own.Questions.Select(q => q.Ask.Parts(unit))], [.. own.Contradictions.Select(c => c.Text.Parts(unit))],
             [.. own.List.Left.Select(l => new OwnLeftView(l.Line, l.Text, l.Would, l.InPart))],
+            [.. own.List.Named.Select(n => new OwnNotedView(n.Line, n.Name, LengthWriter.Parts(n.Value, unit)))],
             own.Design(), own.Recognised is null && own.Rules?.Upwards is { } upwards ? upwards ? "upwards" : "sideways" : null, [.. own.Rules?.OtherSizes.Select(s => new OwnSizeView(RuleGuess.Sized(s).Key, Words.Of($"{s.Width} × {s.Height:u}").Write(unit))) ?? []], own.Recognised is not null);
     }
 

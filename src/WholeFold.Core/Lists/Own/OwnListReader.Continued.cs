@@ -22,7 +22,7 @@ public static partial class OwnListReader
 
         if (tail is null && NamedForm().Match(part) is { Success: true } m && OwnFigures.Figure(m.Groups["n"].Value, m.Groups["u"].Value, unit) is { } value && value > Length.Zero)
         {
-            named.Add(new OwnNamed(number, $"{m.Groups["name"].Value.Trim()}{m.Groups["rest"].Value}".Trim().ToLowerInvariant(), value));
+            named.Add(new OwnNamed(number, $"{m.Groups["name"].Value.Trim()}{m.Groups["rest"].Value}".Trim(' ', '.', ',').ToLowerInvariant(), value));
             return true;
         }
 

@@ -153,7 +153,7 @@ public static partial class OwnListReader
     private static partial Regex NoName();
 
     // Names of pieces, which no finished card has.
-    [GeneratedRegex(@"\b(?:base|cover|front|back|sheet|strip|panel|piece|part|liner|layer|outer|inner|outside|inside|body|box|lid|bottom|top|spine|tube|tabs?|walls?|doors?|pockets?|insert|frame|tile|tiers?|carrier|backing|backer|envelope|tag|tray|sleeve|slider?|fins?|pillars?|faces?|facade|stop|main|band|blank|gift|cardstock|paper|focal|circle)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:base|cover|front|back|sheet|strip|panel|piece|part|liner|layer|outer|inner|outside|inside|body|box|lid|bottom|top|spine|tube|tabs?|walls?|doors?|pockets?|insert|frame|tile|tiers?|carrier|backing|backer|tag|tray|sleeve|slider?|fins?|pillars?|faces?|facade|stop|main|band|blank|gift|cardstock|paper|focal|circle)\b", RegexOptions.IgnoreCase)]
     private static partial Regex PieceName();
 
     // The envelope that a card is for is no piece of it.

@@ -111,7 +111,7 @@ public static partial class OwnListReader
         // The name stands before the size, or behind it.
         var (before, between) = (part[..card.At], part[card.End..colon]);
         return before.Any(char.IsAsciiLetter) ? ClosedWords().IsMatch(between) ? [$"{part[..card.End]} finished", part[(colon + 1)..].Trim()] : [part]
-            : between.Any(char.IsAsciiLetter) && !between.Any(char.IsAsciiDigit) && !DoneWord().IsMatch(between) && !OwnScores.Word().IsMatch(between) && !PieceName().IsMatch(between.Replace("envelope", "", StringComparison.OrdinalIgnoreCase)) ? [$"{between} {part[..card.End]} finished", part[(colon + 1)..].Trim()] : [part];
+            : between.Any(char.IsAsciiLetter) && !between.Any(char.IsAsciiDigit) && !DoneWord().IsMatch(between) && !OwnScores.Word().IsMatch(between) && !PieceName().IsMatch(between) ? [$"{between} {part[..card.End]} finished", part[(colon + 1)..].Trim()] : [part];
     }
 
     /// <summary>What the card is called and its size, over a list of pieces: in brackets, behind a fold's name, which no piece is called, or for.</summary>

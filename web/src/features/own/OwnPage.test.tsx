@@ -78,6 +78,7 @@ const view = (more: Partial<OwnView> = {}): OwnView => ({
     { line: 4, text: "with love", would: "a size", inPart: false },
     { line: 5, text: "base 4 x 4, bend 1, 2", would: "scores", inPart: true },
   ],
+  noted: [{ line: 6, name: "rails", value: fig("7/8") }],
   design: { name: "Tier scene", construction: "tier-scene", format: "7x5in" },
   opens: null,
   otherSizes: [],
@@ -131,6 +132,7 @@ describe("a list of one's own", () => {
     expect(screen.getByText(/grow with the card/)).toBeTruthy();
     expect(screen.getByText(/Line 4 is kept but not understood/)).toBeTruthy();
     expect(screen.getByText(/Line 5 is kept but not wholly understood/)).toBeTruthy();
+    expect(screen.getByText(/Line 6 names a figure that is no side and no score: rails/).textContent).toContain("7/8");
   });
 
   it("takes another rule for a figure at one key, and says whose it is", () => {

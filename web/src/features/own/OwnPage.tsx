@@ -97,6 +97,12 @@ export function OwnPage() {
           {drawing.data && drawing.data.leftOut.length > 0 ? (
             <p className={s.kept}>Not carried over from the drawing: {drawing.data.leftOut.join("; ")}.</p>
           ) : null}
+          {(view?.noted ?? []).map((n) => (
+            <p key={n.line + n.name} className={s.kept}>
+              Line {n.line} names a figure that is no side and no score: {n.name}, <Fig figure={n.value} />. It is kept, and
+              nothing is worked out by it.
+            </p>
+          ))}
           {(view?.left ?? []).map((l) => (
             <p key={l.line + l.text} className={s.left}>
               Line {l.line} is kept but not {l.inPart ? "wholly " : ""}understood: <u>{l.text}</u>. It could be {l.would}.
