@@ -279,6 +279,7 @@ public class OwnLinesTests
     [InlineData("base 10 x 5, score as usual")]
     [InlineData("base 10 x 5, bent (2 1/2)")]
     [InlineData("base 10 x 5 long way 3, across 2, glued")]
+    [InlineData("base 10 x 5, score both diagonals, and 12 1/2")]
     public void Figures_that_were_not_read_are_told(string line)
     {
         var list = OwnListReader.Read(line, DisplayUnit.Inch);

@@ -53,9 +53,9 @@ internal sealed partial class JointRules
         }
 
         // What is as long as the card one way runs in it the other way, and is less by what its maker needs.
-        double RunsIn(FigureRule one, FigureRule other) => piece.Kind == OwnKind.Piece && piece.Quantity == 1 && ((Whole(one, piece.First) && Within(other, piece.Second)) || (Whole(other, piece.Second) && Within(one, piece.First))) ? Runs : 0;
-        bool Whole(FigureRule rule, Length value) => (rule is { ByWidth: 1, ByHeight: 0 } && (value - _width).Abs() <= _near) || (rule is { ByWidth: 0, ByHeight: 1 } && (value - _height).Abs() <= _near);
-        bool Within(FigureRule rule, Length value) => (rule is { ByWidth: 1, ByHeight: 0 } && value < _width - _near) || (rule is { ByWidth: 0, ByHeight: 1 } && value < _height - _near);
+        double RunsIn(FigureRule one, FigureRule other) => piece is { Kind: OwnKind.Piece, Quantity: 1 } && SideOf(one) is { } along && SideOf(other) is { } across
+            && (((piece.First - along).Abs() <= _near && piece.Second < across - _near) || ((piece.Second - across).Abs() <= _near && piece.First < along - _near)) ? Runs : 0;
+        Length? SideOf(FigureRule rule) => rule is { ByWidth: 1, ByHeight: 0 } ? _width : rule is { ByWidth: 0, ByHeight: 1 } ? _height : null;
 
         List<(FigureRule Rule, double Weight)> Side(State state, int length)
         {

@@ -83,8 +83,8 @@ public static partial class OwnListReader
 
     /// <summary>Whether figures stand behind the size of a piece that were not taken for anything.</summary>
     private static bool HasUnread(string part, DisplayUnit unit, IEnumerable<OwnPiece> read) =>
-        read.ToList() is { Count: > 0 } now && now.All(p => p.Kind == OwnKind.Piece && p.Scores.Count == 0 && !p.Diagonals) && OwnFigures.Sizes(part, unit) is [.., var last] && part[last.End..] is var rest
-        && ((!DoneWord().IsMatch(rest) && Unread().IsMatch(OwnFigures.WithoutCounts(rest))) || OwnScores.Word().IsMatch(rest));
+        read.ToList() is { Count: > 0 } now && now.All(p => p.Kind == OwnKind.Piece && p.Scores.Count == 0) && OwnFigures.Sizes(part, unit) is [.., var last] && part[last.End..] is var rest
+        && ((!DoneWord().IsMatch(rest) && Unread().IsMatch(OwnFigures.WithoutCounts(rest))) || (OwnScores.Word().IsMatch(rest) && !now.All(p => p.Diagonals)));
 
     private static IEnumerable<string> Sentences(string part, DisplayUnit unit)
     {
@@ -168,8 +168,12 @@ public static partial class OwnListReader
             });
         }
 
+        var figures = WordedFigure().Replace(WordedInches().Replace(plain.ToString(), m => $"{InFigures(m)} inch"), InFigures);
+
         // A slash between three figures or more parts them, and makes no fraction.
-        return LetteredWays().Replace(SlashedRun().Replace(WordedFigure().Replace(WordedInches().Replace(plain.ToString(), m => $"{InFigures(m)} inch"), InFigures), m => m.Value.Replace("/", " / ", StringComparison.Ordinal)), m => $"score {LetteredWay().Replace(m.Value, w => w.Value is "m" or "M" ? "mountain" : "valley")}").Trim().TrimStart('-', '*', '•').Trim();
+        var parted = SlashedRun().Replace(figures, m => m.Value.Replace("/", " / ", StringComparison.Ordinal));
+        var folds = LetteredWays().Replace(parted, m => $"score {LetteredWay().Replace(m.Value, w => w.Value is "m" or "M" ? "mountain" : "valley")}");
+        return folds.Trim().TrimStart('-', '*', '•').Trim();
     }
 
     private static readonly string[] Whole = ["one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve", "thirteen", "fourteen"];
