@@ -76,8 +76,9 @@ internal static class Own
             var truths = (listed.Unit == DisplayUnit.Inch ? new[] { "6x6", "5x7" } : ["sq-144", "a5"]).Select(id => (Format: Inventory.Shipped.Formats.First(f => f.Id == id), Figures: OwnDesign.Of(listed.List, reader, recogniser, id).Figures.Where(f => f.Now is not null && f.Next.Count == 0).GroupBy(f => f.Key).ToDictionary(g => g.Key, g => g.First().Now!.Value))).ToList();
 
             // A square card may open the other way: its maker is asked, and says so.
-            var ways = guess.Upwards is null ? [guess] : new[] { guess, guess.Corrected([new(RuleGuess.Opens, 1)]) };
-            var chosen = ways.MaxBy(w => Judge(w, truths).Count(j => j.First))!;
+            static IEnumerable<RuleGuess> Ways(RuleGuess guess) => guess.Upwards is null ? [guess] : [guess, guess.Corrected([new(RuleGuess.Opens, 1)])];
+            int Right(RuleGuess way) => Judge(way, truths).Count(j => j.First);
+            var chosen = Ways(guess).MaxBy(Right)!;
             foreach (var judged in Judge(chosen, truths))
             {
                 var bin = Math.Min(9, (int)(judged.Sure * 10));
@@ -90,8 +91,15 @@ internal static class Own
             var asked = chosen == guess ? 0 : 1;
             var said = new List<KeyValuePair<string, int>>();
 
+            // Which side a piece is scored along is asked, and its maker knows.
+            var sides = from piece in listed.List.Pieces.Where(p => p.IsSideInDoubt) from way in Ways(RuleGuess.Of(listed.List.Turned([piece.SideKey]), Inventory.Shipped.Formats)!).Select((w, i) => new { Guess = w, Asked = i + 1 }) select way;
+            if (sides.MaxBy(w => Right(w.Guess)) is { } scored && Right(scored.Guess) > Right(chosen))
+            {
+                (asked, chosen) = (scored.Asked, scored.Guess);
+            }
+
             // A wrong size is what one sees first.
-            var resized = guess.OtherSizes.Select(o => guess.Corrected([RuleGuess.Sized(o)])).Where(r => Judge(r, truths).Count(j => j.First) > Judge(chosen, truths).Count(j => j.First) + 2).MaxBy(r => Judge(r, truths).Count(j => j.First));
+            var resized = guess.OtherSizes.Select(o => guess.Corrected([RuleGuess.Sized(o)])).Where(r => Right(r) > Right(chosen) + 2).MaxBy(Right);
             if (resized is not null)
             {
                 (asked, chosen) = (1, resized);

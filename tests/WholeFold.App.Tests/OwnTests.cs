@@ -90,7 +90,7 @@ public sealed class OwnTests : IDisposable
         var corrected = (await Ask(asked with { Rules = [new RuleSaid(mat.Key, 1), new RuleSaid("9.nothing.width", 3)] })).Figures.First(f => f.Key == mat.Key);
         Assert.Equal(100, corrected.Sure);
         Assert.NotEqual(string.Concat(mat.Rule.Select(p => p.Text)), string.Concat(corrected.Rule.Select(p => p.Text)));
-        Assert.Null(view.Opens);
+        Assert.DoesNotContain(view.Answers, a => a.Key == "opens");
     }
 
     /// <summary>A square card is asked which way it opens, and turned by a word; a figure that contradicts the others is told.</summary>
@@ -99,20 +99,39 @@ public sealed class OwnTests : IDisposable
     {
         var asked = new OwnRequest("base 9 x 6, score at 6\nstrip 12 x 1, score at 1, 6 and 11\nmat 5 3/4 x 5 3/8");
         var view = await Ask(asked);
-        Assert.Equal("sideways", view.Opens);
+        static string? Opens(OwnView of) => of.Answers.FirstOrDefault(a => a.Key == RuleGuess.Opens)?.Text;
+        Assert.Equal("it opens upwards", Opens(view));
         Assert.Contains(view.Questions, q => string.Concat(q.Select(p => p.Text)).Contains("sideways or upwards", StringComparison.Ordinal));
         Assert.Contains("Height of the mat", string.Concat(Assert.Single(view.Contradictions).Select(p => p.Text)), StringComparison.Ordinal);
         var turned = await Ask(asked with { Rules = [new RuleSaid(RuleGuess.Opens, 1)], Format = "5x7" });
-        Assert.Equal("upwards", turned.Opens);
+        Assert.Equal("it opens sideways", Opens(turned));
         FigureText? Now(OwnView of) => of.Figures.First(f => f.Name == "base" && f.Figure == "height").Now;
         Assert.Null(Now(await Ask(asked with { Format = "6x6" })));
         Assert.Equal("5", Now(turned)?.Whole);
 
         // And one that may be of another size too is that by a word.
         var doubted = new OwnRequest("base 9 x 5, score at 3 and 5\nmat 4 x 3");
-        var other = Assert.Single((await Ask(doubted)).OtherSizes);
-        Assert.Equal("4 × 5 in", other.Text);
-        Assert.Equal(["5 × 5 in"], (await Ask(doubted with { Rules = [new RuleSaid(other.Key, 1)] })).OtherSizes.Select(s => s.Text));
+        var other = (await Ask(doubted)).Answers.First(a => a.Text == "it is 4 × 5 in");
+        var taken = (await Ask(doubted with { Rules = [new RuleSaid(other.Key, 1)] })).Answers;
+        Assert.Contains("it is 5 × 5 in", taken.Select(s => s.Text));
+        Assert.DoesNotContain(other.Text, taken.Select(s => s.Text));
+    }
+
+    /// <summary>Where nothing tells which side scores are read along, that is asked; a word turns them, and again turns them back.</summary>
+    [Fact]
+    public async Task The_side_that_scores_are_read_along_is_asked_and_said()
+    {
+        var asked = new OwnRequest("cover 9 x 6, scored at 3\nband 12 x 1, score at 1 and 6 and 11");
+        var view = await Ask(asked);
+        Assert.False(view.IsKnown);
+        var side = view.Answers.First(a => a.Text == "the cover is scored along its 9 in side");
+        Assert.Contains(view.Questions, q => string.Concat(q.Select(p => p.Text)).Contains("Are the scores of the cover read along its", StringComparison.Ordinal));
+        Assert.False(view.Pieces[0].AlongWidth);
+        var turned = await Ask(asked with { Rules = [new RuleSaid(side.Key, 1)] });
+        Assert.True(turned.Pieces[0].AlongWidth);
+        Assert.DoesNotContain(turned.Questions, q => string.Concat(q.Select(p => p.Text)).Contains("along its", StringComparison.Ordinal));
+        Assert.Contains("the cover is scored along its 6 in side", turned.Answers.Select(a => a.Text));
+        Assert.False((await Ask(asked with { Rules = [new RuleSaid(side.Key, 1), new RuleSaid(side.Key, 1)] })).Pieces[0].AlongWidth);
     }
 
     [Fact]

@@ -62,6 +62,19 @@ public class OwnListTests
         Assert.True(missed.Count <= 0.06 * lists.Count(l => l.Construction is not null), string.Join("; ", missed));
     }
 
+    /// <summary>Of constructions that explain a list alike the one goes first that its maker calls it by, in one word or in two; a name alone makes no card.</summary>
+    [Theory]
+    [InlineData("", "gatefold")]
+    [InlineData("Sleeve gatefold\n", "sleeve-gatefold")]
+    [InlineData("Sleeve gate fold card\n", "sleeve-gatefold")]
+    [InlineData("Gate fold\n", "gatefold")]
+    public void What_its_maker_calls_a_card_counts(string title, string construction)
+    {
+        var found = Find($"{title}outside 9 7/8 x 5, score at 2 7/16, 7 7/16\nsquare 3 1/4 x 3 1/4", DisplayUnit.Inch);
+        Assert.Equal(construction, found[0].Family.Id);
+        Assert.DoesNotContain(Find($"{title}sheet 9 x 5, score at 1, 2 1/2, 5, 8 1/4\nother 8 x 3, score at 2", DisplayUnit.Inch), f => f.Sure);
+    }
+
     /// <summary>Whoever leaves a construction's allowances out, or takes off a hair of her own, has it recognised, and her hair in every format.</summary>
     [Fact]
     public void A_makers_own_hair_stays_and_allowances_may_be_left_out()

@@ -240,6 +240,24 @@ public class OwnRulesTests
         Assert.Equal(guess.Figures, guess.Corrected(new Dictionary<string, int> { ["9.nothing.width"] = 1, [RuleGuess.KeyOf(figure)] = 99 }).Figures);
     }
 
+    /// <summary>What is cut square and stays as it is one way stays so the other way, and a square paper that goes with the card's other side lies turned.</summary>
+    [Fact]
+    public void A_square_stays_a_square_where_its_maker_corrects_one_side()
+    {
+        var guess = RuleGuess.Of(OwnListReader.Read("base 10 x 5, score at 2 7/16 and 7 9/16\ntile 3 1/4 x 3 1/4\npockets 3 x 3 (2), score at 1 1/2", DisplayUnit.Inch), Inventory.Shipped.Formats)!.Corrected([new(RuleGuess.Opens, 1), new(RuleGuess.Opens, 1)]);
+        GuessedFigure Of(RuleGuess of, string name, string figure) => of.Figures.First(f => f.Piece.Name == name && f.Figure == figure);
+        var height = Of(guess, "pockets", "height");
+        var stays = height.Next.ToList().FindIndex(n => n.Rule.ByWidth == 0 && n.Rule.ByHeight == 0) + 1;
+        Assert.True(stays > 0 && Of(guess, "pockets", "width").Rule.ByWidth != 0, "the list no longer asks what this is about");
+        var said = guess.Corrected([new(RuleGuess.KeyOf(height), stays)]);
+        Assert.All(["width", "height"], side => Assert.Equal((0d, 0d), (Of(said, "pockets", side).Rule.ByWidth, Of(said, "pockets", side).Rule.ByHeight)));
+
+        // What is said of the other side too holds, whatever would follow.
+        var other = Of(said, "pockets", "width").Next[0].Rule;
+        Assert.NotEqual((0d, 0d), (other.ByWidth, other.ByHeight));
+        Assert.True(Of(guess.Corrected([new(RuleGuess.KeyOf(height), stays), new(RuleGuess.KeyOf(Of(said, "pockets", "width")), 1)]), "pockets", "width").Rule.Same(other));
+    }
+
     /// <summary>Where it may be of several sizes the maker is asked; what she says holds, and the rules are those of that size.</summary>
     [Fact]
     public void A_card_of_another_size_is_that_when_its_maker_says_so()

@@ -1679,6 +1679,10 @@ export interface components {
             edits: components["schemas"]["DesignEdit"][];
             changes: components["schemas"]["ChangedView"][];
         };
+        OwnAnswerView: {
+            key: string;
+            text: string;
+        };
         OwnFigureView: {
             /** Format: int32 */
             line: number;
@@ -1729,10 +1733,6 @@ export interface components {
             format?: null | string;
             rules?: null | components["schemas"]["RuleSaid"][];
         };
-        OwnSizeView: {
-            key: string;
-            text: string;
-        };
         OwnView: {
             says: components["schemas"]["SentencePart"][];
             pieces: components["schemas"]["OwnPieceView"][];
@@ -1742,8 +1742,7 @@ export interface components {
             left: components["schemas"]["OwnLeftView"][];
             noted: components["schemas"]["OwnNotedView"][];
             design: null | components["schemas"]["DesignSpec"];
-            opens: null | string;
-            otherSizes: components["schemas"]["OwnSizeView"][];
+            answers: components["schemas"]["OwnAnswerView"][];
             isKnown: boolean;
         };
         PaperView: {

@@ -11,7 +11,7 @@ using WholeFold.Store;
 
 namespace WholeFold.App.Features.Lists;
 
-/// <summary>What its maker says of a figure's rule: which of the next best that were shown it is, counted from 1; of the key <c>opens</c>, that a square card opens the other way; of the key of another size, that the finished card is of that.</summary>
+/// <summary>What its maker says of a figure's rule: which of the next best that were shown it is, counted from 1; of the key <c>opens</c>, that a square card opens the other way; of the key of another size, that the finished card is of that; of a piece’s side, that its scores are read along the other one.</summary>
 public sealed record RuleSaid([property: MaxLength(120)] string Key, int Which);
 
 /// <summary>A list of one's own, as it is typed.</summary>
@@ -35,17 +35,16 @@ public sealed record OwnLeftView(int Line, string Text, string Would, bool InPar
 /// <summary>A figure that belongs to no side and no score of a piece: it is kept, and nothing is worked out by it.</summary>
 public sealed record OwnNotedView(int Line, string Name, FigureText Value);
 
-/// <summary>What the finished card may be.</summary>
+/// <summary>An answer to a question that one key gives.</summary>
 /// <param name="Key">What a correction names it by.</param>
-public sealed record OwnSizeView(string Key, string Text);
+public sealed record OwnAnswerView(string Key, string Text);
 
 /// <summary>What has come of a list so far.</summary>
 /// <param name="Says">In one sentence: what it is.</param>
 /// <param name="Design">What taking it begins; null where nothing was read.</param>
-/// <param name="Opens">Of a square card of its own, whether it is taken to open sideways or upwards; null of any other.</param>
-/// <param name="OtherSizes">What else the finished card may well be.</param>
+/// <param name="Answers">Of the questions those that are answered for the card or a whole piece: another finished size, the other way to open, the other side to score along.</param>
 /// <param name="IsKnown">Whether that is a construction of the library, and not one of its own.</param>
-public sealed record OwnView(IReadOnlyList<SentencePart> Says, IReadOnlyList<OwnPieceView> Pieces, IReadOnlyList<OwnFigureView> Figures, IReadOnlyList<IReadOnlyList<SentencePart>> Questions, IReadOnlyList<IReadOnlyList<SentencePart>> Contradictions, IReadOnlyList<OwnLeftView> Left, IReadOnlyList<OwnNotedView> Noted, DesignSpec? Design, string? Opens, IReadOnlyList<OwnSizeView> OtherSizes, bool IsKnown);
+public sealed record OwnView(IReadOnlyList<SentencePart> Says, IReadOnlyList<OwnPieceView> Pieces, IReadOnlyList<OwnFigureView> Figures, IReadOnlyList<IReadOnlyList<SentencePart>> Questions, IReadOnlyList<IReadOnlyList<SentencePart>> Contradictions, IReadOnlyList<OwnLeftView> Left, IReadOnlyList<OwnNotedView> Noted, DesignSpec? Design, IReadOnlyList<OwnAnswerView> Answers, bool IsKnown);
 
 /// <summary>A drawing as its file says it.</summary>
 /// <param name="Units">What its list is to be written in: in, cm or mm.</param>
@@ -94,7 +93,25 @@ internal static class OwnEndpoints
             [.. own.Questions.Select(q => q.Ask.Parts(unit))], [.. own.Contradictions.Select(c => c.Text.Parts(unit))],
             [.. own.List.Left.Select(l => new OwnLeftView(l.Line, l.Text, l.Would, l.InPart))],
             [.. own.List.Named.Select(n => new OwnNotedView(n.Line, n.Name, LengthWriter.Parts(n.Value, unit)))],
-            own.Design(), own.Recognised is null && own.Rules?.Upwards is { } upwards ? upwards ? "upwards" : "sideways" : null, [.. own.Rules?.OtherSizes.Select(s => new OwnSizeView(RuleGuess.Sized(s).Key, Words.Of($"{s.Width} × {s.Height:u}").Write(unit))) ?? []], own.Recognised is not null);
+            own.Design(), [.. Answers(own, unit)], own.Recognised is not null);
+    }
+
+    private static IEnumerable<OwnAnswerView> Answers(OwnDesign own, DisplayUnit unit)
+    {
+        foreach (var piece in own.EitherSide)
+        {
+            yield return new OwnAnswerView(piece.SideKey, Words.Of($"the {piece.Name} is scored along its {piece.Across:u} side").Write(unit));
+        }
+
+        foreach (var size in own.Rules?.OtherSizes ?? [])
+        {
+            yield return new OwnAnswerView(RuleGuess.Sized(size).Key, Words.Of($"it is {size.Width} × {size.Height:u}").Write(unit));
+        }
+
+        if (own.Rules?.Upwards is { } upwards)
+        {
+            yield return new OwnAnswerView(RuleGuess.Opens, $"it opens {(upwards ? "sideways" : "upwards")}");
+        }
     }
 
     private static Words Says(OwnDesign own) => own.Recognised is { } r

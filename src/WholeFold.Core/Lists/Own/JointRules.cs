@@ -21,6 +21,9 @@ internal sealed partial class JointRules
     /// <summary>What a maker has said himself outweighs all guesses.</summary>
     private const double Said = 60;
 
+    /// <summary>And so does, but for what he says of it himself, what follows from that.</summary>
+    private const double Follows = 4;
+
     /// <summary>So many readings times lengths times lengths are looked at: all that are asked for up to some sixty lengths, more than any card has.</summary>
     private const int Work = 600_000, Fewest = 3;
 
@@ -80,7 +83,7 @@ internal sealed partial class JointRules
     private readonly List<(Length Along, Length Across)> _sheets = [];
 
     private readonly List<Func<State, List<Option>>> _steps = [];
-    private readonly List<(IReadOnlyList<(int Length, int Times)> Terms, double W, double H)> _said = [];
+    private readonly List<(IReadOnlyList<(int Length, int Times)> Terms, double W, double H, double Weight)> _said = [];
     private readonly Dictionary<Length, IReadOnlyList<FigureRule>> _rules = [];
     private readonly UnitSystem _system;
     private int _pieces;
@@ -109,8 +112,15 @@ internal sealed partial class JointRules
     /// <summary>So many lengths have a rule of their own.</summary>
     public int Lengths => _values.Count;
 
-    /// <summary>What a maker says of a figure; it holds in every reading.</summary>
-    public void Say(Figure figure, double byWidth, double byHeight) => _said.Add((figure.Terms, byWidth, byHeight));
+    /// <summary>What a maker says of a figure; it holds in every reading. A square that stays as it is one way stays a square, and a paper that goes with the card's other side lies turned.</summary>
+    public void Say(Figure figure, double byWidth, double byHeight)
+    {
+        _said.Add((figure.Terms, byWidth, byHeight, Said));
+        if (figure.Name is "width" or "height" && figure.Piece.First == figure.Piece.Second && ((byWidth, byHeight) is (0, 0) || (figure.Piece.Scores.Count == 0 && (byWidth, byHeight) is (0, 1) or (1, 0))))
+        {
+            _said.AddRange(_figures.Where(f => f.Piece == figure.Piece && f.Name != figure.Name && f.Name is "width" or "height").Select(f => (f.Terms, byHeight, byWidth, Follows)));
+        }
+    }
 
     /// <summary>The likeliest readings, the likeliest first.</summary>
     /// <param name="beam">So many are followed side by side.</param>
@@ -172,7 +182,7 @@ internal sealed partial class JointRules
     private double SaidOf(State state, Option option)
     {
         var weight = 0d;
-        foreach (var (terms, w, h) in _said.Where(s => s.Terms.Any(t => t.Length == option.First || t.Length == option.Second)))
+        foreach (var (terms, w, h, said) in _said.Where(s => s.Terms.Any(t => t.Length == option.First || t.Length == option.Second)))
         {
             var (sumW, sumH, whole) = (0d, 0d, true);
             foreach (var (length, times) in terms)
@@ -183,7 +193,7 @@ internal sealed partial class JointRules
                 sumH += times * (rule?.ByHeight ?? state.H[length]);
             }
 
-            weight += whole && Same(sumW, sumH, w, h) ? Said : 0;
+            weight += whole && Same(sumW, sumH, w, h) ? said : 0;
         }
 
         return weight;

@@ -28,11 +28,20 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
     /// <summary>What goes on from here: a design of the construction that explains it, or of one of its own; null where no piece was read.</summary>
     public DesignSpec? Design() => Recognised is not null ? Recognised.Design(List.Title ?? Recognised.Family.Name, List.Cards.First().Unit.SystemOf()) : Rules is null ? null : OwnConstruction.Design(List, Rules, List.Title ?? "Own card");
 
-    public IReadOnlyList<OwnQuestion> Questions => Recognised is null ? Rules?.Questions ?? [] : [];
+    private const int MostSidesAsked = 2;
+
+    /// <summary>Pieces whose scores may be read along either side: of a list that no construction explains, and those that their maker has said it of, who may think again.</summary>
+    public IEnumerable<OwnPiece> EitherSide => List.Cards.Where(p => p.SideAnswered).Concat(Recognised is null ? List.Cards.Where(p => p.IsSideInDoubt).Take(MostSidesAsked) : []);
+
+    public IReadOnlyList<OwnQuestion> Questions => Recognised is not null ? [] :
+    [
+        .. EitherSide.Where(p => !p.SideAnswered).Select(p => new OwnQuestion(p.Line, "side", Words.Of($"Are the scores of the {p.Name} read along its {p.Along:u} side, or along its {p.Across:u} side? {p.Along:u} is taken."))),
+        .. Rules?.Questions ?? [],
+    ];
 
     /// <param name="bare">The unit of bare numbers; null where nobody says.</param>
     /// <param name="target">A format to convert it to; null for as it is.</param>
-    /// <param name="corrections">What its maker says of rules; see <see cref="RuleGuess.Corrected"/>.</param>
+    /// <param name="corrections">What its maker says of rules, see <see cref="RuleGuess.Corrected"/>, and of the sides that scores are read along, by <see cref="OwnPiece.SideKey"/>.</param>
     /// <exception cref="InputProblemException">The format is not understood.</exception>
     public static OwnDesign Of(string text, DisplayUnit? bare, DesignReader reader, Recogniser recogniser, string? target = null, IEnumerable<KeyValuePair<string, int>>? corrections = null, CancellationToken cancel = default)
     {
@@ -46,6 +55,7 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
         ArgumentNullException.ThrowIfNull(list);
         ArgumentNullException.ThrowIfNull(reader);
         ArgumentNullException.ThrowIfNull(recogniser);
+        list = list.Turned((corrections ?? []).Select(c => c.Key));
         var closest = recogniser.Find(list, cancel);
         var recognised = closest.FirstOrDefault(r => r.Sure);
         var format = target is null ? null : FormatReader.Read(target, reader.Inventory.Formats, out var reason) ?? throw new InputProblemException("format.unknown", "format", reason ?? $"there is no format “{target}”", $"{string.Join(", ", reader.Inventory.Formats.Select(f => f.Id))}, or a size such as 5x5in");

@@ -47,6 +47,15 @@ public sealed record OwnPiece(int Line, string Name, OwnKind Kind, int Quantity,
 
     /// <summary>Read the other way about, where the list leaves that open and both sides take its scores; null where they do not.</summary>
     public OwnPiece? Turned => SideSaid || Scores.Count == 0 || First == Second || Scores[^1] >= Across ? null : this with { AlongFirst = !AlongFirst };
+
+    /// <summary>Whether its maker is to be asked which side its scores are read along: nothing tells, or it is taken to be the shorter one.</summary>
+    public bool IsSideInDoubt => Turned is not null && (OwnScores.IsOpen(this) || Along < Across);
+
+    /// <summary>Whether its maker was asked, and said.</summary>
+    public bool SideAnswered { get; init; }
+
+    /// <summary>What its maker names it by who says that its scores are read along its other side.</summary>
+    public string SideKey => $"{Line}.{Name}.side";
 }
 
 /// <summary>A line that was not understood, with what would be; it is kept as it is.</summary>
@@ -66,6 +75,11 @@ public sealed record OwnList(IReadOnlyList<OwnPiece> Pieces, IReadOnlyList<OwnNa
     public IEnumerable<OwnPiece> Cards => Pieces.Where(p => p.Kind == OwnKind.Piece);
 
     public IEnumerable<OwnPiece> Papers => Pieces.Where(p => p.Kind == OwnKind.Paper);
+
+    /// <summary>As its maker has it who says of pieces, by <see cref="OwnPiece.SideKey"/>, that they are scored along their other side; who says it twice is back.</summary>
+    public OwnList Turned(IEnumerable<string> said) => said.CountBy(k => k).ToDictionary() is { Count: > 0 } times
+        ? this with { Pieces = [.. Pieces.Select(p => times.TryGetValue(p.SideKey, out var n) && p.Turned is { } turned ? (n % 2 == 1 ? turned : p) with { SideSaid = true, SideAnswered = true } : p)] }
+        : this;
 
     public OwnPiece? Finished => Pieces.FirstOrDefault(p => p.Kind == OwnKind.Finished);
 }

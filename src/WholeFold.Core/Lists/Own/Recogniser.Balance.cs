@@ -43,6 +43,7 @@ public sealed partial class Recogniser
             _score -= LeftScored * ignored;
             _score += variant.Construction.Pieces is [{ Creases.Count: 1 }] && list.Cards.Count(c => c.Scores.Count > 0) == 1 ? OneFold : 0;
             _score -= way.Pairs.Where(p => p.Listed.Quantity != p.Piece.Quantity && p.Listed.Quantity > 1).Sum(p => p.Listed.Quantity == 2 ? WrongCount : FarTooMany);
+            _score += Titled * of.Called(list, variant.Family);
             Parameters();
             Creases();
             BySize();
@@ -164,7 +165,7 @@ public sealed partial class Recogniser
                         _own[symbol.Id] = Round(_equations.Value(symbol, agreed.X));
                     }
 
-                    _score += OwnParameter + (listed.Quantity == piece.Quantity && piece.Quantity > 1 ? 0.5 : 0);
+                    _score += OwnParameter + (listed.Quantity == piece.Quantity && piece.Quantity > 1 ? 0.5 : 0) + (of.NamesIt(listed, piece) ? Named : 0);
                     break;
                 }
             }

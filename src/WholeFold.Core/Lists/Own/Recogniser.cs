@@ -17,7 +17,7 @@ namespace WholeFold.Core.Lists.Own;
 public sealed partial class Recogniser(DesignReader reader)
 {
     // What each thing counts: a figure that is explained one, less one for each thing that had to be assumed; the rest by trial on lists (tests/…/Own).
-    private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.8, BrokenLimit = 2.5, JustBroken = 1.2, AsUsual = 0.8, NearlyUsual = 0.08, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, OwnParameter = 0.7, TurnedAbout = 1.2, OneFold = 1, HasWindow = 0.6, EnoughAlone = 3.6, WrongCount = 0.4, FarTooMany = 1.5, Enough = 1.3, Clear = 0.5, FarFromUsual = 2.6, NotCrossed = 2.5, Named = 1.5, NamedSize = 0.4, RoundSize = 0.3, TitledSize = 0.5, FoldsOtherwise = 1;
+    private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.8, BrokenLimit = 2.5, JustBroken = 1.2, AsUsual = 0.8, NearlyUsual = 0.08, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, OwnParameter = 0.7, TurnedAbout = 1.2, OneFold = 1, HasWindow = 0.6, EnoughAlone = 3.6, WrongCount = 0.4, FarTooMany = 1.5, Enough = 1.3, Clear = 0.5, FarFromUsual = 2.6, NotCrossed = 2.5, Named = 1.5, NamedSize = 0.4, RoundSize = 0.3, TitledSize = 0.5, FoldsOtherwise = 1, Titled = 1.4;
 
     /// <summary>A parameter that is no more than this is a hair that many lists leave out, and a requirement that is missed by no more is for the checks to say: 1/16 in, and what a rule cannot tell from it.</summary>
     private static readonly Length Hair = Length.Mm(1.8m);
@@ -91,6 +91,22 @@ public sealed partial class Recogniser(DesignReader reader)
     /// <summary>Names of pieces that no more than two constructions have.</summary>
     private readonly Lazy<IReadOnlySet<string>> _rare = new(() => reader.Catalogue.All.SelectMany(f => ConstructionFamily.Combinations(f.Choices).Where(c => f.For(c).Refused is null).SelectMany(c => f.For(c).Pieces.Select(p => p.Name.ToUpperInvariant())).Distinct()).CountBy(n => n).Where(n => n.Value <= 2).Select(n => n.Key).ToHashSet());
 
+    /// <summary>How much of a construction's name stands in what its maker calls the card, from nought to one; a gate fold is a gatefold, and a split gatefold is no gatefold.</summary>
+    private double Called(OwnList list, ConstructionFamily family)
+    {
+        var (said, name) = (NameWords($"{list.Title} {list.Finished?.Name}"), _names.Value[family.Id]);
+        bool Is(string word) => said.Contains(word) || said.Zip(said.Skip(1)).Any(two => two.First + two.Second == word);
+        var isPartOfAnother = name.All(Is) && _names.Value.Values.Any(other => other.Count > name.Count && name.All(other.Contains) && other.All(Is));
+        return isPartOfAnother ? 0 : (double)name.Count(Is) / name.Count;
+    }
+
+    private readonly Lazy<IReadOnlyDictionary<string, IReadOnlyList<string>>> _names = new(() => reader.Catalogue.All.ToDictionary(f => f.Id, f => NameWords(f.Name)));
+
+    private static IReadOnlyList<string> NameWords(string text) => [.. NameWord().Matches(text).Select(w => w.Value.ToUpperInvariant().TrimEnd('S'))];
+
+    [GeneratedRegex(@"\p{L}{3,}")]
+    private static partial Regex NameWord();
+
     private bool NamesIt(OwnPiece listed, Piece piece) => string.Equals(piece.Name, listed.Name, StringComparison.OrdinalIgnoreCase) && _rare.Value.Contains(piece.Name.ToUpperInvariant());
 
     /// <summary>Whether a piece's name has another in it, as a word.</summary>
@@ -147,7 +163,7 @@ public sealed partial class Recogniser(DesignReader reader)
         var figures = way.Pairs.SelectMany(p => p.Figures).ToList();
         var bare = list.Pieces.Count(p => p.Scores.Count == 0);
         return figures.Count - Equations.Unknowns(figures) - (LeftScored * way.Left.Count) + (list.Finished is null ? 0 : 2) + (Math.Max(AsUsual, NotThere) * variant.Construction.Parameters.Count) + (Named * way.Pairs.Count)
-            + ((Plain + Named) * Math.Min(bare, variant.Construction.Pieces.Count(p => p.Creases.Count == 0))) + (PaperFits * bare) + HasWindow + OneFold + TitledSize + NamedSize;
+            + ((Plain + Named) * Math.Min(bare, variant.Construction.Pieces.Count(p => p.Creases.Count == 0))) + (PaperFits * bare) + HasWindow + OneFold + TitledSize + NamedSize + Titled;
     }
 
     /// <summary>Pieces of the construction that a listed one may be: those with as many creases whose rules can make its figures.</summary>

@@ -80,8 +80,7 @@ const view = (more: Partial<OwnView> = {}): OwnView => ({
   ],
   noted: [{ line: 6, name: "rails", value: fig("7/8") }],
   design: { name: "Tier scene", construction: "tier-scene", format: "7x5in" },
-  opens: null,
-  otherSizes: [],
+  answers: [],
   isKnown: true,
   ...more,
 });
@@ -166,13 +165,13 @@ describe("a list of one's own", () => {
   });
 
   it("asks of a square card which way it opens, and turns it", () => {
-    given("base", view({ isKnown: false, opens: "sideways" }));
+    given("base", view({ isKnown: false, answers: [{ key: "opens", text: "it opens upwards" }] }));
     fireEvent.click(screen.getByRole("button", { name: "it opens upwards" }));
     expect(JSON.parse(localStorage.getItem("wholefold.own.said") ?? "[]")).toEqual([{ key: "opens", which: 1 }]);
   });
 
   it("asks of a card that may be of several sizes which it is, and takes it", () => {
-    given("base", view({ isKnown: false, otherSizes: [{ key: "size 1 2", text: "4 × 5 in" }] }));
+    given("base", view({ isKnown: false, answers: [{ key: "size 1 2", text: "it is 4 × 5 in" }] }));
     fireEvent.click(screen.getByRole("button", { name: "it is 4 × 5 in" }));
     expect(JSON.parse(localStorage.getItem("wholefold.own.said") ?? "[]")).toEqual([{ key: "size 1 2", which: 1 }]);
   });

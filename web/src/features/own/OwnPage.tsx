@@ -143,7 +143,7 @@ export function OwnPage() {
               ))}
             </ul>
           ) : null}
-          {view && view.questions.length + view.otherSizes.length > 0 ? (
+          {view && view.questions.length + view.answers.length > 0 ? (
             <>
               <h2>Worth a question</h2>
               <ul>
@@ -154,16 +154,11 @@ export function OwnPage() {
                 ))}
               </ul>
               <div className={s.answers}>
-                {view.otherSizes.map((size) => (
-                  <Button key={size.key} variant="default" onClick={() => say(size.key, 1)}>
-                    it is {size.text}
+                {view.answers.map((a) => (
+                  <Button key={a.key} variant="default" onClick={() => say(a.key, 1)}>
+                    {a.text}
                   </Button>
                 ))}
-                {view.opens ? (
-                  <Button variant="default" onClick={() => say("opens", 1)}>
-                    it opens {view.opens === "upwards" ? "sideways" : "upwards"}
-                  </Button>
-                ) : null}
               </div>
             </>
           ) : null}
