@@ -280,6 +280,7 @@ public class OwnLinesTests
     [InlineData("base 10 x 5, bent (2 1/2)")]
     [InlineData("base 10 x 5 long way 3, across 2, glued")]
     [InlineData("base 10 x 5, score both diagonals, and 12 1/2")]
+    [InlineData("base 10 x 5, scored all over")]
     public void Figures_that_were_not_read_are_told(string line)
     {
         var list = OwnListReader.Read(line, DisplayUnit.Inch);
@@ -298,6 +299,40 @@ public class OwnLinesTests
     {
         var piece = Assert.Single(OwnListReader.Read(line, DisplayUnit.Inch).Pieces);
         Assert.Equal((name, count), (piece.Name, piece.Quantity));
+    }
+
+    /// <summary>Panels alike, by how many there are; where figures stand beside, those hold, and a quarter of an inch is none.</summary>
+    [Theory]
+    [InlineData("strip 12 x 3, score into 4 equal panels", "3 6 9")]
+    [InlineData("strip 12 x 3, scored into four equal sections", "3 6 9")]
+    [InlineData("strip 12 x 3 scored in quarters", "3 6 9")]
+    [InlineData("strip 12 x 3, divided into 6 equal parts", "2 4 6 8 10")]
+    [InlineData("base 9 x 5 folded in thirds", "3 6")]
+    [InlineData("strip 12 x 3, score every quarter of its length", "3 6 9")]
+    [InlineData("strip 12 x 3, folded in half, then in half again", "3 6 9")]
+    [InlineData("strip 12 x 3, folded in half and each half folded in half again", "3 6 9")]
+    [InlineData("strip 12 x 3, fold into quarters (2 7/8, 5 3/4, 8 5/8)", "2.875 5.75 8.625")]
+    [InlineData("strip 1 x 3, score every quarter of an inch to 3/4 inch along the 1 side", "0.25 0.5 0.75")]
+    public void Panels_alike_are_scored_by_their_number(string line, string scores)
+    {
+        var list = OwnListReader.Read(line, DisplayUnit.Inch);
+        Assert.Equal(scores, string.Join(' ', Assert.Single(list.Pieces).Scores.Select(Inches)));
+        Assert.Empty(list.Left);
+    }
+
+    /// <summary>What is cut in two is its halves, where they are scored then; of a sheet that is scored before, it is only done.</summary>
+    [Theory]
+    [InlineData("Cut two 6 x 6. Cut each in half to 3 x 6. Score all four at 1 1/2 and 4 1/2.", "piece 1 3 x 6 x4: 1.5 4.5")]
+    [InlineData("2 squares 4 x 4\nslice them into halves of 2 x 4, score at 1 and 3", "squares 2 x 4 x4: 1 3")]
+    [InlineData("squares 6 x 6 (2), score at 1 1/2, 4 1/2\nThen cut both in half to 3 x 6", "squares 6 x 6 x2: 1.5 4.5")]
+    [InlineData("sheet 8 x 8\ncut the strip 2 x 8", "sheet 8 x 8 x1:  / strip 2 x 8 x1: ")]
+    [InlineData("Two 12x6s. #1 score 6. #2 score 3, 6, 9.", "piece 1 12 x 6 x1: 6 / other piece 1 12 x 6 x1: 3 6 9")]
+    [InlineData("2 12 x 6 pieces. No. 1: score at 6. No. 2: score at 3, 6 and 9", "piece 1 12 x 6 x1: 6 / other piece 1 12 x 6 x1: 3 6 9")]
+    public void Halves_and_the_first_and_second_of_two_are_told_apart(string text, string pieces)
+    {
+        var list = OwnListReader.Read(text, DisplayUnit.Inch);
+        Assert.Equal(pieces, string.Join(" / ", list.Pieces.Select(p => $"{p.Name} {Inches(p.First)} x {Inches(p.Second)} x{p.Quantity}: {string.Join(' ', p.Scores.Select(Inches))}")));
+        Assert.Empty(list.Left);
     }
 
     [Theory]

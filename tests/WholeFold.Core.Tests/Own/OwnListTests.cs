@@ -75,6 +75,33 @@ public class OwnListTests
         Assert.DoesNotContain(Find($"{title}sheet 9 x 5, score at 1, 2 1/2, 5, 8 1/4\nother 8 x 3, score at 2", DisplayUnit.Inch), f => f.Sure);
     }
 
+    /// <summary>A sheet that is cut in two may be listed as its halves, together or apart; each is half as wide in every format, and a strip that is cut otherwise is none.</summary>
+    [Theory]
+    [InlineData("4 strips 3 x 6, score each at 1 1/2 and 4 1/2", "never-ending")]
+    [InlineData("over: 2 pieces 3 x 6, score at 1 1/2 and 4 1/2\nunder: 2 pieces 6 x 3, score at 1 1/2, 4 1/2\npapers 2 3/4 x 2 3/4 (8)", "never-ending")]
+    [InlineData("4 strips 2 x 6, score each at 1 and 5", null)]
+    public void Halves_of_a_sheet_are_that_sheet(string text, string? construction)
+    {
+        var own = OwnDesign.Of(text, DisplayUnit.Inch, Support.Reader, Recogniser, "5x7");
+        Assert.Equal(construction, own.Recognised?.Family.Id);
+        if (construction is not null)
+        {
+            Length[] Now(string name) => [.. own.Figures.Where(f => f.Name == name).OrderBy(f => f.Figure, StringComparer.Ordinal).Select(f => f.Now!.Value)];
+            var strip = Now(own.List.Pieces[0].Name);
+            Assert.True(strip.Contains(Support.In("2 1/2")) || strip.Contains(Support.In("3 1/2")), string.Join(", ", strip));
+            Assert.DoesNotContain(own.Contradictions, c => c.Line <= own.List.Pieces.Count);
+        }
+    }
+
+    /// <summary>A piece that is named by the creases across its chain only is as long as it is that way in every format.</summary>
+    [Fact]
+    public void A_piece_named_by_what_runs_across_it_keeps_its_sides()
+    {
+        var own = OwnDesign.Of("base 12 x 6, score 6\ncarrier 3 1/2 x 7 1/2, score along the 3 1/2 side at 1 3/4, both diagonals through the middle\nconcertina 11 x 3 3/4, score at 2 3/4, 5 1/2, 8 1/4", DisplayUnit.Inch, Support.Reader, Recogniser, "6x6");
+        Assert.Equal("twist-pop", own.Recognised?.Family.Id);
+        Assert.All(own.Figures, f => Assert.Equal(f.Value, f.Now));
+    }
+
     /// <summary>Whoever leaves a construction's allowances out, or takes off a hair of her own, has it recognised, and her hair in every format.</summary>
     [Fact]
     public void A_makers_own_hair_stays_and_allowances_may_be_left_out()
@@ -301,7 +328,7 @@ public class OwnListTests
     public void No_line_takes_longer_than_it_is_long(string before)
     {
         var clock = System.Diagnostics.Stopwatch.StartNew();
-        foreach (var word in new[] { "1", "1 ", "1 1/2", "1/2 ", "1-", ".5", "1,", "a ", "a, ", "and ", "with ", "x", "x 1 ", "1x1 ", "1 x ", "score ", "at ", "(", "(1", "every ", "every 1 to ", "in ", ";", ". a", "fold ", "to 1 x ", "both ends ", "from each ", "circle ", "circle 1", "1 circle", "| ", "1|", "\t1", "rotate ", "1 wide ", "w 1 ", "two ", "make two ", "2 of ", "cut ", "cut to get ", "trim to ", "every leaving ", ", it is ", " is left", " - a", "m 1 ", "1 m ", "an inch and a half ", "is a 1, ", "1 in from ", "x 1 x ", "1 x 1 envelope: ", "same as the ", " ", "-", "\"" })
+        foreach (var word in new[] { "1", "1 ", "1 1/2", "1/2 ", "1-", ".5", "1,", "a ", "a, ", "and ", "with ", "x", "x 1 ", "1x1 ", "1 x ", "score ", "at ", "(", "(1", "every ", "every 1 to ", "in ", ";", ". a", "fold ", "to 1 x ", "both ends ", "from each ", "circle ", "circle 1", "1 circle", "| ", "1|", "\t1", "rotate ", "1 wide ", "w 1 ", "two ", "make two ", "2 of ", "cut ", "cut to get ", "trim to ", "every leaving ", ", it is ", " is left", " - a", "m 1 ", "1 m ", "an inch and a half ", "is a 1, ", "1 in from ", "x 1 x ", "1 x 1 envelope: ", "same as the ", "in half ", "in half again ", "into 4 equal ", "cut each ", "1x1s ", "#2 ", " ", "-", "\"" })
         {
             foreach (var (times, end) in new[] { (60, "?"), (4000 / word.Length, "?"), (4000 / word.Length, "") })
             {

@@ -85,22 +85,16 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
         var figures = new List<OwnFigure>();
         foreach (var (listed, piece, mirrored, turned) in recognised.Pieces)
         {
-            var (before, after) = (was?.Pieces.First(p => p.Piece.Id == piece.Id), now?.Pieces.First(p => p.Piece.Id == piece.Id));
-            void Add(string figure, Length value, string rule, Func<SizedPiece, Length> of) =>
-                figures.Add(new OwnFigure(listed.Line, listed.Name, figure, value, Words.Of($"{rule}"), Known, [], after is null ? null : of(after) + (before is null || recognised.Differs.Any(d => d.Line == listed.Line && d.Figure == figure) ? Length.Zero : Habit(value - of(before)))));
+            void Add(string figure, Length value, string rule, Affine of) =>
+                figures.Add(new OwnFigure(listed.Line, listed.Name, figure, value, Words.Of($"{rule}"), Known, [], now is null ? null : now.Figures.ValueOf(of) + (was is null || recognised.Differs.Any(d => d.Line == listed.Line && d.Figure == figure) ? Length.Zero : Habit(value - was.Figures.ValueOf(of)))));
             var chain = listed.Scores.Count > 0;
-            Length Along(SizedPiece p) => p.Along.Value;
-            Length Across(SizedPiece p) => p.Across.Value;
             var first = chain ? listed.AlongFirst : !turned;
-            Add(first ? "width" : "height", chain ? listed.Along : turned ? listed.Second : listed.First, piece.SizeRule, Along);
-            Add(first ? "height" : "width", chain ? listed.Across : turned ? listed.First : listed.Second, piece.AcrossRule, Across);
-
-            // Of a piece that was read by the creases across its chain the chain's own are not named.
-            var scores = before?.Scores.Count == listed.Scores.Count ? before.Scores : [];
-            for (var i = 0; i < scores.Count; i++)
+            Add(first ? "width" : "height", chain ? listed.Along : turned ? listed.Second : listed.First, piece.SizeRule, piece.Along);
+            Add(first ? "height" : "width", chain ? listed.Across : turned ? listed.First : listed.Second, piece.AcrossRule, piece.Across);
+            for (var i = 0; i < listed.Scores.Count; i++)
             {
-                var n = mirrored ? scores.Count - 1 - i : i;
-                Add($"score {i + 1}", listed.Scores[i], scores[n].Crease.Rule, p => mirrored ? p.Along.Value - p.Scores[n].Figure.Value : p.Scores[n].Figure.Value);
+                var n = mirrored ? listed.Scores.Count - 1 - i : i;
+                Add($"score {i + 1}", listed.Scores[i], piece.Creases[n].Rule, mirrored ? piece.Along - piece.Position(n) : piece.Position(n));
             }
         }
 

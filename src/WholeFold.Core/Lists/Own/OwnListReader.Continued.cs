@@ -29,6 +29,25 @@ public static partial class OwnListReader
         return false;
     }
 
+    /// <summary>The piece before it is cut into halves of that size: they are what is scored then, and of a sheet that is scored already nothing new is said. Null where they are no halves of it.</summary>
+    private static bool? Halved(OwnFigures.Size size, string tail, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
+    {
+        var last = pieces.FindLastIndex(p => p.Kind == OwnKind.Piece);
+        if (last < 0 || !(Is(pieces[last].First, pieces[last].Second) || Is(pieces[last].Second, pieces[last].First)) || (pieces[last].Scores.Count > 0 && tail.Length > 0))
+        {
+            return null;
+        }
+
+        if (pieces[last].Scores.Count == 0)
+        {
+            pieces[last] = pieces[last] with { First = size.A, Second = size.B, Quantity = 2 * pieces[last].Quantity };
+        }
+
+        return tail.Length == 0 || Continues(tail, tail, number, unit, pieces, named);
+
+        bool Is(Length halved, Length kept) => (halved == size.A + size.A && kept == size.B) || (halved == size.B + size.B && kept == size.A);
+    }
+
     /// <summary>The piece before it with its scores, or with more of them; null where the line does not say any.</summary>
     private static OwnPiece? Changed(string part, string? tail, DisplayUnit unit, List<OwnPiece> pieces, OwnPiece piece)
     {

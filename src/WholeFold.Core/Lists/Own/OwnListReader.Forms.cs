@@ -77,7 +77,7 @@ public static partial class OwnListReader
     [GeneratedRegex(@"\b(?:circles?|discs?)\b", RegexOptions.IgnoreCase)]
     private static partial Regex CircleWord();
 
-    [GeneratedRegex(@"\.\s+(?=[A-Za-z]|\d{1,2}\s+(?!in\b|inch|mm\b|cm\b|x\b)[a-z]{2,})")]
+    [GeneratedRegex(@"(?<!\bno)\.\s+(?=[A-Za-z]|#\d\b|\d{1,2}\s+(?!in\b|inch|mm\b|cm\b|x\b)[a-z]{2,})")]
     private static partial Regex SentenceEnd();
 
     // As large as the piece before, or as one that is named.
@@ -99,12 +99,20 @@ public static partial class OwnListReader
     [GeneratedRegex($@"\b{Worded}(?=\s*(?:inch(?:es)?\s*)?\b(?:by|x)\b)|(?<=\b(?:by|x)\s+){Worded}\b", RegexOptions.IgnoreCase)]
     private static partial Regex WordedFigure();
 
+    // Two of a size: two 12x6s.
+    [GeneratedRegex(@"(?<=\d\s*[x×]\s*(?:\d+[\s-])?\d+(?:[/.]\d+)?)'?s\b", RegexOptions.IgnoreCase)]
+    private static partial Regex SeveralOf();
+
     // Inches in words: half an inch, three quarters of an inch, an inch and a half, two and a half inches.
     [GeneratedRegex($@"\b(?:(?<n>an|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)\s+inch(?:es)?(?:\s+and\s+(?:an?\s+|one\s+)?(?<part>{Part}))?|{Worded}\s+inch(?:es)?|(?:an?\s+|one[\s-])?(?<part>{Part})(?:\s+of)?(?:\s+an)?[\s-]+inch(?:es)?)\b", RegexOptions.IgnoreCase)]
     private static partial Regex WordedInches();
 
+    // What stands before it is cut in two.
+    [GeneratedRegex(@"^\W*(?:and\s+|then\s+|now\s+)*(?:cut|slic|trim|halv)[a-z]*\s+(?:(?:it|each|both|all|them|these|those|every)\b(?:\s+(?:of\s+)?[a-z]+){0,2}|the\s+[a-z]+)\s*(?:(?:in(?:to)?\s+)?(?:half|halves|two)\b)?[^\d]*$", RegexOptions.IgnoreCase)]
+    private static partial Regex CutInHalf();
+
     // One of two that were cut alike: what else is done to the other.
-    [GeneratedRegex(@"^\W*(?:the\s+)?(?:other|second|2nd)(?:\s+(?:one|piece))?\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\W*(?:the\s+)?(?:(?:other|second|2nd)(?:\s+(?:one|piece))?\b|(?:#|no\.?\s*|number\s+|piece\s+)2\b)", RegexOptions.IgnoreCase)]
     private static partial Regex OtherOne();
 
     [GeneratedRegex(@"\bdiagonal", RegexOptions.IgnoreCase)]

@@ -83,7 +83,7 @@ public static partial class OwnListReader
 
     /// <summary>Whether figures stand behind the size of a piece that were not taken for anything.</summary>
     private static bool HasUnread(string part, DisplayUnit unit, IEnumerable<OwnPiece> read) =>
-        read.ToList() is { Count: > 0 } now && now.All(p => p.Kind == OwnKind.Piece && p.Scores.Count == 0) && OwnFigures.Sizes(part, unit) is [.., var last] && part[last.End..] is var rest
+        read.ToList() is { Count: > 0 } now && now.All(p => p.Kind == OwnKind.Piece && p.Scores.Count == 0) && (OwnFigures.Sizes(part, unit) is [.., var last] ? part[last.End..] : part) is var rest
         && ((!DoneWord().IsMatch(rest) && Unread().IsMatch(OwnFigures.WithoutCounts(rest))) || (OwnScores.Word().IsMatch(rest) && !now.All(p => p.Diagonals)));
 
     private static IEnumerable<string> Sentences(string part, DisplayUnit unit)
@@ -168,7 +168,7 @@ public static partial class OwnListReader
             });
         }
 
-        var figures = WordedFigure().Replace(WordedInches().Replace(plain.ToString(), m => $"{InFigures(m)} inch"), InFigures);
+        var figures = SeveralOf().Replace(WordedFigure().Replace(WordedInches().Replace(plain.ToString(), m => $"{InFigures(m)} inch"), InFigures), "");
 
         // A slash between three figures or more parts them, and makes no fraction.
         var parted = SlashedRun().Replace(figures, m => m.Value.Replace("/", " / ", StringComparison.Ordinal));
@@ -252,6 +252,11 @@ public static partial class OwnListReader
         if (sizes.Count > 0 && OffCorners().IsMatch(head) && pieces.Count > 0)
         {
             return true;
+        }
+
+        if (sizes.Count == 1 && sizes[0].End <= head.Length && CutInHalf().IsMatch(head[..sizes[0].At]) && Halved(sizes[0], tail, number, unit, pieces, named) is { } halved)
+        {
+            return halved;
         }
 
         if (score.Success && sizes.Count == 1 && sizes[0].End <= head.Length && !OwnFigures.BeforeSize(tail, unit).Any(char.IsAsciiDigit) && BeforeWord().Match(head[sizes[0].End..]) is { Success: true } ahead)

@@ -24,7 +24,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     /// <summary>One that is longer by so much is folded in half across its length.</summary>
     private const double LongToHalve = 1.45;
 
-    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+lines?)?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|(?<=(?:[\d""”]|\b(?:cm|mm|in))\s*,\s*)half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|(?<!['’])\bs\b\.?(?=\s*[@:]?\s*\d)|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+)?(?:at|in|along|every|each|lengthwise|lengthways|crosswise|widthwise|widthways)\b|to\s+\d|(?:up|over|under|back)\s+\d|(?:(?:both|the|two|its|short|long)\s+){0,3}(?:ends|sides|edges)\s+(?:in\s*)?to\b|\d)|\s*[:=@])|\bfolds?\s+on\b|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+lines?)?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|(?<=(?:[\d""”]|\b(?:cm|mm|in))\s*,\s*)half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|(?<!['’])\bs\b\.?(?=\s*[@:]?\s*\d)|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bdivided?\s+(?:it\s+)?(?=in(?:to)?\s+\w+\s+equal\b)|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+)?(?:at|in|into|along|every|each|lengthwise|lengthways|crosswise|widthwise|widthways)\b|to\s+\d|(?:up|over|under|back)\s+\d|(?:(?:both|the|two|its|short|long)\s+){0,3}(?:ends|sides|edges)\s+(?:in\s*)?to\b|\d)|\s*[:=@])|\bfolds?\s+on\b|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
     public static partial Regex Word();
 
     // Whatever is said from here on is no score: why, or what else is done.
@@ -43,6 +43,10 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 
     [GeneratedRegex(@"\b(?:in|at|into)\s+(?:half|halves)\b|\bhalf[\s-]fold(?:ed)?\b|^\W*half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|\bhalf\s*way\b|\b(?:down|at|across|in|on|through)\s+the\s+(?:middle|centre|center)\b|\bcent(?:re|er)\s*line\b", RegexOptions.IgnoreCase)]
     private static partial Regex HalfForm();
+
+    // So many panels alike: in quarters, into 4 equal panels, each half in half again.
+    [GeneratedRegex(@"\b(?:in(?:to)?\s+|at\s+(?:the\s+)?|every\s+)?(?:(?<n>\d{1,2}|two|three|four|five|six|seven|eight|nine|ten|twelve)\s+equal(?:ly)?(?:[\s-]+(?:sized|wide|spaced))?(?:\s+(?:panels?|parts?|sections?|pieces|widths?|spaces|columns?|strips?))?)\b|\b(?:in(?:to)?|at(?:\s+the)?)\s+(?:equal\s+)?(?<part>third|quarter|fourth|fifth|sixth|eighth)s\b|\b(?:every|each)\s+(?<part>third|quarter|fourth|fifth|sixth|eighth)\s+of\s+(?:its|the)\s+(?:length|width|height|sheet|strip|piece)\b|\b(?:in\s+half\b.{0,40}?)(?<half>\bin\s+half\s+again|\bin\s+half(?=\s*$)|\bhalf\s+again)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex EqualForm();
 
     // Where the half is, is said too.
     [GeneratedRegex(@"\bin\s+half\s+(?=at\s+\d)", RegexOptions.IgnoreCase)]
@@ -194,7 +198,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 
         // Which way it folds, that it is folded in half or scored as before, is still to be read.
         static string Kept(Match word) => word.Value.Contains("same", StringComparison.OrdinalIgnoreCase) ? " same " : word.Value.StartsWith("half", StringComparison.OrdinalIgnoreCase) ? " in half " : word.Value.StartsWith("m", StringComparison.OrdinalIgnoreCase) ? " mountain " : word.Value.StartsWith("v", StringComparison.OrdinalIgnoreCase) ? " valley " : " ";
-        static bool Any(string part) => OwnFigures.NumberForm().IsMatch(part) || HalfForm().IsMatch(part) || EveryForm().IsMatch(part) || MeetForm().IsMatch(part);
+        static bool Any(string part) => OwnFigures.NumberForm().IsMatch(part) || HalfForm().IsMatch(part) || EveryForm().IsMatch(part) || EqualForm().IsMatch(part) || MeetForm().IsMatch(part);
     }
 
     /// <summary>What is scored from one end and what from the other, where both are said; a far part without figures is the same again.</summary>
@@ -284,6 +288,17 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             return new([new Length(sheet.Units / 4), new Length(3 * sheet.Units / 4)], doors, along is not null || meet.Groups["kind"].Success);
         }
 
+        // Where the panels are told apart by figures too, those hold.
+        if (EqualForm().Match(text) is { Success: true } equal)
+        {
+            text = text.Remove(equal.Index, equal.Length);
+            var way = along ?? first >= second;
+            if (OwnFigures.All(text, unit, 1).Count == 0 && Parts(equal) is > 1 and <= Most and var parts)
+            {
+                return new([.. Enumerable.Range(1, parts - 1).Select(i => new Length((way ? first : second).Units * i / parts))], way, along is not null);
+            }
+        }
+
         if (HalfForm().Match(text) is { Success: true } half && OwnFigures.All(text, unit, 1).Count == 0)
         {
             var halved = along ?? first >= second;
@@ -334,6 +349,9 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         all = HalfForm().IsMatch(text) ? all.Append(new Length(length.Units / 2)) : all;
         return new([.. all.Distinct().Order()], side, along is not null || Holds(first) != Holds(second)) { Folds = Ways(text, unit, ends.Success ? length : null) };
     }
+
+    private static int Parts(Match equal) => equal.Groups["half"].Success ? 4 : equal.Groups["n"].Success ? OwnFigures.Times(equal.Groups["n"].Value)
+        : equal.Groups["part"].Value.ToLowerInvariant() switch { "third" => 3, "fifth" => 5, "sixth" => 6, "eighth" => 8, _ => 4 };
 
     /// <summary>Whether nothing tells which side a piece's scores are read along: neither symmetry nor a long sheet.</summary>
     public static bool IsOpen(OwnPiece piece) => !IsLong(piece.First, piece.Second) && IsEven(piece.Scores, piece.First) == IsEven(piece.Scores, piece.Second);

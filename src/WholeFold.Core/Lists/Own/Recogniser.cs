@@ -57,10 +57,13 @@ public sealed partial class Recogniser(DesignReader reader)
 
     private sealed record Variant(ConstructionFamily Family, Construction Construction, IReadOnlyDictionary<string, string> Choices, Equations Equations)
     {
-        private readonly ConditionalWeakTable<Piece, IReadOnlyList<Piece>> _readings = [];
+        private readonly ConditionalWeakTable<Piece, IReadOnlyList<Piece>> _readings = [], _halves = [];
 
         /// <summary>A piece by its chain, and by the creases that run across that, where it has some: a list may name either.</summary>
         public IReadOnlyList<Piece> Readings(Piece piece) => _readings.GetValue(piece, p => [.. Recogniser.Readings(p)]);
+
+        /// <summary>The halves of a sheet that is cut in two along its chain: a list may name them, and not the sheet.</summary>
+        public IReadOnlyList<Piece> Halves(Piece piece) => _halves.GetValue(piece, p => [.. Recogniser.Halves(p)]);
     }
 
     /// <summary>A listed piece taken for one of the construction's.</summary>
@@ -140,8 +143,8 @@ public sealed partial class Recogniser(DesignReader reader)
     {
         var scored = list.Cards.Where(c => c.Scores.Count > 0).OrderByDescending(c => c.Scores.Count).ToList();
 
-        // Two cut alike may be two pieces with names of their own.
-        var parted = scored.SelectMany(c => c.Quantity == 2 ? [c with { Quantity = 1 }, c with { Quantity = 1 }] : new[] { c }).ToList();
+        // Two cut alike may be two pieces with names of their own, and four the halves of two.
+        var parted = scored.SelectMany(c => c.Quantity is 2 or 4 ? [c with { Quantity = c.Quantity / 2 }, c with { Quantity = c.Quantity / 2 }] : new[] { c }).ToList();
         Recognised? best = null;
         foreach (var pieces in parted.Count > scored.Count && variant.Construction.Pieces.Count(p => p.Quantity == 1 && p.Creases.Count > 0) > 1 ? [scored, parted] : new[] { scored })
         {
@@ -174,7 +177,7 @@ public sealed partial class Recogniser(DesignReader reader)
         {
             // A piece that is the same from both ends is tried once.
             var same = read.Panels.Zip(read.Panels.Reverse()).All(p => p.First == p.Second);
-            foreach (var piece in variant.Construction.Pieces.SelectMany(p => p.Creases.Count == 0 && Says(listed, p.Name) ? variant.Readings(p).Concat(Slanting(p)) : variant.Readings(p)).Where(p => p.Creases.Count == read.Scores.Count))
+            foreach (var piece in variant.Construction.Pieces.SelectMany(p => variant.Readings(p).Concat(variant.Halves(p)).Concat(p.Creases.Count == 0 && Says(listed, p.Name) ? Slanting(p) : [])).Where(p => p.Creases.Count == read.Scores.Count))
             {
                 var ways = Turns.Where(mirrored => !mirrored || !same).Select(mirrored => new Match(read, piece, mirrored, [.. Of(variant, read, piece, mirrored)])).Select(m => (Match: m, Agreed: variant.Equations.Agree(m.Figures, most: 1)));
                 var possible = ways.Where(w => w.Agreed is not null || read.Scores.Count == 1).Select(w => (w.Match, w.Agreed?.Out.Count, Off: w.Agreed is { } a ? w.Match.Figures.Except(a.Out).Max(f => variant.Equations.Off(f, a.X)) : 0)).ToList();
@@ -245,30 +248,6 @@ public sealed partial class Recogniser(DesignReader reader)
         if (listed.Turned is { } turned)
         {
             yield return turned;
-        }
-    }
-
-    /// <summary>A piece by its chain, and by the creases that run across that, where it has some: a list may name either.</summary>
-    private static IEnumerable<Piece> Readings(Piece piece)
-    {
-        yield return piece;
-        var crossing = piece.Lines.Where(l => piece.Axis == Axis.X ? l.IsLevel : l.IsUpright).ToList();
-        if (crossing.Count > 0)
-        {
-            var at = crossing.Select(l => piece.Axis == Axis.X ? l.From.Y : l.From.X).ToList();
-            var panels = at.Append(piece.Across).Zip(at.Prepend(Affine.Zero), (to, from) => to - from).Select((extent, i) => piece.Panels[0] with { Id = $"across-{i}", Extent = extent });
-            yield return piece with { Panels = [.. panels], Creases = [.. crossing.Select(l => l.Crease)], Across = piece.Along };
-        }
-    }
-
-    /// <summary>A sheet that is scored slantwise only, by where its first two lines leave its lower edge, half-way between them: that is what is measured from the corner.</summary>
-    private static IEnumerable<Piece> Slanting(Piece piece)
-    {
-        var foot = piece.Lines.Where(l => !l.IsLevel && !l.IsUpright && l.From.Y == Affine.Zero).ToList();
-        if (foot.Count == 2)
-        {
-            var at = (foot[0].From.X + foot[1].From.X) / 2;
-            yield return piece with { Panels = [piece.Panels[0] with { Extent = at }, piece.Panels[0] with { Id = "beyond", Extent = piece.Along - at }], Creases = [foot[0].Crease] };
         }
     }
 
