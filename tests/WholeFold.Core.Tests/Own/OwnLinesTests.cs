@@ -281,6 +281,7 @@ public class OwnLinesTests
     [InlineData("base 10 x 5 long way 3, across 2, glued")]
     [InlineData("base 10 x 5, score both diagonals, and 12 1/2")]
     [InlineData("base 10 x 5, scored all over")]
+    [InlineData("base 10 x 5, scored on two sides")]
     public void Figures_that_were_not_read_are_told(string line)
     {
         var list = OwnListReader.Read(line, DisplayUnit.Inch);
@@ -332,6 +333,45 @@ public class OwnLinesTests
     {
         var list = OwnListReader.Read(text, DisplayUnit.Inch);
         Assert.Equal(pieces, string.Join(" / ", list.Pieces.Select(p => $"{p.Name} {Inches(p.First)} x {Inches(p.Second)} x{p.Quantity}: {string.Join(' ', p.Scores.Select(Inches))}")));
+        Assert.Empty(list.Left);
+    }
+
+    /// <summary>What a sheet is made for is the card; what it holds besides is scored no more than it is.</summary>
+    [Theory]
+    [InlineData("Envelope: 9 1/2 square for a 5x7 card", "envelope 9.5 x 9.5", "5 x 7")]
+    [InlineData("8 1/2 square envelope to fit a 5 x 6 3/4 card, first score at 3 1/2", "envelope 8.5 x 8.5: 3.5", "5 x 6.75")]
+    [InlineData("9 1/2 in square envelope sheet for 5 x 7, first score 4 in", "envelope sheet 9.5 x 9.5: 4", "5 x 7")]
+    [InlineData("base 8 1/2 x 5 1/2 for a 4 1/4 x 5 1/2 card, score at 4 1/4", "base 8.5 x 5.5: 4.25", "4.25 x 5.5")]
+    [InlineData("pocket 3 x 4 1/2 for a 2 1/8 x 3 3/8 gift card, score at 1/2", "pocket 1 3 x 4.5: 0.5 / pocket 2 2.125 x 3.375", "")]
+    public void What_it_is_made_for_is_the_card(string line, string pieces, string finished)
+    {
+        var list = OwnListReader.Read(line, DisplayUnit.Inch);
+        Assert.Equal(pieces, string.Join(" / ", list.Cards.Select(p => $"{p.Name} {Inches(p.First)} x {Inches(p.Second)}{(p.Scores.Count > 0 ? ": " : "")}{string.Join(' ', p.Scores.Select(Inches))}")));
+        Assert.Equal(finished, list.Finished is { } card ? $"{Inches(card.First)} x {Inches(card.Second)}" : "");
+        Assert.Empty(list.Left);
+    }
+
+    /// <summary>Whole figures that rise are figures of their own, though no blank stands behind a comma; others may be decimals.</summary>
+    [Theory]
+    [InlineData("strip 12 x 4 in; scores at 1,3,4,6,8,9,11", "1 3 4 6 8 9 11")]
+    [InlineData("card 9 x 5 in, score 2,3,6,7", "2 3 6 7")]
+    [InlineData("strip 30 x 10 cm, score 5,10,15", "1.969 3.937 5.906")]
+    [InlineData("strip 30 x 10 cm, score 2,5 5,0 7,5", "0.984 1.969 2.953")]
+    public void Whole_figures_may_stand_close(string line, string scores) =>
+        Assert.Equal(scores, string.Join(' ', Assert.Single(OwnListReader.Read(line, null).Pieces).Scores.Select(Inches)));
+
+    /// <summary>Scores in words, and marks; which side stands first; what a card was folded from; what is said of each of several.</summary>
+    [Theory]
+    [InlineData("body nine inches by six, with scores at one and a half, three, six, and seven and a half", "body: 1.5 3 6 7.5")]
+    [InlineData("card 10 x 5. Score marks 2 1/2 / 7 1/2", "card: 2.5 7.5")]
+    [InlineData("panel 4 1/4 x 10\non the 10 inch side: 5 1/2, 6 1/2, 8 1/2, 9 1/2", "panel: 5.5 6.5 8.5 9.5")]
+    [InlineData("outside folded from 8 1/2 x 5 1/2", "outside: 4.25")]
+    [InlineData("left 5 x 3; right 5 x 4; each with 1/2 tabs scored at both ends", "left: 0.5 4.5 / right: 0.5 4.5")]
+    [InlineData("base 8 x 5, score 1 and 7\ntier one 7 x 3\ntier two 7 x 4\neach scored 1/2 in from both ends", "base: 1 7 / tier one: 0.5 6.5 / tier two: 0.5 6.5")]
+    public void Words_marks_and_what_is_said_of_each_are_scores(string text, string pieces)
+    {
+        var list = OwnListReader.Read(text, DisplayUnit.Inch);
+        Assert.Equal(pieces, string.Join(" / ", list.Cards.Select(p => $"{(p.Name == "piece 1" ? "card" : p.Name)}: {string.Join(' ', p.Scores.Select(Inches))}")));
         Assert.Empty(list.Left);
     }
 

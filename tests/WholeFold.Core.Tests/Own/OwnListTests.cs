@@ -102,6 +102,22 @@ public class OwnListTests
         Assert.All(own.Figures, f => Assert.Equal(f.Value, f.Now));
     }
 
+    /// <summary>A format that a list says it is for is taken where its figures go with it; where they do not, that is told.</summary>
+    [Theory]
+    [InlineData("envelope 8 x 8, first score at 3 9/16, for A2", "4 1/4 x 5 1/2", false)]
+    [InlineData("envelope for A2: 7 1/4 x 7 1/4, first score at 3 1/2", null, true)]
+    [InlineData("Envelope: 9 1/2 square for a 5x7 card", "5 x 7", false)]
+    public void A_list_says_what_it_is_for(string text, string? size, bool told)
+    {
+        var own = OwnDesign.Of(text, DisplayUnit.Inch, Support.Reader, Recogniser);
+        Assert.Equal("envelope", own.Recognised?.Family.Id);
+        Assert.Equal(told, own.Contradictions.Any(c => c.Text.Write(DisplayUnit.Inch).StartsWith("It is said to be for A2", StringComparison.Ordinal)));
+        if (size is not null)
+        {
+            Assert.Equal(size, string.Join(" x ", new[] { own.Recognised!.Width, own.Recognised.Height }.Order().Select(l => LengthWriter.Write(l, DisplayUnit.Inch))));
+        }
+    }
+
     /// <summary>Whoever leaves a construction's allowances out, or takes off a hair of her own, has it recognised, and her hair in every format.</summary>
     [Fact]
     public void A_makers_own_hair_stays_and_allowances_may_be_left_out()
@@ -328,7 +344,7 @@ public class OwnListTests
     public void No_line_takes_longer_than_it_is_long(string before)
     {
         var clock = System.Diagnostics.Stopwatch.StartNew();
-        foreach (var word in new[] { "1", "1 ", "1 1/2", "1/2 ", "1-", ".5", "1,", "a ", "a, ", "and ", "with ", "x", "x 1 ", "1x1 ", "1 x ", "score ", "at ", "(", "(1", "every ", "every 1 to ", "in ", ";", ". a", "fold ", "to 1 x ", "both ends ", "from each ", "circle ", "circle 1", "1 circle", "| ", "1|", "\t1", "rotate ", "1 wide ", "w 1 ", "two ", "make two ", "2 of ", "cut ", "cut to get ", "trim to ", "every leaving ", ", it is ", " is left", " - a", "m 1 ", "1 m ", "an inch and a half ", "is a 1, ", "1 in from ", "x 1 x ", "1 x 1 envelope: ", "same as the ", "in half ", "in half again ", "into 4 equal ", "cut each ", "1x1s ", "#2 ", " ", "-", "\"" })
+        foreach (var word in new[] { "1", "1 ", "1 1/2", "1/2 ", "1-", ".5", "1,", "a ", "a, ", "and ", "with ", "x", "x 1 ", "1x1 ", "1 x ", "score ", "at ", "(", "(1", "every ", "every 1 to ", "in ", ";", ". a", "fold ", "to 1 x ", "both ends ", "from each ", "circle ", "circle 1", "1 circle", "| ", "1|", "\t1", "rotate ", "1 wide ", "w 1 ", "two ", "make two ", "2 of ", "cut ", "cut to get ", "trim to ", "every leaving ", ", it is ", " is left", " - a", "m 1 ", "1 m ", "an inch and a half ", "is a 1, ", "1 in from ", "x 1 x ", "1 x 1 envelope: ", "same as the ", "one and ", "three, ", "score marks ", "each scored ", "for a 1 x 1 card ", "1,2,", "in half ", "in half again ", "into 4 equal ", "cut each ", "1x1s ", "#2 ", " ", "-", "\"" })
         {
             foreach (var (times, end) in new[] { (60, "?"), (4000 / word.Length, "?"), (4000 / word.Length, "") })
             {

@@ -77,9 +77,12 @@ internal static partial class FinishedSize
     /// <summary>Whether the list calls its card by the name of that format: A2 step card.</summary>
     internal static bool IsTitled(OwnList list, Length width, Length height, IReadOnlyList<Format> formats, UnitSystem system, Length near)
     {
-        var said = FormatName().Matches($"{list.Title} {(list.Pieces.Count > 0 ? list.Pieces[0].Name : "")}").Select(m => m.Groups["name"].Value.Replace('-', ' ')).ToList();
+        var said = FormatName().Matches($"{list.Title} {(list.Pieces.Count > 0 ? list.Pieces[0].Name : "")} {list.Fits}").Select(m => m.Groups["name"].Value.Replace('-', ' ')).ToList();
         return said.Count > 0 && formats.Any(f => f.System == system && said.Any(n => f.Name.StartsWith(n, StringComparison.OrdinalIgnoreCase)) && f.IsAbout(width, height, near));
     }
+
+    /// <summary>The formats that a list says it is for.</summary>
+    internal static IEnumerable<Format> Said(OwnList list, IReadOnlyList<Format> formats, UnitSystem system) => list.Fits is { } fits ? formats.Where(f => f.System == system && f.Name.StartsWith(fits.Replace('-', ' '), StringComparison.OrdinalIgnoreCase)) : [];
 
     /// <summary>Whether a side is what people make cards: a multiple of 1/4 in, or 5 mm.</summary>
     internal static bool IsRound(Length side, UnitSystem system)

@@ -179,6 +179,13 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
             return [];
         }
 
+        // It may be for another card than its maker says.
+        var system = list.Cards.First().Unit.SystemOf();
+        if (recognised is not null && list.Finished is null && FinishedSize.Said(list, formats, system).ToList() is [var format, ..] said && !said.Any(f => f.IsAbout(home.Width, home.Height, Length.Mm(2))))
+        {
+            return [new ListFinding("fits", list.Cards.First().Line, null, Words.Of($"It is said to be for {format.Name}, {format.Width} × {format.Height:u}; by its figures it is for {home.Width} × {home.Height:u}."), [])];
+        }
+
         var main = list.Cards.MaxBy(c => (double)c.First.Units * c.Second.Units);
         if (SquareSlips.Find(list) is { Count: > 0 } squares)
         {

@@ -72,6 +72,9 @@ public sealed record OwnList(IReadOnlyList<OwnPiece> Pieces, IReadOnlyList<OwnNa
     /// <summary>What its maker calls it, in a line above the others; null where there is none.</summary>
     public string? Title { get; init; }
 
+    /// <summary>The name of a format that it says it is for; null where it names none.</summary>
+    public string? Fits { get; init; }
+
     public IEnumerable<OwnPiece> Cards => Pieces.Where(p => p.Kind == OwnKind.Piece);
 
     public IEnumerable<OwnPiece> Papers => Pieces.Where(p => p.Kind == OwnKind.Paper);

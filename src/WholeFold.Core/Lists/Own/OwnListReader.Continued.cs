@@ -9,6 +9,13 @@ public static partial class OwnListReader
     private static bool Continues(string part, string? tail, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
     {
         var last = pieces.FindLastIndex(p => p.Kind is OwnKind.Piece or OwnKind.Paper);
+        // So much at both ends may stand before the word.
+        tail = tail is not null && !tail.Any(char.IsAsciiDigit) && OwnScores.EndsForm().IsMatch(tail) && part.Any(char.IsAsciiDigit) ? part : tail;
+        if (last >= 0 && tail is not null && OfEach().IsMatch(part) && Each(tail, unit, pieces, last))
+        {
+            return true;
+        }
+
         if (last >= 0 && (Changed(part, tail, unit, pieces, pieces[last]) is { } changed))
         {
             pieces[last] = changed;
@@ -28,6 +35,37 @@ public static partial class OwnListReader
 
         return false;
     }
+
+    /// <summary>Of several pieces in a row that nothing is scored on yet each is scored so.</summary>
+    private static bool Each(string tail, DisplayUnit unit, List<OwnPiece> pieces, int last)
+    {
+        var first = last;
+        while (first > 0 && pieces[first - 1] is { Kind: OwnKind.Piece, Scores.Count: 0 } && pieces[first - 1].Line >= pieces[last].Line - MostRows)
+        {
+            first--;
+        }
+
+        if (first == last || pieces[last].Kind != OwnKind.Piece || pieces[last].Scores.Count > 0)
+        {
+            return false;
+        }
+
+        var scored = pieces.Skip(first).Take(last - first + 1).Select(p => Scored(p, OwnScores.Read(tail, p.First, p.Second, unit), pieces)).ToList();
+        if (scored.Any(p => p is not { Scores.Count: > 0 }))
+        {
+            return false;
+        }
+
+        for (var i = first; i <= last; i++)
+        {
+            pieces[i] = scored[i - first]!;
+        }
+
+        return true;
+    }
+
+    /// <summary>What is said of each is said of pieces that stand no more lines before.</summary>
+    private const int MostRows = 6;
 
     /// <summary>The piece before it is cut into halves of that size: they are what is scored then, and of a sheet that is scored already nothing new is said. Null where they are no halves of it.</summary>
     private static bool? Halved(OwnFigures.Size size, string tail, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
@@ -53,7 +91,7 @@ public static partial class OwnListReader
     {
         var isScored = piece.Scores.Count > 0;
         var isOther = DoneWord().IsMatch(part) && !part.TrimStart().StartsWith("fold", StringComparison.OrdinalIgnoreCase) && !part.Contains("then fold", StringComparison.OrdinalIgnoreCase);
-        tail ??= isScored && OnASide().IsMatch(part) ? part : null;
+        tail ??= OnASide().IsMatch(part) ? part : null;
         if (!isOther && !isScored && (tail ?? (BareForm().IsMatch(part) || EndsOnly().IsMatch(part) ? part : null)) is { } said && Scored(piece, OwnScores.Read(said, piece.First, piece.Second, unit), pieces) is { } scored)
         {
             return scored;

@@ -15,7 +15,7 @@ public static partial class OwnListReader
     private const string Part = @"half|quarter|eighth|sixteenth|three[\s-]quarters?|(?:three|five|seven)[\s-]eighths?|three[\s-]sixteenths?";
 
     /// <summary>A side in words.</summary>
-    private const string Worded = $@"(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen)(?:\s+and\s+(?:an?\s+|one\s+)?(?<part>{Part}))?";
+    internal const string Worded = $@"(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen)(?:\s+and\s+(?:an?\s+|one\s+)?(?<part>{Part}))?";
 
     [GeneratedRegex(@"\b(?:mats?|papers?|layers?|panels? of paper|prints?|pattern(?:ed)?|dsp|decorat\w*|liners?|front mat|sentiment|greeting)\b", RegexOptions.IgnoreCase)]
     private static partial Regex PaperWord();
@@ -67,7 +67,7 @@ public static partial class OwnListReader
     private static partial Regex LastClause();
 
     // What stands before the size of a card that a title names: a fold's name or a gate's, or for.
-    [GeneratedRegex(@"^[^,;:]*(?:fold|gate|swing|twist|pinwheel|endless|never[\s-]ending|diorama|step(?:per)?)\s*(?:card)?\s*,?\s*$|\b(?:for|fits)\s+an?\s*$|^[^,;:\d]*\bfor\s*$|^(?!.*\b(?:gift|base|blank|note|place|business|inside|main|inner|outer|back|front|the|a|one|fold(?:ed)?)\s+card\b)[^,;:\d]*[a-z][^,;:\d]*\s+card\s*,?\s*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^[^,;:]*(?:fold|gate|swing|twist|pinwheel|endless|never[\s-]ending|diorama|tier\s+scene|shadow\s+box|step(?:per)?)\s*(?:card)?\s*,?\s*$|\b(?:for|fits)\s+an?(?:\s+[a-z]+)?\s*$|^[^,;:\d]*\bfor\s*$|^(?!.*\b(?:gift|base|blank|note|place|business|inside|main|inner|outer|back|front|the|a|one|fold(?:ed)?)\s+card\b)[^,;:\d]*[a-z][^,;:\d]*\s+card\s*,?\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex TitleName();
 
     // What stands behind the size of a finished card, at most.
@@ -119,8 +119,12 @@ public static partial class OwnListReader
     private static partial Regex DiagonalWord();
 
     // Which side, before figures: on the short side 1 and 4.
-    [GeneratedRegex(@"^\W*(?:and\s+)?(?:(?:on|along|across)\s+(?:the|its)\s+)?(?:(?:long|short|other)(?:er)?\s+(?:side|edge|way)|[\d/ .,-]+(?:in|""|cm|mm)?\s+(?:side|edge))\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\W*(?:and\s+)?(?:(?:on|along|across)\s+(?:the|its)\s+)?(?:(?:long|short|other)(?:er)?\s+(?:side|edge|way)|[\d/ .,-]+(?:inch|in|""|cm|mm)?\s+(?:side|edge))\b", RegexOptions.IgnoreCase)]
     private static partial Regex OnASide();
+
+    // What is said of all pieces before it that nothing was said of.
+    [GeneratedRegex(@"^\W*(?:and\s+)?(?:each|all)\b(?!\s+(?:of\s+)?(?:the\s+)?(?:sides|edges|corners|way|round))", RegexOptions.IgnoreCase)]
+    private static partial Regex OfEach();
 
     // So wide, and several heights: one piece for each.
     [GeneratedRegex($@"^(?<name>[^\d]*(?:\d\s+[a-z][^\d]*)?)\b(?<w>{OwnFigures.Number}{OwnFigures.Unit})\s*wide\b(?<between>.*?)[,;]?\s*\bheights?\b\s*(?:of|are)?\s*[:=]?\s*(?<heights>{Figures})$", RegexOptions.IgnoreCase)]
@@ -163,6 +167,23 @@ public static partial class OwnListReader
     // Names of pieces, which no finished card has.
     [GeneratedRegex(@"\b(?:base|cover|front|back|sheet|strip|panel|piece|part|liner|layer|outer|inner|outside|inside|body|box|lid|bottom|top|spine|tube|tabs?|walls?|doors?|pockets?|insert|frame|tile|tiers?|carrier|backing|backer|tag|tray|sleeve|slider?|fins?|pillars?|faces?|facade|stop|main|band|blank|gift|cardstock|paper|focal|circle)\b", RegexOptions.IgnoreCase)]
     private static partial Regex PieceName();
+
+    // What a sheet is made for, between its size and the card's; what stands behind that.
+    [GeneratedRegex(@"^(?<kept>[^\d]{0,24}?)\b(?:for|to\s+fit|fits?|holds?|takes?|makes)\s+(?:(?:an?|the|my)\s+)?(?:finished\s+)?$", RegexOptions.IgnoreCase)]
+    private static partial Regex GoesIn();
+
+    // The format that it is for, by its name.
+    [GeneratedRegex(@"\b(?:for|fits?)\s+(?:(?:an?|the|my)\s+)?(?<name>a[1-7]|dl|mini[\s-]slimline|slimline)\b(?!\s*(?:sheet|paper))", RegexOptions.IgnoreCase)]
+    private static partial Regex FormatThatItFits();
+
+    [GeneratedRegex(@"^\s*(?:finished\s+)?card\b", RegexOptions.IgnoreCase)]
+    private static partial Regex CardBehind();
+
+    [GeneratedRegex(@"^\W*(?:$|,)")]
+    private static partial Regex NothingBehind();
+
+    [GeneratedRegex(@"\benvelopes?\b", RegexOptions.IgnoreCase)]
+    private static partial Regex EnvelopeWord();
 
     // The envelope that a card is for is no piece of it.
     [GeneratedRegex($@"\b(?:fits|for|goes)\s+(?:in(?:to)?\s+)?(?:an?\s+)?{OwnFigures.Number}{OwnFigures.Unit}\s*(?:x|×|by)\s*{OwnFigures.Number}{OwnFigures.Unit}\s+envelopes?\W*$", RegexOptions.IgnoreCase)]

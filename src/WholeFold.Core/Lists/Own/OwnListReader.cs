@@ -62,7 +62,7 @@ public static partial class OwnListReader
             }
         }
 
-        return new OwnList([.. ToldApart(ByHabit(WithItsCard(pieces)))], named, left) { Title = title };
+        return new OwnList([.. ToldApart(ByHabit(WithItsCard(pieces)))], named, left) { Title = title, Fits = FormatThatItFits().Match(text) is { Success: true } fits ? fits.Groups["name"].Value : null };
     }
 
     /// <summary>What comes first, has a name that no piece has, and is as large as what is scored will be when it is folded, is the finished card.</summary>
@@ -179,7 +179,7 @@ public static partial class OwnListReader
     private static readonly string[] Whole = ["one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve", "thirteen", "fourteen"];
 
     /// <summary>A side in words: eight and a half.</summary>
-    private static string InFigures(Match m)
+    internal static string InFigures(Match m)
     {
         var part = Regex.Replace(m.Groups["part"].Value.ToLowerInvariant(), @"[\s-]+", " ").TrimEnd('s') switch
         {
@@ -297,7 +297,18 @@ public static partial class OwnListReader
             var before = head[from..Math.Min(size.At, head.Length)];
             var after = head[Math.Min(size.End, head.Length)..(i + 1 < sizes.Count ? Math.Min(sizes[i + 1].At, head.Length) : head.Length)];
             from = Math.Min(size.End, head.Length);
-            var scores = tail is null ? null : OwnScores.Read(tail, size.A, size.B, unit);
+
+            // What it is made for is the card, and no piece.
+            if ((i > 0 || (pieces.Count > 0 && GoesIn().Match(before).Groups["kept"] is { Success: true, Length: 0 })) && IsMadeFor(before, after, head))
+            {
+                pieces.Add(new OwnPiece(number, "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit));
+                continue;
+            }
+
+            // And what goes into it is scored no more than it is.
+            var holds = i > 0 && GoesIn().IsMatch(before);
+            after = i + 1 < sizes.Count && GoesIn().Match(after) is { Success: true } goes && IsMadeFor(after, head[Math.Min(sizes[i + 1].End, head.Length)..], head) ? goes.Groups["kept"].Value : after;
+            var scores = tail is null || holds ? null : OwnScores.Read(tail, size.A, size.B, unit);
             var own = Name(before);
             var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : i > 0 && (Within().IsMatch(before) || IsOpening().IsMatch(after)) ? OwnKind.Window : Kind(own.Length == 0 && carried is not null ? carried.Name : before, before + after, carried);
             var name = own.Length > 0 ? own : i > 0 && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : carried?.Name ?? (i == 0 && !Aside().IsMatch(after) && Name(after) is { Length: > 0 } behind ? behind : kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when CircleWord().IsMatch(head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)]) => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
@@ -307,6 +318,8 @@ public static partial class OwnListReader
         }
 
         return true;
+
+        static bool IsMadeFor(string before, string after, string head) => GoesIn().IsMatch(before) && (CardBehind().IsMatch(after) || (EnvelopeWord().IsMatch(head) && NothingBehind().IsMatch(after)));
 
         // What stands before the next name belongs to the size before it.
         static string Until(string after) => Regex.Match(after, @"^\W*(?:\(\s*\d+\s*\)|x\s*\d+)") is { Success: true } m ? m.Value : "";

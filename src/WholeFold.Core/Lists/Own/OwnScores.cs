@@ -24,11 +24,11 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     /// <summary>One that is longer by so much is folded in half across its length.</summary>
     private const double LongToHalve = 1.45;
 
-    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+lines?)?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|(?<=(?:[\d""”]|\b(?:cm|mm|in))\s*,\s*)half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|(?<!['’])\bs\b\.?(?=\s*[@:]?\s*\d)|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bdivided?\s+(?:it\s+)?(?=in(?:to)?\s+\w+\s+equal\b)|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+)?(?:at|in|into|along|every|each|lengthwise|lengthways|crosswise|widthwise|widthways)\b|to\s+\d|(?:up|over|under|back)\s+\d|(?:(?:both|the|two|its|short|long)\s+){0,3}(?:ends|sides|edges)\s+(?:in\s*)?to\b|\d)|\s*[:=@])|\bfolds?\s+on\b|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+(?:lines?|marks?))?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|(?<=(?:[\d""”]|\b(?:cm|mm|in))\s*,\s*)half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|(?<!['’])\bs\b\.?(?=\s*[@:]?\s*\d)|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bdivided?\s+(?:it\s+)?(?=in(?:to)?\s+\w+\s+equal\b)|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+)?(?:at|in|into|along|every|each|lengthwise|lengthways|crosswise|widthwise|widthways)\b|to\s+\d|(?:up|over|under|back)\s+\d|(?:(?:both|the|two|its|short|long)\s+){0,3}(?:ends|sides|edges)\s+(?:in\s*)?to\b|\d)|\s*[:=@])|\bfolds?\s+on\b|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
     public static partial Regex Word();
 
     // Whatever is said from here on is no score: why, or what else is done.
-    [GeneratedRegex(@"[(,;.]?\s*\b(?:then\s+|and\s+)?(?:so\b|so that|(?<!\b(?:every|each)\s[^,;.]{0,16},?\s*)lea(?:ving|ves?)\b|which|making|makes|because|for (?:a|the|an)\b|(?:along|on)\s+(?:the\s+)?(?:top|bottom|rails?)\b(?!\s+(?:and|&))|along\s+(?:the\s+)?top\b|to make|cut|(?:slit|slot|snip|trim|notch|tick|mark|glue|tape|bond|burnish|slic|window|aperture|hole|opening|stick|attach|adhere|only)(?:s|d|e|ed|ted|ped|med)?)\b.*$", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
+    [GeneratedRegex(@"[(,;.]?\s*\b(?:then\s+|and\s+)?(?:so\b|so that|(?<!\b(?:every|each)\s[^,;.]{0,16},?\s*)lea(?:ving|ves?)\b|which|making|makes|because|for (?:a|the|an|my|[abc]\d|dl)\b|fits?\b|holds?\b|(?:along|on)\s+(?:the\s+)?(?:top|bottom|rails?)\b(?!\s+(?:and|&))|along\s+(?:the\s+)?top\b|to make|cut|(?:slit|slot|snip|trim|notch|tick|mark|glue|tape|bond|burnish|slic|window|aperture|hole|opening|stick|attach|adhere|only)(?:s|d|e|ed|ted|ped|med)?)\b.*$", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
     private static partial Regex Otherwise();
 
     // What a part of it comes to, and no score.
@@ -60,8 +60,14 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     [GeneratedRegex(@"(?<=(?<![\d.,/])[1-9]\d?),(?=\d(?![\d/]))")]
     private static partial Regex PartedForm();
 
+    // Several whole figures that rise are figures of their own, whatever a comma may be elsewhere: 2,3,6,7.
+    [GeneratedRegex(@"(?<![\d.,/])\d{1,3}(?:,\d{1,3}){2,}(?![\d/]|[.,]\d)")]
+    private static partial Regex RisingRun();
+
+    private static string Parted(Match run) => run.Value.Split(',').Select(f => int.Parse(f, System.Globalization.CultureInfo.InvariantCulture)).ToList() is var f && f.Zip(f.Skip(1)).All(p => p.First < p.Second) ? run.Value.Replace(",", ", ", StringComparison.Ordinal) : run.Value;
+
     // Of what is folded, and nothing more is said, it is in half.
-    [GeneratedRegex(@"^\W*(?:scored?\s+and\s+)?folded\W*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\W*(?:scored?\s+and\s+)?folded(?:\s+from(?:\s+an?|\s+one)?)?\W*$", RegexOptions.IgnoreCase)]
     private static partial Regex FoldedOnly();
 
     // Both ends meet in the middle.
@@ -104,6 +110,10 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     [GeneratedRegex($@"\b(?:(?<m>mountains?)|valleys?)\b(?:\s+(?:folds?|creases?|scores?)\b)?(?<before>\s*(?:(?:is|are)\b\s*)?(?:at\b|on\b|:|=)?\s*{OwnFigures.Number})?", RegexOptions.IgnoreCase)]
     private static partial Regex WayForm();
 
+    // Figures in words, where none is written otherwise: one and a half, three, six.
+    [GeneratedRegex($@"(?<=\bat\s+|\bon\s+|[,:;]\s*|\band\s+|&\s*){OwnListReader.Worded}\b(?!\s+(?:(?:opposite|long|short|equal|of|more)\b|\w+\s+)?(?:sides?|ends?|edges?|ways?|times|halves|parts?|panels?|sections?|lines?|folds?|scores?|creases?|corners?|directions?)\b)", RegexOptions.IgnoreCase)]
+    private static partial Regex WordedForm();
+
     /// <summary>How many there are of a piece, behind its scores.</summary>
     [GeneratedRegex(@"\(\s*(?:x\s*)?\d{1,2}\s*(?:x|off|of\s+(?:them|these))?\s*\)|(?<![\d""]\s*)[\s,]x\s?\d{1,2}\s*$|[-,;]?\s*\b(?:make|need|qty)\s+\d{1,2}\s*$|[-,;]\s*\d{1,2}\s+(?:of|off)(?:\s+(?:them|these))?\s*$", RegexOptions.IgnoreCase)]
     internal static partial Regex CountForm();
@@ -116,6 +126,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             text = "in half";
         }
 
+        text = text.Any(char.IsAsciiDigit) ? text : WordedForm().Replace(text, OwnListReader.InFigures);
         var said = Otherwise().Replace(Word().Replace(CountForm().Replace(Remark().Replace(text, " "), " "), Kept), " ");
         if (FromBothEnds(said) is { } parted && Read(parted.Near, first, second, unit) is { Scores.Count: > 0 } near)
         {
@@ -143,6 +154,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         var diagonals = Regex.IsMatch(text, @"\bdiagonal", RegexOptions.IgnoreCase);
         said = HalfAtForm().Replace(said, " ");
         said = diagonals ? SlantForm().Replace(said, " ") : said;
+        said = RisingRun().Replace(said, Parted);
         said = unit == DisplayUnit.Inch ? PartedForm().Replace(said, ", ") : said;
         if (Regex.IsMatch(said, @"\bsame\b|^\W*(?:as|like)\s+(?:the|above|before|on)\b", RegexOptions.IgnoreCase) && OwnFigures.All(said, unit, 1).Count == 0)
         {

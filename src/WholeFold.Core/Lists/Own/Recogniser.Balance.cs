@@ -44,6 +44,7 @@ public sealed partial class Recogniser
             _score += variant.Construction.Pieces is [{ Creases.Count: 1 }] && list.Cards.Count(c => c.Scores.Count > 0) == 1 ? OneFold : 0;
             _score -= way.Pairs.Where(p => p.Listed.Quantity != p.Piece.Quantity && p.Listed.Quantity > 1).Sum(p => p.Listed.Quantity == 2 ? WrongCount : FarTooMany);
             _score += Titled * of.Called(list, variant.Family);
+            _score -= list.Cards.Any(c => c.Quantity > 1) ? WrongCount * way.Pairs.Count(p => p.Listed.Quantity < p.Piece.Quantity) : 0;
             Parameters();
             Creases();
             BySize();
@@ -133,7 +134,7 @@ public sealed partial class Recogniser
                     _plain.Remove(listed);
                     _used.Add(piece.Id);
                     _matched.Add(new MatchedPiece(listed, piece, false, !Is(listed, false)));
-                    _score += (listed.Kind == OwnKind.Piece && (listed.Quantity == piece.Quantity || listed.Quantity == 1) ? Plain : PaperFits) + (of.NamesIt(listed, piece) ? Named : 0);
+                    _score += (listed.Kind != OwnKind.Piece ? PaperFits : listed.Quantity == piece.Quantity || listed.Quantity == 1 ? Plain : listed.Quantity % piece.Quantity == 0 && listed.Quantity > 1 && list.Cards.All(c => c.Quantity % listed.Quantity == 0) ? PaperFits : 0) + (of.NamesIt(listed, piece) ? Named : 0);
                 }
             }
         }

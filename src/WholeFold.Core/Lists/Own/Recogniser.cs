@@ -110,7 +110,8 @@ public sealed partial class Recogniser(DesignReader reader)
     [GeneratedRegex(@"\p{L}{3,}")]
     private static partial Regex NameWord();
 
-    private bool NamesIt(OwnPiece listed, Piece piece) => string.Equals(piece.Name, listed.Name, StringComparison.OrdinalIgnoreCase) && _rare.Value.Contains(piece.Name.ToUpperInvariant());
+    /// <summary>Whether it is called what few pieces are, one or several of them.</summary>
+    private bool NamesIt(OwnPiece listed, Piece piece) => (string.Equals(piece.Name, listed.Name, StringComparison.OrdinalIgnoreCase) || string.Equals($"{piece.Name}s", listed.Name, StringComparison.OrdinalIgnoreCase)) && _rare.Value.Contains(piece.Name.ToUpperInvariant());
 
     /// <summary>Whether a piece's name has another in it, as a word.</summary>
     private static bool Says(OwnPiece listed, string name) => $" {listed.Name} ".Contains($" {name} ", StringComparison.OrdinalIgnoreCase);
@@ -277,42 +278,54 @@ public sealed partial class Recogniser(DesignReader reader)
 
     private Recognised? Judge(Variant variant, Way way, OwnList list)
     {
-        var equations = variant.Equations;
         var figures = way.Pairs.SelectMany(p => p.Figures).ToList();
-        var finished = list.Finished;
-        foreach (var turned in finished is null ? [false] : new[] { false, true })
-        {
-            IReadOnlyList<Equation> said = finished is null ? [] : [new Equation(finished.Line, "width", Affine.W, turned ? finished.Second : finished.First), new Equation(finished.Line, "height", Affine.H, turned ? finished.First : finished.Second)];
-            if (figures.Count == 0)
-            {
-                return Sheet(variant, list) is { } size ? new Balance(this, variant, way, list, [], size, []).Result() : null;
-            }
+        IEnumerable<IReadOnlyList<Equation>> Said(int line, Length width, Length height) => Turns.Select(turned => (IReadOnlyList<Equation>)[new(line, "width", Affine.W, turned ? height : width), new(line, "height", Affine.H, turned ? width : height)]);
 
-            if (equations.Agree([.. figures, .. said], most: Math.Min(MostOut, figures.Count / 4), IsNamed) is { } agreed)
-            {
-                var sizes = BySizes(variant, [.. figures, .. said], agreed.Out, list).Prepend(agreed.X).DistinctBy(x => string.Join(' ', x.Select(v => Math.Round(2 * v / equations.Tolerance))));
-                var weighed = sizes.Select(x => new Balance(this, variant, way, list, [.. figures, .. said], x, agreed.Out).Result()).OfType<Recognised>().ToList();
-                if (weighed.Count > 0)
-                {
-                    return weighed.MaxBy(w => Favour(w, list, equations.System));
-                }
-            }
+        // What its maker says of the finished card holds; a format that it is said to be for, where the figures go with that.
+        if (list.Finished is { } finished)
+        {
+            return Said(finished.Line, finished.First, finished.Second).Select(said => Judge(variant, way, list, figures, said)).OfType<Recognised>().FirstOrDefault();
         }
 
-        return null;
+        var open = Judge(variant, way, list, figures, []);
+        return FinishedSize.Said(list, reader.Inventory.Formats, variant.Equations.System).SelectMany(f => Said(list.Cards.First().Line, f.Width, f.Height)).Select(said => Judge(variant, way, list, figures, said)).Append(open).OfType<Recognised>()
+            .OrderByDescending(r => Favour(r, list, variant.Equations.System)).FirstOrDefault();
     }
 
-    /// <summary>The finished size by a sheet without a score that bears a construction's own name, where one of its sides tells the other: nothing else would say that it is that.</summary>
-    private Vector<double>? Sheet(Variant variant, OwnList list)
+    private Recognised? Judge(Variant variant, Way way, OwnList list, IReadOnlyList<Equation> figures, IReadOnlyList<Equation> said)
+    {
+        var equations = variant.Equations;
+        if (figures.Count == 0)
+        {
+            return Sheet(variant, list, said) is var (size, held) ? new Balance(this, variant, way, list, held, size, []).Result() : null;
+        }
+
+        if (equations.Agree([.. figures, .. said], most: Math.Min(MostOut, figures.Count / 4), IsNamed) is not { } agreed)
+        {
+            return null;
+        }
+
+        var sizes = BySizes(variant, [.. figures, .. said], agreed.Out, list).Prepend(agreed.X).DistinctBy(x => string.Join(' ', x.Select(v => Math.Round(2 * v / equations.Tolerance))));
+        return sizes.Select(x => new Balance(this, variant, way, list, [.. figures, .. said], x, agreed.Out).Result()).OfType<Recognised>().MaxBy(w => Favour(w, list, equations.System));
+    }
+
+    /// <summary>The finished size by a sheet without a score that bears a construction's own name, where one of its sides tells the other, or its maker says for which card it is: nothing else would say that it is that.</summary>
+    private (Vector<double> X, IReadOnlyList<Equation> Held)? Sheet(Variant variant, OwnList list, IReadOnlyList<Equation> said)
     {
         var equations = variant.Equations;
         foreach (var (listed, piece) in from l in list.Cards from p in variant.Construction.Pieces where p.Creases.Count == 0 && Says(l, p.Name) && _rare.Value.Contains(p.Name.ToUpperInvariant()) select (l, p))
         {
             var (along, across) = (new Equation(listed.Line, "width", piece.Along, listed.First), new Equation(listed.Line, "height", piece.Across, listed.Second));
-            var x = equations.Solve([along]);
-            if (equations.Off(across, x) <= equations.Tolerance)
+            if (said.Count > 0)
             {
-                return x;
+                if (equations.Agree([along, across, .. said], most: 0) is { } agreed)
+                {
+                    return (agreed.X, [along, across, .. said]);
+                }
+            }
+            else if (equations.Solve([along]) is var x && equations.Off(across, x) <= equations.Tolerance)
+            {
+                return (x, []);
             }
         }
 
