@@ -294,6 +294,9 @@ public class OwnLinesTests
     [InlineData("frames x3: 8 x 6", "frames", 3)]
     [InlineData("mats x 4 = 3 x 4", "mats", 4)]
     [InlineData("panel 4 x 5, 2x", "panel", 2)]
+    [InlineData("(2) designer paper 1 7/8 x 5 1/4", "designer paper", 2)]
+    [InlineData("2) designer paper 1 7/8 x 5 1/4", "designer paper", 1)]
+    [InlineData("Karte 297 x 148 mm, bei 148,5 falzen", "karte", 1)]
     [InlineData("Rückwand 6 x 6", "rückwand", 1)]
     [InlineData("boîte 6 x 3", "boîte", 1)]
     public void How_often_stands_behind_the_name_too(string line, string name, int count)
@@ -366,6 +369,10 @@ public class OwnLinesTests
     [InlineData("card 10 x 5. Score marks 2 1/2 / 7 1/2", "card: 2.5 7.5")]
     [InlineData("panel 4 1/4 x 10\non the 10 inch side: 5 1/2, 6 1/2, 8 1/2, 9 1/2", "panel: 5.5 6.5 8.5 9.5")]
     [InlineData("outside folded from 8 1/2 x 5 1/2", "outside: 4.25")]
+    [InlineData("base 5 x 12. from the left: 5, then 1/2 four times, then 5", "base: 5 5.5 6 6.5 7")]
+    [InlineData("strip 12 x 3, panels 2, 1 three times, 7", "strip: 2 3 4 5")]
+    [InlineData("1. Cut a 5 1/2\" x 6 1/2\" front. Score the 6 1/2\" side at 1/2\" and 6\". Cut a 4 1/2 x 4 1/2 opening in the middle.", "front: 0.5 6")]
+    [InlineData("For a 5x7 gate card I cut 9 7/8 by 7 then score 2 7/16 from each short end.", "gate: 2.438 7.438")]
     [InlineData("left 5 x 3; right 5 x 4; each with 1/2 tabs scored at both ends", "left: 0.5 4.5 / right: 0.5 4.5")]
     [InlineData("base 8 x 5, score 1 and 7\ntier one 7 x 3\ntier two 7 x 4\neach scored 1/2 in from both ends", "base: 1 7 / tier one: 0.5 6.5 / tier two: 0.5 6.5")]
     public void Words_marks_and_what_is_said_of_each_are_scores(string text, string pieces)

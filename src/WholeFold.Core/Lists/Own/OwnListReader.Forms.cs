@@ -9,7 +9,7 @@ public static partial class OwnListReader
     private const string Figure = $@"(?>{OwnFigures.Number})(?>{OwnFigures.Unit})";
 
     /// <summary>Figures one after the other to the end; and the same, parted by dashes too.</summary>
-    private const string Figures = $@"(?:{Figure}(?:[\s,;/&|]+(?:and\s+)?|$))+", DashedFigures = $@"(?:{Figure}(?:[\s,;/&|+]+(?:and\s+)?(?:-\s+)?|$))+";
+    private const string Figures = $@"(?:{Figure}(?:[\s,;/&|]+(?:(?:and|then)\s+)?|$))+", DashedFigures = $@"(?:{Figure}(?:[\s,;/&|+]+(?:(?:and|then)\s+)?(?:-\s+)?|$))+";
 
     /// <summary>Parts of an inch in words.</summary>
     private const string Part = @"half|quarter|eighth|sixteenth|three[\s-]quarters?|(?:three|five|seven)[\s-]eighths?|three[\s-]sixteenths?";
@@ -48,7 +48,7 @@ public static partial class OwnListReader
     private static partial Regex BareForm();
 
     // Figures right behind a size are its scores.
-    [GeneratedRegex($@"^\s*,?(?:\s*\b[a-z]+\b){{0,2}}\s*(?:[:@]{{1,2}}|[-=]+>|→|\||\bat\b|\s-{{1,2}}\s)(?<scores>[\s,;/&|]*{DashedFigures})$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^\s*,?(?:\s*\b[a-z]+\b){{0,2}}\s*(?:[:@]{{1,2}}|[-=]+>|→|\||\bat\b|\s-{{1,2}}\s|\bpanels?\b(?:\s+(?:of|are))?\s*:?)(?<scores>[\s,;/&|]*{DashedFigures})$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
     private static partial Regex BehindForm();
 
     // So much at both ends.
@@ -133,6 +133,9 @@ public static partial class OwnListReader
     [GeneratedRegex(@"^\W*step\s*\d{1,2}\b(?!\s+\d+/\d|[/-]\d|[.,]\d|\s*(?:x|×|by\b|""|in\b|cm\b|mm\b))\s*[:.)-]?\s*", RegexOptions.IgnoreCase)]
     private static partial Regex StepNumber();
 
+    [GeneratedRegex(@"^[^\w(]*\d{1,2}[.)]\s+(?=[A-Za-z])")]
+    private static partial Regex LineNumber();
+
     // What comes off the corners is no piece.
     [GeneratedRegex(@"\bcorners?\s+(?:off|out|away)\b|\b(?:off|from|out\s+of)\s+(?:each|all|every|the|both)\s+(?:\w+\s+)?corners?\b", RegexOptions.IgnoreCase)]
     private static partial Regex OffCorners();
@@ -176,7 +179,7 @@ public static partial class OwnListReader
     [GeneratedRegex(@"\b(?:for|fits?)\s+(?:(?:an?|the|my)\s+)?(?<name>a[1-7]|dl|mini[\s-]slimline|slimline)\b(?!\s*(?:sheet|paper))", RegexOptions.IgnoreCase)]
     private static partial Regex FormatThatItFits();
 
-    [GeneratedRegex(@"^\s*(?:finished\s+)?card\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\s*(?:(?!gift\b)[a-z-]+\s+){0,2}card\b(?!\s*stock)", RegexOptions.IgnoreCase)]
     private static partial Regex CardBehind();
 
     [GeneratedRegex(@"^\W*(?:$|,)")]
@@ -205,6 +208,6 @@ public static partial class OwnListReader
     [GeneratedRegex(@"(?<!\w)(?:[abc]\d|#\d+)(?!\w)", RegexOptions.IgnoreCase)]
     private static partial Regex FormatName();
 
-    [GeneratedRegex(@"\b(?:make|need|cut)\s+(?:one|two|three|four|five|six|eight)\b|\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z])|(?<=[:,]\s*|\band\s+|^\W*)(one|two|three|four|five|six|eight)\W*$|\b(start|begin|using|cut|pieces?|piece of|a|an|the|of|and|(?<!\bgift\s+)card|cardstock|pcs?|stock|at|to|from|is|for|each|measures?|measuring|that|which|qty)\b|(?<!\w)\d+(?!\w)|(?<!\w)(?:[x×]\s*\d{1,2}|\d{1,2}\s*[x×])(?!\w)|[^\p{L}0-9 '&-]", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:make|need|cut)\s+(?:one|two|three|four|five|six|eight)\b|\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z])|(?<=[:,]\s*|\band\s+|^\W*)(one|two|three|four|five|six|eight)\W*$|\b(start|begin|using|cut|pieces?|piece of|a|an|the|of|and|(?<!\bgift\s+)card|cardstock|pcs?|stock|at|to|from|is|for|each|measures?|measuring|that|which|qty|i|we)\b|(?<!\w)\d+(?!\w)|(?<!\w)(?:[x×]\s*\d{1,2}|\d{1,2}\s*[x×])(?!\w)|[^\p{L}0-9 '&-]", RegexOptions.IgnoreCase)]
     private static partial Regex Small();
 }

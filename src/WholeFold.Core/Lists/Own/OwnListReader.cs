@@ -88,12 +88,13 @@ public static partial class OwnListReader
 
     private static IEnumerable<string> Sentences(string part, DisplayUnit unit)
     {
-        // Each is a piece, or what is scored on the one before it.
+        // Each is a piece, or what is scored on the one before it; lines may be numbered.
+        part = LineNumber().Replace(part, "");
         var sentences = SentenceEnd().Split(part).Select(s => StepNumber().Replace(s, "")).ToArray();
 
         // What a line begins with may be no more than the card's name.
         sentences = sentences.Length > 2 && !sentences[0].Any(char.IsAsciiDigit) && !OwnScores.Word().IsMatch(sentences[0]) ? sentences[1..] : sentences;
-        return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0 || (OwnScores.Word().Match(s) is { Success: true } word && s[word.Index..].Any(char.IsAsciiDigit)) || (s.Length > 0 && char.IsUpper(s[0]) && NamedForm().IsMatch(s) && !GoesOn().IsMatch(s))) ? sentences : [StepNumber().Replace(part, "")];
+        return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0 || (OwnScores.Word().Match(s) is { Success: true } word && s[word.Index..].Any(char.IsAsciiDigit)) || BareForm().IsMatch(s) || (s.Length > 0 && char.IsUpper(s[0]) && NamedForm().IsMatch(s) && !GoesOn().IsMatch(s))) ? sentences : [StepNumber().Replace(part, "")];
     }
 
     /// <summary>A line for each of several heights that one names.</summary>
@@ -172,6 +173,7 @@ public static partial class OwnListReader
 
         // A slash between three figures or more parts them, and makes no fraction.
         var parted = SlashedRun().Replace(figures, m => m.Value.Replace("/", " / ", StringComparison.Ordinal));
+        parted = OwnScores.Repeated(parted);
         var folds = LetteredWays().Replace(parted, m => $"score {LetteredWay().Replace(m.Value, w => w.Value is "m" or "M" ? "mountain" : "valley")}");
         return folds.Trim().TrimStart('-', '*', '•').Trim();
     }
@@ -299,7 +301,7 @@ public static partial class OwnListReader
             from = Math.Min(size.End, head.Length);
 
             // What it is made for is the card, and no piece.
-            if ((i > 0 || (pieces.Count > 0 && GoesIn().Match(before).Groups["kept"] is { Success: true, Length: 0 })) && IsMadeFor(before, after, head))
+            if ((i > 0 || (pieces.Count + sizes.Count > 1 && GoesIn().Match(before).Groups["kept"] is { Success: true, Length: 0 })) && IsMadeFor(before, after, head))
             {
                 pieces.Add(new OwnPiece(number, "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit));
                 continue;
@@ -310,8 +312,8 @@ public static partial class OwnListReader
             after = i + 1 < sizes.Count && GoesIn().Match(after) is { Success: true } goes && IsMadeFor(after, head[Math.Min(sizes[i + 1].End, head.Length)..], head) ? goes.Groups["kept"].Value : after;
             var scores = tail is null || holds ? null : OwnScores.Read(tail, size.A, size.B, unit);
             var own = Name(before);
-            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : i > 0 && (Within().IsMatch(before) || IsOpening().IsMatch(after)) ? OwnKind.Window : Kind(own.Length == 0 && carried is not null ? carried.Name : before, before + after, carried);
-            var name = own.Length > 0 ? own : i > 0 && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : carried?.Name ?? (i == 0 && !Aside().IsMatch(after) && Name(after) is { Length: > 0 } behind ? behind : kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when CircleWord().IsMatch(head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)]) => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
+            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : (i > 0 && Within().IsMatch(before)) || ((i > 0 || own.Length == 0) && IsOpening().IsMatch(after)) ? OwnKind.Window : Kind(own.Length == 0 && carried is not null ? carried.Name : before, before + after, carried);
+            var name = own.Length > 0 ? own : (i > 0 || carried is not null) && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : carried?.Name ?? (i == 0 && !Aside().IsMatch(after) && Name(after) is { Length: > 0 } behind ? behind : kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when CircleWord().IsMatch(head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)]) => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
             var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit);
             pieces.Add(scores is null ? piece : Scored(piece, scores, pieces) ?? piece);
             carried = carried is null || own.Length > 0 ? pieces[^1] with { Scores = [], Cross = [] } : carried;

@@ -114,6 +114,13 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     [GeneratedRegex($@"(?<=\bat\s+|\bon\s+|[,:;]\s*|\band\s+|&\s*){OwnListReader.Worded}\b(?!\s+(?:(?:opposite|long|short|equal|of|more)\b|\w+\s+)?(?:sides?|ends?|edges?|ways?|times|halves|parts?|panels?|sections?|lines?|folds?|scores?|creases?|corners?|directions?)\b)", RegexOptions.IgnoreCase)]
     private static partial Regex WordedForm();
 
+    // A panel that comes several times: 1/2 four times.
+    [GeneratedRegex($@"(?<!\b(?:every|each)\s+)(?<f>(?>{OwnFigures.Number})(?>{OwnFigures.Unit}))\s*,?\s*\(?(?<n>two|three|four|five|six|seven|eight|[2-8])\s+times\b\)?", RegexOptions.IgnoreCase)]
+    private static partial Regex RepeatedForm();
+
+    /// <summary>With what comes several times written out.</summary>
+    public static string Repeated(string text) => RepeatedForm().Replace(text, m => string.Join(", ", Enumerable.Repeat(m.Groups["f"].Value.Trim(), OwnFigures.Times(m.Groups["n"].Value))));
+
     /// <summary>How many there are of a piece, behind its scores.</summary>
     [GeneratedRegex(@"\(\s*(?:x\s*)?\d{1,2}\s*(?:x|off|of\s+(?:them|these))?\s*\)|(?<![\d""]\s*)[\s,]x\s?\d{1,2}\s*$|[-,;]?\s*\b(?:make|need|qty)\s+\d{1,2}\s*$|[-,;]\s*\d{1,2}\s+(?:of|off)(?:\s+(?:them|these))?\s*$", RegexOptions.IgnoreCase)]
     internal static partial Regex CountForm();
