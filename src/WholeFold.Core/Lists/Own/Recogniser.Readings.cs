@@ -39,7 +39,7 @@ public sealed partial class Recogniser
         if (foot.Count == 2)
         {
             var at = (foot[0].From.X + foot[1].From.X) / 2;
-            yield return piece with { Panels = [piece.Panels[0] with { Extent = at }, piece.Panels[0] with { Id = "beyond", Extent = piece.Along - at }], Creases = [foot[0].Crease] };
+            yield return piece with { Panels = [piece.Panels[0] with { Extent = at }, piece.Panels[0] with { Id = "beyond", Extent = piece.Along - at }], Creases = [foot[0].Crease with { Rule = "from the corner to half-way between the two lines" }] };
         }
     }
 }
