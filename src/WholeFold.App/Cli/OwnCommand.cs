@@ -74,7 +74,7 @@ internal static class OwnCommand
 
         foreach (var figure in own.Figures)
         {
-            output.WriteLine(Words.Of($"  line {figure.Line}, {figure.Name}, {figure.Figure}: {figure.Value}{(figure.Now is { } now && now != figure.Value ? Words.Of($" → {now}") : Words.Of($""))}  {figure.Rule}{(figure.Sure < 0.6 ? " (not sure)" : "")}").Write(unit));
+            output.WriteLine(Words.Of($"  line {figure.Line}, {figure.Called}, {figure.Figure}: {figure.Value}{(figure.Now is { } now && now != figure.Value ? Words.Of($" → {now}") : Words.Of($""))}  {figure.Rule}{(figure.Sure < 0.6 ? " (not sure)" : "")}").Write(unit));
         }
 
         foreach (var question in own.Questions)

@@ -42,7 +42,7 @@ public sealed record OwnJson([property: JsonIgnore(Condition = JsonIgnoreConditi
         foreach (var figure in own.Figures.Where(f => f.Now is not null))
         {
             // Two pieces of one line are told apart by their names.
-            var id = figures.ContainsKey(figure.Id) ? $"{figure.Line}.{figure.Name}.{figure.Figure}" : figure.Id;
+            var id = figures.ContainsKey(figure.Id) ? $"{figure.Line}.{figure.Called}.{figure.Figure}" : figure.Id;
             figures.TryAdd(id, LengthJson.Of(figure.Now!.Value));
         }
 

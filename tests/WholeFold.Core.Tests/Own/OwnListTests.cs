@@ -87,7 +87,7 @@ public class OwnListTests
         if (construction is not null)
         {
             // In 5 x 7 one pair is 2 1/2 wide and the other 3 1/2, and each row says which it is of.
-            var now = own.Figures.Where(f => f.Line <= own.List.Cards.Count()).ToDictionary(f => f.Key, f => f.Now!.Value);
+            var now = own.Figures.Where(f => f.Line <= own.List.Cards.Count()).ToDictionary(f => $"{f.Line} {f.Called} {f.Figure}", f => f.Now!.Value);
             Assert.Contains(Support.In("2 1/2"), now.Values);
             Assert.Contains(Support.In("3 1/2"), now.Values);
             Assert.Equal("a never-ending card", own.Recognised!.Called);

@@ -89,7 +89,7 @@ internal static class OwnEndpoints
         return new OwnView(
             Says(own).Parts(unit),
             [.. own.List.Pieces.Select(p => new OwnPieceView(p.Line, p.Name, p.Kind.ToString().ToLowerInvariant(), p.Quantity, p.First.Units, p.Second.Units, [.. p.Scores.Select(s => s.Units)], [.. p.Scores.Where(at => p.Folds.GetValueOrDefault(at) == Fold.Mountain).Select(at => at.Units)], [.. p.Cross.Select(s => s.Units)], p.AlongFirst, $"{LengthWriter.Write(p.First, p.Unit)} × {LengthWriter.Write(p.Second, p.Unit)}"))],
-            [.. own.Figures.Select(f => new OwnFigureView(f.Line, f.Name, f.Figure, LengthWriter.Parts(f.Value, unit), f.Now is { } now && (now - f.Value).Abs() > Length.Mm(0.4m) ? LengthWriter.Parts(now, unit) : null, f.Rule.Parts(unit), (int)Math.Round(f.Sure * 100), f.Key, [.. f.Next.Take(2).Select(n => n.Rule.Parts(unit))]))],
+            [.. own.Figures.Select(f => new OwnFigureView(f.Line, f.Called, f.Figure, LengthWriter.Parts(f.Value, unit), f.Now is { } now && (now - f.Value).Abs() > Length.Mm(0.4m) ? LengthWriter.Parts(now, unit) : null, f.Rule.Parts(unit), (int)Math.Round(f.Sure * 100), f.Key, [.. f.Next.Take(2).Select(n => n.Rule.Parts(unit))]))],
             [.. own.Questions.Select(q => q.Ask.Parts(unit))], [.. own.Contradictions.Select(c => c.Text.Parts(unit))],
             [.. own.List.Left.Select(l => new OwnLeftView(l.Line, l.Text, l.Would, l.InPart))],
             [.. own.List.Named.Select(n => new OwnNotedView(n.Line, n.Name, LengthWriter.Parts(n.Value, unit)))],

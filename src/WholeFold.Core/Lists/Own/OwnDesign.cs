@@ -16,6 +16,12 @@ public sealed record OwnFigure(int Line, string Name, string Figure, Length Valu
     /// <summary>As it stands in files: the line, and which figure of it.</summary>
     public string Id => $"{Line}.{Figure}";
 
+    /// <summary>Of several cut alike that are two pieces of the card, which of these it is; null of any other.</summary>
+    public string? Part { get; init; }
+
+    /// <summary>Its piece as one says it.</summary>
+    public string Called => Part is null ? Name : $"{Name} ({Part})";
+
     /// <summary>What a correction of its rule names it by.</summary>
     public string Key => $"{Line}.{Name}.{Figure}";
 }
@@ -82,18 +88,12 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
         var home = reader.Read(Exact(recognised, list));
         var target = format is null ? home.Target : Target.Beside(home.Design.Home, format, turned: false);
         var (was, now) = (Attempt.Of(home.Design, home.Target).Card, Attempt.Of(home.Design, target).Card);
-        var (figures, there) = (new List<OwnFigure>(), new HashSet<string>());
+        var figures = new List<OwnFigure>();
         foreach (var (listed, piece, mirrored, turned) in recognised.Pieces)
         {
-            // Of several cut alike that are two pieces of it each says which it is.
-            var isOneOfTwo = recognised.Pieces.Count(p => p.Listed.Line == listed.Line && p.Listed.Name == listed.Name) > 1;
-            var name = isOneOfTwo ? $"{listed.Name} ({piece.Name.ToLowerInvariant()})" : listed.Name;
-            void Add(string figure, Length value, string rule, Affine of)
-            {
-                there.Add($"{listed.Line}.{listed.Name}.{figure}");
-                figures.Add(new OwnFigure(listed.Line, name, figure, value, Words.Of($"{rule}"), Known, [], now is null ? null : now.Figures.ValueOf(of) + (was is null || recognised.Differs.Any(d => d.Line == listed.Line && d.Figure == figure) ? Length.Zero : Habit(value - was.Figures.ValueOf(of)))));
-            }
-
+            var part = recognised.Pieces.Count(p => p.Listed.Line == listed.Line && p.Listed.Name == listed.Name) > 1 ? piece.Name.ToLowerInvariant() : null;
+            void Add(string figure, Length value, string rule, Affine of) =>
+                figures.Add(new OwnFigure(listed.Line, listed.Name, figure, value, Words.Of($"{rule}"), Known, [], now is null ? null : now.Figures.ValueOf(of) + (was is null || recognised.Differs.Any(d => d.Line == listed.Line && d.Figure == figure) ? Length.Zero : Habit(value - was.Figures.ValueOf(of)))) { Part = part });
             var chain = listed.Scores.Count > 0;
             var first = chain ? listed.AlongFirst : !turned;
             Add(first ? "width" : "height", chain ? listed.Along : turned ? listed.Second : listed.First, piece.SizeRule, piece.Along);
@@ -119,7 +119,7 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
         }
 
         // What is no part of the construction follows rules of its own: none of the list is lost.
-        there.UnionWith(figures.Select(f => f.Key));
+        var there = figures.Select(f => f.Key).ToHashSet();
         if (list.Pieces.Where(p => p.Kind != OwnKind.Finished).Any(p => Enumerable.Range(1, p.Scores.Count + p.Cross.Count).Select(n => $"score {n}").Append("width").Append("height").Any(f => !there.Contains($"{p.Line}.{p.Name}.{f}"))))
         {
             var upwards = recognised.Pieces.Where(p => p.Listed.Scores.Count > 0).Select(p => p.Piece.Axis == Axis.Y).FirstOrDefault();

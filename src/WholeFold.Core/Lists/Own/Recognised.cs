@@ -31,7 +31,16 @@ public sealed record Recognised(
     bool Sure)
 {
     /// <summary>What it is, as one says it: a tier scene, an envelope, pillar tiers.</summary>
-    public string Called => Family.Name.ToLowerInvariant() is var said && (said.EndsWith("ing", StringComparison.Ordinal) ? $"{said} card" : said) is var name && name.EndsWith('s') ? name : "aeiou".Contains(name[0], StringComparison.Ordinal) ? $"an {name}" : $"a {name}";
+    public string Called
+    {
+        get
+        {
+            // What says only how it moves is called a card.
+            var name = Family.Name.ToLowerInvariant();
+            name = name.EndsWith("ing", StringComparison.Ordinal) ? $"{name} card" : name;
+            return name.EndsWith('s') ? name : "aeiou".Contains(name[0], StringComparison.Ordinal) ? $"an {name}" : $"a {name}";
+        }
+    }
 
     /// <summary>As a design to go on with: its parameters as they were read, its finished size in the list's own system.</summary>
     public DesignSpec Design(string name, UnitSystem system)

@@ -134,10 +134,15 @@ public sealed partial class Recogniser
                     _plain.Remove(listed);
                     _used.Add(piece.Id);
                     _matched.Add(new MatchedPiece(listed, piece, false, !Is(listed, false)));
-                    _score += (listed.Kind != OwnKind.Piece ? PaperFits : listed.Quantity == piece.Quantity || listed.Quantity == 1 ? Plain : listed.Quantity % piece.Quantity == 0 && listed.Quantity > 1 && list.Cards.All(c => c.Quantity % listed.Quantity == 0) ? PaperFits : 0) + (of.NamesIt(listed, piece) ? Named : 0);
+                    _score += BySize(listed, piece) + (of.NamesIt(listed, piece) ? Named : 0);
                 }
             }
         }
+
+        /// <summary>A piece of the right size counts in full where it is cut as often as the card has it, or nobody says how often; cut more often only where everything is, for several cards.</summary>
+        private double BySize(OwnPiece listed, Piece piece) => listed.Kind != OwnKind.Piece ? PaperFits
+            : listed.Quantity == piece.Quantity || listed.Quantity == 1 ? Plain
+            : list.Cards.All(c => c.Quantity % listed.Quantity == 0) ? PaperFits : 0;
 
         /// <summary>A piece whose own parameter nothing else says: a listed one that leaves it within its limits may be it.</summary>
         private void ByOwnParameter()

@@ -166,7 +166,7 @@ public sealed partial class Recogniser(DesignReader reader)
     {
         var figures = way.Pairs.SelectMany(p => p.Figures).ToList();
         var bare = list.Pieces.Count(p => p.Scores.Count == 0);
-        return figures.Count - Equations.Unknowns(figures) - (LeftScored * way.Left.Count) + (list.Finished is null ? 0 : 2) + (Math.Max(AsUsual, NotThere) * variant.Construction.Parameters.Count) + (Named * way.Pairs.Count)
+        return figures.Count - Equations.Unknowns(figures) - (LeftScored * way.Left.Count) + (list.Finished is null && list.Fits is null ? 0 : 2) + (Math.Max(AsUsual, NotThere) * variant.Construction.Parameters.Count) + (Named * way.Pairs.Count)
             + ((Plain + Named) * Math.Min(bare, variant.Construction.Pieces.Count(p => p.Creases.Count == 0))) + (PaperFits * bare) + HasWindow + OneFold + TitledSize + NamedSize + Titled;
     }
 
