@@ -371,6 +371,8 @@ public class OwnLinesTests
     [InlineData("outside folded from 8 1/2 x 5 1/2", "outside: 4.25")]
     [InlineData("base 5 x 12. from the left: 5, then 1/2 four times, then 5", "base: 5 5.5 6 6.5 7")]
     [InlineData("strip 12 x 3, panels 2, 1 three times, 7", "strip: 2 3 4 5")]
+    [InlineData("strip 12 x 3, score every 1 1/2, 3 times", "strip: 1.5 3 4.5")]
+    [InlineData("strip 12 x 3, score every 2 in, 5 times", "strip: 2 4 6 8 10")]
     [InlineData("1. Cut a 5 1/2\" x 6 1/2\" front. Score the 6 1/2\" side at 1/2\" and 6\". Cut a 4 1/2 x 4 1/2 opening in the middle.", "front: 0.5 6")]
     [InlineData("For a 5x7 gate card I cut 9 7/8 by 7 then score 2 7/16 from each short end.", "gate: 2.438 7.438")]
     [InlineData("left 5 x 3; right 5 x 4; each with 1/2 tabs scored at both ends", "left: 0.5 4.5 / right: 0.5 4.5")]

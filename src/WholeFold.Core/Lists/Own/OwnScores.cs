@@ -115,7 +115,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     private static partial Regex WordedForm();
 
     // A panel that comes several times: 1/2 four times.
-    [GeneratedRegex($@"(?<!\b(?:every|each)\s+)(?<f>(?>{OwnFigures.Number})(?>{OwnFigures.Unit}))\s*,?\s*\(?(?<n>two|three|four|five|six|seven|eight|[2-8])\s+times\b\)?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?<![\d/.,]|\b(?:every|each)\s+(?:\d+[\s-]+)?)(?<f>(?>{OwnFigures.Number})(?>{OwnFigures.Unit}))\s*,?\s*\(?(?<n>two|three|four|five|six|seven|eight|[2-8])\s+times\b\)?", RegexOptions.IgnoreCase)]
     private static partial Regex RepeatedForm();
 
     /// <summary>With what comes several times written out.</summary>
