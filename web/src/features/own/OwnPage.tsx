@@ -70,7 +70,7 @@ export function OwnPage() {
                 take();
               }
             }}
-            classNames={{ input: s.text }}
+            classNames={{ input: s.text, label: s.label }}
           />
           <div className={s.pair}>
             <NativeSelect
