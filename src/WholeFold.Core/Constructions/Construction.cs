@@ -179,8 +179,21 @@ public sealed record Piece(
     /// <summary>The single pieces, as bonds join them.</summary>
     public IReadOnlyList<PieceRef> Copies { get; } = Quantity == 1 ? [new PieceRef(Id)] : [.. Enumerable.Range(1, Quantity).Select(n => new PieceRef(Id, n))];
 
+    /// <summary>Its panels, from one end of the chain to the other; a copy with others is as long as those.</summary>
+    public IReadOnlyList<Panel> Panels
+    {
+        get;
+        init
+        {
+            field = value;
+            Along = Length(value);
+        }
+    } = Panels;
+
     /// <summary>The whole sheet along the chain.</summary>
-    public Affine Along { get; } = Panels.Aggregate(Affine.Zero, (sum, p) => sum + p.Extent);
+    public Affine Along { get; private init; } = Length(Panels);
+
+    private static Affine Length(IReadOnlyList<Panel> panels) => panels.Aggregate(Affine.Zero, (sum, p) => sum + p.Extent);
 
     /// <summary>Where crease <paramref name="index"/> lies, from the start of the chain.</summary>
     public Affine Position(int index) => Panels.Take(index + 1).Aggregate(Affine.Zero, (sum, p) => sum + p.Extent);

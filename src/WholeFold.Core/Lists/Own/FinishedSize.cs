@@ -70,8 +70,11 @@ internal static partial class FinishedSize
             .Select(f => (f.Width, f.Height, f.Likely + Fits(list, f.Main, f.Width, f.Height, formats, system, near))).OrderByDescending(f => f.Item3).Take(Most)];
     }
 
+    /// <summary>What people call formats.</summary>
+    internal const string FormatNames = @"a[1-7]|dl|mini[\s-]slimline|slimline";
+
     // The name of a format, where it is the card's and no sheet's.
-    [GeneratedRegex(@"\b(?<name>a[1-7]|dl|mini[\s-]slimline|slimline)\b(?!\s*(?:sheet|paper|cardstock|card\s+stock|cut)\b)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"\b(?<name>{FormatNames})\b(?!\s*(?:sheet|paper|cardstock|card\s+stock|cut)\b)", RegexOptions.IgnoreCase)]
     private static partial Regex FormatName();
 
     /// <summary>Whether the list calls its card by the name of that format: A2 step card.</summary>

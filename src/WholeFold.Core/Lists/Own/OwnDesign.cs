@@ -98,10 +98,22 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
             var first = chain ? listed.AlongFirst : !turned;
             Add(first ? "width" : "height", chain ? listed.Along : turned ? listed.Second : listed.First, piece.SizeRule, piece.Along);
             Add(first ? "height" : "width", chain ? listed.Across : turned ? listed.First : listed.Second, piece.AcrossRule, piece.Across);
+
+            // Scores are counted as they are listed, whichever of the two ways was taken for the piece's own.
+            var isTurned = listed.Cross.Count > 0 && list.Pieces.Any(p => p.Line == listed.Line && p.Name == listed.Name && p.AlongFirst != listed.AlongFirst);
+            var (chainFrom, crossFrom) = isTurned ? (listed.Cross.Count, 0) : (0, listed.Scores.Count);
             for (var i = 0; i < listed.Scores.Count; i++)
             {
                 var n = mirrored ? listed.Scores.Count - 1 - i : i;
-                Add($"score {i + 1}", listed.Scores[i], piece.Creases[n].Rule, mirrored ? piece.Along - piece.Position(n) : piece.Position(n));
+                Add($"score {chainFrom + i + 1}", listed.Scores[i], piece.Creases[n].Rule, mirrored ? piece.Along - piece.Position(n) : piece.Position(n));
+            }
+
+            if (listed.Cross.Count > 0 && Recogniser.Readings(piece).Skip(1).FirstOrDefault() is { } across && across.Creases.Count == listed.Cross.Count)
+            {
+                for (var i = 0; i < listed.Cross.Count; i++)
+                {
+                    Add($"score {crossFrom + i + 1}", listed.Cross[i], across.Creases[i].Rule, across.Position(i));
+                }
             }
         }
 

@@ -176,7 +176,7 @@ public static partial class OwnListReader
     private static partial Regex GoesIn();
 
     // The format that it is for, by its name.
-    [GeneratedRegex(@"\b(?:for|fits?)\s+(?:(?:an?|the|my)\s+)?(?<name>a[1-7]|dl|mini[\s-]slimline|slimline)\b(?!\s*(?:sheet|paper))", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"\b(?:for|fits?)\s+(?:(?:an?|the|my)\s+)?(?<name>{FinishedSize.FormatNames})\b(?!\s*(?:sheet|paper))", RegexOptions.IgnoreCase)]
     private static partial Regex FormatThatItFits();
 
     [GeneratedRegex(@"^\s*(?:(?!gift\b)[a-z-]+\s+){0,2}card\b(?!\s*stock)", RegexOptions.IgnoreCase)]

@@ -6,7 +6,7 @@ namespace WholeFold.Core.Lists.Own;
 public sealed partial class Recogniser
 {
     /// <summary>A piece by its chain, and by the creases that run across that, where it has some: a list may name either.</summary>
-    private static IEnumerable<Piece> Readings(Piece piece)
+    internal static IEnumerable<Piece> Readings(Piece piece)
     {
         yield return piece;
         var crossing = piece.Lines.Where(piece.RunsAcross).ToList();

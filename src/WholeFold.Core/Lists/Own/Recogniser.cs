@@ -95,9 +95,12 @@ public sealed partial class Recogniser(DesignReader reader)
     private readonly Lazy<IReadOnlySet<string>> _rare = new(() => reader.Catalogue.All.SelectMany(f => ConstructionFamily.Combinations(f.Choices).Where(c => f.For(c).Refused is null).SelectMany(c => f.For(c).Pieces.Select(p => p.Name.ToUpperInvariant())).Distinct()).CountBy(n => n).Where(n => n.Value <= 2).Select(n => n.Key).ToHashSet());
 
     /// <summary>How much of a construction's name stands in what its maker calls the card, from nought to one; a gate fold is a gatefold, and a split gatefold is no gatefold.</summary>
-    private double Called(OwnList list, ConstructionFamily family)
+    private double Called(OwnList list, ConstructionFamily family) => _called.GetValue(list, l => _names.Value.ToDictionary(n => n.Key, n => Called(NameWords($"{l.Title} {l.Finished?.Name}"), n.Value)))[family.Id];
+
+    private readonly ConditionalWeakTable<OwnList, Dictionary<string, double>> _called = [];
+
+    private double Called(IReadOnlyList<string> said, IReadOnlyList<string> name)
     {
-        var (said, name) = (NameWords($"{list.Title} {list.Finished?.Name}"), _names.Value[family.Id]);
         bool Is(string word) => said.Contains(word) || said.Zip(said.Skip(1)).Any(two => two.First + two.Second == word);
         var isPartOfAnother = name.All(Is) && _names.Value.Values.Any(other => other.Count > name.Count && name.All(other.Contains) && other.All(Is));
         return isPartOfAnother ? 0 : (double)name.Count(Is) / name.Count;
