@@ -46,7 +46,18 @@ public sealed record OwnPiece(int Line, string Name, OwnKind Kind, int Quantity,
     public IReadOnlyList<Length> Panels => [.. Scores.Append(Along).Zip(Scores.Prepend(Length.Zero), (to, from) => to - from)];
 
     /// <summary>Read the other way about, where the list leaves that open and both sides take its scores; null where they do not.</summary>
-    public OwnPiece? Turned => SideSaid || Scores.Count == 0 || First == Second || Scores[^1] >= Across ? null : this with { AlongFirst = !AlongFirst };
+    public OwnPiece? Turned => SideSaid || Scores.Count == 0 || First == Second ? null : FromEnds ? FromOtherEnds() : Scores[^1] >= Across ? null : this with { AlongFirst = !AlongFirst };
+
+    /// <summary>Whether its scores were said by how far they are from both ends: then so they are along its other side.</summary>
+    public bool FromEnds { get; init; }
+
+    private OwnPiece? FromOtherEnds()
+    {
+        Length There(Length score) => score + score < Along ? score : score + score == Along ? new Length(Across.Units / 2) : Across - (Along - score);
+        IReadOnlyList<Length> there = [.. Scores.Select(There)];
+        return there[0] <= Length.Zero || there.Zip(there.Skip(1)).Any(s => s.First >= s.Second) ? null
+            : this with { AlongFirst = !AlongFirst, Scores = there, Folds = Folds.ToDictionary(f => There(f.Key), f => f.Value) };
+    }
 
     /// <summary>Whether its maker is to be asked which side its scores are read along: nothing tells, or it is taken to be the shorter one.</summary>
     public bool IsSideInDoubt => Turned is not null && (OwnScores.IsOpen(this) || Along < Across);

@@ -97,6 +97,11 @@ public static partial class OwnListReader
             return scored;
         }
 
+        if (tail is null && !isScored && OwnScores.OfPanels(part, piece.First, piece.Second, unit) is { } panels)
+        {
+            return Scored(piece, panels, pieces);
+        }
+
         if (tail is null)
         {
             return !isOther && DiagonalWord().IsMatch(part) ? piece with { Diagonals = true } : null;

@@ -35,7 +35,7 @@ public static partial class OwnListReader
     private static partial Regex FinishedWord();
 
     // A line about what is done, or how it comes out, without a size of its own.
-    [GeneratedRegex(@"^\W*(?:then\s+)?(?:slit|slot|cut|snip|trim|notch|tick|mark(?!\s+and\s+(?:scor|fold|creas))|glue|tape|bond|burnish|stick|attach|punch|round|window|aperture|fold)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\W*(?:(?:then|(?:the\s+)?(?:first|second|other)(?:\s+(?:one|piece))?(?:\s+is)?)\s+)?(?:slit|slot|cut|snip|trim|notch|tick|mark(?!\s+and\s+(?:scor|fold|creas))|glue|tape|bond|burnish|stick|attach|punch|round|window|aperture|fold)\b", RegexOptions.IgnoreCase)]
     private static partial Regex DoneWord();
 
     [GeneratedRegex(@"^\W*(?:(?:all|sizes|measures|measurements|everything|units?)\b[\s:]*)*(?:(?:are|is|in)\s+)*(?:mm|cm|in|inches|inch|millimetres|centimetres)\W*$", RegexOptions.IgnoreCase)]
@@ -48,7 +48,7 @@ public static partial class OwnListReader
     private static partial Regex BareForm();
 
     // Figures right behind a size are its scores.
-    [GeneratedRegex($@"^\s*,?(?:\s*\b[a-z]+\b){{0,2}}\s*(?:[:@]{{1,2}}|[-=]+>|→|\||\bat\b|\s-{{1,2}}\s|\bpanels?\b(?:\s+(?:of|are))?\s*:?)(?<scores>[\s,;/&|]*{DashedFigures})$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^\s*,?(?:\s*\b[a-z]+\b){{0,2}}\s*(?:[:@]{{1,2}}|[-=]+>|→|\||\s/\s|\bat\b|\s-{{1,2}}\s|\bpanels?\b(?:\s+(?:of|are))?\s*:?)(?<scores>[\s,;/&|]*{DashedFigures})$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
     private static partial Regex BehindForm();
 
     // So much at both ends.
@@ -77,7 +77,10 @@ public static partial class OwnListReader
     [GeneratedRegex(@"\b(?:circles?|discs?)\b", RegexOptions.IgnoreCase)]
     private static partial Regex CircleWord();
 
-    [GeneratedRegex(@"(?<!\bno)\.\s+(?=[A-Za-z]|#\d\b|\d{1,2}\s+(?!in\b|inch|mm\b|cm\b|x\b)[a-z]{2,})")]
+    [GeneratedRegex(@"^(?:circles?|discs?)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex CircleFirst();
+
+    [GeneratedRegex(@"(?<!\bno)\.\s+(?=[A-Za-z]|#\d\b|\d{1,2}\s+(?!in\b|inch|mm\b|cm\b|x\b)[a-z]{2,}|\d{1,3}\s*(?:mm|cm|inch|"")\s+[a-z]{3,})")]
     private static partial Regex SentenceEnd();
 
     // As large as the piece before, or as one that is named.
@@ -99,6 +102,10 @@ public static partial class OwnListReader
     [GeneratedRegex($@"\b{Worded}(?=\s*(?:inch(?:es)?\s*)?\b(?:by|x)\b)|(?<=\b(?:by|x)\s+){Worded}\b", RegexOptions.IgnoreCase)]
     private static partial Regex WordedFigure();
 
+    // A whole number and its part: 1 and 5/8.
+    [GeneratedRegex(@"(?<![\d/.,]\s?)(?<=(?:\b(?:x|by|at|is|of|to)|[x×@:,])\s*|^\W*)(\d{1,2})\s+(?:and|&)\s+(?=\d/\d|1?\d/16\b)", RegexOptions.IgnoreCase)]
+    private static partial Regex WholeAndPart();
+
     // Two of a size: two 12x6s.
     [GeneratedRegex(@"(?<=\d\s*[x×]\s*(?:\d+[\s-])?\d+(?:[/.]\d+)?)'?s\b", RegexOptions.IgnoreCase)]
     private static partial Regex SeveralOf();
@@ -114,6 +121,10 @@ public static partial class OwnListReader
     // One of two that were cut alike: what else is done to the other.
     [GeneratedRegex(@"^\W*(?:the\s+)?(?:(?:other|second|2nd)(?:\s+(?:one|piece))?\b|(?:#|no\.?\s*|number\s+|piece\s+)2\b)", RegexOptions.IgnoreCase)]
     private static partial Regex OtherOne();
+
+    // How a score runs, before the word and its figures: lengthwise score 43.
+    [GeneratedRegex(@"\b(?:(?<across>crosswise|widthwise|widthways)|lengthwise|lengthways)\s+(?:scor|fold|creas)(?:e|es|ed|s|ing)?(?:\s+lines?)?\s*(?:at|on|[:@=])?\s*(?=\d)", RegexOptions.IgnoreCase)]
+    private static partial Regex AdverbFirst();
 
     [GeneratedRegex(@"\bdiagonal", RegexOptions.IgnoreCase)]
     private static partial Regex DiagonalWord();
@@ -143,6 +154,10 @@ public static partial class OwnListReader
     // Scores behind a size whose word comes last: 2, 4, 8 score lines.
     [GeneratedRegex($@"^[^\d(]{{0,24}}(?<scores>{DashedFigures})\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex BeforeWord();
+
+    // Three figures or more right behind a size, parted by slashes, and what else is said behind them.
+    [GeneratedRegex($@"^\s*,?\s*(?<scores>(?:{Figure}\s*[/|]\s*){{2,}}{Figure})\W*(?<rest>[a-z].*)?$", RegexOptions.IgnoreCase)]
+    private static partial Regex RunForm();
 
     // Figures in brackets behind a size, with a word at most before them.
     [GeneratedRegex($@"^\s*,?\s*(?:[a-z]+\s*)?\(\s*(?<scores>{OwnFigures.Number}{OwnFigures.Unit}\s*[,/;|&].*?)\s*\)\W*$", RegexOptions.IgnoreCase)]
@@ -176,7 +191,7 @@ public static partial class OwnListReader
     private static partial Regex GoesIn();
 
     // The format that it is for, by its name.
-    [GeneratedRegex($@"\b(?:for|fits?)\s+(?:(?:an?|the|my)\s+)?(?<name>{FinishedSize.FormatNames})\b(?!\s*(?:sheet|paper))", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"\b(?:for|fits?)\s+(?:(?:an?|the|my)\s+)?(?<name>{FinishedSize.FormatNames})\b(?!\s*(?:sheet|paper))|[,(]\s*(?<name>{FinishedSize.FormatNames})\s+(?:size\s+)?card\s*\)?\s*$", RegexOptions.IgnoreCase | RegexOptions.Multiline)]
     private static partial Regex FormatThatItFits();
 
     [GeneratedRegex(@"^\s*(?:(?!gift\b)[a-z-]+\s+){0,2}card\b(?!\s*stock)", RegexOptions.IgnoreCase)]
@@ -206,7 +221,7 @@ public static partial class OwnListReader
 
     // A card's name may be that of its format, which is no figure.
     [GeneratedRegex(@"(?<!\w)(?:[abc]\d|#\d+)(?!\w)", RegexOptions.IgnoreCase)]
-    private static partial Regex FormatName();
+    internal static partial Regex FormatName();
 
     [GeneratedRegex(@"\b(?:make|need|cut)\s+(?:one|two|three|four|five|six|eight)\b|\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z])|(?<=[:,]\s*|\band\s+|^\W*)(one|two|three|four|five|six|eight)\W*$|\b(start|begin|using|cut|pieces?|piece of|a|an|the|of|and|(?<!\bgift\s+)card|cardstock|pcs?|stock|at|to|from|is|for|each|measures?|measuring|that|which|qty|i|we)\b|(?<!\w)\d+(?!\w)|(?<!\w)(?:[x×]\s*\d{1,2}|\d{1,2}\s*[x×])(?!\w)|[^\p{L}0-9 '&-]", RegexOptions.IgnoreCase)]
     private static partial Regex Small();

@@ -94,7 +94,7 @@ public static partial class OwnListReader
 
         // What a line begins with may be no more than the card's name.
         sentences = sentences.Length > 2 && !sentences[0].Any(char.IsAsciiDigit) && !OwnScores.Word().IsMatch(sentences[0]) ? sentences[1..] : sentences;
-        return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0 || (OwnScores.Word().Match(s) is { Success: true } word && s[word.Index..].Any(char.IsAsciiDigit)) || BareForm().IsMatch(s) || (s.Length > 0 && char.IsUpper(s[0]) && NamedForm().IsMatch(s) && !GoesOn().IsMatch(s))) ? sentences : [StepNumber().Replace(part, "")];
+        return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0 || (OwnScores.Word().Match(s) is { Success: true } word && OwnScores.IsSaid(s[word.Index..])) || BareForm().IsMatch(s) || (s.Length > 0 && char.IsUpper(s[0]) && NamedForm().IsMatch(s) && !GoesOn().IsMatch(s))) ? sentences : [StepNumber().Replace(part, "")];
     }
 
     /// <summary>A line for each of several heights that one names.</summary>
@@ -169,7 +169,7 @@ public static partial class OwnListReader
             });
         }
 
-        var figures = SeveralOf().Replace(WordedFigure().Replace(WordedInches().Replace(plain.ToString(), m => $"{InFigures(m)} inch"), InFigures), "");
+        var figures = SeveralOf().Replace(WholeAndPart().Replace(WordedFigure().Replace(WordedInches().Replace(plain.ToString(), m => $"{InFigures(m)} inch"), InFigures), "$1 "), "");
 
         // A slash between three figures or more parts them, and makes no fraction.
         var parted = SlashedRun().Replace(figures, m => m.Value.Replace("/", " / ", StringComparison.Ordinal));
@@ -230,6 +230,8 @@ public static partial class OwnListReader
             part = part[..wrong.At] + part[(corrected.Index + corrected.Length)..];
         }
 
+        part = AdverbFirst().Replace(part, m => $"score along the {(m.Groups["across"].Success ? "long" : "short")} side ");
+
         // A piece may be called a folded one: what is scored stands behind its size.
         var score = OwnScores.Word().Match(part);
         if (score.Success && OwnFigures.Sizes(part, unit) is [var only, ..] && only.At > score.Index && !part[score.Index..only.At].Any(char.IsAsciiDigit) && OwnScores.Word().Match(part, only.End) is { Success: true } behindIt)
@@ -269,6 +271,17 @@ public static partial class OwnListReader
         if (!score.Success && sizes.Count == 1 && !DoneWord().IsMatch(head[sizes[0].End..]) && BehindForm().Match(head[sizes[0].End..]) is { Success: true } figures)
         {
             return Adds(head[..sizes[0].End], sizes, figures.Groups["scores"].Value, number, unit, pieces);
+        }
+
+        if (!score.Success && sizes.Count == 1 && OwnScores.OfPanels(head[sizes[0].End..], sizes[0].A, sizes[0].B, unit) is { } panels)
+        {
+            var before = pieces.Count;
+            return Adds(head[..sizes[0].End], sizes, null, number, unit, pieces) && pieces.Count > before && Scored(pieces[^1], panels, pieces) is { } scored && (pieces[^1] = scored) is not null;
+        }
+
+        if (!score.Success && sizes.Count == 1 && RunForm().Match(head[sizes[0].End..]) is { Success: true } run && OwnScores.Read(run.Groups["scores"].Value, sizes[0].A, sizes[0].B, unit) is { Scores.Count: > 2 })
+        {
+            return Adds(head[..sizes[0].End], sizes, run.Groups["scores"].Value, number, unit, pieces) && (run.Groups["rest"].Length == 0 || ReadPart(run.Groups["rest"].Value, number, unit, pieces, named));
         }
 
         if (!score.Success && sizes.Count == 1 && BracketForm().Match(head[sizes[0].End..]) is { Success: true } inBrackets)
@@ -311,7 +324,7 @@ public static partial class OwnListReader
             var holds = i > 0 && GoesIn().IsMatch(before);
             after = i + 1 < sizes.Count && GoesIn().Match(after) is { Success: true } goes && IsMadeFor(after, head[Math.Min(sizes[i + 1].End, head.Length)..], head) ? goes.Groups["kept"].Value : after;
             var scores = tail is null || holds ? null : OwnScores.Read(tail, size.A, size.B, unit);
-            var own = Name(before);
+            var own = Name(before) is { Length: > 0 } named ? named : i == 0 && size.At == 0 && CircleFirst().Match(head) is { Success: true } round ? round.Value.ToLowerInvariant() : "";
             var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : (i > 0 && Within().IsMatch(before)) || ((i > 0 || own.Length == 0) && IsOpening().IsMatch(after)) ? OwnKind.Window : Kind(own.Length == 0 && carried is not null ? carried.Name : before, before + after, carried);
             var name = own.Length > 0 ? own : (i > 0 || carried is not null) && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : carried?.Name ?? (i == 0 && !Aside().IsMatch(after) && Name(after) is { Length: > 0 } behind ? behind : kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when CircleWord().IsMatch(head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)]) => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
             var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit);
@@ -340,7 +353,7 @@ public static partial class OwnListReader
             return before is null || fits is not { } along || before.Scores[^1] >= (along ? piece.First : piece.Second) ? null : piece with { Kind = OwnKind.Piece, Scores = before.Scores, Folds = before.Folds, AlongFirst = along, SideSaid = true };
         }
 
-        return scores.Scores.Count == 0 ? scores.Diagonals ? piece with { Diagonals = true } : null : piece with { Kind = OwnKind.Piece, Scores = scores.Scores, AlongFirst = scores.AlongFirst, Cross = scores.Cross, SideSaid = scores.SideSaid, Diagonals = scores.Diagonals, Folds = scores.Folds };
+        return scores.Scores.Count == 0 ? scores.Diagonals ? piece with { Diagonals = true } : null : piece with { Kind = OwnKind.Piece, Scores = scores.Scores, AlongFirst = scores.AlongFirst, Cross = scores.Cross, SideSaid = scores.SideSaid, Diagonals = scores.Diagonals, Folds = scores.Folds, FromEnds = scores.FromEnds };
     }
 
     /// <summary>What is left of a line's head without counts and small words.</summary>

@@ -15,20 +15,23 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     /// <summary>Which way scores of the first chain fold, where that is said.</summary>
     public IReadOnlyDictionary<Length, Fold> Folds { get; init; } = new Dictionary<Length, Fold>();
 
+    /// <summary>Whether they are so far from both ends, of whichever side.</summary>
+    public bool FromEnds { get; init; }
+
     /// <summary>So far from both ends, or from both long sides or short ones.</summary>
     public const string BothEnds = @"(?:\b(?:from|at|on|in from)\s+)?\b(?:each|both|either|every|the\s+two|two(?:\s+opposite)?|opposite)\s+(?:of\s+the\s+)?(?:opposite\s+)?(?:(?<kind>long|short)(?:er)?\s+)?(?:ends?|sides?|edges?)\b";
 
     /// <summary>A sheet that is longer than wide by so much is scored along its length, where nobody says.</summary>
     private const double LongSheet = 1.7;
 
-    /// <summary>One that is longer by so much is folded in half across its length.</summary>
+    /// <summary>One that is longer by so much has ends, and is folded in half across its length.</summary>
     private const double LongToHalve = 1.45;
 
     [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+(?:lines?|marks?))?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|(?<=(?:[\d""”]|\b(?:cm|mm|in))\s*,\s*)half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|(?<!['’])\bs\b\.?(?=\s*[@:]?\s*\d)|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bdivided?\s+(?:it\s+)?(?=in(?:to)?\s+\w+\s+equal\b)|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+)?(?:at|in|into|along|every|each|lengthwise|lengthways|crosswise|widthwise|widthways)\b|to\s+\d|(?:up|over|under|back)\s+\d|(?:(?:both|the|two|its|short|long)\s+){0,3}(?:ends|sides|edges)\s+(?:in\s*)?to\b|\d)|\s*[:=@])|\bfolds?\s+on\b|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
     public static partial Regex Word();
 
     // Whatever is said from here on is no score: why, or what else is done.
-    [GeneratedRegex(@"[(,;.]?\s*\b(?:then\s+|and\s+)?(?:so\b|so that|(?<!\b(?:every|each)\s[^,;.]{0,16},?\s*)lea(?:ving|ves?)\b|which|making|makes|because|for (?:a|the|an|my|[abc]\d|dl)\b|fits?\b|holds?\b|(?:along|on)\s+(?:the\s+)?(?:top|bottom|rails?)\b(?!\s+(?:and|&))|along\s+(?:the\s+)?top\b|to make|cut|(?:slit|slot|snip|trim|notch|tick|mark|glue|tape|bond|burnish|slic|window|aperture|hole|opening|stick|attach|adhere|only)(?:s|d|e|ed|ted|ped|med)?)\b.*$", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
+    [GeneratedRegex(@"[(,;.]?\s*\b(?:then\s+|and\s+)?(?:so\b|so that|that(?:['’]s|\s+is)\b|(?<!\b(?:every|each)\s[^,;.]{0,16},?\s*)lea(?:ving|ves?)\b|which|making|makes|because|for (?:a|the|an|my|[abc]\d|dl)\b|fits?\b|holds?\b|(?:along|on)\s+(?:the\s+)?(?:top|bottom|rails?)\b(?!\s+(?:and|&))|along\s+(?:the\s+)?top\b|to make|cut|(?:slit|slot|snip|trim|notch|tick|mark|glue|tape|bond|burnish|slic|window|aperture|hole|opening|stick|attach|adhere|only)(?:s|d|e|ed|ted|ped|med)?)\b.*$", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
     private static partial Regex Otherwise();
 
     // What a part of it comes to, and no score.
@@ -106,6 +109,14 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     [GeneratedRegex(@"\b(?:all|each of the)\s+(?:four\s+|4\s+)?(?:sides|edges)\b|\ball\s+(?:the\s+way\s+)?(?:a)?round\b|\bfour sides\b", RegexOptions.IgnoreCase)]
     private static partial Regex AllSidesForm();
 
+    // A panel's name before its figure, or behind it.
+    [GeneratedRegex($@"(?<![a-z ])[a-z](?>[a-z ]{{0,30}})\s*[:=]?\s*(?>{OwnFigures.Number})(?>{OwnFigures.Unit})|(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s+[a-z]+", RegexOptions.IgnoreCase)]
+    private static partial Regex PanelForm();
+
+    // What figures are said of that are no panels.
+    [GeneratedRegex(@"\b(?:ways?|along|across|long|short|down|apart|rails?)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex OtherThanPanels();
+
     // The word stands before the figures that it is said of, or behind one: mountain at 3, or 3 (mountain).
     [GeneratedRegex($@"\b(?:(?<m>mountains?)|valleys?)\b(?:\s+(?:folds?|creases?|scores?)\b)?(?<before>\s*(?:(?:is|are)\b\s*)?(?:at\b|on\b|:|=)?\s*{OwnFigures.Number})?", RegexOptions.IgnoreCase)]
     private static partial Regex WayForm();
@@ -125,9 +136,13 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     [GeneratedRegex(@"\(\s*(?:x\s*)?\d{1,2}\s*(?:x|off|of\s+(?:them|these))?\s*\)|(?<![\d""]\s*)[\s,]x\s?\d{1,2}\s*$|[-,;]?\s*\b(?:make|need|qty)\s+\d{1,2}\s*$|[-,;]\s*\d{1,2}\s+(?:of|off)(?:\s+(?:them|these))?\s*$", RegexOptions.IgnoreCase)]
     internal static partial Regex CountForm();
 
+    /// <summary>Whether it says where.</summary>
+    public static bool IsSaid(string text) => text.Any(char.IsAsciiDigit) || HalfForm().IsMatch(text) || MeetForm().IsMatch(text);
+
     /// <param name="text">From the word that says it is about scores to the end of the line.</param>
     public static OwnScores Read(string text, Length first, Length second, DisplayUnit unit)
     {
+        text = OwnListReader.FormatName().Replace(text, " ");
         if (FoldedOnly().IsMatch(text))
         {
             text = "in half";
@@ -213,12 +228,33 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         return new OwnScores([.. main.Scores.Concat(more.SelectMany(o => o.Scores)).Distinct().Order()], main.AlongFirst, cross, main.Said, diagonals, Same: false)
         {
             Folds = main.Folds.Concat(more.SelectMany(o => o.Folds)).DistinctBy(f => f.Key).ToDictionary(),
+            FromEnds = main.FromEnds,
         };
 
         // Which way it folds, that it is folded in half or scored as before, is still to be read.
         static string Kept(Match word) => word.Value.Contains("same", StringComparison.OrdinalIgnoreCase) ? " same " : word.Value.StartsWith("half", StringComparison.OrdinalIgnoreCase) ? " in half " : word.Value.StartsWith("m", StringComparison.OrdinalIgnoreCase) ? " mountain " : word.Value.StartsWith("v", StringComparison.OrdinalIgnoreCase) ? " valley " : " ";
         static bool Any(string part) => OwnFigures.NumberForm().IsMatch(part) || HalfForm().IsMatch(part) || EveryForm().IsMatch(part) || EqualForm().IsMatch(part) || MeetForm().IsMatch(part);
     }
+
+    /// <summary>The scores between panels that are told one after the other, each with its name, and come to the whole of a side: left 3, back 5, right 2. Null where they do not.</summary>
+    public static OwnScores? OfPanels(string text, Length first, Length second, DisplayUnit unit)
+    {
+        var words = OwnFigures.WithoutCounts(text);
+        var panels = OwnFigures.All(words, unit, Most);
+
+        // Two that rise may be places as far from both ends.
+        if (panels.Count < 2 || OtherThanPanels().IsMatch(words) || (panels.Count == 2 && panels[0] < panels[1]) || OwnFigures.Sizes(words, unit).Count > 0 || PanelForm().Count(words) < panels.Count)
+        {
+            return null;
+        }
+
+        var all = panels.Aggregate(Length.Zero, (sum, panel) => sum + panel);
+        var sides = new[] { first, second }.Where(side => (side - all).Abs() <= Length.Mm(0.5m)).ToList();
+        return sides.Count == 0 ? null : new OwnScores(Between(panels), sides[0] == first, [], SideSaid: true, Diagonals: false, Same: false);
+    }
+
+    /// <summary>Where one panel ends and the next begins.</summary>
+    private static List<Length> Between(IEnumerable<Length> panels) => panels.SkipLast(1).Aggregate(new List<Length>(), (at, panel) => [.. at, (at.Count > 0 ? at[^1] : Length.Zero) + panel]);
 
     /// <summary>What is scored from one end and what from the other, where both are said; a far part without figures is the same again.</summary>
     private static (string Near, string Far)? FromBothEnds(string said)
@@ -271,6 +307,8 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     private sealed record Chain(IReadOnlyList<Length> Scores, bool AlongFirst, bool Said)
     {
         public IReadOnlyDictionary<Length, Fold> Folds { get; init; } = new Dictionary<Length, Fold>();
+
+        public bool FromEnds { get; init; }
     }
 
     /// <summary>Which way scores fold, of those where it is said.</summary>
@@ -348,13 +386,13 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         // Panels one after the other, and no places: they come to the whole of a side, and do not rise; of two only where they are parted as panels are.
         if (figures.Count > (text.AsSpan().ContainsAny('|', '+') ? 1 : 2) && !WayForm().IsMatch(text) && figures.Zip(figures.Skip(1)).Any(p => p.Second <= p.First) && figures.Aggregate((a, b) => a + b) is var sum && new[] { first, second }.Where(s => (s - sum).Abs() <= Length.Mm(0.5m)).ToList() is [var whole, ..])
         {
-            return new([.. figures.SkipLast(1).Aggregate(new List<Length>(), (at, f) => [.. at, (at.Count > 0 ? at[^1] : Length.Zero) + f])], whole == first, true);
+            return new(Between(figures), whole == first, true);
         }
 
         bool Holds(Length room) => figures.All(f => f < room);
 
-        // Of a side that it could be on either, the one whose ends it is as far from.
-        var side = along ?? (!ends.Success && Holds(first) && Holds(second) && IsEven(figures, first) != IsEven(figures, second) ? IsEven(figures, first)
+        // Of a side that it could be on either, the one whose ends it is as far from; a sheet's ends are its short sides.
+        var side = along ?? (ends.Value.TrimEnd('s').EndsWith("end", StringComparison.OrdinalIgnoreCase) && Length.Max(first, second).Units > LongToHalve * Length.Min(first, second).Units ? first > second : !ends.Success && Holds(first) && Holds(second) && IsEven(figures, first) != IsEven(figures, second) ? IsEven(figures, first)
             : Holds(first) && Holds(second) && IsLong(first, second) ? first > second : Holds(first) || !Holds(second));
         if (figures.Count == 0 || !Holds(side ? first : second))
         {
@@ -366,7 +404,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 
         // The middle may be named beside figures.
         all = HalfForm().IsMatch(text) ? all.Append(new Length(length.Units / 2)) : all;
-        return new([.. all.Distinct().Order()], side, along is not null || Holds(first) != Holds(second)) { Folds = Ways(text, unit, ends.Success ? length : null) };
+        return new([.. all.Distinct().Order()], side, along is not null || Holds(first) != Holds(second)) { Folds = Ways(text, unit, ends.Success ? length : null), FromEnds = ends.Success };
     }
 
     private static int Parts(Match equal) => equal.Groups["half"].Success ? 4 : equal.Groups["n"].Success ? OwnFigures.Times(equal.Groups["n"].Value)

@@ -80,7 +80,7 @@ public sealed partial class Recogniser(DesignReader reader)
     public IReadOnlyList<Recognised> Find(OwnList list, CancellationToken cancel = default)
     {
         ArgumentNullException.ThrowIfNull(list);
-        if (!list.Cards.Any(c => c.Scores.Count > 0 || _rare.Value.Any(name => Says(c, name))))
+        if (!list.Cards.Any(c => c.Scores.Count > 0 || _rare.Value.Any(name => Says(c, name))) && !reader.Catalogue.All.Any(f => IsCalled(list, f)))
         {
             return [];
         }
@@ -96,6 +96,8 @@ public sealed partial class Recogniser(DesignReader reader)
 
     /// <summary>How much of a construction's name stands in what its maker calls the card, from nought to one; a gate fold is a gatefold, and a split gatefold is no gatefold.</summary>
     private double Called(OwnList list, ConstructionFamily family) => _called.GetValue(list, l => _names.Value.ToDictionary(n => n.Key, n => Called(NameWords($"{l.Title} {l.Finished?.Name}"), n.Value)))[family.Id];
+
+    private bool IsCalled(OwnList list, ConstructionFamily family) => Called(list, family) >= 1;
 
     private readonly ConditionalWeakTable<OwnList, Dictionary<string, double>> _called = [];
 
@@ -152,7 +154,7 @@ public sealed partial class Recogniser(DesignReader reader)
         Recognised? best = null;
         foreach (var pieces in parted.Count > scored.Count && variant.Construction.Pieces.Count(p => p.Quantity == 1 && p.Creases.Count > 0) > 1 ? [scored, parted] : new[] { scored })
         {
-            foreach (var way in Ways(variant.Equations, [.. pieces.Select(p => (p, (IReadOnlyList<Match>)Matches(variant, p)))], 0, [], [], []).Take(MostWays))
+            foreach (var way in Ways(variant.Equations, [.. pieces.Select(p => (p, (IReadOnlyList<Match>)Matches(variant, p, list)))], 0, [], [], []).Take(MostWays))
             {
                 if ((way.Pairs.Count > 0 || scored.Count == 0) && !(best is not null && AtMost(variant, way, list) < best.Score) && Judge(variant, way, list) is { } judged && (best is null || Favour(judged, list, system) > Favour(best, list, system)))
                 {
@@ -174,14 +176,14 @@ public sealed partial class Recogniser(DesignReader reader)
     }
 
     /// <summary>Pieces of the construction that a listed one may be: those with as many creases whose rules can make its figures.</summary>
-    private static List<Match> Matches(Variant variant, OwnPiece listed)
+    private List<Match> Matches(Variant variant, OwnPiece listed, OwnList list)
     {
-        var matches = new List<Match>();
+        var (matches, isCalled) = (new List<Match>(), IsCalled(list, variant.Family));
         foreach (var read in Views(listed))
         {
             // A piece that is the same from both ends is tried once.
             var same = read.Panels.Zip(read.Panels.Reverse()).All(p => p.First == p.Second);
-            foreach (var piece in variant.Construction.Pieces.SelectMany(p => variant.Readings(p).Concat(variant.Halves(p)).Concat(p.Creases.Count == 0 && Says(listed, p.Name) ? Slanting(p) : [])).Where(p => p.Creases.Count == read.Scores.Count))
+            foreach (var piece in variant.Construction.Pieces.SelectMany(p => variant.Readings(p).Concat(variant.Halves(p)).Concat(p.Creases.Count == 0 && (isCalled || Says(listed, p.Name)) ? Slanting(p) : [])).Where(p => p.Creases.Count == read.Scores.Count))
             {
                 var ways = Turns.Where(mirrored => !mirrored || !same).Select(mirrored => new Match(read, piece, mirrored, [.. Of(variant, read, piece, mirrored)])).Select(m => (Match: m, Agreed: variant.Equations.Agree(m.Figures, most: 1)));
                 var possible = ways.Where(w => w.Agreed is not null || read.Scores.Count == 1).Select(w => (w.Match, w.Agreed?.Out.Count, Off: w.Agreed is { } a ? w.Match.Figures.Except(a.Out).Max(f => variant.Equations.Off(f, a.X)) : 0)).ToList();
@@ -315,8 +317,8 @@ public sealed partial class Recogniser(DesignReader reader)
     /// <summary>The finished size by a sheet without a score that bears a construction's own name, where one of its sides tells the other, or its maker says for which card it is: nothing else would say that it is that.</summary>
     private (Vector<double> X, IReadOnlyList<Equation> Held)? Sheet(Variant variant, OwnList list, IReadOnlyList<Equation> said)
     {
-        var equations = variant.Equations;
-        foreach (var (listed, piece) in from l in list.Cards from p in variant.Construction.Pieces where p.Creases.Count == 0 && Says(l, p.Name) && _rare.Value.Contains(p.Name.ToUpperInvariant()) select (l, p))
+        var (equations, isCalled) = (variant.Equations, IsCalled(list, variant.Family));
+        foreach (var (listed, piece) in from l in list.Cards from p in variant.Construction.Pieces where p.Creases.Count == 0 && (isCalled || Says(l, p.Name)) && _rare.Value.Contains(p.Name.ToUpperInvariant()) select (l, p))
         {
             var (along, across) = (new Equation(listed.Line, "width", piece.Along, listed.First), new Equation(listed.Line, "height", piece.Across, listed.Second));
             if (said.Count > 0)
