@@ -10,7 +10,7 @@ internal static partial class OwnFigures
     // No more digits than a figure has: a run of thousands is none, and would be tried from each of them.
     public const string Number = @"(?<!\d)(?:\d{1,6}(?:-|\s+)\d{1,4}/\d{1,4}|\d{1,4}/\d{1,4}|\d{1,6}[.,]\d{1,8}|[.,]\d{1,8}|\d{1,6})(?!\d)";
     public const string Unit = @"(?:\s*(?:inches\b|inch\b|in\b\.?(?!\s+half)|""|″|''|cm\b|mm\b))?";
-    private const string Way = @"(?:\s*(?:wide|tall|high|long|deep|w|h)\b)?";
+    private const string Way = @"(?:\s*(?:wide|tall|high|long|deep|across|down|w|h)\b)?";
 
     // Of three figures the first is how many, or the last where it stands right behind an x.
     [GeneratedRegex($@"(?!(?:[1-9]|1\d|2[0-4])\s*[x×]\s*(?>{Number})(?>{Unit})\s*(?:x|×|by)(?!\d{{1,2}}\s*$)\s*\d)(?<a>{Number})(?<ua>{Unit}){Way}\s*(?:x|×|\*|by)\s*(?<b>(?>{Number}))(?!{Unit}\s*(?:circle|disc|round\s+(?:hole|window|opening|tile|die)))(?<ub>{Unit}){Way}", RegexOptions.IgnoreCase)]
@@ -35,7 +35,7 @@ internal static partial class OwnFigures
     [GeneratedRegex($@"(?<n>{Number})(?<u>{Unit})", RegexOptions.IgnoreCase)]
     public static partial Regex NumberForm();
 
-    [GeneratedRegex(@"\(\s*(?:x|×)?\s*(?<n>\d{1,2})\s*(?:x|×|off|of(?: them)?|pcs?|pieces)?\s*\)|\b(?:cut|make|need|qty:?)\s+(?<n>\d{1,2})\b(?!\s*(?:[x×/]|[.,]\d|\d|in\b|cm|mm|""))|(?:^|\s)(?:x|×)\s*(?<n>\d{1,2})(?![.,/]?\d)(?=\s*(?:$|[,;.:=]|on\b|and\b|\())|(?:(?<=[a-z,;:]\s)|^\W*)(?<n>\d{1,2})\s*(?:x|×)(?=\s*(?:$|[,;:=]))|^\W*(?<n>\d{1,2})\s*@?\s*$|^\W*(?<n>\d{1,2})\s*(?:x|×|of)\s+(?=[a-z])|\b(?<n>\d{1,2})\s+(?:of them|off|pieces|pcs?|each(?=\s*$))\b|(?:^|[:,]\s*|(?<=[a-z]\s))(?<n>\d{1,2})\s+of\s+(?=\d|$)|[-,;]\s*(?<n>\d{1,2})\s+(?:of|off)\s*$|(?:^|(?<!\d)[:,]\s*|[:,]\s+|\band\s+)(?<n>\d{1,2})\s+(?=(?!for\b)[a-z]{3,}(?!\w*\s*square))", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\(\s*(?:x|×)?\s*(?<n>\d{1,2})\s*(?:x|×|off|of(?: them)?|pcs?|pieces)?\s*\)|\b(?:cut|make|need|qty:?)\s+(?<n>\d{1,2})\b(?!\s*(?:[x×/]|[.,]\d|\d|in\b|cm|mm|""))|(?:^|\s)(?:x|×)\s*(?<n>\d{1,2})(?![.,/]?\d)(?=\s*(?:$|[,;.:=]|on\b|and\b|\())|(?:(?<=[a-z,;:]\s)|^\W*)(?<n>\d{1,2})\s*(?:x|×)(?=\s*(?:$|[,;:=]))|^\W*(?<n>\d{1,2})\s*@?\s*$|^\W*(?<n>\d{1,2})\s*(?:x|×|of)\s+(?=[a-z])|\b(?<n>\d{1,2})\s+(?:of (?:them|these|those)|off|pieces|pcs?|each(?=\s*$))\b|(?:^|[:,]\s*|(?<=[a-z]\s))(?<n>\d{1,2})\s+of\s+(?=\d|$)|[-,;]\s*(?<n>\d{1,2})\s+(?:of|off)\s*$|(?:^|(?<!\d)[:,]\s*|[:,]\s+|\band\s+)(?<n>\d{1,2})\s+(?=(?!for\b)[a-z]{3,}(?!\w*\s*square))", RegexOptions.IgnoreCase)]
     private static partial Regex CountForm();
 
     [GeneratedRegex(@"\b(?<!\b(?:through|on)\s)(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve|a pair of|both)\b(?=\s+[a-z])(?!\s+(?:(?:short|long|opposite)(?:er)?\s+)?(?:sides?|ends?|edges?|layers? of|diagonals?|folds?|ways?|times|halves|corners?)\b)|(?:^\W*|[:,]\s*|\band\s+)(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve)(?=,?\s+\d|,?\s*$)|\b(?:make|cut|need)\s+(?<w>two|three|four|five|six|seven|eight|nine|ten|twelve)\b", RegexOptions.IgnoreCase)]

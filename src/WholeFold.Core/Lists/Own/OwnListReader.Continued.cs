@@ -18,7 +18,7 @@ public static partial class OwnListReader
 
         if (last >= 0 && (Changed(part, tail, unit, pieces, pieces[last]) is { } changed))
         {
-            pieces[last] = changed;
+            pieces[last] = changed.Quantity > 1 || tail is null ? changed : changed with { Quantity = OwnFigures.Count("", TailCount(tail)) };
             return true;
         }
 

@@ -48,7 +48,7 @@ public static partial class OwnListReader
     private static partial Regex BareForm();
 
     // Figures right behind a size are its scores.
-    [GeneratedRegex($@"^\s*,?(?:\s*\b[a-z]+\b){{0,2}}\s*(?:[:@]{{1,2}}|[-=]+>|→|\||\s/\s|\bat\b|\s-{{1,2}}\s|\bpanels?\b(?:\s+(?:of|are))?\s*:?)(?<scores>[\s,;/&|]*{DashedFigures})$|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^\s*[,)]?(?:\s*\b[a-z]+\b){{0,2}}\s*(?:[:@]{{1,2}}|[-=]+>|→|\||\s/\s|\bat\b|\s-{{1,2}}\s|\bpanels?\b(?:\s+(?:of|are))?\s*:?)(?<scores>[\s,;/&|]*{DashedFigures})(?:$|[(*!][^\d]*$|(?<=-\s)[a-z][^\d]*$|(?<=,\s)(?:from|in|of)\b[^\d]*$)|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
     private static partial Regex BehindForm();
 
     // So much at both ends.
@@ -63,7 +63,7 @@ public static partial class OwnListReader
     private static partial Regex SlashedRun();
 
     // The words before a size, from where its clause begins.
-    [GeneratedRegex(@"(?:[,(.]|\bwith\b|\band\b)\s*(?<words>(?:an?\s+)?[a-z][a-z ]*(?:\d{1,2}\s*[x×]\s*)?|\d{1,2}\s*[x×]\s*)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"(?:[,(.]|\bwith\b|\bw/|\band\b)\s*(?<words>(?:an?\s+)?[a-z][a-z ]*(?:\d{1,2}\s*[x×]\s*)?|\d{1,2}\s*[x×]\s*)$", RegexOptions.IgnoreCase)]
     private static partial Regex LastClause();
 
     // What stands before the size of a card that a title names: a fold's name or a gate's, or for.
@@ -80,7 +80,7 @@ public static partial class OwnListReader
     [GeneratedRegex(@"^(?:circles?|discs?)\b", RegexOptions.IgnoreCase)]
     private static partial Regex CircleFirst();
 
-    [GeneratedRegex(@"(?<!\bno)\.\s+(?=[A-Za-z]|#\d\b|\d{1,2}\s+(?!in\b|inch|mm\b|cm\b|x\b)[a-z]{2,}|\d{1,3}\s*(?:mm|cm|inch|"")\s+[a-z]{3,})")]
+    [GeneratedRegex(@"(?<!\bno)\.\s+(?!(?:x\b|by\b|I\s+mean|make\s+that|no\b[\s,]|wait\b|sorry\b|oops\b))(?=[A-Za-z]|#\d\b|\d{1,2}\s+(?!in\b|inch|mm\b|cm\b|x\b)[a-z]{2,}|\d{1,3}\s*(?:mm|cm|inch|"")\s+[a-z]{3,})")]
     private static partial Regex SentenceEnd();
 
     // As large as the piece before, or as one that is named.
@@ -95,6 +95,18 @@ public static partial class OwnListReader
     [GeneratedRegex(@"(?:\?\s*)?\b(?:no|sorry|wait|scratch\s+that|i\s+mean|make\s+that)\b\s*[-:,]|\?|(?<=\b(?:cut|trim|slice)(?:med|d)?\b(?:(?!fold|scor)[^.;])*)\bto\s+(?:get|give|make)\b|\b(?:cut|trim|slice)(?:med|d)?\s+(?:it\s+)?(?:down\s+)?to\b", RegexOptions.IgnoreCase)]
     private static partial Regex Corrected();
 
+    // Scores that are said anew: 1/4 and 10, I mean score at 1/4.
+    [GeneratedRegex(@"^(.*?)\b(?:scor|fold|creas)[a-z]*\b[^;]*?[.,(-]+\s*\b(?:i\s+mean|make\s+that|no(?:\s+wait)?|wait|sorry|oops)\b[\s,:-]*(?=(?:scor|fold|creas)[a-z]*\b[^;]*\d)", RegexOptions.IgnoreCase)]
+    private static partial Regex ScoresCorrected();
+
+    // One figure that is said anew: 8 1/2, no, 8 1/4.
+    [GeneratedRegex($@"(?<![x×]\s*)(?<!\b(?:by|x)\s+){Figure}[.,(-]+\s*\b(?:i\s+mean|make\s+that|no(?:\s+wait)?|wait(?:,?\s+no)?|sorry|oops)\b[\s,:-]*(?={Figure}(?!\s*(?:x|×|by)\b))", RegexOptions.IgnoreCase)]
+    private static partial Regex FigureCorrected();
+
+    // The fold in the middle, and where it is.
+    [GeneratedRegex(@"\b(?:cent(?:re|er)|middle)\s+(?:folds?|creases?|scores?)(?:\s+lines?)?\b(?:\s*(?:at|on|is|[:@=])?\s*(?<figure>(?=\d)))?", RegexOptions.IgnoreCase)]
+    private static partial Regex MiddleFold();
+
     // Figures behind a size that nothing reads; none is how heavy it is, or how often, or a number that it bears.
     [GeneratedRegex($@"(?<![#\w]|\bno\.?\s*){OwnFigures.Number}{OwnFigures.Unit}(?!\s*(?:gsm|g\b|lbs?\b|pt\b|ply\b|%|°|degrees?\b|sheets?\b|layers?\b|times\b|sides?\b|ends?\b|edges?\b|corners?\b|ways?\b|pages?\b|diagonals?\b|for\b|of\b))", RegexOptions.IgnoreCase)]
     private static partial Regex Unread();
@@ -105,6 +117,10 @@ public static partial class OwnListReader
     // A whole number and its part: 1 and 5/8.
     [GeneratedRegex(@"(?<![\d/.,]\s?)(?<=(?:\b(?:x|by|at|is|of|to)|[x×@:,])\s*|^\W*)(\d{1,2})\s+(?:and|&)\s+(?=\d/\d|1?\d/16\b)", RegexOptions.IgnoreCase)]
     private static partial Regex WholeAndPart();
+
+    // Figures that are parted as pieces are.
+    [GeneratedRegex($@"(?<=[\d""]\s*)(?<!(?:[x×]|\b(?:by|high|tall|wide|w|h))\s*[\d/ .-]{{1,10}}(?:""|in\b|mm|cm)?\s*);\s*(?=(?:and\s+)?(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*(?:\W*$|[;,)(/-]|\band\b|[x×]\d{{1,2}}\W*$|\b(?:on|from|in(?!ch))\b))", RegexOptions.IgnoreCase)]
+    private static partial Regex PartedFigures();
 
     // Two of a size: two 12x6s.
     [GeneratedRegex(@"(?<=\d\s*[x×]\s*(?:\d+[\s-])?\d+(?:[/.]\d+)?)'?s\b", RegexOptions.IgnoreCase)]
@@ -122,12 +138,30 @@ public static partial class OwnListReader
     [GeneratedRegex(@"^\W*(?:the\s+)?(?:(?:other|second|2nd)(?:\s+(?:one|piece))?\b|(?:#|no\.?\s*|number\s+|piece\s+)2\b)", RegexOptions.IgnoreCase)]
     private static partial Regex OtherOne();
 
+    // One score of several that have a line each: crease 2: 90 from the left; or 2nd score: 7 1/4.
+    [GeneratedRegex($@"^\W*(?:(?:score|crease|fold)(?:\s+line)?\s*(?:no\.?|#)?\s*\d{{1,2}}\s*[:=.)-]|(?:\d(?:st|nd|rd|th)|first|second|third|fourth|fifth|sixth|seventh|eighth)\s+(?:score|crease|fold)(?:\s+line)?\b\s*[:=]?)\s*(?:at\s+)?(?<score>{Figure})(?:\s*(?:from\s+(?:the\s+)?)?(?:left|top)(?:\s+(?:edge|end|side))?)?\W*$", RegexOptions.IgnoreCase)]
+    private static partial Regex NumberedScore();
+
+    [GeneratedRegex(@"\b(?:from\s+)?corner\s+to\s+(?:opposite\s+)?corner\b(?:\s+(?:both\s+ways|twice|through\s+the\s+(?:cent(?:re|er)|middle)))*", RegexOptions.IgnoreCase)]
+    private static partial Regex CornerToCorner();
+
     // How a score runs, before the word and its figures: lengthwise score 43.
     [GeneratedRegex(@"\b(?:(?<across>crosswise|widthwise|widthways)|lengthwise|lengthways)\s+(?:scor|fold|creas)(?:e|es|ed|s|ing)?(?:\s+lines?)?\s*(?:at|on|[:@=])?\s*(?=\d)", RegexOptions.IgnoreCase)]
     private static partial Regex AdverbFirst();
 
     [GeneratedRegex(@"\bdiagonal", RegexOptions.IgnoreCase)]
     private static partial Regex DiagonalWord();
+
+    [GeneratedRegex(@"\b(?:fold|crease|score|valley|mountain)[^,;.\d]{0,30}\bdiagonal|\bdiagonal[^,;.\d]{0,20}\b(?:fold|crease|score)", RegexOptions.IgnoreCase)]
+    private static partial Regex FoldedDiagonally();
+
+    // The last of figures is how many there are: score at 1 and 7 x2.
+    [GeneratedRegex(@"^(?<said>.*\d[""]?)\s+[x×](?<n>\d{1,2})\W*$", RegexOptions.IgnoreCase)]
+    private static partial Regex CountAtEnd();
+
+    // How many there are, behind the scores of a piece.
+    [GeneratedRegex(@"\b(?:cut|make)\s+\d{1,2}\s*\)?\W*$|[,;]\s*(?:two|three|four|six|eight|\d{1,2})\s+of\s+(?:them|these|those)|(?<=\s)[x×]\d{1,2}\W*$", RegexOptions.IgnoreCase)]
+    private static partial Regex CountBehind();
 
     // Which side, before figures: on the short side 1 and 4.
     [GeneratedRegex(@"^\W*(?:and\s+)?(?:(?:on|along|across)\s+(?:the|its)\s+)?(?:(?:long|short|other)(?:er)?\s+(?:side|edge|way)|[\d/ .,-]+(?:inch|in|""|cm|mm)?\s+(?:side|edge))\b", RegexOptions.IgnoreCase)]

@@ -35,7 +35,7 @@ public static partial class OwnListReader
         var unit = NamedUnit(text, far) ?? bare ?? Usual(text);
         var (number, title) = (0, (string?)null);
         var table = new OwnTable();
-        var lines = text.Split('\n');
+        var lines = InOneLine(text.Split('\n'));
         foreach (var raw in lines)
         {
             number++;
@@ -49,9 +49,10 @@ public static partial class OwnListReader
             }
 
             // Several pieces a line are parted by a semicolon, or each is a sentence.
-            foreach (var part in EachHeight(line).SelectMany(l => l.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)).SelectMany(p => Sentences(p, unit)).SelectMany((p, i) => pieces.Count == 0 && i == 0 ? FromItsTitle(p, unit) : [p]))
+            var parts = EachHeight(line).SelectMany(l => l.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)).SelectMany(p => Sentences(p, unit)).SelectMany((p, i) => pieces.Count == 0 && i == 0 ? FromItsTitle(p, unit) : [p]).ToList();
+            foreach (var (part, at) in parts.Select((p, i) => (p, i)))
             {
-                if (pieces.Count == 0 && Title(part, lines.Skip(number).Select(l => Plain(l)).FirstOrDefault(l => l.Length > 0), number, unit) is { } card)
+                if (pieces.Count == 0 && Title(part, parts.Skip(at + 1).Concat(lines.Skip(number).Select(l => Plain(l))).FirstOrDefault(l => l.Length > 0), number, unit) is { } card)
                 {
                     pieces.Add(card);
                 }
@@ -97,6 +98,24 @@ public static partial class OwnListReader
         return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0 || (OwnScores.Word().Match(s) is { Success: true } word && OwnScores.IsSaid(s[word.Index..])) || BareForm().IsMatch(s) || (s.Length > 0 && char.IsUpper(s[0]) && NamedForm().IsMatch(s) && !GoesOn().IsMatch(s))) ? sentences : [StepNumber().Replace(part, "")];
     }
 
+    /// <summary>Scores that have a numbered line each, in the first of their lines.</summary>
+    private static string[] InOneLine(string[] lines)
+    {
+        var joined = lines.ToArray();
+        for (var i = 0; i < lines.Length; i++)
+        {
+            var run = lines.Skip(i).Select(l => NumberedScore().Match(Plain(l))).TakeWhile(m => m.Success).ToList();
+            if (run.Count > 1)
+            {
+                joined[i] = $"score at {string.Join(", ", run.Select(m => m.Groups["score"].Value))}";
+                Array.Fill(joined, "", i + 1, run.Count - 1);
+                i += run.Count - 1;
+            }
+        }
+
+        return joined;
+    }
+
     /// <summary>A line for each of several heights that one names.</summary>
     private static IEnumerable<string> EachHeight(string line) => SeveralHeights().Match(line) is not { Success: true } all ? [line]
         : OwnFigures.NumberForm().Matches(all.Groups["heights"].Value).Select(h => $"{OwnFigures.WithoutCounts(all.Groups["name"].Value)} {all.Groups["w"].Value} x {h.Value}{all.Groups["between"].Value}").Take(MostPieces);
@@ -124,7 +143,7 @@ public static partial class OwnListReader
         }
 
         var (before, after) = (part[..size.At].Trim(), part[size.End..].Trim());
-        var isTitle = (before.EndsWith('(') && after is ")" or "") || (ClosedWords().IsMatch(after) && TitleName().IsMatch(before) && next is not null && OwnFigures.Sizes(next, unit).Count > 0);
+        var isTitle = (before.EndsWith('(') && after is ")" or "" && !(PieceName().IsMatch(before) && (next is null || OwnFigures.Sizes(next, unit).Count == 0))) || (ClosedWords().IsMatch(after) && TitleName().IsMatch(before) && next is not null && OwnFigures.Sizes(next, unit).Count > 0);
         return isTitle ? new OwnPiece(number, Name(before) is { Length: > 0 } name ? name : "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit) : null;
     }
 
@@ -171,9 +190,13 @@ public static partial class OwnListReader
 
         var figures = SeveralOf().Replace(WholeAndPart().Replace(WordedFigure().Replace(WordedInches().Replace(plain.ToString(), m => $"{InFigures(m)} inch"), InFigures), "$1 "), "");
 
+        figures = PartedFigures().Replace(figures, ", ");
+
         // A slash between three figures or more parts them, and makes no fraction.
         var parted = SlashedRun().Replace(figures, m => m.Value.Replace("/", " / ", StringComparison.Ordinal));
         parted = OwnScores.Repeated(parted);
+        parted = CornerToCorner().Replace(parted, "diagonals");
+        parted = CountAtEnd().Replace(parted, m => OwnScores.Word().IsMatch(m.Groups["said"].Value) ? $"{m.Groups["said"].Value} ({m.Groups["n"].Value})" : m.Value);
         var folds = LetteredWays().Replace(parted, m => $"score {LetteredWay().Replace(m.Value, w => w.Value is "m" or "M" ? "mountain" : "valley")}");
         return folds.Trim().TrimStart('-', '*', '•').Trim();
     }
@@ -232,6 +255,10 @@ public static partial class OwnListReader
 
         part = AdverbFirst().Replace(part, m => $"score along the {(m.Groups["across"].Success ? "long" : "short")} side ");
 
+        // Whoever corrects figures means those that stand behind.
+        part = FigureCorrected().Replace(ScoresCorrected().Replace(part, "$1"), "");
+        part = MiddleFold().Replace(part, m => m.Groups["figure"].Success ? "score " : "score in half");
+
         // A piece may be called a folded one: what is scored stands behind its size.
         var score = OwnScores.Word().Match(part);
         if (score.Success && OwnFigures.Sizes(part, unit) is [var only, ..] && only.At > score.Index && !part[score.Index..only.At].Any(char.IsAsciiDigit) && OwnScores.Word().Match(part, only.End) is { Success: true } behindIt)
@@ -268,9 +295,9 @@ public static partial class OwnListReader
             return ReadPart($"{head[..sizes[0].End]}, score {ahead.Groups["scores"].Value} {OwnScores.Word().Replace(tail, "", 1)}", number, unit, pieces, named);
         }
 
-        if (!score.Success && sizes.Count == 1 && !DoneWord().IsMatch(head[sizes[0].End..]) && BehindForm().Match(head[sizes[0].End..]) is { Success: true } figures)
+        if (!score.Success && sizes.Count == 1 && head[sizes[0].End..] is var behindSize && !DoneWord().IsMatch(behindSize) && BehindForm().Match(CountBehind().Replace(OwnScores.CountForm().Replace(behindSize, ""), "").TrimEnd(' ', '.', '!')) is { Success: true } figures)
         {
-            return Adds(head[..sizes[0].End], sizes, figures.Groups["scores"].Value, number, unit, pieces);
+            return Adds(head[..sizes[0].End], sizes, $"{figures.Groups["scores"].Value}{(OwnFigures.Count("", TailCount(behindSize)) is > 1 and var many ? $" ({many})" : "")}", number, unit, pieces);
         }
 
         if (!score.Success && sizes.Count == 1 && OwnScores.OfPanels(head[sizes[0].End..], sizes[0].A, sizes[0].B, unit) is { } panels)
@@ -327,7 +354,8 @@ public static partial class OwnListReader
             var own = Name(before) is { Length: > 0 } named ? named : i == 0 && size.At == 0 && CircleFirst().Match(head) is { Success: true } round ? round.Value.ToLowerInvariant() : "";
             var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : (i > 0 && Within().IsMatch(before)) || ((i > 0 || own.Length == 0) && IsOpening().IsMatch(after)) ? OwnKind.Window : Kind(own.Length == 0 && carried is not null ? carried.Name : before, before + after, carried);
             var name = own.Length > 0 ? own : (i > 0 || carried is not null) && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : carried?.Name ?? (i == 0 && !Aside().IsMatch(after) && Name(after) is { Length: > 0 } behind ? behind : kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when CircleWord().IsMatch(head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)]) => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
-            var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit);
+            var isSlanted = tail is null && sizes.Count == 1 && FoldedDiagonally().IsMatch(after);
+            var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit) { Diagonals = isSlanted };
             pieces.Add(scores is null ? piece : Scored(piece, scores, pieces) ?? piece);
             carried = carried is null || own.Length > 0 ? pieces[^1] with { Scores = [], Cross = [] } : carried;
         }
@@ -338,8 +366,10 @@ public static partial class OwnListReader
 
         // What stands before the next name belongs to the size before it.
         static string Until(string after) => Regex.Match(after, @"^\W*(?:\(\s*\d+\s*\)|x\s*\d+)") is { Success: true } m ? m.Value : "";
-        static string TailCount(string tail) => string.Join(' ', OwnScores.CountForm().Matches(tail).Concat(Regex.Matches(tail, @"\b(?:cut|make)\s+\d{1,2}\s*$|[,;]\s*(?:two|three|four|six|eight|\d{1,2})\s+of them")).Select(m => m.Value));
     }
+
+    /// <summary>What says how many there are, behind scores.</summary>
+    private static string TailCount(string tail) => string.Join(' ', OwnScores.CountForm().Matches(tail).Concat(CountBehind().Matches(tail)).Select(m => m.Value));
 
     private static OwnKind Kind(string name, string words, OwnPiece? carried) =>
         FinishedWord().IsMatch(words) ? OwnKind.Finished : WindowWord().IsMatch(name) || Through().IsMatch(words) ? OwnKind.Window : PaperWord().IsMatch(words) ? OwnKind.Paper : carried?.Kind is OwnKind.Paper or OwnKind.Window && Name(words).Length == 0 ? carried.Kind : OwnKind.Piece;

@@ -27,11 +27,11 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     /// <summary>One that is longer by so much has ends, and is folded in half across its length.</summary>
     private const double LongToHalve = 1.45;
 
-    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+(?:lines?|marks?))?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|(?<=(?:[\d""”]|\b(?:cm|mm|in))\s*,\s*)half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|(?<!['’])\bs\b\.?(?=\s*[@:]?\s*\d)|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bdivided?\s+(?:it\s+)?(?=in(?:to)?\s+\w+\s+equal\b)|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+)?(?:at|in|into|along|every|each|lengthwise|lengthways|crosswise|widthwise|widthways)\b|to\s+\d|(?:up|over|under|back)\s+\d|(?:(?:both|the|two|its|short|long)\s+){0,3}(?:ends|sides|edges)\s+(?:in\s*)?to\b|\d)|\s*[:=@])|\bfolds?\s+on\b|\bfold\s+lines?\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+(?:lines?|marks?))?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|(?<=(?:[\d""”]|\b(?:cm|mm|in))\s*,\s*)half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|(?<!['’])\bs\b\.?(?=\s*[@:]?\s*\.?\d)|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bdivided?\s+(?:it\s+)?(?=in(?:to)?\s+\w+\s+equal\b)|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+|(?:the\s+)?(?:left|right|first|second)\s+(?:(?:side|edge|flap|door|panel)\s+)?)?(?:at|in|into|along|every|each|lengthwise|lengthways|crosswise|widthwise|widthways)\b|to\s+\d|(?:up|over|under|back)\s+\d|(?:(?:both|the|two|its|short|long)\s+){0,3}(?:ends|sides|edges)\s+(?:in\s*)?to\b|\d)|\s*[:=@])|\bfolds?\s+on\b|(?<!\b(?:draw|pencil|guide|cut|cutting|middle|centre|center)\s+(?:an?\s+)?)\blines?\s*(?:at\b|[:@]|(?=\d))|\bfold\s+(?:lines?|marks?)\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
     public static partial Regex Word();
 
     // Whatever is said from here on is no score: why, or what else is done.
-    [GeneratedRegex(@"[(,;.]?\s*\b(?:then\s+|and\s+)?(?:so\b|so that|that(?:['’]s|\s+is)\b|(?<!\b(?:every|each)\s[^,;.]{0,16},?\s*)lea(?:ving|ves?)\b|which|making|makes|because|for (?:a|the|an|my|[abc]\d|dl)\b|fits?\b|holds?\b|(?:along|on)\s+(?:the\s+)?(?:top|bottom|rails?)\b(?!\s+(?:and|&))|along\s+(?:the\s+)?top\b|to make|cut|(?:slit|slot|snip|trim|notch|tick|mark|glue|tape|bond|burnish|slic|window|aperture|hole|opening|stick|attach|adhere|only)(?:s|d|e|ed|ted|ped|med)?)\b.*$", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
+    [GeneratedRegex(@"[(,;.]?\s*\b(?:then\s+|and\s+)?(?:so\b|so that|that(?:['’]s|\s+is)\b|(?<!\b(?:every|each)\s[^,;.]{0,16},?\s*)lea(?:ving|ves?)\b|which|making|makes|because|for (?:a|the|an|my|[abc]\d|dl)\b|fits?\b|holds?\b|(?:along|on)\s+(?:the\s+)?(?:top|bottom|rails?)\b(?!\s+(?:and|&)|\s*(?:of\s+the\s+(?:score\s*)?board)?,?\s*(?:and\s+)?(?:score\s+)?at\b)|along\s+(?:the\s+)?top\b(?!\s*(?:of\s+the\s+(?:score\s*)?board)?,?\s*(?:and\s+)?(?:score\s+)?at\b)|to make|cut|(?:slit|slot|snip|trim|notch|tick|mark|glue|tape|bond|burnish|slic|window|aperture|hole|opening|stick|attach|adhere|only)(?:s|d|e|ed|ted|ped|med)?)\b.*$", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
     private static partial Regex Otherwise();
 
     // What a part of it comes to, and no score.
@@ -67,6 +67,13 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     [GeneratedRegex(@"(?<![\d.,/])\d{1,3}(?:,\d{1,3}){2,}(?![\d/]|[.,]\d)")]
     private static partial Regex RisingRun();
 
+    // Where parts are written with a slash or a point, a comma parts figures.
+    [GeneratedRegex(@"\d/\d|\d\.\d|(?<!\d)\.\d")]
+    private static partial Regex WithParts();
+
+    [GeneratedRegex(@"(?<=\d),(?=\.?\d)")]
+    private static partial Regex CommaForm();
+
     private static string Parted(Match run) => run.Value.Split(',').Select(f => int.Parse(f, System.Globalization.CultureInfo.InvariantCulture)).ToList() is var f && f.Zip(f.Skip(1)).All(p => p.First < p.Second) ? run.Value.Replace(",", ", ", StringComparison.Ordinal) : run.Value;
 
     // Of what is folded, and nothing more is said, it is in half.
@@ -77,7 +84,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     [GeneratedRegex(@"\b(?:(?<kind>short|long)\s+)?(?:ends|sides|edges)\s+(?:in\s*)?to\s+(?:meet\s+)?(?:(?:in|at)\s+)?(?:the\s+)?(?:middle|centre|center)\b", RegexOptions.IgnoreCase)]
     private static partial Regex MeetForm();
 
-    [GeneratedRegex($@"{BothEnds}|\b(?:from|on|at)\s+(?:the\s+)?(?:(?<across>left\s+(?:and|&|\+)\s+(?:the\s+)?right)|(?<down>top\s+(?:and|&|\+)\s+(?:the\s+)?bottom))\b(?:\s+(?:ends?|sides?|edges?))?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"{BothEnds}|\b(?:from\s+)?(?<across>left\s+(?:and|&|\+)\s+right|l\s*(?:and|&|\+|/)\s*r)\b(?:\s+(?:ends?|sides?|edges?))?|\b(?:from|on|at)\s+(?:the\s+)?(?:(?<across>left\s+(?:and|&|\+)\s+(?:the\s+)?right)|(?<down>top\s+(?:and|&|\+)\s+(?:the\s+)?bottom))\b(?:\s+(?:ends?|sides?|edges?))?", RegexOptions.IgnoreCase)]
     internal static partial Regex EndsForm();
 
     // The sheet is turned a quarter and scored again.
@@ -91,6 +98,12 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     // So much from one end, and so much from the other.
     [GeneratedRegex(@"\bfrom\s+(?:the\s+|its\s+)?(?:(?<far>right|rh|other|far|opposite)|left|lh|one|near|first)\b(?:[\s-]*hand)?(?:\s+(?:ends?|sides?|edges?))?(?!\s+and\s+(?:the\s+)?right)", RegexOptions.IgnoreCase)]
     private static partial Regex OneEndForm();
+
+    [GeneratedRegex(@"\bon\s+the\s+left\b", RegexOptions.IgnoreCase)]
+    private static partial Regex OnTheLeft();
+
+    [GeneratedRegex(@"\bon\s+the\s+right\b", RegexOptions.IgnoreCase)]
+    private static partial Regex OnTheRight();
 
     [GeneratedRegex(@"\b(?:again|also|too|the\s+same|repeat)\b", RegexOptions.IgnoreCase)]
     private static partial Regex AgainForm();
@@ -110,7 +123,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     private static partial Regex AllSidesForm();
 
     // A panel's name before its figure, or behind it.
-    [GeneratedRegex($@"(?<![a-z ])[a-z](?>[a-z ]{{0,30}})\s*[:=]?\s*(?>{OwnFigures.Number})(?>{OwnFigures.Unit})|(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s+[a-z]+", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?<![a-z])[a-z](?>[a-z ]{{0,30}})\s*[:=]?\s*(?>{OwnFigures.Number})(?>{OwnFigures.Unit})|(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s+[a-z]+", RegexOptions.IgnoreCase)]
     private static partial Regex PanelForm();
 
     // What figures are said of that are no panels.
@@ -133,7 +146,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     public static string Repeated(string text) => RepeatedForm().Replace(text, m => string.Join(", ", Enumerable.Repeat(m.Groups["f"].Value.Trim(), OwnFigures.Times(m.Groups["n"].Value))));
 
     /// <summary>How many there are of a piece, behind its scores.</summary>
-    [GeneratedRegex(@"\(\s*(?:x\s*)?\d{1,2}\s*(?:x|off|of\s+(?:them|these))?\s*\)|(?<![\d""]\s*)[\s,]x\s?\d{1,2}\s*$|[-,;]?\s*\b(?:make|need|qty)\s+\d{1,2}\s*$|[-,;]\s*\d{1,2}\s+(?:of|off)(?:\s+(?:them|these))?\s*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\(\s*(?:x\s*)?\d{1,2}\s*(?:x|off|of\s+(?:them|these))?\s*\)|(?<![\d""]\s*)[\s,]x\s?\d{1,2}\s*$|\s[x×]\d{1,2}\W*$|[,;]\s*(?:two|three|four|six|eight)\s+of\s+(?:them|these|those)|[-,;]?\s*\b(?:make|need|qty)\s+\d{1,2}\s*$|[-,;]\s*\d{1,2}\s+(?:of|off)(?:\s+(?:them|these))?\s*$", RegexOptions.IgnoreCase)]
     internal static partial Regex CountForm();
 
     /// <summary>Whether it says where.</summary>
@@ -177,6 +190,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         said = HalfAtForm().Replace(said, " ");
         said = diagonals ? SlantForm().Replace(said, " ") : said;
         said = RisingRun().Replace(said, Parted);
+        said = WithParts().IsMatch(said) ? CommaForm().Replace(said, ", ") : said;
         said = unit == DisplayUnit.Inch ? PartedForm().Replace(said, ", ") : said;
         if (Regex.IsMatch(said, @"\bsame\b|^\W*(?:as|like)\s+(?:the|above|before|on)\b", RegexOptions.IgnoreCase) && OwnFigures.All(said, unit, 1).Count == 0)
         {
@@ -259,6 +273,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     /// <summary>What is scored from one end and what from the other, where both are said; a far part without figures is the same again.</summary>
     private static (string Near, string Far)? FromBothEnds(string said)
     {
+        said = OnTheLeft().IsMatch(said) && OnTheRight().IsMatch(said) ? OnTheRight().Replace(OnTheLeft().Replace(said, "from the left"), "from the right") : said;
         if (HalfTurnForm().Match(said) is { Success: true } turn)
         {
             return (said[..turn.Index], said[(turn.Index + turn.Length)..]);

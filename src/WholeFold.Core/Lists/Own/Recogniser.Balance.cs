@@ -54,6 +54,8 @@ public sealed partial class Recogniser
             _score -= missing.Sum(p => p.Creases.Count > 0 ? MissingScored : MissingPlain);
             _score += PaperFits * _plain.Count(FitsAPanel);
             _score += list.Pieces.Any(p => p.Kind == OwnKind.Window) && variant.Construction.Pieces.Any(p => p.Openings.Any(o => o.Kind == CutKind.Window)) ? HasWindow : 0;
+            var slanted = _plain.Count(p => p.Diagonals);
+            _score -= LeftScored * slanted;
             _score -= LeftPlain * _plain.Count(p => p.Kind == OwnKind.Piece && !IsExtra(p.Name) && !FitsAPanel(p));
 
             // Without any of what holds it together it may be another card that begins the same way.
@@ -62,7 +64,7 @@ public sealed partial class Recogniser
 
             // What is cut more often than the card has it belongs to another, unless everything is for several cards, of a size that people make.
             var several = way.Pairs.Any(p => p.Listed.Quantity > p.Piece.Quantity && (list.Pieces.Any(o => o.Kind is OwnKind.Piece or OwnKind.Paper && o.Quantity % p.Listed.Quantity != 0) || !of.IsNamed(x, Tolerance)));
-            var sure = _score >= (held && missing.All(m => m.Creases.Count == 0) ? Enough : EnoughAlone) && way.Left.Count == 0 && ignored == 0 && _broken == 0 && outvoted.Count <= 1 && _off.Count == 0 && !several;
+            var sure = _score >= (held && missing.All(m => m.Creases.Count == 0) ? Enough : EnoughAlone) && way.Left.Count + slanted == 0 && ignored == 0 && _broken == 0 && outvoted.Count <= 1 && _off.Count == 0 && !several;
             return new Recognised(variant.Family, variant.Choices, width, height, Read(), _matched, [.. outvoted.Select(o => new Differing(o.Line, o.Figure, o.Value, Round(_equations.At(o.Rule, x)))), .. _off], [.. missing.Select(m => m.Name)], _score, sure);
         }
 
@@ -142,7 +144,7 @@ public sealed partial class Recogniser
         /// <summary>A piece of the right size counts in full where it is cut as often as the card has it, or nobody says how often; cut more often only where everything is, for several cards.</summary>
         private double BySize(OwnPiece listed, Piece piece) => listed.Kind != OwnKind.Piece ? PaperFits
             : listed.Quantity == piece.Quantity || listed.Quantity == 1 ? Plain
-            : list.Cards.All(c => c.Quantity % listed.Quantity == 0) ? PaperFits : 0;
+            : list.Cards.All(c => c.Quantity % listed.Quantity == 0) ? PaperFits : listed.Quantity > piece.Quantity + 1 ? -FarTooMany : 0;
 
         /// <summary>A piece whose own parameter nothing else says: a listed one that leaves it within its limits may be it.</summary>
         private void ByOwnParameter()
@@ -171,7 +173,7 @@ public sealed partial class Recogniser
                         _own[symbol.Id] = Round(_equations.Value(symbol, agreed.X));
                     }
 
-                    _score += OwnParameter + (listed.Quantity == piece.Quantity && piece.Quantity > 1 ? 0.5 : 0) + (of.NamesIt(listed, piece) ? Named : 0);
+                    _score += (listed.Quantity > piece.Quantity && list.Cards.Any(c => c.Quantity % listed.Quantity != 0) ? 0 : OwnParameter) + (listed.Quantity == piece.Quantity && piece.Quantity > 1 ? 0.5 : 0) + (of.NamesIt(listed, piece) ? Named : 0);
                     break;
                 }
             }
