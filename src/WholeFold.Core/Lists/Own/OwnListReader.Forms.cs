@@ -44,11 +44,11 @@ public static partial class OwnListReader
     [GeneratedRegex($@"^(?<name>[a-z][a-z '&-]{{1,40}}?)\W*(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})(?<rest>[^\d]*)$", RegexOptions.IgnoreCase)]
     private static partial Regex NamedForm();
 
-    [GeneratedRegex($@"^(?:(?:measured\s+)?from\s+(?:the\s+)?(?:one|left|lh|top|either)\b(?:[\s-]*hand)?(?:\s+(?:end|edge|side))?\s*[:,-]?)?[\s,;/&|]*{Figures}$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^(?:(?:measured\s+)?from\s+(?:the\s+)?(?:one|left|lh|top|either)\b(?:[\s-]*hand)?(?:\s+(?:end|edge|side))?\s*[:,-]?)?[\s,;/&|]*{Figures}(?:panels|sections)?$", RegexOptions.IgnoreCase)]
     private static partial Regex BareForm();
 
     // Figures right behind a size are its scores.
-    [GeneratedRegex($@"^\s*[,)]?(?:\s*\b[a-z]+\b){{0,2}}\s*(?:[:@]{{1,2}}|[-=]+>|→|\||\s/\s|\bat\b|\s-{{1,2}}\s|\bpanels?\b(?:\s+(?:of|are))?\s*:?)(?<scores>[\s,;/&|]*{DashedFigures})(?:$|[(*!][^\d]*$|(?<=-\s)[a-z][^\d]*$|(?<=,\s)(?:from|in|of)\b[^\d]*$)|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^\s*[,)]?(?:\s*\b[a-z]+\b){{0,2}}\s*(?:[:@]{{1,2}}|[-=]+>|→|\||\s/\s|\bat\b|\s-{{1,2}}\s|\bpanels?\b(?:\s+(?:of|are))?\s*:?(?=[\s,;/&|]*{Figure}[\s,;/&|+]+(?:and\s+)?{Figure}))(?<scores>[\s,;/&|]*{DashedFigures})(?:$|\s*(?:panels|sections|parts)\W*$|[(*!][^\d]*$|(?<=-\s)[a-z][^\d]*$|(?<=,\s)(?:from|in|of)\b[^\d]*$)|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
     private static partial Regex BehindForm();
 
     // So much at both ends.
@@ -61,6 +61,10 @@ public static partial class OwnListReader
 
     [GeneratedRegex(@"(?<![\d/.,])\d+(?:/\d+){2,}(?![\d/])")]
     private static partial Regex SlashedRun();
+
+    // Figures that a slash parts, and what may be a fraction.
+    [GeneratedRegex(@"(?<![\d/.,])(?<n>\d{1,4})/(?<of>\d{1,4})(?![\d/])")]
+    private static partial Regex MaybeFraction();
 
     // The words before a size, from where its clause begins.
     [GeneratedRegex(@"(?:[,(.]|\bwith\b|\bw/|\band\b)\s*(?<words>(?:an?\s+)?[a-z][a-z ]*(?:\d{1,2}\s*[x×]\s*)?|\d{1,2}\s*[x×]\s*)$", RegexOptions.IgnoreCase)]
@@ -80,7 +84,7 @@ public static partial class OwnListReader
     [GeneratedRegex(@"^(?:circles?|discs?)\b", RegexOptions.IgnoreCase)]
     private static partial Regex CircleFirst();
 
-    [GeneratedRegex(@"(?<!\bno)\.\s+(?!(?:x\b|by\b|I\s+mean|make\s+that|no\b[\s,]|wait\b|sorry\b|oops\b))(?=[A-Za-z]|#\d\b|\d{1,2}\s+(?!in\b|inch|mm\b|cm\b|x\b)[a-z]{2,}|\d{1,3}\s*(?:mm|cm|inch|"")\s+[a-z]{3,})")]
+    [GeneratedRegex($@"(?<!\bno)\.\s+(?!(?:x\b|by\b|I\s+mean|make\s+that|no\b[\s,]|wait\b|sorry\b|oops\b))(?=[A-Za-z]|#\d\b|\d{{1,2}}\s+(?!in\b|inch|mm\b|cm\b|x\b)[a-z]{{2,}}|\d{{1,3}}\s*(?:mm|cm|inch|"")\s+[a-z]{{3,}}|\(\s*x?\s*\d{{1,2}}\s*\)|\d{{1,2}}\s*[@x×-]\s+[a-z]{{3,}}|{Figure}\s*(?:x|×|by)\s*\d)")]
     private static partial Regex SentenceEnd();
 
     // As large as the piece before, or as one that is named.
@@ -178,8 +182,15 @@ public static partial class OwnListReader
     [GeneratedRegex(@"^\W*step\s*\d{1,2}\b(?!\s+\d+/\d|[/-]\d|[.,]\d|\s*(?:x|×|by\b|""|in\b|cm\b|mm\b))\s*[:.)-]?\s*", RegexOptions.IgnoreCase)]
     private static partial Regex StepNumber();
 
-    [GeneratedRegex(@"^[^\w(]*\d{1,2}[.)]\s+(?=[A-Za-z])")]
+    [GeneratedRegex($@"^[^\w(]*\d{{1,2}}[.)]\s+(?=[A-Za-z(]|\d{{1,2}}\s*(?:[@×-]|x\b|\s[a-z]{{3,}})|{Figure}\s*(?:x|×|by)\s*\d)")]
     private static partial Regex LineNumber();
+
+    // The first of lines that are numbered, and a number before a name that is a count where none are.
+    [GeneratedRegex(@"^[^\w\n(]*1\s*(?:[.):-]|\s-)", RegexOptions.Multiline)]
+    private static partial Regex FirstNumber();
+
+    [GeneratedRegex(@"^\W*(?<n>[2-9]|1\d|2[0-4])\s+-\s+(?=[a-z])", RegexOptions.IgnoreCase)]
+    private static partial Regex CountAhead();
 
     // What comes off the corners is no piece.
     [GeneratedRegex(@"\bcorners?\s+(?:off|out|away)\b|\b(?:off|from|out\s+of)\s+(?:each|all|every|the|both)\s+(?:\w+\s+)?corners?\b", RegexOptions.IgnoreCase)]
@@ -245,8 +256,8 @@ public static partial class OwnListReader
     [GeneratedRegex(@"^\W*(?:then|and|also|again|on|from|at|turn|rotate|flip|the\s+other)\b", RegexOptions.IgnoreCase)]
     private static partial Regex GoesOn();
 
-    // How it is done, and no name of the piece.
-    [GeneratedRegex(@"^\W*(?:with|using|for|so|then|and)\b", RegexOptions.IgnoreCase)]
+    // How it is done, and no name of the piece; what it is for may be one.
+    [GeneratedRegex(@"^\W*(?:with|using|for(?!\s+(?:the|each|both)\s+(?!card\b)(?:[a-z]+\s*){1,3}\W*$)|so|then|and)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Aside();
 
     // What is in a piece: with a circle of so much.

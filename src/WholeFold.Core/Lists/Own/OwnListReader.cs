@@ -35,13 +35,14 @@ public static partial class OwnListReader
         var unit = NamedUnit(text, far) ?? bare ?? Usual(text);
         var (number, title) = (0, (string?)null);
         var table = new OwnTable();
-        var lines = InOneLine(text.Split('\n'));
+        var (lines, isNumbered) = (InOneLine(text.Split('\n')), FirstNumber().IsMatch(text));
         foreach (var raw in lines)
         {
             number++;
             var line = table.Row(Plain(raw, keepTabs: true));
             unit = Sensible(NamedUnit(line, far) ?? unit, line);
             line = unit == DisplayUnit.Inch ? line : SoFarIn().Replace(line, " ");
+            line = isNumbered ? line : CountAhead().Replace(line, "(${n}) ");
             if (line.Length == 0 || (line.StartsWith('#') && !(line.Length > 1 && char.IsAsciiDigit(line[1]))) || UnitsOnly().IsMatch(line) || IsHeading(line, pieces.Count == 0) || (pieces.Count == 0 && FitsEnvelope().IsMatch(line)))
             {
                 title ??= pieces.Count == 0 && line.Length > 0 && !line.EndsWith(':') && (IsHeading(line, true) || FitsEnvelope().IsMatch(line)) ? line : null;
@@ -193,12 +194,21 @@ public static partial class OwnListReader
         figures = PartedFigures().Replace(figures, ", ");
 
         // A slash between three figures or more parts them, and makes no fraction.
+        figures = MaybeFraction().Replace(figures, m => IsFraction(m) ? m.Value : m.Value.Replace("/", " / ", StringComparison.Ordinal));
         var parted = SlashedRun().Replace(figures, m => m.Value.Replace("/", " / ", StringComparison.Ordinal));
         parted = OwnScores.Repeated(parted);
         parted = CornerToCorner().Replace(parted, "diagonals");
         parted = CountAtEnd().Replace(parted, m => OwnScores.Word().IsMatch(m.Groups["said"].Value) ? $"{m.Groups["said"].Value} ({m.Groups["n"].Value})" : m.Value);
         var folds = LetteredWays().Replace(parted, m => $"score {LetteredWay().Replace(m.Value, w => w.Value is "m" or "M" ? "mountain" : "valley")}");
         return folds.Trim().TrimStart('-', '*', '•').Trim();
+    }
+
+    private static readonly int[] Denominators = [2, 3, 4, 5, 6, 8, 10, 12, 16, 20, 24, 32, 64];
+
+    private static bool IsFraction(Match m)
+    {
+        var (part, of) = (int.Parse(m.Groups["n"].Value, CultureInfo.InvariantCulture), int.Parse(m.Groups["of"].Value, CultureInfo.InvariantCulture));
+        return part < of && Denominators.Contains(of);
     }
 
     private static readonly string[] Whole = ["one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve", "thirteen", "fourteen"];
@@ -306,9 +316,9 @@ public static partial class OwnListReader
             return Adds(head[..sizes[0].End], sizes, null, number, unit, pieces) && pieces.Count > before && Scored(pieces[^1], panels, pieces) is { } scored && (pieces[^1] = scored) is not null;
         }
 
-        if (!score.Success && sizes.Count == 1 && RunForm().Match(head[sizes[0].End..]) is { Success: true } run && OwnScores.Read(run.Groups["scores"].Value, sizes[0].A, sizes[0].B, unit) is { Scores.Count: > 2 })
+        if (!score.Success && sizes.Count == 1 && RunForm().Match(head[sizes[0].End..]) is { Success: true } run && OwnScores.Read(run.Groups["scores"].Value, sizes[0].A, sizes[0].B, unit) is { Scores.Count: > 1 })
         {
-            return Adds(head[..sizes[0].End], sizes, run.Groups["scores"].Value, number, unit, pieces) && (run.Groups["rest"].Length == 0 || ReadPart(run.Groups["rest"].Value, number, unit, pieces, named));
+            return Adds(head[..sizes[0].End], sizes, run.Groups["scores"].Value, number, unit, pieces) && (!run.Groups["rest"].Value.Any(char.IsAsciiDigit) || ReadPart(run.Groups["rest"].Value, number, unit, pieces, named));
         }
 
         if (!score.Success && sizes.Count == 1 && BracketForm().Match(head[sizes[0].End..]) is { Success: true } inBrackets)
@@ -353,7 +363,7 @@ public static partial class OwnListReader
             var scores = tail is null || holds ? null : OwnScores.Read(tail, size.A, size.B, unit);
             var own = Name(before) is { Length: > 0 } named ? named : i == 0 && size.At == 0 && CircleFirst().Match(head) is { Success: true } round ? round.Value.ToLowerInvariant() : "";
             var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : (i > 0 && Within().IsMatch(before)) || ((i > 0 || own.Length == 0) && IsOpening().IsMatch(after)) ? OwnKind.Window : Kind(own.Length == 0 && carried is not null ? carried.Name : before, before + after, carried);
-            var name = own.Length > 0 ? own : (i > 0 || carried is not null) && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : carried?.Name ?? (i == 0 && !Aside().IsMatch(after) && Name(after) is { Length: > 0 } behind ? behind : kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when CircleWord().IsMatch(head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)]) => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
+            var name = own.Length > 0 ? own : (i > 0 || carried is not null) && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : i == 0 && carried?.Kind != OwnKind.Finished && !Aside().IsMatch(after) && Name(after) is { Length: > 0 } behind ? behind : carried?.Name ?? (kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when CircleWord().IsMatch(head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)]) => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
             var isSlanted = tail is null && sizes.Count == 1 && FoldedDiagonally().IsMatch(after);
             var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit) { Diagonals = isSlanted };
             pieces.Add(scores is null ? piece : Scored(piece, scores, pieces) ?? piece);

@@ -27,7 +27,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     /// <summary>One that is longer by so much has ends, and is folded in half across its length.</summary>
     private const double LongToHalve = 1.45;
 
-    [GeneratedRegex(@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+(?:lines?|marks?))?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|(?<=(?:[\d""”]|\b(?:cm|mm|in))\s*,\s*)half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|(?<!['’])\bs\b\.?(?=\s*[@:]?\s*\.?\d)|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bdivided?\s+(?:it\s+)?(?=in(?:to)?\s+\w+\s+equal\b)|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+|(?:the\s+)?(?:left|right|first|second)\s+(?:(?:side|edge|flap|door|panel)\s+)?)?(?:at|in|into|along|every|each|lengthwise|lengthways|crosswise|widthwise|widthways)\b|to\s+\d|(?:up|over|under|back)\s+\d|(?:(?:both|the|two|its|short|long)\s+){0,3}(?:ends|sides|edges)\s+(?:in\s*)?to\b|\d)|\s*[:=@])|\bfolds?\s+on\b|(?<!\b(?:draw|pencil|guide|cut|cutting|middle|centre|center)\s+(?:an?\s+)?)\blines?\s*(?:at\b|[:@]|(?=\d))|\bfold\s+(?:lines?|marks?)\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+(?:lines?|marks?))?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|(?<=(?:[\d""”]|\b(?:cm|mm|in))\s*,\s*)half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|(?<!['’])\bs\b\.?(?=\s*[@:]?\s*\.?\d)|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bdivided?\s+(?:it\s+)?(?=in(?:to)?\s+\w+\s+equal\b)|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+|(?:the\s+)?(?:left|right|first|second)\s+(?:(?:side|edge|flap|door|panel)\s+)?)?(?:at|in|into|along|every|each|down\s+the|through\s+the|across\s+the|lengthwise|lengthways|crosswise|widthwise|widthways)\b|to\s+\d|(?:up|over|under|back)\s+\d|(?:(?:both|the|two|its|short|long)\s+){{0,3}}(?:ends|sides|edges)\s+(?:(?:in\s*)?to\b|in\b|by\b)|\d)|\s*[:=@])|\bfolds?\s+on\b|(?<!\b(?:draw|pencil|guide|cut|cutting|middle|centre|center)\s+(?:an?\s+)?)\blines?\s*(?:at\b|[:@]|(?=\d))|\bfold\s+(?:lines?|marks?)\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bpanels?\s*(?:of\b|are\b|[:=])?\s*(?=(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*[,|+/]\s*(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*(?:$|[,|+/]|and\b))|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
     public static partial Regex Word();
 
     // Whatever is said from here on is no score: why, or what else is done.
@@ -44,7 +44,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     [GeneratedRegex($@"\b(?:every|each)\s+(?:(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})|inch|(?<cm>cm))(?:[\s,]*(?:beginning\s+|starting\s+)?(?:from|at)\s+(?<from>{OwnFigures.Number})(?<fu>{OwnFigures.Unit}))?(?:[\s,]*(?:up\s+)?(?:to|until)\s+(?<to>{OwnFigures.Number})(?<tu>{OwnFigures.Unit})|[\s,]*(?:for\s+)?(?:(?<times>\d{{1,2}}|two|three|four|five|six|seven|eight)\s*(?<what>times|inch(?:es)?\b|in\b|x))|[\s,]*(?:leaving|with)\s+(?<rest>{OwnFigures.Number})(?<ru>{OwnFigures.Unit}))?", RegexOptions.IgnoreCase)]
     private static partial Regex EveryForm();
 
-    [GeneratedRegex(@"\b(?:in|at|into)\s+(?:half|halves)\b|\bhalf[\s-]fold(?:ed)?\b|^\W*half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|\bhalf\s*way\b|\b(?:down|at|across|in|on|through)\s+the\s+(?:middle|centre|center)\b|\bcent(?:re|er)\s*line\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:in|at|into)\s+(?:half|halves)\b|\bin\s+two\b(?!\s+[a-z])|\bhalf[\s-]fold(?:ed)?\b|^\W*half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|\bhalf\s*way\b|\b(?:down|at|across|in|on|through)\s+the\s+(?:middle|centre|center)\b|\bcent(?:re|er)\s*line\b", RegexOptions.IgnoreCase)]
     private static partial Regex HalfForm();
 
     // So many panels alike: in quarters, into 4 equal panels, each half in half again.
@@ -81,10 +81,10 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     private static partial Regex FoldedOnly();
 
     // Both ends meet in the middle.
-    [GeneratedRegex(@"\b(?:(?<kind>short|long)\s+)?(?:ends|sides|edges)\s+(?:in\s*)?to\s+(?:meet\s+)?(?:(?:in|at)\s+)?(?:the\s+)?(?:middle|centre|center)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\W*to\s+(?:meet\s+)?(?:(?:in|at)\s+)?the\s+(?:middle|centre|center)\b|\b(?:(?<kind>short|long)\s+)?(?:ends|sides|edges)\s+(?:in\s*)?to\s+(?:meet\s+)?(?:(?:in|at)\s+)?(?:the\s+)?(?:middle|centre|center)\b", RegexOptions.IgnoreCase)]
     private static partial Regex MeetForm();
 
-    [GeneratedRegex($@"{BothEnds}|\b(?:from\s+)?(?<across>left\s+(?:and|&|\+)\s+right|l\s*(?:and|&|\+|/)\s*r)\b(?:\s+(?:ends?|sides?|edges?))?|\b(?:from|on|at)\s+(?:the\s+)?(?:(?<across>left\s+(?:and|&|\+)\s+(?:the\s+)?right)|(?<down>top\s+(?:and|&|\+)\s+(?:the\s+)?bottom))\b(?:\s+(?:ends?|sides?|edges?))?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"{BothEnds}|\b(?:(?:from|on|at)\s+)?(?:the|its)\s+(?<kind>short|long)(?:er)?\s+(?:ends|sides|edges)\b|\b(?:from\s+)?(?<across>left\s+(?:and|&|\+)\s+right|l\s*(?:and|&|\+|/)\s*r)\b(?:\s+(?:ends?|sides?|edges?))?|\b(?:from|on|at)\s+(?:the\s+)?(?:(?<across>left\s+(?:and|&|\+)\s+(?:the\s+)?right)|(?<down>top\s+(?:and|&|\+)\s+(?:the\s+)?bottom))\b(?:\s+(?:ends?|sides?|edges?))?", RegexOptions.IgnoreCase)]
     internal static partial Regex EndsForm();
 
     // The sheet is turned a quarter and scored again.
@@ -96,8 +96,11 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     internal static partial Regex HalfTurnForm();
 
     // So much from one end, and so much from the other.
-    [GeneratedRegex(@"\bfrom\s+(?:the\s+|its\s+)?(?:(?<far>right|rh|other|far|opposite)|left|lh|one|near|first)\b(?:[\s-]*hand)?(?:\s+(?:ends?|sides?|edges?))?(?!\s+and\s+(?:the\s+)?right)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\bfrom\s+(?:the\s+|its\s+)?(?:(?<far>right|rh|(?<other>other)|far|opposite)|left|lh|one|near|first)\b(?:[\s-]*hand)?(?:\s+(?:ends?|sides?|edges?))?(?!\s+and\s+(?:the\s+)?right)", RegexOptions.IgnoreCase)]
     private static partial Regex OneEndForm();
+
+    [GeneratedRegex($@"(?<=\d[""]?\s*(?:mm|cm|in|inch|inches)?)\s*,?\s*\b(?:and|then)\s+(?:again\s+)?(?:at\s+)?{OwnFigures.Number}{OwnFigures.Unit}\s*$", RegexOptions.IgnoreCase)]
+    private static partial Regex LastOfThem();
 
     [GeneratedRegex(@"\bon\s+the\s+left\b", RegexOptions.IgnoreCase)]
     private static partial Regex OnTheLeft();
@@ -288,6 +291,12 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         if (ends is [var only] && OwnFigures.NumberForm().IsMatch(said[..only.Index]) && OwnFigures.NumberForm().IsMatch(said[(only.Index + only.Length)..]))
         {
             return (said[..only.Index], said[(only.Index + only.Length)..]);
+        }
+
+        // Two figures, and the last of them from the other end.
+        if (ends is [{ Groups: var named } last] && named["other"].Success && LastOfThem().Match(said[..last.Index]) is { Success: true } then)
+        {
+            return (said[..then.Index], then.Value);
         }
 
         // Figures stand before the end that they are counted from, or behind it.
