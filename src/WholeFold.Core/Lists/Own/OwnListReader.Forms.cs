@@ -12,7 +12,7 @@ public static partial class OwnListReader
     private const string Figures = $@"(?:{Figure}(?:[\s,;/&|]+(?:(?:and|then)\s+)?|$))+", DashedFigures = $@"(?:{Figure}(?:[\s,;/&|+]+(?:(?:and|then)\s+)?(?:-\s+)?|$))+";
 
     /// <summary>Parts of an inch in words.</summary>
-    private const string Part = @"half|quarter|eighth|sixteenth|three[\s-]quarters?|(?:three|five|seven)[\s-]eighths?|three[\s-]sixteenths?";
+    internal const string Part = @"half|quarter|eighth|sixteenth|three[\s-]quarters?|(?:three|five|seven)[\s-]eighths?|three[\s-]sixteenths?";
 
     /// <summary>A side in words.</summary>
     internal const string Worded = $@"(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen)(?:\s+and\s+(?:an?\s+|one\s+)?(?<part>{Part}))?";
@@ -22,6 +22,13 @@ public static partial class OwnListReader
 
     [GeneratedRegex(@"(?<!\b(?:bay|bow)[\s-])\b(?:window|aperture|opening|hole|cut ?out)\b", RegexOptions.IgnoreCase)]
     private static partial Regex WindowWord();
+
+    // Whoever cuts a square out of a piece has an opening.
+    [GeneratedRegex(@"^\W*(?:then\s+)?(?:die[\s-]*)?cut\s+(?:an?|one)\W*$", RegexOptions.IgnoreCase)]
+    private static partial Regex CutA();
+
+    [GeneratedRegex(@"^\W*(?:(?:circle|square|rectangle|oval|shape)\s+)?(?:in|into|out\s+of|from|through)\s+(?:the|its|both|your)\s+(?!cent(?:re|er)\b|middle\b)", RegexOptions.IgnoreCase)]
+    private static partial Regex OutOf();
 
     // Behind its size.
     [GeneratedRegex(@"^[\W\d]*(?:opening|window|aperture|hole)\b", RegexOptions.IgnoreCase)]
@@ -48,7 +55,7 @@ public static partial class OwnListReader
     private static partial Regex BareForm();
 
     // Figures right behind a size are its scores.
-    [GeneratedRegex($@"^\s*[,)]?(?:\s*\b[a-z]+\b){{0,2}}\s*(?:[:@]{{1,2}}|[-=]+>|→|\||\s/\s|\bat\b|\s-{{1,2}}\s|\bpanels?\b(?:\s+(?:of|are))?\s*:?(?=[\s,;/&|]*{Figure}[\s,;/&|+]+(?:and\s+)?{Figure}))(?<scores>[\s,;/&|]*{DashedFigures})(?:$|\s*(?:panels|sections|parts)\W*$|[(*!][^\d]*$|(?<=-\s)[a-z][^\d]*$|(?<=,\s)(?:from|in|of)\b[^\d]*$)|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^\s*[,)]?(?:\s*\b[a-z]+\b){{0,2}}\s*(?:[:@]{{1,2}}|[-=]+>|→|\||\s/\s|\bat\b|\s-{{1,2}}\s|\bpanels?\b(?:\s+(?:of|are))?\s*:?(?=[\s,;/&|]*{Figure}[\s,;/&|+]+(?:(?:and|then)\s+)?{Figure}))(?<scores>[\s,;/&|]*{DashedFigures})(?:$|\s*(?:panels|sections|parts)\W*$|[(*!][^\d]*$|(?<=-\s)[a-z][^\d]*$|(?<=,\s)(?:from|in|of)\b[^\d]*$)|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
     private static partial Regex BehindForm();
 
     // So much at both ends.
@@ -96,7 +103,7 @@ public static partial class OwnListReader
     private static partial Regex AllTheSame();
 
     // Whoever corrects a size means what stands behind.
-    [GeneratedRegex(@"(?:\?\s*)?\b(?:no|sorry|wait|scratch\s+that|i\s+mean|make\s+that)\b\s*[-:,]|\?|(?<=\b(?:cut|trim|slice)(?:med|d)?\b(?:(?!fold|scor)[^.;])*)\bto\s+(?:get|give|make)\b|\b(?:cut|trim|slice)(?:med|d)?\s+(?:it\s+)?(?:down\s+)?to\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"(?:\?\s*)?\b(?:no|sorry|wait|scratch\s+that|i\s+mean|make\s+that)\b\s*[-:,]|\?|(?<=\b(?:cut|trim|slice)(?:med|d)?\b(?:(?!fold|scor)[^.;])*)\b(?:to\s+(?:get|give|make)|so\s+(?:that\s+)?(?:you|i|we)(?:'ll|\s+will)?\s+(?:have|get))\b|\b(?:cut|trim|slice)(?:med|d)?\s+(?:it\s+)?(?:down\s+)?to\b", RegexOptions.IgnoreCase)]
     private static partial Regex Corrected();
 
     // Scores that are said anew: 1/4 and 10, I mean score at 1/4.

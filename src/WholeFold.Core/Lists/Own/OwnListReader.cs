@@ -92,7 +92,7 @@ public static partial class OwnListReader
     {
         // Each is a piece, or what is scored on the one before it; lines may be numbered.
         part = LineNumber().Replace(part, "");
-        var sentences = SentenceEnd().Split(part).Select(s => StepNumber().Replace(s, "")).ToArray();
+        var sentences = SentenceEnd().Split(part).Select(s => StepNumber().Replace(s, "").TrimEnd('.', ' ')).ToArray();
 
         // What a line begins with may be no more than the card's name.
         sentences = sentences.Length > 2 && !sentences[0].Any(char.IsAsciiDigit) && !OwnScores.Word().IsMatch(sentences[0]) ? sentences[1..] : sentences;
@@ -360,10 +360,12 @@ public static partial class OwnListReader
             // And what goes into it is scored no more than it is.
             var holds = i > 0 && GoesIn().IsMatch(before);
             after = i + 1 < sizes.Count && GoesIn().Match(after) is { Success: true } goes && IsMadeFor(after, head[Math.Min(sizes[i + 1].End, head.Length)..], head) ? goes.Groups["kept"].Value : after;
-            var scores = tail is null || holds ? null : OwnScores.Read(tail, size.A, size.B, unit);
+            var behind = i == 0 && carried?.Kind != OwnKind.Finished && !Aside().IsMatch(after) ? Name(after) : "";
+            var isRound = CircleWord().IsMatch(head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)]);
+            var scores = tail is null || holds || isRound ? null : OwnScores.Read(tail, size.A, size.B, unit);
             var own = Name(before) is { Length: > 0 } named ? named : i == 0 && size.At == 0 && CircleFirst().Match(head) is { Success: true } round ? round.Value.ToLowerInvariant() : "";
-            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : (i > 0 && Within().IsMatch(before)) || ((i > 0 || own.Length == 0) && IsOpening().IsMatch(after)) ? OwnKind.Window : Kind(own.Length == 0 && carried is not null ? carried.Name : before, before + after, carried);
-            var name = own.Length > 0 ? own : (i > 0 || carried is not null) && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : i == 0 && carried?.Kind != OwnKind.Finished && !Aside().IsMatch(after) && Name(after) is { Length: > 0 } behind ? behind : carried?.Name ?? (kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when CircleWord().IsMatch(head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)]) => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
+            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : (i > 0 && Within().IsMatch(before)) || ((i > 0 || own.Length == 0) && IsOpening().IsMatch(after)) || (CutA().IsMatch(before) && OutOf().IsMatch(after)) ? OwnKind.Window : Kind(own.Length > 0 || carried is null ? before : behind.Length > 0 ? behind : carried.Name, before + after, carried);
+            var name = own.Length > 0 ? own : (i > 0 || carried is not null) && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : behind.Length > 0 ? behind : carried?.Name ?? (kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when isRound => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
             var isSlanted = tail is null && sizes.Count == 1 && FoldedDiagonally().IsMatch(after);
             var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit) { Diagonals = isSlanted };
             pieces.Add(scores is null ? piece : Scored(piece, scores, pieces) ?? piece);

@@ -27,7 +27,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     /// <summary>One that is longer by so much has ends, and is folded in half across its length.</summary>
     private const double LongToHalve = 1.45;
 
-    [GeneratedRegex($@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+(?:lines?|marks?))?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|(?<=(?:[\d""”]|\b(?:cm|mm|in))\s*,\s*)half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|(?<!['’])\bs\b\.?(?=\s*[@:]?\s*\.?\d)|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bdivided?\s+(?:it\s+)?(?=in(?:to)?\s+\w+\s+equal\b)|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+|(?:the\s+)?(?:left|right|first|second)\s+(?:(?:side|edge|flap|door|panel)\s+)?)?(?:at|in|into|along|every|each|down\s+the|through\s+the|across\s+the|lengthwise|lengthways|crosswise|widthwise|widthways)\b|to\s+\d|(?:up|over|under|back)\s+\d|(?:(?:both|the|two|its|short|long)\s+){{0,3}}(?:ends|sides|edges)\s+(?:(?:in\s*)?to\b|in\b|by\b)|\d)|\s*[:=@])|\bfolds?\s+on\b|(?<!\b(?:draw|pencil|guide|cut|cutting|middle|centre|center)\s+(?:an?\s+)?)\blines?\s*(?:at\b|[:@]|(?=\d))|\bfold\s+(?:lines?|marks?)\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bpanels?\s*(?:of\b|are\b|[:=])?\s*(?=(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*[,|+/]\s*(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*(?:$|[,|+/]|and\b))|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"\bscor(?:e|es|ed|ing)\b(?!\s*board)(?:\s+(?:lines?|marks?))?|\bs/f\b|\bpunch(?:ed)?\s+(?:and\s+scored?\s+)?at\b|\bhalf[\s-]fold(?:ed)?\b|(?<=(?:[\d""”]|\b(?:cm|mm|in))\s*,\s*)half\b(?=\s*$|\s+(?:both|each)\s+ways?\b)|(?<!['’])\bs\b\.?(?=\s*[@:]?\s*\.?\d)|\bsc\b\.?(?=\s*(?:at\b|@|\d|\.\d))|\bdivided?\s+(?:it\s+)?(?=in(?:to)?\s+\w+\s+equal\b)|\bfold(?:s|ed)?\b(?=\s+(?:(?:it\s+|(?:the\s+)?(?:left|right|first|second)\s+(?:(?:side|edge|flap|door|panel)\s+)?)?(?:at|in|into|along|every|each|down\s+the|through\s+the|across\s+the|lengthwise|lengthways|crosswise|widthwise|widthways)\b|to\s+\d|(?:up|over|under|back|down|in)\s+(?:at\s+)?\d|(?:(?:both|the|two|its|short|long)\s+){{0,3}}(?:ends|sides|edges)\s+(?:(?:in\s*)?to\b|in\b|by\b)|\d)|\s*[:=@])|\bfolds?\s+on\b|(?<!\b(?:draw|pencil|guide|cut|cutting|middle|centre|center)\s+(?:an?\s+)?)\blines?\s*(?:at\b|[:@]|(?=\d))|\bfold\s+(?:lines?|marks?)\b|\bfolded\b|\bcreases?d?\b|\b(?:mountains?|valleys?)(?:\s+folds?)?(?=\s+(?:at|on)\b|\s*:|\s+[\d.]|\s+(?:the\s+)?same\b)|\bpanels?\s*(?:of\b|are\b|[:=])?\s*(?=(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*[,|+/]\s*(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*(?:$|[,|+/]|and\b))|\bsame\s+again\b|\bsame\s+scores?\b", RegexOptions.IgnoreCase)]
     public static partial Regex Word();
 
     // Whatever is said from here on is no score: why, or what else is done.
@@ -138,7 +138,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     private static partial Regex WayForm();
 
     // Figures in words, where none is written otherwise: one and a half, three, six.
-    [GeneratedRegex($@"(?<=\bat\s+|\bon\s+|[,:;]\s*|\band\s+|&\s*){OwnListReader.Worded}\b(?!\s+(?:(?:opposite|long|short|equal|of|more)\b|\w+\s+)?(?:sides?|ends?|edges?|ways?|times|halves|parts?|panels?|sections?|lines?|folds?|scores?|creases?|corners?|directions?)\b)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?<=\bat\s+|\bon\s+|[,:;]\s*|\band\s+|&\s*)(?:{OwnListReader.Worded}|(?:an?|one)\s+(?<part>{OwnListReader.Part}))\b(?!\s+(?:(?:opposite|long|short|equal|of|more)\b|\w+\s+)?(?:sides?|ends?|edges?|ways?|times|halves|parts?|panels?|sections?|lines?|folds?|scores?|creases?|corners?|directions?)\b)", RegexOptions.IgnoreCase)]
     private static partial Regex WordedForm();
 
     // A panel that comes several times: 1/2 four times.
@@ -164,7 +164,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             text = "in half";
         }
 
-        text = text.Any(char.IsAsciiDigit) ? text : WordedForm().Replace(text, OwnListReader.InFigures);
+        text = text.Any(char.IsAsciiDigit) && WordedForm().Count(text) < 2 ? text : WordedForm().Replace(text, OwnListReader.InFigures);
         var said = Otherwise().Replace(Word().Replace(CountForm().Replace(Remark().Replace(text, " "), " "), Kept), " ");
         if (FromBothEnds(said) is { } parted && Read(parted.Near, first, second, unit) is { Scores.Count: > 0 } near)
         {
