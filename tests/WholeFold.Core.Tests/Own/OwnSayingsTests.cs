@@ -79,4 +79,56 @@ public class OwnSayingsTests
         Assert.Equal(("twist-pop", "twist-pop"), (one.Recognised?.Family.Id, other.Recognised?.Family.Id));
         Assert.Equal((Score(one, 1), Score(one, 2)), (Score(other, 2), Score(other, 1)));
     }
+
+    /// <summary>So far from each end of one side is so far from each end of the other: whoever turns a piece finds it there.</summary>
+    [Fact]
+    public void What_is_so_far_from_both_ends_is_so_along_the_other_side_too()
+    {
+        var piece = Assert.Single(OwnListReader.Read("lid 6 x 8, score 1 (mountain) from each side", DisplayUnit.Inch).Pieces);
+        Assert.True(piece.FromEnds);
+        var turned = Assert.IsType<OwnPiece>(piece.Turned);
+        Assert.Equal([Support.In("1"), Support.In("5")], piece.Scores);
+        Assert.Equal([Support.In("1"), Support.In("7")], turned.Scores);
+        Assert.Equal(turned.Scores.Order(), turned.Folds.Keys.Order());
+        Assert.Equal(piece.Scores, turned.Turned!.Scores);
+        Assert.Null(Assert.Single(OwnListReader.Read("strip 6 x 3, score 2 from each side", DisplayUnit.Inch).Pieces).Turned);
+    }
+
+    /// <summary>What is folded from corner to corner only is no plain mat, and leaves doubt where no construction has it.</summary>
+    [Fact]
+    public void A_piece_with_diagonals_alone_is_left_over()
+    {
+        const string Base = "base 8 1/2 x 4 1/4, fold at 4 1/4";
+        Assert.True(Find(Base)[0].Sure);
+        Assert.False(Find($"flower 4 x 4, valley fold each diagonal\n{Base}")[0].Sure);
+        Assert.True(Find($"flower 4 x 4\n{Base}")[0].Sure);
+    }
+
+    /// <summary>A piece that is cut three times is not the one that a card has once.</summary>
+    [Fact]
+    public void How_often_a_piece_is_cut_tells_constructions_apart() =>
+        Assert.Equal(("tower-pinwheel", true), Find("core 7 1/2 x 5, score at 1, 2, 3, 4\nwings 3 1/2 x 5 (3)") is [var first, ..] ? (first.Family.Id, first.Sure) : default);
+
+    /// <summary>The card's name tells what a square without a name of its own is.</summary>
+    [Theory]
+    [InlineData("Envelope for 5 x 7 card\nSheet 9 1/2 x 9 1/2, score at 5 7/16", "envelope")]
+    [InlineData("Card 5 x 7\nSheet 9 1/2 x 9 1/2, score at 5 7/16", null)]
+    public void A_title_names_the_piece(string text, string? construction) => Assert.Equal(construction, Find(text) is [{ Sure: true } first, ..] ? first.Family.Id : null);
+
+    /// <summary>Scores with a line each stand in the piece before them, under its line.</summary>
+    [Fact]
+    public void Scores_may_have_a_line_each()
+    {
+        var list = OwnListReader.Read("base 12 x 5\n- crease 1: 2 from left\n- crease 2: 4\n3rd score: 9\nmat 4 3/4 x 4 3/4", DisplayUnit.Inch);
+        Assert.Empty(list.Left);
+        Assert.Equal([Support.In("2"), Support.In("4"), Support.In("9")], list.Pieces[0].Scores);
+        Assert.Equal([1, 5], list.Pieces.Select(p => p.Line));
+    }
+
+    /// <summary>Whoever corrects a figure means the one behind; of scores that are said anew all of them.</summary>
+    [Theory]
+    [InlineData("base 10 x 5, score at 2, no, 2 1/2 and 7 1/2", "2 1/2, 7 1/2")]
+    [InlineData("base 10 x 5, score at 2 and 8... I mean score at 2 1/2, 7 1/2", "2 1/2, 7 1/2")]
+    public void What_is_corrected_counts_as_it_is_corrected(string line, string scores) =>
+        Assert.Equal(scores.Split(", ").Select(Support.In), OwnListReader.Read(line, DisplayUnit.Inch).Pieces[0].Scores);
 }

@@ -107,11 +107,11 @@ public static partial class OwnListReader
     private static partial Regex Corrected();
 
     // Scores that are said anew: 1/4 and 10, I mean score at 1/4.
-    [GeneratedRegex(@"^(.*?)\b(?:scor|fold|creas)[a-z]*\b[^;]*?[.,(-]+\s*\b(?:i\s+mean|make\s+that|no(?:\s+wait)?|wait|sorry|oops)\b[\s,:-]*(?=(?:scor|fold|creas)[a-z]*\b[^;]*\d)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^(.*?)\b(?:scor|fold|creas)[a-z]*\b[^;]*?[.,(-]+\s*\b(?:(?:i\s+mean|make\s+that|no\s+wait|wait|sorry|oops)\b|no\s*[,:-])[\s,:-]*(?=(?:scor|fold|creas)[a-z]*\b[^;]*\d)", RegexOptions.IgnoreCase)]
     private static partial Regex ScoresCorrected();
 
     // One figure that is said anew: 8 1/2, no, 8 1/4.
-    [GeneratedRegex($@"(?<![x×]\s*)(?<!\b(?:by|x)\s+){Figure}[.,(-]+\s*\b(?:i\s+mean|make\s+that|no(?:\s+wait)?|wait(?:,?\s+no)?|sorry|oops)\b[\s,:-]*(?={Figure}(?!\s*(?:x|×|by)\b))", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?<![x×]\s*)(?<!\b(?:by|x)\s+){Figure}[.,(-]+\s*\b(?:(?:i\s+mean|make\s+that|no\s+wait|wait(?:,?\s+no)?|sorry|oops)\b|no\s*[,:-])[\s,:-]*(?={Figure}(?!\s*(?:x|×|by)\b))", RegexOptions.IgnoreCase)]
     private static partial Regex FigureCorrected();
 
     // The fold in the middle, and where it is.
@@ -152,6 +152,10 @@ public static partial class OwnListReader
     // One score of several that have a line each: crease 2: 90 from the left; or 2nd score: 7 1/4.
     [GeneratedRegex($@"^\W*(?:(?:score|crease|fold)(?:\s+line)?\s*(?:no\.?|#)?\s*\d{{1,2}}\s*[:=.)-]|(?:\d(?:st|nd|rd|th)|first|second|third|fourth|fifth|sixth|seventh|eighth)\s+(?:score|crease|fold)(?:\s+line)?\b\s*[:=]?)\s*(?:at\s+)?(?<score>{Figure})(?:\s*(?:from\s+(?:the\s+)?)?(?:left|top)(?:\s+(?:edge|end|side))?)?\W*$", RegexOptions.IgnoreCase)]
     private static partial Regex NumberedScore();
+
+    // What is folded up at both ends, where nobody says that it is scored: 1/2 tabs at each end.
+    [GeneratedRegex($@"(?<figure>{Figure})[\s-]+(?:walls?|flaps?|tabs?)\s+(?<ends>{OwnScores.BothEnds}|(?:on\s+(?:the\s+)?)?left\s+(?:and|&)\s+right)", RegexOptions.IgnoreCase)]
+    private static partial Regex TabsAtEnds();
 
     [GeneratedRegex(@"\b(?:from\s+)?corner\s+to\s+(?:opposite\s+)?corner\b(?:\s+(?:both\s+ways|twice|through\s+the\s+(?:cent(?:re|er)|middle)))*", RegexOptions.IgnoreCase)]
     private static partial Regex CornerToCorner();

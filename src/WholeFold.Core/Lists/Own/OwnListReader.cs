@@ -197,6 +197,7 @@ public static partial class OwnListReader
         figures = MaybeFraction().Replace(figures, m => IsFraction(m) ? m.Value : m.Value.Replace("/", " / ", StringComparison.Ordinal));
         var parted = SlashedRun().Replace(figures, m => m.Value.Replace("/", " / ", StringComparison.Ordinal));
         parted = OwnScores.Repeated(parted);
+        parted = TabsAtEnds().Replace(parted, "score ${figure} ${ends}");
         parted = CornerToCorner().Replace(parted, "diagonals");
         parted = CountAtEnd().Replace(parted, m => OwnScores.Word().IsMatch(m.Groups["said"].Value) ? $"{m.Groups["said"].Value} ({m.Groups["n"].Value})" : m.Value);
         var folds = LetteredWays().Replace(parted, m => $"score {LetteredWay().Replace(m.Value, w => w.Value is "m" or "M" ? "mountain" : "valley")}");

@@ -14,7 +14,7 @@ public sealed partial class Recogniser
     {
         private readonly HashSet<string> _used = [.. way.Pairs.Select(p => p.Piece.Id)];
         private readonly List<MatchedPiece> _matched = [.. way.Pairs.Select(p => new MatchedPiece(p.Listed, p.Piece, p.Mirrored, false))];
-        private readonly List<OwnPiece> _plain = [.. list.Pieces.Where(p => p.Scores.Count == 0 && p.Kind is OwnKind.Piece or OwnKind.Paper)];
+        private readonly List<OwnPiece> _plain = [.. list.Pieces.Where(p => p is { Scores.Count: 0, Diagonals: false, Kind: OwnKind.Piece or OwnKind.Paper })];
         private readonly Dictionary<string, Length> _own = [];
         private readonly List<Differing> _off = [];
         private double _score;
@@ -54,7 +54,7 @@ public sealed partial class Recogniser
             _score -= missing.Sum(p => p.Creases.Count > 0 ? MissingScored : MissingPlain);
             _score += PaperFits * _plain.Count(FitsAPanel);
             _score += list.Pieces.Any(p => p.Kind == OwnKind.Window) && variant.Construction.Pieces.Any(p => p.Openings.Any(o => o.Kind == CutKind.Window)) ? HasWindow : 0;
-            var slanted = _plain.Count(p => p.Diagonals);
+            var slanted = list.Cards.Count(p => p.Diagonals && p.Scores.Count == 0);
             _score -= LeftScored * slanted;
             _score -= LeftPlain * _plain.Count(p => p.Kind == OwnKind.Piece && !IsExtra(p.Name) && !FitsAPanel(p));
 
