@@ -15,11 +15,6 @@ public static partial class OwnListReader
 
     private const int LongestText = 20_000, MostLines = 200, MostPieces = 40;
 
-    private static readonly Dictionary<char, string> Fractions = new()
-    {
-        ['½'] = "1/2", ['¼'] = "1/4", ['¾'] = "3/4", ['⅛'] = "1/8", ['⅜'] = "3/8", ['⅝'] = "5/8", ['⅞'] = "7/8", ['⅓'] = "1/3", ['⅔'] = "2/3", ['⅙'] = "1/6",
-    };
-
     /// <param name="bare">The unit of bare numbers, until a line names one; null where nobody said: then the figures themselves tell.</param>
     /// <exception cref="InputProblemException">It is far too long.</exception>
     public static OwnList Read(string text, DisplayUnit? bare)
@@ -99,28 +94,6 @@ public static partial class OwnListReader
         return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0 || (OwnScores.Word().Match(s) is { Success: true } word && OwnScores.IsSaid(s[word.Index..])) || BareForm().IsMatch(s) || (s.Length > 0 && char.IsUpper(s[0]) && NamedForm().IsMatch(s) && !GoesOn().IsMatch(s))) ? sentences : [StepNumber().Replace(part, "")];
     }
 
-    /// <summary>Scores that have a numbered line each, in the first of their lines.</summary>
-    private static string[] InOneLine(string[] lines)
-    {
-        var joined = lines.ToArray();
-        for (var i = 0; i < lines.Length; i++)
-        {
-            var run = lines.Skip(i).Select(l => NumberedScore().Match(Plain(l))).TakeWhile(m => m.Success).ToList();
-            if (run.Count > 1)
-            {
-                joined[i] = $"score at {string.Join(", ", run.Select(m => m.Groups["score"].Value))}";
-                Array.Fill(joined, "", i + 1, run.Count - 1);
-                i += run.Count - 1;
-            }
-        }
-
-        return joined;
-    }
-
-    /// <summary>A line for each of several heights that one names.</summary>
-    private static IEnumerable<string> EachHeight(string line) => SeveralHeights().Match(line) is not { Success: true } all ? [line]
-        : OwnFigures.NumberForm().Matches(all.Groups["heights"].Value).Select(h => $"{OwnFigures.WithoutCounts(all.Groups["name"].Value)} {all.Groups["w"].Value} x {h.Value}{all.Groups["between"].Value}").Take(MostPieces);
-
     /// <summary>What a card is called with its size, and behind a colon what is cut for it.</summary>
     private static IEnumerable<string> FromItsTitle(string part, DisplayUnit unit)
     {
@@ -170,61 +143,6 @@ public static partial class OwnListReader
         return pieces.Select((p, i) => p.Kind == OwnKind.Finished || pieces.Count(q => IsAlike(p, q)) == 1 ? p : p with { Name = $"{p.Name} {pieces.Take(i + 1).Count(q => IsAlike(p, q))}" });
     }
 
-    /// <summary>One way of writing for what can be written in several.</summary>
-    private static string Plain(string line, bool keepTabs = false)
-    {
-        var plain = new System.Text.StringBuilder();
-        foreach (var c in line)
-        {
-            plain.Append(c switch
-            {
-                _ when Fractions.TryGetValue(c, out var fraction) => (plain.Length > 0 && char.IsAsciiDigit(plain[^1]) ? " " : "") + fraction,
-                '⁄' => "/",
-                '–' or '—' or '‑' => "-",
-                '“' or '”' or '″' => "\"",
-                '\t' when keepTabs => "\t",
-                '·' => ", ",
-                '\t' or ' ' => " ",
-                _ => c.ToString(),
-            });
-        }
-
-        var figures = SeveralOf().Replace(WholeAndPart().Replace(WordedFigure().Replace(WordedInches().Replace(plain.ToString(), m => $"{InFigures(m)} inch"), InFigures), "$1 "), "");
-
-        figures = PartedFigures().Replace(figures, ", ");
-
-        // A slash between three figures or more parts them, and makes no fraction.
-        figures = MaybeFraction().Replace(figures, m => IsFraction(m) ? m.Value : m.Value.Replace("/", " / ", StringComparison.Ordinal));
-        var parted = SlashedRun().Replace(figures, m => m.Value.Replace("/", " / ", StringComparison.Ordinal));
-        parted = OwnScores.Repeated(parted);
-        parted = TabsAtEnds().Replace(parted, "score ${figure} ${ends}");
-        parted = CornerToCorner().Replace(parted, "diagonals");
-        parted = CountAtEnd().Replace(parted, m => OwnScores.Word().IsMatch(m.Groups["said"].Value) ? $"{m.Groups["said"].Value} ({m.Groups["n"].Value})" : m.Value);
-        var folds = LetteredWays().Replace(parted, m => $"score {LetteredWay().Replace(m.Value, w => w.Value is "m" or "M" ? "mountain" : "valley")}");
-        return folds.Trim().TrimStart('-', '*', '•').Trim();
-    }
-
-    private static readonly int[] Denominators = [2, 3, 4, 5, 6, 8, 10, 12, 16, 20, 24, 32, 64];
-
-    private static bool IsFraction(Match m)
-    {
-        var (part, of) = (int.Parse(m.Groups["n"].Value, CultureInfo.InvariantCulture), int.Parse(m.Groups["of"].Value, CultureInfo.InvariantCulture));
-        return part < of && Denominators.Contains(of);
-    }
-
-    private static readonly string[] Whole = ["one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve", "thirteen", "fourteen"];
-
-    /// <summary>A side in words: eight and a half.</summary>
-    internal static string InFigures(Match m)
-    {
-        var part = Regex.Replace(m.Groups["part"].Value.ToLowerInvariant(), @"[\s-]+", " ").TrimEnd('s') switch
-        {
-            "half" => " 1/2", "quarter" => " 1/4", "eighth" => " 1/8", "sixteenth" => " 1/16", "three sixteenth" => " 3/16", "three quarter" => " 3/4", "three eighth" => " 3/8", "five eighth" => " 5/8", "seven eighth" => " 7/8", _ => "",
-        };
-        var whole = m.Groups["n"].Value.Equals("an", StringComparison.OrdinalIgnoreCase) ? 1 : Array.IndexOf(Whole, m.Groups["n"].Value.ToLowerInvariant()) + 1;
-        return whole > 0 ? $"{whole}{part}" : part.TrimStart();
-    }
-
     /// <summary>No side of a sheet is longer, in inches or in centimetres.</summary>
     private const int Longest = 60;
 
@@ -259,16 +177,7 @@ public static partial class OwnListReader
 
     private static bool ReadPart(string part, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
     {
-        if (Corrected().Match(part) is { Success: true } corrected && OwnFigures.Sizes(part[..corrected.Index], unit) is [var wrong, ..] && OwnFigures.Sizes(part[(corrected.Index + corrected.Length)..], unit).Count > 0)
-        {
-            part = part[..wrong.At] + part[(corrected.Index + corrected.Length)..];
-        }
-
-        part = AdverbFirst().Replace(part, m => $"score along the {(m.Groups["across"].Success ? "long" : "short")} side ");
-
-        // Whoever corrects figures means those that stand behind.
-        part = FigureCorrected().Replace(ScoresCorrected().Replace(part, "$1"), "");
-        part = MiddleFold().Replace(part, m => m.Groups["figure"].Success ? "score " : "score in half");
+        part = AsMeant(part, unit);
 
         // A piece may be called a folded one: what is scored stands behind its size.
         var score = OwnScores.Word().Match(part);
@@ -306,25 +215,9 @@ public static partial class OwnListReader
             return ReadPart($"{head[..sizes[0].End]}, score {ahead.Groups["scores"].Value} {OwnScores.Word().Replace(tail, "", 1)}", number, unit, pieces, named);
         }
 
-        if (!score.Success && sizes.Count == 1 && head[sizes[0].End..] is var behindSize && !DoneWord().IsMatch(behindSize) && BehindForm().Match(CountBehind().Replace(OwnScores.CountForm().Replace(behindSize, ""), "").TrimEnd(' ', '.', '!')) is { Success: true } figures)
+        if (!score.Success && sizes.Count == 1 && BehindSize(head, sizes[0], number, unit, pieces, named) is { } isRead)
         {
-            return Adds(head[..sizes[0].End], sizes, $"{figures.Groups["scores"].Value}{(OwnFigures.Count("", TailCount(behindSize)) is > 1 and var many ? $" ({many})" : "")}", number, unit, pieces);
-        }
-
-        if (!score.Success && sizes.Count == 1 && OwnScores.OfPanels(head[sizes[0].End..], sizes[0].A, sizes[0].B, unit) is { } panels)
-        {
-            var before = pieces.Count;
-            return Adds(head[..sizes[0].End], sizes, null, number, unit, pieces) && pieces.Count > before && Scored(pieces[^1], panels, pieces) is { } scored && (pieces[^1] = scored) is not null;
-        }
-
-        if (!score.Success && sizes.Count == 1 && RunForm().Match(head[sizes[0].End..]) is { Success: true } run && OwnScores.Read(run.Groups["scores"].Value, sizes[0].A, sizes[0].B, unit) is { Scores.Count: > 1 })
-        {
-            return Adds(head[..sizes[0].End], sizes, run.Groups["scores"].Value, number, unit, pieces) && (!run.Groups["rest"].Value.Any(char.IsAsciiDigit) || ReadPart(run.Groups["rest"].Value, number, unit, pieces, named));
-        }
-
-        if (!score.Success && sizes.Count == 1 && BracketForm().Match(head[sizes[0].End..]) is { Success: true } inBrackets)
-        {
-            return Adds(head[..sizes[0].End], sizes, inBrackets.Groups["scores"].Value, number, unit, pieces);
+            return isRead;
         }
 
         // A size behind scores is another piece: what goes into it, mostly.
@@ -334,6 +227,34 @@ public static partial class OwnListReader
         }
 
         return sizes.Count == 0 ? Continues(part, score.Success ? (OwnScores.SideForm().IsMatch(head) ? part : tail) : null, number, unit, pieces, named) : Adds(head, sizes, score.Success ? tail : null, number, unit, pieces);
+    }
+
+    /// <summary>What stands behind a size without a word that it is scored, where it is its scores, its panels or figures in a row; null where it is none of that.</summary>
+    private static bool? BehindSize(string head, OwnFigures.Size size, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
+    {
+        var behind = head[size.End..];
+        if (!DoneWord().IsMatch(behind) && BehindForm().Match(CountBehind().Replace(OwnScores.CountForm().Replace(behind, ""), "").TrimEnd(' ', '.', '!')) is { Success: true } figures)
+        {
+            return Adds(head[..size.End], [size], $"{figures.Groups["scores"].Value}{(OwnFigures.Count("", TailCount(behind)) is > 1 and var many ? $" ({many})" : "")}", number, unit, pieces);
+        }
+
+        if (OwnScores.OfPanels(behind, size.A, size.B, unit) is { } panels)
+        {
+            var before = pieces.Count;
+            return Adds(head[..size.End], [size], null, number, unit, pieces) && pieces.Count > before && Scored(pieces[^1], panels, pieces) is { } scored && (pieces[^1] = scored) is not null;
+        }
+
+        if (RunForm().Match(behind) is { Success: true } run && OwnScores.Read(run.Groups["scores"].Value, size.A, size.B, unit) is { Scores.Count: > 1 })
+        {
+            return Adds(head[..size.End], [size], run.Groups["scores"].Value, number, unit, pieces) && (!run.Groups["rest"].Value.Any(char.IsAsciiDigit) || ReadPart(run.Groups["rest"].Value, number, unit, pieces, named));
+        }
+
+        if (BracketForm().Match(behind) is { Success: true } inBrackets)
+        {
+            return Adds(head[..size.End], [size], inBrackets.Groups["scores"].Value, number, unit, pieces);
+        }
+
+        return null;
     }
 
     /// <summary>The piece that is called so, or the last one; null where there is none.</summary>
