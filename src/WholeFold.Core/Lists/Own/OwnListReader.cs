@@ -30,7 +30,8 @@ public static partial class OwnListReader
         var unit = NamedUnit(text, far) ?? bare ?? Usual(text);
         var (number, title) = (0, (string?)null);
         var table = new OwnTable();
-        var (lines, isNumbered) = (InOneLine(text.Split('\n')), FirstNumber().IsMatch(text));
+        var written = text.Split('\n');
+        var (lines, isNumbered) = (InOneLine(written), FirstNumber().IsMatch(text));
         foreach (var raw in lines)
         {
             number++;
@@ -54,7 +55,7 @@ public static partial class OwnListReader
                 }
                 else if (pieces.Count is var before && (pieces.Count >= MostPieces || !ReadPart(part, number, unit, pieces, named) || HasUnread(part, unit, pieces.Skip(before))))
                 {
-                    left.Add(new NotUnderstood(number, raw.Trim() is { Length: > 80 } late ? late[..80] + "…" : raw.Trim(), pieces.Count >= MostPieces ? $"at most {MostPieces} pieces" : pieces.Count > before ? "“score at” before its figures, if they are scores" : Accepted, InPart: pieces.Count > before));
+                    left.Add(new NotUnderstood(number, written[number - 1].Trim() is { Length: > 80 } late ? late[..80] + "…" : written[number - 1].Trim(), pieces.Count >= MostPieces ? $"at most {MostPieces} pieces" : pieces.Count > before ? "“score at” before its figures, if they are scores" : Accepted, InPart: pieces.Count > before));
                 }
             }
         }
