@@ -10,10 +10,8 @@ namespace WholeFold.Core.Tests.Own;
 /// <summary>Every construction is recognised by the figures that it is cut by, in any format, whatever its pieces are called and whichever side is named first.</summary>
 public class OwnLibraryTests
 {
-    public static TheoryData<string> Families => [.. Support.Reader.Catalogue.All.Select(f => f.Id)];
-
     [Theory]
-    [MemberData(nameof(Families))]
+    [MemberData(nameof(EquationsTests.Families), MemberType = typeof(EquationsTests))]
     public void A_construction_is_recognised_by_its_own_figures(string family)
     {
         var tried = 0;

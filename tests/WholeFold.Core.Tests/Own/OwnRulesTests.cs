@@ -1,4 +1,3 @@
-using System.Globalization;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Lists.Own;
@@ -11,8 +10,6 @@ namespace WholeFold.Core.Tests.Own;
 public class OwnRulesTests
 {
     private static readonly Recogniser Recogniser = new(Support.Reader);
-
-    private static string Inches(Length l) => ((double)l.Units / Length.PerInch).ToString("0.###", CultureInfo.InvariantCulture);
 
     /// <summary>A card is as high as its main piece is across its scores, as wide as some panels side by side, and everything else fits on it.</summary>
     [Theory]
@@ -31,7 +28,7 @@ public class OwnRulesTests
     public void The_finished_size_follows_from_folding(string text, string size)
     {
         var guess = RuleGuess.Of(OwnListReader.Read(text, DisplayUnit.Inch), Inventory.Shipped.Formats)!;
-        Assert.Equal(size, $"{Inches(guess.Width)}x{Inches(guess.Height)}");
+        Assert.Equal(size, $"{OwnLinesTests.Inches(guess.Width)}x{OwnLinesTests.Inches(guess.Height)}");
     }
 
     /// <summary>What is left of a list is still that card where its figures are no other's: a fold out of the middle is a flap, doors without a gap are doors.</summary>

@@ -131,4 +131,15 @@ public class OwnSayingsTests
     [InlineData("base 10 x 5, score at 2 and 8... I mean score at 2 1/2, 7 1/2", "2 1/2, 7 1/2")]
     public void What_is_corrected_counts_as_it_is_corrected(string line, string scores) =>
         Assert.Equal(scores.Split(", ").Select(Support.In), OwnListReader.Read(line, DisplayUnit.Inch).Pieces[0].Scores);
+
+    /// <summary>Words for scores may stand in names and numbers, and score nothing there.</summary>
+    [Theory]
+    [InlineData("Middle fold panel: 4 x 6", "4 x 6:")]
+    [InlineData("centre score strip 3 x 8", "3 x 8:")]
+    [InlineData("Line 1: base 10 x 5, score at 2 1/2, 7 1/2\nLine 2: mat 4 3/4 x 4 3/4", "10 x 5: 2.5 7.5 / 4.75 x 4.75:")]
+    [InlineData("panels 1, 2 and 3: 4 x 4", "4 x 4:")]
+    [InlineData("pocket: circle 3, folded in half", "3 x 3: 1.5")]
+    [InlineData("base 8 x 5, a 3 in circle, and two 2 x 2 squares folded in half", "8 x 5: 4 / 3 x 3: / 2 x 2: 1")]
+    public void What_only_sounds_like_a_score_is_none(string text, string pieces) =>
+        Assert.Equal(pieces, string.Join(" / ", OwnListReader.Read(text, DisplayUnit.Inch).Pieces.Select(p => $"{OwnLinesTests.Inches(p.First)} x {OwnLinesTests.Inches(p.Second)}: {string.Join(' ', p.Scores.Select(OwnLinesTests.Inches))}".TrimEnd())));
 }

@@ -115,7 +115,7 @@ public static partial class OwnListReader
     private static partial Regex FigureCorrected();
 
     // The fold in the middle, and where it is.
-    [GeneratedRegex(@"\b(?:cent(?:re|er)|middle)\s+(?:folds?|creases?|scores?)(?:\s+lines?)?\b(?:\s*(?:at|on|is|[:@=])?\s*(?<figure>(?=\d)))?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"\b(?:cent(?:re|er)|middle)\s+(?:folds?|creases?|scores?)(?:\s+lines?)?\b(?![\s:=-]*[a-z][a-z ]{{0,24}}[\s:=-]*{Figure}\s*(?:x|×|by)\s*\d)(?:\s*(?:at|on|is|[:@=])?\s*(?<figure>(?=\d)))?", RegexOptions.IgnoreCase)]
     private static partial Regex MiddleFold();
 
     // Figures behind a size that nothing reads; none is how heavy it is, or how often, or a number that it bears.
@@ -173,10 +173,6 @@ public static partial class OwnListReader
     // The last of figures is how many there are: score at 1 and 7 x2.
     [GeneratedRegex(@"^(?<said>.*\d[""]?)\s+[x×](?<n>\d{1,2})\W*$", RegexOptions.IgnoreCase)]
     private static partial Regex CountAtEnd();
-
-    // How many there are, behind the scores of a piece.
-    [GeneratedRegex(@"\b(?:cut|make)\s+\d{1,2}\s*\)?\W*$|[,;]\s*(?:two|three|four|six|eight|\d{1,2})\s+of\s+(?:them|these|those)|(?<=\s)[x×]\d{1,2}\W*$", RegexOptions.IgnoreCase)]
-    private static partial Regex CountBehind();
 
     // Which side, before figures: on the short side 1 and 4.
     [GeneratedRegex(@"^\W*(?:and\s+)?(?:(?:on|along|across)\s+(?:the|its)\s+)?(?:(?:long|short|other)(?:er)?\s+(?:side|edge|way)|[\d/ .,-]+(?:inch|in|""|cm|mm)?\s+(?:side|edge))\b", RegexOptions.IgnoreCase)]

@@ -234,7 +234,7 @@ public static partial class OwnListReader
     private static bool? BehindSize(string head, OwnFigures.Size size, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
     {
         var behind = head[size.End..];
-        if (!DoneWord().IsMatch(behind) && BehindForm().Match(CountBehind().Replace(OwnScores.CountForm().Replace(behind, ""), "").TrimEnd(' ', '.', '!')) is { Success: true } figures)
+        if (!DoneWord().IsMatch(behind) && BehindForm().Match(OwnScores.CountForm().Replace(behind, "").TrimEnd(' ', '.', '!')) is { Success: true } figures)
         {
             return Adds(head[..size.End], [size], $"{figures.Groups["scores"].Value}{(OwnFigures.Count("", TailCount(behind)) is > 1 and var many ? $" ({many})" : "")}", number, unit, pieces);
         }
@@ -285,7 +285,7 @@ public static partial class OwnListReader
             after = i + 1 < sizes.Count && GoesIn().Match(after) is { Success: true } goes && IsMadeFor(after, head[Math.Min(sizes[i + 1].End, head.Length)..], head) ? goes.Groups["kept"].Value : after;
             var behind = i == 0 && carried?.Kind != OwnKind.Finished && !Aside().IsMatch(after) ? Name(after) : "";
             var isRound = CircleWord().IsMatch(head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)]);
-            var scores = tail is null || holds || isRound ? null : OwnScores.Read(tail, size.A, size.B, unit);
+            var scores = tail is null || holds || (isRound && sizes.Count > 1) ? null : OwnScores.Read(tail, size.A, size.B, unit);
             var own = Name(before) is { Length: > 0 } named ? named : i == 0 && size.At == 0 && CircleFirst().Match(head) is { Success: true } round ? round.Value.ToLowerInvariant() : "";
             var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : (i > 0 && Within().IsMatch(before)) || ((i > 0 || own.Length == 0) && IsOpening().IsMatch(after)) || (CutA().IsMatch(before) && OutOf().IsMatch(after)) ? OwnKind.Window : Kind(own.Length > 0 || carried is null ? before : behind.Length > 0 ? behind : carried.Name, before + after, carried);
             var name = own.Length > 0 ? own : (i > 0 || carried is not null) && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : behind.Length > 0 ? behind : carried?.Name ?? (kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when isRound => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
@@ -304,7 +304,7 @@ public static partial class OwnListReader
     }
 
     /// <summary>What says how many there are, behind scores.</summary>
-    private static string TailCount(string tail) => string.Join(' ', OwnScores.CountForm().Matches(tail).Concat(CountBehind().Matches(tail)).Select(m => m.Value));
+    private static string TailCount(string tail) => string.Join(' ', OwnScores.CountForm().Matches(tail).Select(m => m.Value));
 
     private static OwnKind Kind(string name, string words, OwnPiece? carried) =>
         FinishedWord().IsMatch(words) ? OwnKind.Finished : WindowWord().IsMatch(name) || Through().IsMatch(words) ? OwnKind.Window : PaperWord().IsMatch(words) ? OwnKind.Paper : carried?.Kind is OwnKind.Paper or OwnKind.Window && Name(words).Length == 0 ? carried.Kind : OwnKind.Piece;

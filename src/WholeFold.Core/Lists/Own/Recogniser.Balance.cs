@@ -144,7 +144,10 @@ public sealed partial class Recogniser
         /// <summary>A piece of the right size counts in full where it is cut as often as the card has it, or nobody says how often; cut more often only where everything is, for several cards.</summary>
         private double BySize(OwnPiece listed, Piece piece) => listed.Kind != OwnKind.Piece ? PaperFits
             : listed.Quantity == piece.Quantity || listed.Quantity == 1 ? Plain
-            : list.Cards.All(c => c.Quantity % listed.Quantity == 0) ? PaperFits : listed.Quantity > piece.Quantity + 1 ? -FarTooMany : 0;
+            : IsForSeveralCards(listed) ? PaperFits : listed.Quantity > piece.Quantity + 1 ? -FarTooMany : 0;
+
+        /// <summary>Whether every piece is cut as often, or a multiple of that.</summary>
+        private bool IsForSeveralCards(OwnPiece listed) => list.Cards.All(c => c.Quantity % listed.Quantity == 0);
 
         /// <summary>A piece whose own parameter nothing else says: a listed one that leaves it within its limits may be it.</summary>
         private void ByOwnParameter()
@@ -173,7 +176,7 @@ public sealed partial class Recogniser
                         _own[symbol.Id] = Round(_equations.Value(symbol, agreed.X));
                     }
 
-                    _score += (listed.Quantity > piece.Quantity && list.Cards.Any(c => c.Quantity % listed.Quantity != 0) ? 0 : OwnParameter) + (listed.Quantity == piece.Quantity && piece.Quantity > 1 ? 0.5 : 0) + (of.NamesIt(listed, piece) ? Named : 0);
+                    _score += (listed.Quantity > piece.Quantity && !IsForSeveralCards(listed) ? 0 : OwnParameter) + (listed.Quantity == piece.Quantity && piece.Quantity > 1 ? 0.5 : 0) + (of.NamesIt(listed, piece) ? Named : 0);
                     break;
                 }
             }
