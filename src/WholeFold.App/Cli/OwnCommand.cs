@@ -38,9 +38,10 @@ internal static class OwnCommand
                 throw new InputProblemException("own.nothing", "--list", own.List.Left is [var first, ..] ? $"no piece was understood in it; line {first.Line} says “{first.Text}”" : "there is nothing in it", OwnListReader.Accepted);
             }
 
-            if (parsed.GetValue(save) is { } kept && own.Design() is { } design)
+            var taken = parsed.GetValue(save) is null ? null : own.Take(reader);
+            if (taken is not null)
             {
-                CommandLine.Save(kept, Encoding.UTF8.GetBytes(DesignFile.Write(design)), "--save");
+                CommandLine.Save(parsed.GetValue(save)!, Encoding.UTF8.GetBytes(DesignFile.Write(taken.Design)), "--save");
             }
 
             var unit = own.List.Cards.First().Unit;
@@ -56,6 +57,11 @@ internal static class OwnCommand
             }
 
             Say(output, own, unit);
+            foreach (var aside in taken?.Says ?? [])
+            {
+                output.WriteLine(aside.Write(unit));
+            }
+
             return 0;
         });
         return command;

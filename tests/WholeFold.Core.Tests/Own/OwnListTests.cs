@@ -37,7 +37,7 @@ public class OwnListTests
 
     private static readonly System.Collections.Concurrent.ConcurrentDictionary<(string, DisplayUnit), IReadOnlyList<Recognised>> Known = new();
 
-    private static IReadOnlyList<Recognised> Find(string text, DisplayUnit unit) => Known.GetOrAdd((text, unit), k => Recogniser.Find(OwnListReader.Read(k.Item1, k.Item2), TestContext.Current.CancellationToken));
+    internal static IReadOnlyList<Recognised> Find(string text, DisplayUnit unit) => Known.GetOrAdd((text, unit), k => Recogniser.Find(OwnListReader.Read(k.Item1, k.Item2), TestContext.Current.CancellationToken));
 
     /// <summary>
     /// Lists written by hand as people write them, in all the ways of <c>own-designs.md</c>; those that are kept were written after the weights

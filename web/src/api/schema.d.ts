@@ -1742,6 +1742,7 @@ export interface components {
             left: components["schemas"]["OwnLeftView"][];
             noted: components["schemas"]["OwnNotedView"][];
             design: null | components["schemas"]["DesignSpec"];
+            aside: components["schemas"]["SentencePart"][][];
             answers: components["schemas"]["OwnAnswerView"][];
             isKnown: boolean;
         };

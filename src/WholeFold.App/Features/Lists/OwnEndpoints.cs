@@ -42,9 +42,10 @@ public sealed record OwnAnswerView(string Key, string Text);
 /// <summary>What has come of a list so far.</summary>
 /// <param name="Says">In one sentence: what it is.</param>
 /// <param name="Design">What taking it begins; null where nothing was read.</param>
+/// <param name="Aside">What of the list that does not hold.</param>
 /// <param name="Answers">Of the questions those that are answered for the card or a whole piece: another finished size, the other way to open, the other side to score along.</param>
 /// <param name="IsKnown">Whether that is a construction of the library, and not one of its own.</param>
-public sealed record OwnView(IReadOnlyList<SentencePart> Says, IReadOnlyList<OwnPieceView> Pieces, IReadOnlyList<OwnFigureView> Figures, IReadOnlyList<IReadOnlyList<SentencePart>> Questions, IReadOnlyList<IReadOnlyList<SentencePart>> Contradictions, IReadOnlyList<OwnLeftView> Left, IReadOnlyList<OwnNotedView> Noted, DesignSpec? Design, IReadOnlyList<OwnAnswerView> Answers, bool IsKnown);
+public sealed record OwnView(IReadOnlyList<SentencePart> Says, IReadOnlyList<OwnPieceView> Pieces, IReadOnlyList<OwnFigureView> Figures, IReadOnlyList<IReadOnlyList<SentencePart>> Questions, IReadOnlyList<IReadOnlyList<SentencePart>> Contradictions, IReadOnlyList<OwnLeftView> Left, IReadOnlyList<OwnNotedView> Noted, DesignSpec? Design, IReadOnlyList<IReadOnlyList<SentencePart>> Aside, IReadOnlyList<OwnAnswerView> Answers, bool IsKnown);
 
 /// <summary>A drawing as its file says it.</summary>
 /// <param name="Units">What its list is to be written in: in, cm or mm.</param>
@@ -86,6 +87,7 @@ internal static class OwnEndpoints
 
         var own = OwnDesign.Of(request.List, UnitReader.Read(request.Units, "units"), reader, lists.Recogniser, request.Format is { Length: > 0 } format ? format : null, request.Rules?.Select(r => KeyValuePair.Create(r.Key, r.Which)), cancel);
         var unit = own.List.Cards.FirstOrDefault()?.Unit ?? UnitReader.Read(request.Units, "units");
+        var taken = own.Take(reader);
         return new OwnView(
             Says(own).Parts(unit),
             [.. own.List.Pieces.Select(p => new OwnPieceView(p.Line, p.Name, p.Kind.ToString().ToLowerInvariant(), p.Quantity, p.First.Units, p.Second.Units, [.. p.Scores.Select(s => s.Units)], [.. p.Scores.Where(at => p.Folds.GetValueOrDefault(at) == Fold.Mountain).Select(at => at.Units)], [.. p.Cross.Select(s => s.Units)], p.AlongFirst, $"{LengthWriter.Write(p.First, p.Unit)} × {LengthWriter.Write(p.Second, p.Unit)}"))],
@@ -93,7 +95,7 @@ internal static class OwnEndpoints
             [.. own.Questions.Select(q => q.Ask.Parts(unit))], [.. own.Contradictions.Select(c => c.Text.Parts(unit))],
             [.. own.List.Left.Select(l => new OwnLeftView(l.Line, l.Text, l.Would, l.InPart))],
             [.. own.List.Named.Select(n => new OwnNotedView(n.Line, n.Name, LengthWriter.Parts(n.Value, unit)))],
-            own.Design(), [.. Answers(own, unit)], own.Recognised is not null);
+            taken?.Design, [.. (taken?.Says ?? []).Select(a => a.Parts(unit))], [.. Answers(own, unit)], own.Recognised is not null);
     }
 
     private static IEnumerable<OwnAnswerView> Answers(OwnDesign own, DisplayUnit unit)

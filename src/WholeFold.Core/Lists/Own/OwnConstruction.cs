@@ -27,17 +27,22 @@ public sealed class OwnConstruction
     private readonly List<WrittenBond> _bonds = [];
     private readonly List<WrittenRole> _roles = [];
     private readonly List<string> _watch = [];
+    private readonly List<OwnPiece> _laid = [];
 
     private OwnConstruction(RuleGuess rules, UnitSystem system) => (_rules, _system) = (rules, system);
 
     /// <summary>The list as a design to go on with.</summary>
-    public static DesignSpec Design(OwnList list, RuleGuess rules, string name)
+    public static DesignSpec Design(OwnList list, RuleGuess rules, string name) => Begin(list, rules, name).Design;
+
+    /// <summary>The list as a design to go on with, and what of the list it is built of.</summary>
+    internal static (DesignSpec Design, IReadOnlyList<OwnPiece> Built) Begin(OwnList list, RuleGuess rules, string name)
     {
         ArgumentNullException.ThrowIfNull(list);
         ArgumentNullException.ThrowIfNull(rules);
         var system = list.Cards.First().Unit.SystemOf();
-        var made = new OwnConstruction(rules, system).Make(list, name);
-        return new DesignSpec { Name = name, Construction = made.Id, Made = made, Format = FormatReader.Write(rules.Width, rules.Height, system) };
+        var own = new OwnConstruction(rules, system);
+        var made = own.Make(list, name);
+        return (new DesignSpec { Name = name, Construction = made.Id, Made = made, Format = FormatReader.Write(rules.Width, rules.Height, system) }, [.. list.Cards, .. own._laid]);
     }
 
     private WrittenFamily Make(OwnList list, string name)
@@ -214,6 +219,7 @@ public sealed class OwnConstruction
                 continue;
             }
 
+            _laid.Add(paper);
             return;
         }
     }

@@ -26,13 +26,47 @@ public sealed record OwnFigure(int Line, string Name, string Figure, Length Valu
     public string Key => $"{Line}.{Name}.{Figure}";
 }
 
+/// <summary>A list as a design to go on with.</summary>
+/// <param name="Aside">Pieces of the list that are no part of it: what is cut beside the card, and papers that lie on no face of it.</param>
+public sealed record TakenDesign(DesignSpec Design, IReadOnlyList<OwnPiece> Aside)
+{
+    public IEnumerable<Words> Says => Aside.Select(p => Words.Of($"The {p.Name} of line {p.Line}, {p.First} × {p.Second:u}, is no part of the card that is begun; it stays in the list."));
+}
+
 /// <summary>What has come of a list: the construction that explains it, or the rules that its figures are taken to follow.</summary>
 /// <param name="Closest">The best explanations by the library, the best first, whether or not one is sure.</param>
 /// <param name="Rules">Of a list that no construction explains.</param>
 public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyList<Recognised> Closest, RuleGuess? Rules, IReadOnlyList<OwnFigure> Figures, IReadOnlyList<ListFinding> Contradictions)
 {
-    /// <summary>What goes on from here: a design of the construction that explains it, or of one of its own; null where no piece was read.</summary>
-    public DesignSpec? Design() => Recognised is not null ? Recognised.Design(List.Title ?? Recognised.Family.Name, List.Cards.First().Unit.SystemOf()) : Rules is null ? null : OwnConstruction.Design(List, Rules, List.Title ?? "Own card");
+    /// <summary>What goes on from here: a design of the construction that explains it, or of one of its own, that wears what is listed; null where no piece was read.</summary>
+    public TakenDesign? Take(DesignReader reader)
+    {
+        ArgumentNullException.ThrowIfNull(reader);
+        if (Recognised is null && Rules is null)
+        {
+            return null;
+        }
+
+        var system = List.Cards.First().Unit.SystemOf();
+        var (bare, built) = Recognised is null ? OwnConstruction.Begin(List, Rules!, List.Title ?? "Own card") : (Recognised.Design(List.Title ?? Recognised.Family.Name, system), [.. Recognised.Pieces.Select(p => p.Listed), .. Recognised.Windows.Select(w => w.Listed)]);
+        bool Is(OwnPiece one, OwnPiece other) => one.Line == other.Line && one.Name == other.Name;
+        var rest = List.Pieces.Where(p => p.Kind != OwnKind.Finished && !built.Any(b => Is(b, p))).ToList();
+        if (rest.Count == 0 || Sized(bare, reader) is not { } card)
+        {
+            return new TakenDesign(bare, rest);
+        }
+
+        // What no card can wear stays in the list.
+        var (dressing, aside) = OwnDressing.Of(card, rest, Rules ?? Beside(Recognised!, List));
+        var dressed = bare with { Dressing = dressing };
+        return dressing is null || Sized(dressed, reader) is null ? new TakenDesign(bare, rest) : new TakenDesign(dressed, aside);
+    }
+
+    private static Card? Sized(DesignSpec spec, DesignReader reader)
+    {
+        var read = reader.Read(spec with { Tools = "machine" });
+        return Attempt.Of(read.Design, read.Target).Card;
+    }
 
     private const int MostSidesAsked = 2;
 
@@ -74,11 +108,7 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
     /// <summary>How sure a figure of a construction is that explains the whole list.</summary>
     private const double Known = 0.98;
 
-    private static Card? Home(Recognised recognised, OwnList list, DesignReader reader)
-    {
-        var home = reader.Read(Exact(recognised, list));
-        return Attempt.Of(home.Design, home.Target).Card;
-    }
+    private static Card? Home(Recognised recognised, OwnList list, DesignReader reader) => Sized(Exact(recognised, list), reader);
 
     /// <summary>Exact to the unit, as its rules give it: what tools can set is another question.</summary>
     private static DesignSpec Exact(Recognised recognised, OwnList list) => recognised.Design("own", list.Cards.First().Unit.SystemOf()) with { Tools = "machine" };
@@ -89,11 +119,12 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
         var target = format is null ? home.Target : Target.Beside(home.Design.Home, format, turned: false);
         var (was, now) = (Attempt.Of(home.Design, home.Target).Card, Attempt.Of(home.Design, target).Card);
         var figures = new List<OwnFigure>();
+        void Explained(OwnPiece listed, string figure, Length value, string rule, Affine of, string? part) =>
+            figures.Add(new OwnFigure(listed.Line, listed.Name, figure, value, Words.Of($"{rule}"), Known, [], now is null ? null : now.Figures.ValueOf(of) + (was is null || recognised.Differs.Any(d => d.Line == listed.Line && d.Figure == figure) ? Length.Zero : Habit(value - was.Figures.ValueOf(of)))) { Part = part });
         foreach (var (listed, piece, mirrored, turned) in recognised.Pieces)
         {
             var part = recognised.Pieces.Count(p => p.Listed.Line == listed.Line && p.Listed.Name == listed.Name) > 1 ? piece.Name.ToLowerInvariant() : null;
-            void Add(string figure, Length value, string rule, Affine of) =>
-                figures.Add(new OwnFigure(listed.Line, listed.Name, figure, value, Words.Of($"{rule}"), Known, [], now is null ? null : now.Figures.ValueOf(of) + (was is null || recognised.Differs.Any(d => d.Line == listed.Line && d.Figure == figure) ? Length.Zero : Habit(value - was.Figures.ValueOf(of)))) { Part = part });
+            void Add(string figure, Length value, string rule, Affine of) => Explained(listed, figure, value, rule, of, part);
             var chain = listed.Scores.Count > 0;
             var first = chain ? listed.AlongFirst : !turned;
             Add(first ? "width" : "height", chain ? listed.Along : turned ? listed.Second : listed.First, piece.SizeRule, piece.Along);
@@ -117,6 +148,12 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
             }
         }
 
+        foreach (var window in recognised.Windows)
+        {
+            Explained(window.Listed, window.AlongFigure, window.ListedAlong, window.Opening.Rule, window.Along, null);
+            Explained(window.Listed, window.AcrossFigure, window.ListedAcross, window.Opening.Rule, window.Across, null);
+        }
+
         // Papers follow the panel that they lie on, less their border.
         foreach (var paper in list.Pieces.Where(p => p.Kind is OwnKind.Paper or OwnKind.Piece && p.Scores.Count == 0 && recognised.Pieces.All(m => m.Listed != p)))
         {
@@ -134,13 +171,16 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
         var there = figures.Select(f => f.Key).ToHashSet();
         if (list.Pieces.Where(p => p.Kind != OwnKind.Finished).Any(p => Enumerable.Range(1, p.Scores.Count + p.Cross.Count).Select(n => $"score {n}").Append("width").Append("height").Any(f => !there.Contains($"{p.Line}.{p.Name}.{f}"))))
         {
-            var upwards = recognised.Pieces.Where(p => p.Listed.Scores.Count > 0).Select(p => p.Piece.Axis == Axis.Y).FirstOrDefault();
-            var rules = RuleGuess.At(list, recognised.Width, recognised.Height, upwards).Corrected(corrections.Where(c => c.Key != RuleGuess.Opens));
+            var rules = Beside(recognised, list).Corrected(corrections.Where(c => c.Key != RuleGuess.Opens));
             figures.AddRange(ByRules(rules, target.Width - home.Target.Width, target.Height - home.Target.Height).Where(f => !there.Contains(f.Key)));
         }
 
         return figures;
     }
+
+    /// <summary>The rules of a list whose finished size its construction tells.</summary>
+    private static RuleGuess Beside(Recognised recognised, OwnList list) =>
+        RuleGuess.At(list, recognised.Width, recognised.Height, recognised.Pieces.Where(p => p.Listed.Scores.Count > 0).Select(p => p.Piece.Axis == Axis.Y).FirstOrDefault());
 
     /// <summary>By how much its maker's figure is another than the rule's at home, where that is a hair that she takes off or leaves on: she would again.</summary>
     private static Length Habit(Length more) => more.Abs() <= Length.Mm(2) ? more : Length.Zero;

@@ -26,7 +26,7 @@ internal static partial class OwnFigures
     private static partial Regex SquareForm();
 
     // A circle goes into a square as wide as it is.
-    [GeneratedRegex($@"\b(?:circles?|discs?)\s+(?:die\s+)?(?:of\s+)?(?<a>(?>{Number}))(?<ua>(?>{Unit}))(?!\s*(?:x|×|\*|by)\s*[\d:=,;])|(?<a>{Number})(?<ua>{Unit})\s*(?:circle|disc|round(?=\s+(?:hole|window|opening|aperture|tile|die|disc|tag|panel|piece))|(?<!\bat\s[\d/., ]{{1,10}}(?:mm|cm|in|inch|inches|"")?\s?)across|in diameter|diameter|(?<=[\d/]\s*/\d+\s*|""\s*|\b(?:in|inch|cm|mm)\s*)(?:circles|discs))\b(?!\s+(?:the|its|from)\b)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"\b(?:circles?|discs?)\s+(?:(?:die|window|opening|hole|aperture)\b:?\s+)?(?:of\s+)?(?<a>(?>{Number}))(?<ua>(?>{Unit}))(?!\s*(?:x|×|\*|by)\s*[\d:=,;])|(?<a>{Number})(?<ua>{Unit})\s*(?:circle|disc|round(?=\s+(?:hole|window|opening|aperture|tile|die|disc|tag|panel|piece))|(?<!\bat\s[\d/., ]{{1,10}}(?:mm|cm|in|inch|inches|"")?\s?)across|in diameter|diameter|(?<=[\d/]\s*/\d+\s*|""\s*|\b(?:in|inch|cm|mm)\s*)(?:circles|discs))\b(?!\s+(?:the|its|from)\b)", RegexOptions.IgnoreCase)]
     private static partial Regex CircleForm();
 
     [GeneratedRegex(@"\b(?<name>a[3-7]|half letter|letter)\b(?:\s+(?:sheet|card(?:stock)?|paper))?(?<half>,?\s*(?:cut|sliced)?\s*in\s+(?:half|halves)(?:\s+(?<long>lengthwise|lengthways|along (?:its|the) length))?)?", RegexOptions.IgnoreCase)]

@@ -38,6 +38,9 @@ public sealed record OwnPiece(int Line, string Name, OwnKind Kind, int Quantity,
     /// <summary>Whether scores run both ways through one corner to the other.</summary>
     public bool Diagonals { get; init; }
 
+    /// <summary>What its maker says beside its size, where it goes among it.</summary>
+    public string Said { get; init; } = "";
+
     public Length Along => AlongFirst ? First : Second;
 
     public Length Across => AlongFirst ? Second : First;

@@ -30,6 +30,10 @@ public static partial class OwnListReader
     [GeneratedRegex(@"^\W*(?:(?:circle|square|rectangle|oval|shape)\s+)?(?:in|into|out\s+of|from|through)\s+(?:the|its|both|your)\s+(?!cent(?:re|er)\b|middle\b)", RegexOptions.IgnoreCase)]
     private static partial Regex OutOf();
 
+    // Where one more opening is, that is named by that alone: window in the box 3 x 5, in the layer 2 x 4.
+    [GeneratedRegex(@"^\W*(?:and\s+)?(?:in|into|out\s+of|from|through)\s+(?:the|its|each)\s+[a-z ]+$", RegexOptions.IgnoreCase)]
+    private static partial Regex InAnother();
+
     // Behind its size.
     [GeneratedRegex(@"^[\W\d]*(?:opening|window|aperture|hole)\b", RegexOptions.IgnoreCase)]
     private static partial Regex IsOpening();

@@ -284,13 +284,14 @@ public static partial class OwnListReader
             var holds = i > 0 && GoesIn().IsMatch(before);
             after = i + 1 < sizes.Count && GoesIn().Match(after) is { Success: true } goes && IsMadeFor(after, head[Math.Min(sizes[i + 1].End, head.Length)..], head) ? goes.Groups["kept"].Value : after;
             var behind = i == 0 && carried?.Kind != OwnKind.Finished && !Aside().IsMatch(after) ? Name(after) : "";
-            var isRound = CircleWord().IsMatch(head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)]);
+            var itself = head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)];
+            var isRound = CircleWord().IsMatch(itself);
             var scores = tail is null || holds || (isRound && sizes.Count > 1) ? null : OwnScores.Read(tail, size.A, size.B, unit);
             var own = Name(before) is { Length: > 0 } named ? named : i == 0 && size.At == 0 && CircleFirst().Match(head) is { Success: true } round ? round.Value.ToLowerInvariant() : "";
-            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : (i > 0 && Within().IsMatch(before)) || ((i > 0 || own.Length == 0) && IsOpening().IsMatch(after)) || (CutA().IsMatch(before) && OutOf().IsMatch(after)) ? OwnKind.Window : Kind(own.Length > 0 || carried is null ? before : behind.Length > 0 ? behind : carried.Name, before + after, carried);
+            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : (i > 0 && Within().IsMatch(before)) || ((i > 0 || own.Length == 0) && IsOpening().IsMatch(after)) || (CutA().IsMatch(before) && OutOf().IsMatch(after)) || (carried?.Kind == OwnKind.Window && InAnother().IsMatch(before)) || WindowWord().IsMatch(itself) ? OwnKind.Window : Kind(own.Length > 0 || carried is null ? before : behind.Length > 0 ? behind : carried.Name, before + after, carried);
             var name = own.Length > 0 ? own : (i > 0 || carried is not null) && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : behind.Length > 0 ? behind : carried?.Name ?? (kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when isRound => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
             var isSlanted = tail is null && sizes.Count == 1 && FoldedDiagonally().IsMatch(after);
-            var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit) { Diagonals = isSlanted };
+            var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit) { Diagonals = isSlanted, Said = $"{before} {itself} {after}".ToLowerInvariant() };
             pieces.Add(scores is null ? piece : Scored(piece, scores, pieces) ?? piece);
             carried = carried is null || own.Length > 0 ? pieces[^1] with { Scores = [], Cross = [] } : carried;
         }

@@ -10,6 +10,23 @@ namespace WholeFold.Core.Lists.Own;
 /// <param name="Turned">Of one without scores, whether its sides are named the other way about.</param>
 public sealed record MatchedPiece(OwnPiece Listed, Piece Piece, bool Mirrored, bool Turned);
 
+/// <summary>A window of a list and the construction's opening that it is.</summary>
+/// <param name="Turned">Whether the list names its sides the other way about.</param>
+public sealed record MatchedWindow(OwnPiece Listed, Piece Piece, Opening Opening, bool Turned)
+{
+    public Affine Along => Opening.Within.ToX - Opening.Within.FromX;
+
+    public Affine Across => Opening.Within.ToY - Opening.Within.FromY;
+
+    public Length ListedAlong => Turned ? Listed.Second : Listed.First;
+
+    public Length ListedAcross => Turned ? Listed.First : Listed.Second;
+
+    public string AlongFigure => Turned ? "height" : "width";
+
+    public string AcrossFigure => Turned ? "width" : "height";
+}
+
 /// <summary>A figure of a list that is not what the construction asks for.</summary>
 public sealed record Differing(int Line, string Figure, Length Is, Length Would);
 
@@ -30,6 +47,9 @@ public sealed record Recognised(
     double Score,
     bool Sure)
 {
+    /// <summary>Its windows that say how wide frames are.</summary>
+    public IReadOnlyList<MatchedWindow> Windows { get; init; } = [];
+
     /// <summary>What it is, as one says it: a tier scene, an envelope, pillar tiers.</summary>
     public string Called
     {

@@ -10,7 +10,7 @@ public sealed partial class Recogniser
 {
     /// <summary>One way to explain a list, with all that speaks for it and against it.</summary>
     /// <param name="x">The finished size and the parameters.</param>
-    private sealed class Balance(Recogniser of, Variant variant, Way way, OwnList list, IReadOnlyList<Equation> figures, Vector<double> x, IReadOnlyList<Equation> outvoted)
+    private sealed partial class Balance(Recogniser of, Variant variant, Way way, OwnList list, IReadOnlyList<Equation> figures, Vector<double> x, IReadOnlyList<Equation> outvoted)
     {
         private readonly HashSet<string> _used = [.. way.Pairs.Select(p => p.Piece.Id)];
         private readonly List<MatchedPiece> _matched = [.. way.Pairs.Select(p => new MatchedPiece(p.Listed, p.Piece, p.Mirrored, false))];
@@ -47,6 +47,7 @@ public sealed partial class Recogniser
             _score -= list.Cards.Any(c => c.Quantity > 1) ? WrongCount * way.Pairs.Count(p => p.Listed.Quantity < p.Piece.Quantity) : 0;
             Parameters();
             Creases();
+            Windows();
             BySize();
             ByOwnParameter();
             ButForASlip();
@@ -65,7 +66,7 @@ public sealed partial class Recogniser
             // What is cut more often than the card has it belongs to another, unless everything is for several cards, of a size that people make.
             var several = way.Pairs.Any(p => p.Listed.Quantity > p.Piece.Quantity && (list.Pieces.Any(o => o.Kind is OwnKind.Piece or OwnKind.Paper && o.Quantity % p.Listed.Quantity != 0) || !of.IsNamed(x, Tolerance)));
             var sure = _score >= (held && missing.All(m => m.Creases.Count == 0) ? Enough : EnoughAlone) && way.Left.Count + slanted == 0 && ignored == 0 && _broken == 0 && outvoted.Count <= 1 && _off.Count == 0 && !several;
-            return new Recognised(variant.Family, variant.Choices, width, height, Read(), _matched, [.. outvoted.Select(o => new Differing(o.Line, o.Figure, o.Value, Round(_equations.At(o.Rule, x)))), .. _off], [.. missing.Select(m => m.Name)], _score, sure);
+            return new Recognised(variant.Family, variant.Choices, width, height, Read(), _matched, [.. outvoted.Select(o => new Differing(o.Line, o.Figure, o.Value, Round(_equations.At(o.Rule, x)))), .. _off], [.. missing.Select(m => m.Name)], _score, sure) { Windows = _windows };
         }
 
         private Dictionary<string, Length> Read()
@@ -163,7 +164,7 @@ public sealed partial class Recogniser
                         continue;
                     }
 
-                    if (_equations.Agree([.. figures.Except(outvoted), .. more], most: 0) is not { } agreed || open.Any(o => Breaks(agreed.X, o)))
+                    if (_equations.Agree([.. Held, .. more], most: 0) is not { } agreed || open.Any(o => Breaks(agreed.X, o)))
                     {
                         continue;
                     }
@@ -208,7 +209,7 @@ public sealed partial class Recogniser
                     }
 
                     return openAlong.Count == 0 && Says(last.Across, b, openAcross) ? (a - along).Abs() : openAcross.Count == 0 && Says(last.Along, a, openAlong) ? (b - across).Abs() : null;
-                    bool Says(Affine side, Length value, List<Symbol> open) => _equations.Agree([.. figures.Except(outvoted), new Equation(listed.Line, "width", side, value)], most: 0) is { } agreed && !open.Any(o => Breaks(agreed.X, o));
+                    bool Says(Affine side, Length value, List<Symbol> open) => _equations.Agree([.. Held, new Equation(listed.Line, "width", side, value)], most: 0) is { } agreed && !open.Any(o => Breaks(agreed.X, o));
                 }
 
                 foreach (var (listed, turned, a, b) in sides.Where(s => Slip(s.Listed, s.A, s.B) is { } slip && slip.Units > Tolerance && slip <= (Recogniser.Says(s.Listed, last.Name) ? PieceFigure.FurthestSlip : SlipAtMost)).Take(1))

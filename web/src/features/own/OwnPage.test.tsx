@@ -80,6 +80,7 @@ const view = (more: Partial<OwnView> = {}): OwnView => ({
   ],
   noted: [{ line: 6, name: "rails", value: fig("7/8") }],
   design: { name: "Tier scene", construction: "tier-scene", format: "7x5in" },
+  aside: [],
   answers: [],
   isKnown: true,
   ...more,
@@ -179,6 +180,14 @@ describe("a list of one's own", () => {
   it("makes a card of one's own where nothing explains it", () => {
     given("base", view({ isKnown: false }));
     expect(screen.getByRole("button", { name: "make it a card of my own" })).toBeTruthy();
+  });
+
+  it("says what of the list the card that is begun does not hold", () => {
+    given(
+      "base",
+      view({ aside: [say("The tag of line 6, ", fig("2"), " × ", fig("3"), ", is no part of the card that is begun.")] }),
+    );
+    expect(screen.getByText(/The tag of line 6/).closest("p")?.textContent).toContain("2 × 3");
   });
 
   it("takes it by one key, and only where something explains it", async () => {

@@ -134,6 +134,11 @@ export function OwnPage() {
               {view.isKnown ? "take it to the bench" : "make it a card of my own"}
             </Button>
           ) : null}
+          {(view?.aside ?? []).map((a) => (
+            <p key={sentenceText(a)} className={s.kept}>
+              <Sentence parts={a} />
+            </p>
+          ))}
           {view && view.contradictions.length > 0 ? (
             <ul className={s.found}>
               {view.contradictions.map((c) => (
