@@ -81,6 +81,9 @@ public sealed record Window(string Id, string Role, Die? Die, OutlineShape Shape
 {
     /// <summary>Whether the die is passed twice for a longer opening.</summary>
     public bool Twice => Die is { } die && (Width > die.Width || Height > die.Height);
+
+    /// <summary>As one says it: the second of those without a name of their own is window 2.</summary>
+    public string Called => Id.StartsWith("window", StringComparison.Ordinal) ? $"Window{Id["window".Length..].Replace('-', ' ')}" : $"Window {Id.Replace('-', ' ')}";
 }
 
 /// <summary>How an element came to be.</summary>

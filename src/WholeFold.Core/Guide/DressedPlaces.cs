@@ -26,7 +26,7 @@ public static class DressedPlaces
         ArgumentNullException.ThrowIfNull(card);
         return
         [
-            .. card.Dressed.Windows.Select(w => Of(card.Figures, $"windows.{w.Window.Id}", $"Window {w.Window.Id}", w.Window.Place, w.On[0], "cut away with it")),
+            .. card.Dressed.Windows.Select(w => Of(card.Figures, $"windows.{w.Window.Id}", w.Window.Called, w.Window.Place, w.On[0], "cut away with it")),
             .. card.Dressed.Elements.Where(e => e.On.Count > 0).Select(e => Of(card.Figures, $"elements.{e.Element.Id}", Spoken.First(e.Element.Name), e.Element.Place, e.On[0], e.Element.IsInk ? "rubbed out" : $"covered by {e.Element.Name}")),
         ];
     }

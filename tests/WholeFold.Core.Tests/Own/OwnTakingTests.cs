@@ -64,10 +64,11 @@ public class OwnTakingTests
     [Fact]
     public void What_goes_on_no_face_stays_in_the_list_and_is_said()
     {
-        var taken = Read("base 8 1/2 x 5 1/2 score 4 1/4\nmat 4 x 5 1/4\nbelly band 1 1/2 x 9\ncircle window 2 in the front").Take(Support.Reader)!;
+        var taken = Read("base 8 1/2 x 5 1/2 score 4 1/4\nmat 4 x 5 1/4\nbelly band 1 1/2 x 9\ncircle window 2 in the front\nwindow 1 x 2 in the front").Take(Support.Reader)!;
         Assert.Equal("belly band", taken.Aside.Single().Name);
         Assert.Equal("The belly band of line 3, 1 1/2 × 9 in, is no part of the card that is begun; it stays in the list.", taken.Says.Single().Write(DisplayUnit.Inch));
-        Assert.Equal(("front", "circle"), taken.Design.Dressing!.Windows.Select(w => (w.Role, w.Shape)).Single());
+        Assert.Equal([("window", "front", "circle"), ("window-2", "front", "rectangle")], taken.Design.Dressing!.Windows.Select(w => (w.Id, w.Role, w.Shape)));
+        Assert.Equal(["Window", "Window 2"], Made(taken).Dressed.Windows.Select(w => w.Window.Called));
     }
 
     /// <summary>Of every list: what is taken is a card that can be made, and each paper that it wears is as large as it is listed.</summary>

@@ -159,7 +159,7 @@ internal sealed class DressTeller(Desk desk, Card card)
         _tell.Say(l.HowToCut is { } how ? Words.Of($"{l.Width.Said}. To cut it: {how}.") : Words.Of($"{l.Width.Said}.")), l.Stock.Colour ?? Unpainted, SizedJson.Name(l.Stock.Pattern), [.. l.On.Select(o => o.On.Id)], l.Role.Id, l.Level));
 
     private IEnumerable<DressRow> Windows() => card.Dressed.Windows.Select(w => new DressRow(
-        "window", w.Window.Id, $"Window {w.Window.Id}", $"{w.On[0].Face.Name}, {(w.Die is { } die ? $"{die.Name}{(die.IsOwned ? "" : ", not there")}" : "by knife")}{(w.Shift is null ? "" : ", passed twice")}", _tell.Say(Words.Of($"{w.Width.Value} × {w.Height.Value}")), w.Quantity,
+        "window", w.Window.Id, w.Window.Called, $"{w.On[0].Face.Name}, {(w.Die is { } die ? $"{die.Name}{(die.IsOwned ? "" : ", not there")}" : "by knife")}{(w.Shift is null ? "" : ", passed twice")}", _tell.Say(Words.Of($"{w.Width.Value} × {w.Height.Value}")), w.Quantity,
         Was(w.Home, (w.Width.Value, w.Height.Value)), _tell.Say(w.Width.Said), null, null, [.. w.On.Select(o => o.Face.Id)], w.Window.Role, 0));
 
     private IEnumerable<DressRow> Contours() => card.Dressed.Contours.Select(c => new DressRow(

@@ -73,7 +73,7 @@ internal sealed partial class OwnDressing
         var windows = new List<WindowSpec>();
         foreach (var window in rest.Where(p => p.Kind == OwnKind.Window))
         {
-            if (takesWindows && dressing.Cut(window, $"window{windows.Count + 1}", rules) is { } cut)
+            if (takesWindows && dressing.Cut(window, windows.Count == 0 ? "window" : $"window-{windows.Count + 1}", rules) is { } cut)
             {
                 windows.Add(cut);
             }
