@@ -26,6 +26,16 @@ public class OwnLinesTests
         { "pocket 8 1/2 x 7 1/2; score at 4 1/4 and along the 7 1/2 side at 2", "pocket 8.5x7.5 [4.25] across [2]" },
         { "carrier 3 1/2 x 7 1/2, score at 1 3/4 lengthwise and across the middle", "carrier 3.5x7.5 [1.75] across [3.75]" },
         { "base 10 x 5\n2 1/2, 7 1/2", "base 10x5 [2.5 7.5]" },
+        { "base 5 x 7, score 2 from the bottom", "base 5x7 [2]" },
+        { "base 8 1/2 x 5 1/2, score 4 1/4 from the top", "base 8.5x5.5 [4.25]" },
+        { "base 10 x 7 score at 5, and 2 from the bottom", "base 10x7 [5] across [2]" },
+        { "base 10 x 7 score 5\nscore 2 from the bottom", "base 10x7 [5] across [2]" },
+        { "base 10 x 7 score 5, fold the bottom up 2", "base 10x7 [5] across [2]" },
+        { "base 10 x 7, score 5; fold up 2 along the bottom", "base 10x7 [5] across [2]" },
+        { "base 10 x 7, score 5, bottom folded up by 2 inches", "base 10x7 [5] across [2]" },
+        { "strip 4 x 11, folds 5 1/2, 6 5/8, 8 5/8 from the top edge", "strip 4x11 [5.5 6.625 8.625]" },
+        { "base 10 x 7\nwindow in the front 3 1/2 x 6, in the back 3 x 5", "base 10x7 | window in front 3.5x6 (window) | in back 3x5 (window)" },
+        { "base 10 x 7\ncircle window 2 1/2 in the front", "base 10x7 | circle 2.5x2.5 (window)" },
         { "base 10 x 5\nScores: 2 1/2 / 7 1/2\ncut away the corners", "base 10x5 [2.5 7.5]" },
         { "base 9 3/4 x 7, scored at 4 3/4 (so the front is 1/4 short)", "base 9.75x7 [4.75]" },
         { "piece 6 x 6, score at 1 1/2 and 4 1/2, cut in half at 3", "piece 1 6x6 [1.5 4.5]" },
@@ -229,6 +239,7 @@ public class OwnLinesTests
     [InlineData("base 10 1/2 x 5", null, "10.5x5")]
     [InlineData("base 10 x 5", null, "10x5")]
     [InlineData("all in cm\nbase 10 x 5", null, "3.937x1.969")]
+    [InlineData("board 150 x 200\nwindow 100 x 150 in the board", null, "5.906x7.874")]
     [InlineData("card 210 x 148, fold 105, stick 21 in from the edges", "mm", "8.268x5.827")]
     [InlineData("base 210 x 148, score 105\nwindow 1 cm from the top", "mm", "8.268x5.827")]
     [InlineData("spinners 2x 4,8 cm circle", "mm", "1.89x1.89")]
@@ -248,6 +259,10 @@ public class OwnLinesTests
     }
 
     /// <summary>How many there are may stand behind the scores, and what is slit is no score of the piece before.</summary>
+    [Fact]
+    public void So_far_from_the_foot_is_read_along_the_height() =>
+        Assert.Equal([false, true, false], new[] { "base 5 x 7, score 2 from the bottom", "base 8 1/2 x 5 1/2, score 4 1/4 from the top", "base 5 x 7, fold up 2 from the bottom" }.Select(line => OwnListReader.Read(line, DisplayUnit.Inch).Pieces.Single().AlongFirst));
+
     [Theory]
     [InlineData("pocket 3 1/2 x 3 1/2, score at 1 3/4 (2)", 2, "1.75")]
     [InlineData("pocket 3 1/2 x 3 1/2, score at 1 3/4, x2", 2, "1.75")]

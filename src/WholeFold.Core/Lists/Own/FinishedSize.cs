@@ -12,7 +12,7 @@ internal static partial class FinishedSize
 {
     // Log odds, by trial on lists: a size that has a name; a paper that is that size less a border; the largest panel of a chain, half of a
     // sheet; what does not fit.
-    private const double Named = 5, Titled = 4, HasPaper = 3, HasCover = 3, LargestPanel = 2.5, Half = 2, EdgeToCrease = 0.7, Misfit = 6, Whole = 1.5, Turned = 1.2, Lesser = 0.8, Sheared = 8, AllFolded = 1, Twins = 8, Fins = 7, Pillars = 5, OneWay = 1.5, Mirrored = 1.5, Slender = 2, SquareCard = 0.7, HalfSheet = 2.2, Spanning = 2.5, Elongated = 1.5, ZigzagSides = 1, Round = 0.8, Swings = 2, Stepped = 2.5, Large = 2;
+    private const double Named = 5, Titled = 4, HasPaper = 3, HasCover = 3, HasBothCovers = 5.5, LargestPanel = 2.5, Half = 2, EdgeToCrease = 0.7, Misfit = 6, Whole = 1.5, Turned = 1.2, Lesser = 0.8, Sheared = 8, AllFolded = 1, Twins = 8, Fins = 7, Pillars = 5, OneWay = 1.5, Mirrored = 1.5, Slender = 2, SquareCard = 0.7, HalfSheet = 2.2, Spanning = 2.5, Elongated = 1.5, ZigzagSides = 1, Round = 0.8, Swings = 2, Stepped = 2.5, Large = 2;
 
     /// <summary>So many times as long as wide few are that have no name.</summary>
     private const decimal LongFrom = 1.85m;
@@ -218,7 +218,7 @@ internal static partial class FinishedSize
 
         // Covers stand a little over what lies between them.
         bool IsCover(OwnPiece piece) => piece.Scores.Count == 0 && UsualBorders.All.Take(CoverBorders).Any(b => Is(piece.First - (2 * b.For(system)), piece.Second - (2 * b.For(system))));
-        likely += list.Cards.Any(IsCover) ? HasCover : 0;
+        likely += list.Cards.Where(IsCover).Sum(c => c.Quantity) switch { 0 => 0, 2 => HasBothCovers, _ => HasCover };
         foreach (var piece in list.Pieces.Where(p => p != main && p.Kind is OwnKind.Piece or OwnKind.Paper && !Recogniser.IsExtra(p.Name)))
         {
             likely -= piece.Scores.Count == 0 ? Goes(piece.First, piece.Second, near) || IsCover(piece) ? 0 : Misfit : piece.Panels.All(p => Goes(p, piece.Across, Slack)) ? 0 : Misfit;

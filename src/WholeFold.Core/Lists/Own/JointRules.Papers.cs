@@ -12,7 +12,7 @@ internal sealed partial class JointRules
         var (first, second) = (Add(piece.First), Add(piece.Second));
         _figures.Add(new Figure(piece, "width", piece.First, [(first, 1)]));
         _figures.Add(new Figure(piece, "height", piece.Second, [(second, 1)]));
-        var (byDie, oblong) = (CutByDie().IsMatch(piece.Name), (_width - _height).Abs() > _near);
+        var (byDie, goesRound, oblong) = (CutByDie().IsMatch(piece.Name), RoundTheCard().IsMatch(piece.Name), (_width - _height).Abs() > _near);
         var lies = regions.SelectMany(r => new[] { (r.A, r.B, r.Weight, r.Alike), (A: r.B, B: r.A, r.Weight, r.Alike) }).SelectMany(r => BorderOf(piece, r.A, r.B) is { } b ? [(r.A, r.B, b.Border, Weight: b.Weight + r.Weight + (piece.Quantity > 1 && r.Alike % piece.Quantity == 0 ? OfEach : 0))] : Array.Empty<(Known A, Known B, Length Border, double Weight)>()).ToList();
         _steps.Add(state =>
         {
@@ -62,7 +62,17 @@ internal sealed partial class JointRules
             var options = new Choices();
             foreach (var rule in RulesOf(_values[length]))
             {
-                options.Add(rule, rule.Weight + (byDie && rule.ByWidth == 0 && rule.ByHeight == 0 ? ByDie : 0));
+                options.Add(rule, rule.Weight + (byDie && rule.ByWidth == 0 && rule.ByHeight == 0 ? ByDie : 0) + (rule.IsShare && Math.Max(rule.ByWidth, rule.ByHeight) > 1 ? HangsOver : 0));
+            }
+
+            // What goes round the closed card is twice as long as that, and overlaps.
+            foreach (var (side, isWidth) in goesRound ? new[] { (_width, true), (_height, false) } : [])
+            {
+                var more = _values[length] - side - side;
+                if (more >= Length.Zero && more <= MostOverlap)
+                {
+                    options.Add(new FigureRule(isWidth ? 2 : 0, isWidth ? 0 : 2, Words.Of($"round the card: twice the {(isWidth ? "width" : "height")} and {more}"), 0), GoesRound);
+                }
             }
 
             foreach (var (rule, weight) in Alike(state, length, index))
@@ -75,6 +85,16 @@ internal sealed partial class JointRules
             {
                 var (w, h) = Rule(state, known.Terms);
                 options.Add(new FigureRule(w, h, Words.Of($"the {known.Name} less a border"), 0), OneWayBorder);
+            }
+
+            // A frame stays as wide as it is, though the foot of it may be higher.
+            foreach (var known in piece.Kind == OwnKind.Window ? _known.Where(k => k.Value >= LeastAlike && k.Terms.All(t => state.Has(t.Length))) : [])
+            {
+                var (frame, (w, h)) = (known.Value - _values[length], Rule(state, known.Terms));
+                if (frame >= LeastFrame && frame <= MostFrame && FinishedSize.IsRound(frame, _system))
+                {
+                    options.Add(new FigureRule(w, h, Words.Of($"the {known.Name} less {frame}"), 0), OneWayFrame);
+                }
             }
 
             return [.. options.Best(BestOfASide)];
@@ -95,6 +115,6 @@ internal sealed partial class JointRules
 
         var border = new Length((x.Units + y.Units) / 4);
         var usual = Borders.SelectMany(u => new[] { (By: u.Border.For(_system), u.Weight), (By: 2 * u.Border.For(_system), Weight: u.Weight + TwiceABorder) }).Where(u => (u.By - border).Abs() <= new Length(_near.Units / 2)).ToList();
-        return piece.Kind == OwnKind.Window ? (border, Framed) : usual.Count > 0 ? (usual[0].By, usual.Max(u => u.Weight)) : border <= Length.In(1) ? (border, border < new Length(_near.Units) ? AsLarge : AnyBorder) : null;
+        return piece.Kind == OwnKind.Window ? (border, Framed) : usual.Count > 0 ? (usual[0].By, usual.Max(u => u.Weight)) : border <= Length.In(1) ? (border, border < new Length(_near.Units) ? AsLarge : AnyBorder + (FinishedSize.IsRound(border, _system) ? RoundBorder : 0)) : null;
     }
 }

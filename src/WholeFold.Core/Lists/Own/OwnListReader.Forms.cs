@@ -168,6 +168,10 @@ public static partial class OwnListReader
     [GeneratedRegex(@"\b(?:(?<across>crosswise|widthwise|widthways)|lengthwise|lengthways)\s+(?:scor|fold|creas)(?:e|es|ed|s|ing)?(?:\s+lines?)?\s*(?:at|on|[:@=])?\s*(?=\d)", RegexOptions.IgnoreCase)]
     private static partial Regex AdverbFirst();
 
+    // A pocket along the foot: fold the bottom up 2, fold up 2 along the bottom, bottom folded up by 2.
+    [GeneratedRegex($@"\b(?:fold|turn)(?:s|ed)?\s+(?:(?:up|down|over|in)\s+)?(?:the\s+)?(?<end>bottom|top)(?:\s+(?:edge|end|side|flap))?\s*(?:(?:up|down|over|in)\s+)?(?:(?:by|at)\s+)?(?<figure>{Figure})|\bfold(?:s|ed)?\s+(?:up|down|over)\s+(?:(?:by|at)\s+)?(?<figure>{Figure})\s+(?:up\s+|in\s+)?(?:from|along|at|on)\s+(?:the\s+)?(?<end>bottom|top)\b(?:\s+(?:edge|end|side))?|\b(?<end>bottom|top)(?:\s+(?:edge|end|side|flap))?\s+folded\s+(?:up|down|over)\s+(?:by\s+)?(?<figure>{Figure})", RegexOptions.IgnoreCase)]
+    private static partial Regex FoldedUp();
+
     [GeneratedRegex(@"\bdiagonal", RegexOptions.IgnoreCase)]
     private static partial Regex DiagonalWord();
 
@@ -233,6 +237,10 @@ public static partial class OwnListReader
     // So far in from an edge, which is no inch.
     [GeneratedRegex(@"(?<=\d)\s+in\s+(?=from\b)", RegexOptions.IgnoreCase)]
     private static partial Regex SoFarIn();
+
+    // What is cut in a piece, and no inch either.
+    [GeneratedRegex(@"(?<=\d)\s+in\s+(?=(?:the|its|both|each|every|all)\b)", RegexOptions.IgnoreCase)]
+    private static partial Regex InSomething();
 
     // Words that lead to a size.
     [GeneratedRegex(@"^(?:with|by)\b\s*|\s*\b(?:with|by|fits?)$")]

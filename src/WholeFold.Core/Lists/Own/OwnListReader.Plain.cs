@@ -96,6 +96,7 @@ public static partial class OwnListReader
             part = part[..wrong.At] + part[(corrected.Index + corrected.Length)..];
         }
 
+        part = FoldedUp().Replace(part, "score ${figure} from the ${end} ");
         part = AdverbFirst().Replace(part, m => $"score along the {(m.Groups["across"].Success ? "long" : "short")} side ");
 
         // Whoever corrects figures means those that stand behind.

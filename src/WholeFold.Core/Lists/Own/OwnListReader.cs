@@ -37,7 +37,7 @@ public static partial class OwnListReader
             number++;
             var line = table.Row(Plain(raw, keepTabs: true));
             unit = Sensible(NamedUnit(line, far) ?? unit, line);
-            line = unit == DisplayUnit.Inch ? line : SoFarIn().Replace(line, " ");
+            line = unit == DisplayUnit.Inch ? line : InSomething().Replace(SoFarIn().Replace(line, " "), " into ");
             line = isNumbered ? line : CountAhead().Replace(line, "(${n}) ");
             if (line.Length == 0 || (line.StartsWith('#') && !(line.Length > 1 && char.IsAsciiDigit(line[1]))) || UnitsOnly().IsMatch(line) || IsHeading(line, pieces.Count == 0) || (pieces.Count == 0 && FitsEnvelope().IsMatch(line)))
             {
@@ -153,7 +153,7 @@ public static partial class OwnListReader
 
     /// <param name="far">Whether some figure can be no inches: then what is so far in from an edge names none.</param>
     private static DisplayUnit? NamedUnit(string text, bool far) =>
-        Regex.Match(far ? SoFarIn().Replace(text, " ") : text, @"(?<=\d\s?)(mm|cm|inches|inch|in|"")(?![a-z])(?!\s+half)|\b(?:all|sizes|measures|everything)\s+in\s+(mm|cm|inches|inch)\b|\bunits?:?\s*(mm|cm|in)\b", RegexOptions.IgnoreCase) is { Success: true } m
+        Regex.Match(far ? InSomething().Replace(SoFarIn().Replace(text, " "), " ") : text, @"(?<=\d\s?)(mm|cm|inches|inch|in|"")(?![a-z])(?!\s+half)|\b(?:all|sizes|measures|everything)\s+in\s+(mm|cm|inches|inch)\b|\bunits?:?\s*(mm|cm|in)\b", RegexOptions.IgnoreCase) is { Success: true } m
             ? (m.Groups[1].Value + m.Groups[2].Value + m.Groups[3].Value).ToLowerInvariant() switch { "mm" => DisplayUnit.Millimetre, "cm" => DisplayUnit.Centimetre, _ => DisplayUnit.Inch } : null;
 
     /// <summary>A line that says what comes, or what the card is called, and measures nothing.</summary>

@@ -80,6 +80,13 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             return new OwnScores([], true, [], false, diagonals, Same: true);
         }
 
+        // What is so far from the foot is read along the height; behind figures that it does not go on from, it alone is.
+        var upright = UprightForm().Match(said) is { Success: true } foot && !SideForm().IsMatch(said) ? foot : null;
+        if (upright is not null && OwnFigures.All(said[..upright.Index], unit, Most) is [.., var beside] && OwnFigures.All(upright.Value, unit, 1) is [var up, ..] && up < beside && Read(said[..upright.Index], first, second, unit) is { Scores.Count: > 0, Cross.Count: 0 } across && up < (across.AlongFirst ? second : first))
+        {
+            return across with { Cross = [up], SideSaid = true };
+        }
+
         // Figures stand before the side that they are read along, or behind it; a word such as lengthwise stands behind.
         var sides = SideForm().Matches(said).ToList();
         var ends = sides.Select(s => s.Index).Append(said.Length).ToList();
@@ -92,6 +99,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             along[(behind || isAdverb) && Any(parts[i]) ? i : i + 1] ??= Side(side, first, second, unit);
         }
 
+        along[0] ??= upright is not null && sides.Count == 0 && OwnFigures.All(said, unit, Most) is { Count: > 0 } ups && ups.All(u => u < second) && !(ups is [var half] && (half + half - first).Abs() <= Length.Mm(0.5m)) ? false : null;
         var groups = parts.Select((text, i) => (Text: text, AlongFirst: along[i])).Where(g => Any(g.Text)).ToList();
 
         // A line that runs lengthwise and a line across the middle are two ways.

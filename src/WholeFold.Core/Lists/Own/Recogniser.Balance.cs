@@ -156,7 +156,7 @@ public sealed partial class Recogniser
             foreach (var piece in variant.Construction.Pieces.Where(p => p.Creases.Count == 0 && !_used.Contains(p.Id)))
             {
                 var open = piece.Along.Terms.Keys.Concat(piece.Across.Terms.Keys).Where(k => k.Kind == SymbolKind.Parameter && !IsSaid(k)).Distinct().ToList();
-                foreach (var (listed, turned) in open.Count is not (1 or 2) ? [] : _plain.Where(l => l.Kind == OwnKind.Piece).SelectMany(l => new[] { (l, false), (l, true) }))
+                foreach (var (listed, turned) in open.Count is not (1 or 2) ? [] : _plain.Where(l => l.Kind == OwnKind.Piece && MayBe(l, piece, open.Count)).SelectMany(l => new[] { (l, false), (l, true) }))
                 {
                     List<Equation> more = [new(listed.Line, turned ? "height" : "width", piece.Along, turned ? listed.Second : listed.First), new(listed.Line, turned ? "width" : "height", piece.Across, turned ? listed.First : listed.Second)];
                     if (more.Any(m => !open.Any(m.Rule.Terms.ContainsKey) && _equations.Off(m, x) > 2 * Tolerance))
@@ -182,6 +182,9 @@ public sealed partial class Recogniser
                 }
             }
         }
+
+        /// <summary>Of a size that nothing else says at all it is only what is cut as often as the card has it, or bears part of its name.</summary>
+        private static bool MayBe(OwnPiece listed, Piece piece, int open) => open < 2 || listed.Quantity == piece.Quantity || NameWords(listed.Name).Intersect(NameWords(piece.Name)).Any();
 
         /// <summary>One that is right one way only has a figure that differs.</summary>
         private void ButForASlip()
