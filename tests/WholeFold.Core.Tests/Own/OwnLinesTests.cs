@@ -27,6 +27,8 @@ public class OwnLinesTests
         { "carrier 3 1/2 x 7 1/2, score at 1 3/4 lengthwise and across the middle", "carrier 3.5x7.5 [1.75] across [3.75]" },
         { "base 10 x 5\n2 1/2, 7 1/2", "base 10x5 [2.5 7.5]" },
         { "base 5 x 7, score 2 from the bottom", "base 5x7 [2]" },
+        { "A: 10 x 7, s at 5\na card 9 x 7\nwindow in A: 3 x 5", "a 10x7 [5] | piece 2 9x7 | window 3x5 (window)" },
+        { "A) 10 x 7 backing\nB) 9 x 7, score at 4", "backing 10x7 | b 9x7 [4]" },
         { "base 8 1/2 x 5 1/2, score 4 1/4 from the top", "base 8.5x5.5 [4.25]" },
         { "base 10 x 7 score at 5, and 2 from the bottom", "base 10x7 [5] across [2]" },
         { "base 10 x 7 score 5\nscore 2 from the bottom", "base 10x7 [5] across [2]" },
@@ -82,7 +84,7 @@ public class OwnLinesTests
         { "box 10 x 5, folds: 1/2, 5, 5 1/2", "box 10x5 [0.5 5 5.5]" },
         { "card 11 x 5 1/2 (fold at 5 1/2)\nInner piece, same size, accordion folded every 2 3/4", "piece 1 11x5.5 [5.5] | inner 11x5.5 [2.75 5.5 8.25]" },
         { "base 11 x 5\nliner the same size as the base, fold in half", "base 11x5 | liner 11x5 [5.5]" },
-        { "A: 4 tall 9 long, score 1 1/4, 2 1/2\nB, C, D: 4 x 4 each", "piece 1 9x4 [1.25 2.5] | 3 b c d 4x4" },
+        { "A: 4 tall 9 long, score 1 1/4, 2 1/2\nB, C, D: 4 x 4 each", "a 9x4 [1.25 2.5] | 3 b c d 4x4" },
         { "tube: height 6 in, length 8 in, creases at 1 1/4 in and 5 in", "tube 8x6 [1.25 5]" },
         { "one: 6 x 6, score 1.5 and 4.5, cut in half\ncard two: the same", "piece 1 6x6 [1.5 4.5] | two 6x6 [1.5 4.5]" },
         { "envelope: square of 8 3/8, punch at 4 1/8", "envelope 8.375x8.375 [4.125]" },
@@ -258,11 +260,11 @@ public class OwnLinesTests
         Assert.Empty(list.Left);
     }
 
-    /// <summary>How many there are may stand behind the scores, and what is slit is no score of the piece before.</summary>
     [Fact]
     public void So_far_from_the_foot_is_read_along_the_height() =>
         Assert.Equal([false, true, false], new[] { "base 5 x 7, score 2 from the bottom", "base 8 1/2 x 5 1/2, score 4 1/4 from the top", "base 5 x 7, fold up 2 from the bottom" }.Select(line => OwnListReader.Read(line, DisplayUnit.Inch).Pieces.Single().AlongFirst));
 
+    /// <summary>How many there are may stand behind the scores, and what is slit is no score of the piece before.</summary>
     [Theory]
     [InlineData("pocket 3 1/2 x 3 1/2, score at 1 3/4 (2)", 2, "1.75")]
     [InlineData("pocket 3 1/2 x 3 1/2, score at 1 3/4, x2", 2, "1.75")]

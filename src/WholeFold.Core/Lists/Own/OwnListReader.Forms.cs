@@ -242,8 +242,11 @@ public static partial class OwnListReader
     [GeneratedRegex(@"(?<=\d)\s+in\s+(?=(?:the|its|both|each|every|all)\b)", RegexOptions.IgnoreCase)]
     private static partial Regex InSomething();
 
+    [GeneratedRegex(@"^\W*a\s*[:=)]\s*$", RegexOptions.IgnoreCase)]
+    private static partial Regex LetterName();
+
     // Words that lead to a size.
-    [GeneratedRegex(@"^(?:with|by)\b\s*|\s*\b(?:with|by|fits?)$")]
+    [GeneratedRegex(@"^(?:with|by)\b\s*|\s*\b(?:with|by|fits?|in|into)$")]
     private static partial Regex NoName();
 
     // Names of pieces, which no finished card has.

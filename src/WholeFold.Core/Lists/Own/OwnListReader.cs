@@ -289,7 +289,7 @@ public static partial class OwnListReader
             var scores = tail is null || holds || (isRound && sizes.Count > 1) ? null : OwnScores.Read(tail, size.A, size.B, unit);
             var own = Name(before) is { Length: > 0 } named ? named : i == 0 && size.At == 0 && CircleFirst().Match(head) is { Success: true } round ? round.Value.ToLowerInvariant() : "";
             var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : (i > 0 && Within().IsMatch(before)) || ((i > 0 || own.Length == 0) && IsOpening().IsMatch(after)) || (CutA().IsMatch(before) && OutOf().IsMatch(after)) || (carried?.Kind == OwnKind.Window && InAnother().IsMatch(before)) || WindowWord().IsMatch(itself) ? OwnKind.Window : Kind(own.Length > 0 || carried is null ? before : behind.Length > 0 ? behind : carried.Name, before + after, carried);
-            var name = own.Length > 0 ? own : (i > 0 || carried is not null) && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : behind.Length > 0 ? behind : carried?.Name ?? (kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when isRound => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
+            var name = own.Length > 1 || (own.Length == 1 && behind.Length == 0) ? own : (i > 0 || carried is not null) && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : behind.Length > 0 ? behind : carried?.Name ?? (kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when isRound => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
             var isSlanted = tail is null && sizes.Count == 1 && FoldedDiagonally().IsMatch(after);
             var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit) { Diagonals = isSlanted, Said = $"{before} {itself} {after}".ToLowerInvariant() };
             pieces.Add(scores is null ? piece : Scored(piece, scores, pieces) ?? piece);
@@ -325,6 +325,12 @@ public static partial class OwnListReader
     /// <summary>What is left of a line's head without counts and small words.</summary>
     private static string Name(string words)
     {
+        // A letter with its mark is a name, and no article.
+        if (LetterName().IsMatch(words))
+        {
+            return "a";
+        }
+
         var name = Small().Replace(OwnFigures.WithoutCounts(Regex.Replace(words, @"\bcut[\s-]out\b", "cutout", RegexOptions.IgnoreCase)), " ").ToLowerInvariant();
         name = string.Join(' ', name.Split(' ', StringSplitOptions.RemoveEmptyEntries)).Trim(' ', '-', '\'');
         name = NoName().Replace(name, "");
