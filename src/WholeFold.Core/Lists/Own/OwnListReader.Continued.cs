@@ -11,7 +11,9 @@ public static partial class OwnListReader
         var last = pieces.FindLastIndex(p => p.Kind is OwnKind.Piece or OwnKind.Paper);
         // So much at both ends may stand before the word.
         tail = tail is not null && !tail.Any(char.IsAsciiDigit) && OwnScores.EndsForm().IsMatch(tail) && part.Any(char.IsAsciiDigit) ? part : tail;
-        if (last >= 0 && tail is not null && OfEach().IsMatch(part) && Each(tail, unit, pieces, last))
+        var isOfEach = OfEach().IsMatch(part);
+        bool IsAlike(OwnPiece piece) => piece.Line == number && piece.Name == pieces[last].Name;
+        if (last > 0 && tail is not null && (isOfEach || (IsAlike(pieces[last - 1]) && !part.StartsWith("the ", StringComparison.OrdinalIgnoreCase))) && Each(tail, unit, pieces, last, p => isOfEach ? p.Line >= pieces[last].Line - MostRows : IsAlike(p)))
         {
             return true;
         }
@@ -37,10 +39,10 @@ public static partial class OwnListReader
     }
 
     /// <summary>Of several pieces in a row that nothing is scored on yet each is scored so.</summary>
-    private static bool Each(string tail, DisplayUnit unit, List<OwnPiece> pieces, int last)
+    private static bool Each(string tail, DisplayUnit unit, List<OwnPiece> pieces, int last, Func<OwnPiece, bool> belongs)
     {
         var first = last;
-        while (first > 0 && pieces[first - 1] is { Kind: OwnKind.Piece, Scores.Count: 0 } && pieces[first - 1].Line >= pieces[last].Line - MostRows)
+        while (first > 0 && pieces[first - 1] is { Kind: OwnKind.Piece, Scores.Count: 0 } && belongs(pieces[first - 1]))
         {
             first--;
         }

@@ -158,7 +158,7 @@ public static partial class OwnListReader
     private static partial Regex NumberedScore();
 
     // What is folded up at both ends, where nobody says that it is scored: 1/2 tabs at each end.
-    [GeneratedRegex($@"(?<figure>{Figure})[\s-]+(?:walls?|flaps?|tabs?)\s+(?<ends>{OwnScores.BothEnds}|(?:on\s+(?:the\s+)?)?left\s+(?:and|&)\s+right)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?:(?<figure>{Figure})[\s-]+(?:walls?|flaps?|tabs?)|(?:walls?|flaps?|tabs?)\s+of\s+(?<figure>{Figure}))\s+(?<ends>{OwnScores.BothEnds}|(?:on\s+(?:the\s+)?)?left\s+(?:and|&)\s+right)", RegexOptions.IgnoreCase)]
     private static partial Regex TabsAtEnds();
 
     [GeneratedRegex(@"\b(?:from\s+)?corner\s+to\s+(?:opposite\s+)?corner\b(?:\s+(?:both\s+ways|twice|through\s+the\s+(?:cent(?:re|er)|middle)))*", RegexOptions.IgnoreCase)]
@@ -167,6 +167,21 @@ public static partial class OwnListReader
     // How a score runs, before the word and its figures: lengthwise score 43.
     [GeneratedRegex(@"\b(?:(?<across>crosswise|widthwise|widthways)|lengthwise|lengthways)\s+(?:scor|fold|creas)(?:e|es|ed|s|ing)?(?:\s+lines?)?\s*(?:at|on|[:@=])?\s*(?=\d)", RegexOptions.IgnoreCase)]
     private static partial Regex AdverbFirst();
+
+    [GeneratedRegex(@"^\W*(?:and\W*)?$", RegexOptions.IgnoreCase)]
+    private static partial Regex OnlyAnd();
+
+    // Behind its size a piece has walls, at both ends: 9 x 5 1/2; 1 in walls.
+    [GeneratedRegex($@"(?<=\d[\w""]*\s*[,;]\s*)(?<figure>{Figure})[\s-]+walls\W*$", RegexOptions.IgnoreCase)]
+    private static partial Regex WallsOnly();
+
+    // Behind its size a sheet is halved by folding it.
+    [GeneratedRegex(@"(?<=\d[\w""]*\s*[,:-]\s*)halved\b", RegexOptions.IgnoreCase)]
+    private static partial Regex Halving();
+
+    // Of two that are cut alike one is scored so, and the other otherwise.
+    [GeneratedRegex(@"^(?<both>[^:]*\d[^:]*?)\W*\bone\s+(?:is\s+)?(?<one>(?:scor|fold|creas)[^;]*?)[\s,;]+(?:and\s+)?the\s+other\s+(?:one\s+)?(?:is\s+)?(?<other>(?:scor|fold|creas).*)$", RegexOptions.IgnoreCase)]
+    private static partial Regex OneAndOther();
 
     // A pocket along the foot: fold the bottom up 2, fold up 2 along the bottom, bottom folded up by 2.
     [GeneratedRegex($@"\b(?:fold|turn)(?:s|ed)?\s+(?:(?:up|down|over|in)\s+)?(?:the\s+)?(?<end>bottom|top)(?:\s+(?:edge|end|side|flap))?\s*(?:(?:up|down|over|in)\s+)?(?:(?:by|at)\s+)?(?<figure>{Figure})|\bfold(?:s|ed)?\s+(?:up|down|over)\s+(?:(?:by|at)\s+)?(?<figure>{Figure})\s+(?:up\s+|in\s+)?(?:from|along|at|on)\s+(?:the\s+)?(?<end>bottom|top)\b(?:\s+(?:edge|end|side))?|\b(?<end>bottom|top)(?:\s+(?:edge|end|side|flap))?\s+folded\s+(?:up|down|over)\s+(?:by\s+)?(?<figure>{Figure})", RegexOptions.IgnoreCase)]

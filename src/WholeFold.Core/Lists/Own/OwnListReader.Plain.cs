@@ -39,6 +39,8 @@ public static partial class OwnListReader
         var parted = SlashedRun().Replace(figures, m => m.Value.Replace("/", " / ", StringComparison.Ordinal));
         parted = OwnScores.Repeated(parted);
         parted = TabsAtEnds().Replace(parted, "score ${figure} ${ends}");
+        parted = WallsOnly().Replace(parted, "score ${figure} from each end");
+        parted = Halving().Replace(parted, "folded in half");
         parted = CornerToCorner().Replace(parted, "diagonals");
         parted = CountAtEnd().Replace(parted, m => OwnScores.Word().IsMatch(m.Groups["said"].Value) ? $"{m.Groups["said"].Value} ({m.Groups["n"].Value})" : m.Value);
         var folds = LetteredWays().Replace(parted, m => $"score {LetteredWay().Replace(m.Value, w => w.Value is "m" or "M" ? "mountain" : "valley")}");

@@ -179,6 +179,10 @@ public static partial class OwnListReader
     private static bool ReadPart(string part, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
     {
         part = AsMeant(part, unit);
+        if (OneAndOther().Match(part) is { Success: true } two && OwnFigures.Sizes(two.Groups["both"].Value, unit).Count == 1)
+        {
+            return ReadPart($"{two.Groups["both"].Value}, {two.Groups["one"].Value}", number, unit, pieces, named) && ReadPart($"the other {two.Groups["other"].Value}", number, unit, pieces, named);
+        }
 
         // A piece may be called a folded one: what is scored stands behind its size.
         var score = OwnScores.Word().Match(part);
@@ -266,6 +270,9 @@ public static partial class OwnListReader
     {
         var carried = pieces.Count > 0 && pieces[^1].Line == number && (tail is null || pieces[^1].Kind == OwnKind.Finished) ? pieces[^1] : null;
         var from = 0;
+
+        // Two tiers of two sizes are one of each.
+        var ofEach = sizes.Count > 1 && sizes.Zip(sizes.Skip(1)).All(two => two.Second.At <= head.Length && OnlyAnd().IsMatch(head[two.First.End..two.Second.At])) && OwnFigures.Count(head[..Math.Min(sizes[0].At, head.Length)], "") == sizes.Count;
         for (var i = 0; i < sizes.Count && pieces.Count < MostPieces; i++)
         {
             var size = sizes[i];
@@ -291,7 +298,7 @@ public static partial class OwnListReader
             var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : (i > 0 && Within().IsMatch(before)) || ((i > 0 || own.Length == 0) && IsOpening().IsMatch(after)) || (CutA().IsMatch(before) && OutOf().IsMatch(after)) || (carried?.Kind == OwnKind.Window && InAnother().IsMatch(before)) || WindowWord().IsMatch(itself) ? OwnKind.Window : Kind(own.Length > 0 || carried is null ? before : behind.Length > 0 ? behind : carried.Name, before + after, carried);
             var name = own.Length > 0 && (own != "a" || behind.Length == 0) ? own : (i > 0 || carried is not null) && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : behind.Length > 0 ? behind : carried?.Name ?? (kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when isRound => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
             var isSlanted = tail is null && sizes.Count == 1 && FoldedDiagonally().IsMatch(after);
-            var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit) { Diagonals = isSlanted, Said = $"{before} {itself} {after}".ToLowerInvariant() };
+            var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(ofEach && i == 0 ? "" : before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit) { Diagonals = isSlanted, Said = $"{before} {itself} {after}".ToLowerInvariant() };
             pieces.Add(scores is null ? piece : Scored(piece, scores, pieces) ?? piece);
             carried = carried is null || own.Length > 0 ? pieces[^1] with { Scores = [], Cross = [] } : carried;
         }

@@ -39,7 +39,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     public static OwnScores Read(string text, Length first, Length second, DisplayUnit unit)
     {
         text = OwnListReader.FormatName().Replace(text, " ");
-        if (FoldedOnly().IsMatch(text))
+        if (FoldedOnly().IsMatch(CountForm().Replace(text, "")))
         {
             text = "in half";
         }
