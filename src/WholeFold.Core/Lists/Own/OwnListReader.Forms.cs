@@ -172,15 +172,15 @@ public static partial class OwnListReader
     private static partial Regex OnlyAnd();
 
     // Behind its size a piece has walls, at both ends: 9 x 5 1/2; 1 in walls.
-    [GeneratedRegex($@"(?<=\d[\w""]*\s*[,;]\s*)(?<figure>{Figure})[\s-]+walls\W*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?<=\d[\w""]{{0,6}}\s{{0,4}}[,;]\s{{0,4}})(?<figure>{Figure})[\s-]+walls\W*$", RegexOptions.IgnoreCase)]
     private static partial Regex WallsOnly();
 
     // Behind its size a sheet is halved by folding it.
-    [GeneratedRegex(@"(?<=\d[\w""]*\s*[,:-]\s*)halved\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"(?<=\d[\w""]{0,6}\s{0,4}[,:-]\s{0,4})halved\b", RegexOptions.IgnoreCase)]
     private static partial Regex Halving();
 
     // Of two that are cut alike one is scored so, and the other otherwise.
-    [GeneratedRegex(@"^(?<both>[^:]*\d[^:]*?)\W*\bone\s+(?:is\s+)?(?<one>(?:scor|fold|creas)[^;]*?)[\s,;]+(?:and\s+)?the\s+other\s+(?:one\s+)?(?:is\s+)?(?<other>(?:scor|fold|creas).*)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\bone\s+(?:is\s+)?(?<one>(?:scor|fold|creas)[^;]{0,80}?)[\s,;]{1,4}(?:and\s+)?the\s+other\s+(?:one\s+)?(?:is\s+)?(?<other>(?:scor|fold|creas).*)$", RegexOptions.IgnoreCase)]
     private static partial Regex OneAndOther();
 
     // A pocket along the foot: fold the bottom up 2, fold up 2 along the bottom, bottom folded up by 2.

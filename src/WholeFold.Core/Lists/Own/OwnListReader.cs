@@ -179,9 +179,9 @@ public static partial class OwnListReader
     private static bool ReadPart(string part, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
     {
         part = AsMeant(part, unit);
-        if (OneAndOther().Match(part) is { Success: true } two && OwnFigures.Sizes(two.Groups["both"].Value, unit).Count == 1)
+        if (OneAndOther().Match(part) is { Success: true } two && OwnFigures.Sizes(part[..two.Index], unit).Count == 1)
         {
-            return ReadPart($"{two.Groups["both"].Value}, {two.Groups["one"].Value}", number, unit, pieces, named) && ReadPart($"the other {two.Groups["other"].Value}", number, unit, pieces, named);
+            return ReadPart($"{part[..two.Index].TrimEnd(' ', ':', ',', '-')}, {two.Groups["one"].Value}", number, unit, pieces, named) && ReadPart($"the other {two.Groups["other"].Value}", number, unit, pieces, named);
         }
 
         // A piece may be called a folded one: what is scored stands behind its size.

@@ -20,7 +20,7 @@ internal sealed partial record OwnScores
     internal static partial Regex SideForm();
 
     // So far from the foot or the head: the last figure before it, and what parts that from others.
-    [GeneratedRegex($@"(?:[\s,;&+]|\band\b|\bthen\b|\bat\b|\ba(?:nother)?\b)*(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*(?:up\s+|down\s+|in\s+)?from\s+(?:the\s+|its\s+)?(?:top|bottom|foot|head)\b(?!\s+(?:and|&|of|right|left))(?:\s+(?:edge|end|side))?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?:[\s,;&+]|\band\b|\bthen\b|\bat\b|\ba(?:nother)?\b){{0,8}}(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*(?:up\s+|down\s+|in\s+)?from\s+(?:the\s+|its\s+)?(?:top|bottom|foot|head)\b(?!\s+(?:and|&|of|right|left))(?:\s+(?:edge|end|side))?", RegexOptions.IgnoreCase)]
     private static partial Regex UprightForm();
 
     [GeneratedRegex($@"\b(?:every|each(?!\s+(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*(?:in\s+)?(?:from|at|on)\s+(?:both|each|either|opposite)\b))\s+(?:(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})|inch|(?<cm>cm))(?:[\s,]*(?:beginning\s+|starting\s+)?(?:from|at)\s+(?<from>{OwnFigures.Number})(?<fu>{OwnFigures.Unit}))?(?:[\s,]*(?:up\s+)?(?:to|until)\s+(?<to>{OwnFigures.Number})(?<tu>{OwnFigures.Unit})|[\s,]*(?:for\s+)?(?:(?<times>\d{{1,2}}|two|three|four|five|six|seven|eight)\s*(?<what>times|inch(?:es)?\b|in\b|x))|[\s,]*(?:leaving|with)\s+(?<rest>{OwnFigures.Number})(?<ru>{OwnFigures.Unit}))?", RegexOptions.IgnoreCase)]
