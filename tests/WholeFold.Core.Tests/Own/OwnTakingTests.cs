@@ -66,7 +66,7 @@ public class OwnTakingTests
     {
         var taken = Read("base 8 1/2 x 5 1/2 score 4 1/4\nmat 4 x 5 1/4\nbelly band 1 1/2 x 9\ncircle window 2 in the front\nwindow 1 x 2 in the front").Take(Support.Reader)!;
         Assert.Equal("belly band", taken.Aside.Single().Name);
-        Assert.Equal("The belly band of line 3, 1 1/2 × 9 in, is no part of the card that is begun; it stays in the list.", taken.Says.Single().Write(DisplayUnit.Inch));
+        Assert.Equal("What line 3 lists as belly band, 1 1/2 × 9 in, is no part of the card that is begun; it stays in the list.", taken.Says.Single().Write(DisplayUnit.Inch));
         Assert.Equal([("window", "front", "circle"), ("window-2", "front", "rectangle")], taken.Design.Dressing!.Windows.Select(w => (w.Id, w.Role, w.Shape)));
         Assert.Equal(["Window", "Window 2"], Made(taken).Dressed.Windows.Select(w => w.Window.Called));
     }

@@ -42,7 +42,7 @@ public sealed record OwnAnswerView(string Key, string Text);
 /// <summary>What has come of a list so far.</summary>
 /// <param name="Says">In one sentence: what it is.</param>
 /// <param name="Design">What taking it begins; null where nothing was read.</param>
-/// <param name="Aside">What of the list that does not hold.</param>
+/// <param name="Aside">What of the list is no part of that design.</param>
 /// <param name="Answers">Of the questions those that are answered for the card or a whole piece: another finished size, the other way to open, the other side to score along.</param>
 /// <param name="IsKnown">Whether that is a construction of the library, and not one of its own.</param>
 public sealed record OwnView(IReadOnlyList<SentencePart> Says, IReadOnlyList<OwnPieceView> Pieces, IReadOnlyList<OwnFigureView> Figures, IReadOnlyList<IReadOnlyList<SentencePart>> Questions, IReadOnlyList<IReadOnlyList<SentencePart>> Contradictions, IReadOnlyList<OwnLeftView> Left, IReadOnlyList<OwnNotedView> Noted, DesignSpec? Design, IReadOnlyList<IReadOnlyList<SentencePart>> Aside, IReadOnlyList<OwnAnswerView> Answers, bool IsKnown);

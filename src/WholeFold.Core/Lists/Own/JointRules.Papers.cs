@@ -71,7 +71,7 @@ internal sealed partial class JointRules
                 var more = _values[length] - side - side;
                 if (more >= Length.Zero && more <= MostOverlap)
                 {
-                    options.Add(new FigureRule(isWidth ? 2 : 0, isWidth ? 0 : 2, Words.Of($"round the card: twice the {(isWidth ? "width" : "height")} and {more}"), 0), GoesRound);
+                    options.Add(new FigureRule(isWidth ? 2 : 0, isWidth ? 0 : 2, Words.Of($"round the card: twice the {(isWidth ? "width" : "height")}{(more > _near ? Words.Of($" and {more}") : "")}"), 0), GoesRound);
                 }
             }
 

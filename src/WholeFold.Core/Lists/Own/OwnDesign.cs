@@ -30,7 +30,7 @@ public sealed record OwnFigure(int Line, string Name, string Figure, Length Valu
 /// <param name="Aside">Pieces of the list that are no part of it: what is cut beside the card, and papers that lie on no face of it.</param>
 public sealed record TakenDesign(DesignSpec Design, IReadOnlyList<OwnPiece> Aside)
 {
-    public IEnumerable<Words> Says => Aside.Select(p => Words.Of($"The {p.Name} of line {p.Line}, {p.First} × {p.Second:u}, is no part of the card that is begun; it stays in the list."));
+    public IEnumerable<Words> Says => Aside.Select(p => Words.Of($"What line {p.Line} lists as {p.Name}, {p.First} × {p.Second:u}, is no part of the card that is begun; it stays in the list."));
 }
 
 /// <summary>What has come of a list: the construction that explains it, or the rules that its figures are taken to follow.</summary>

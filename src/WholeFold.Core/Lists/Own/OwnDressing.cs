@@ -9,7 +9,7 @@ namespace WholeFold.Core.Lists.Own;
 
 /// <summary>
 /// What of a list lies on its card: each paper on the face that it leaves the same border of, mats under papers; each window in the
-/// face that is named. What its maker does not list is not there.
+/// face that is named. Where some paper is listed no other is there; a list without any begins with the usual ones.
 /// </summary>
 internal sealed partial class OwnDressing
 {
@@ -23,6 +23,9 @@ internal sealed partial class OwnDressing
 
     /// <summary>More of a mat is not seen under its paper.</summary>
     private static readonly Length MatShows = Length.In(1, 4);
+
+    /// <summary>On what is narrower the usual border is less.</summary>
+    private static readonly Length Strip = Length.In(2);
 
     private sealed class Place(int order, Role role, RoleFace face)
     {
@@ -180,7 +183,7 @@ internal sealed partial class OwnDressing
     }
 
     /// <summary>Whether it is the border that papers have where nobody says another; on a narrow strip that is less.</summary>
-    private bool IsUsual(Place place, (Length X, Length Y) border) => (border.X - _usual).Abs() <= Slight && (border.Y - _usual).Abs() <= Slight && Length.Min(place.Box.Width, place.Box.Height) >= Length.In(2);
+    private bool IsUsual(Place place, (Length X, Length Y) border) => (border.X - _usual).Abs() <= Slight && (border.Y - _usual).Abs() <= Slight && Length.Min(place.Box.Width, place.Box.Height) >= Strip;
 
     private static HashSet<string> Words(Place place) => [.. Word().Matches($"{place.Role.Name} {place.Face.Name}").Select(Stem)];
 

@@ -24,7 +24,7 @@ public static partial class OwnListReader
             return true;
         }
 
-        if (last >= 0 && (Another(part, tail, number, unit, pieces, last) || DoneWord().IsMatch(part)))
+        if (last >= 0 && (Another(part, tail, number, unit, pieces, last) || IsDone(part, unit, pieces[last])))
         {
             return true;
         }
@@ -36,6 +36,13 @@ public static partial class OwnListReader
         }
 
         return false;
+    }
+
+    /// <summary>Whether a line says only what is done; where it folds, by figures that the piece has already.</summary>
+    private static bool IsDone(string part, DisplayUnit unit, OwnPiece piece)
+    {
+        bool Has(Length figure) => piece.Scores.Concat(piece.Cross).Append(piece.First).Append(piece.Second).SelectMany(l => new[] { l, new Length(l.Units / 2) }).Any(l => (l - figure).Abs() <= Length.Mm(0.5m));
+        return DoneWord().IsMatch(part) && (!FoldFirst().IsMatch(part) || OwnFigures.All(OwnFigures.WithoutCounts(Angle().Replace(part, "")), unit, MostPieces).All(Has));
     }
 
     /// <summary>Of several pieces in a row that nothing is scored on yet each is scored so.</summary>

@@ -187,6 +187,13 @@ public static partial class OwnListReader
     [GeneratedRegex($@"\b(?:fold|turn)(?:s|ed)?\s+(?:(?:up|down|over|in)\s+)?(?:the\s+)?(?<end>bottom|top)(?:\s+(?:edge|end|side|flap))?\s*(?:(?:up|down|over|in)\s+)?(?:(?:by|at)\s+)?(?<figure>{Figure})|\bfold(?:s|ed)?\s+(?:up|down|over)\s+(?:(?:by|at)\s+)?(?<figure>{Figure})\s+(?:up\s+|in\s+)?(?:from|along|at|on)\s+(?:the\s+)?(?<end>bottom|top)\b(?:\s+(?:edge|end|side))?|\b(?<end>bottom|top)(?:\s+(?:edge|end|side|flap))?\s+folded\s+(?:up|down|over)\s+(?:by\s+)?(?<figure>{Figure})", RegexOptions.IgnoreCase)]
     private static partial Regex FoldedUp();
 
+    [GeneratedRegex(@"^\W*(?:then\s+|now\s+)?fold", RegexOptions.IgnoreCase)]
+    private static partial Regex FoldFirst();
+
+    // By how much something is turned or folded, and no length.
+    [GeneratedRegex(@"\b(?:45|90|180|360)\s*(?:°|deg(?:rees?)?\b)", RegexOptions.IgnoreCase)]
+    private static partial Regex Angle();
+
     [GeneratedRegex(@"\bdiagonal", RegexOptions.IgnoreCase)]
     private static partial Regex DiagonalWord();
 

@@ -185,9 +185,9 @@ describe("a list of one's own", () => {
   it("says what of the list the card that is begun does not hold", () => {
     given(
       "base",
-      view({ aside: [say("The tag of line 6, ", fig("2"), " × ", fig("3"), ", is no part of the card that is begun.")] }),
+      view({ aside: [say("What line 6 lists as tag, ", fig("2"), " × ", fig("3"), ", is no part of the card that is begun.")] }),
     );
-    expect(screen.getByText(/The tag of line 6/).closest("p")?.textContent).toContain("2 × 3");
+    expect(screen.getByText(/What line 6 lists as tag/).closest("p")?.textContent).toContain("2 × 3");
   });
 
   it("takes it by one key, and only where something explains it", async () => {
