@@ -39,7 +39,7 @@ internal sealed partial class JointRules
             {
                 var (x, y) = (on.Always ?? Rule(state, on.Terms), beside.Always ?? Rule(state, beside.Terms));
                 var said = border < Length.Zero ? Words.Of($"the {on.Name} and {border.Abs()} more on each side") : Words.Of($"the {on.Name} less {border} on each side");
-                options.Add(new Option(first, new FigureRule(x.W, x.H, said, 0), second, new FigureRule(y.W, y.H, said, 0), weight + (border == state.Border ? UsedBefore : 0) + (square ? WidthFirst * WayOf(new FigureRule(x.W, x.H, said, 0)) : 0), Border: border));
+                options.Add(new Option(first, new FigureRule(x.W, x.H, said, 0), second, new FigureRule(y.W, y.H, said, 0), weight + (border == state.Border ? UsedBefore : 0) + (square ? WidthFirst * WayOf(new FigureRule(x.W, x.H, said, 0)) : HabitOf(state, WayOf(new FigureRule(x.W, x.H, said, 0)))), Border: border));
             }
 
             return [.. options.GroupBy(o => (Math.Round(o.Rule.ByWidth, 3), Math.Round(o.Rule.ByHeight, 3), Math.Round(o.Other!.ByWidth, 3), Math.Round(o.Other.ByHeight, 3))).Select(g => g.MaxBy(o => o.Weight)!).OrderByDescending(o => o.Weight).Take(MostOptions)];

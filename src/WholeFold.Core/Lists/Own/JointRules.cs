@@ -15,7 +15,7 @@ namespace WholeFold.Core.Lists.Own;
 internal sealed partial class JointRules
 {
     // Log odds, by trial on lists (tests/…/Own).
-    private const double OtherWay = -3.2, OtherWayAlike = -1.8, EndTab = 0.05, ByDie = 5, AllWalls = 1.5, AsInAnother = 2.5, AsInAnotherSmall = 1.2, HalfOfAnother = 2.6, ThirdOfAnother = 1, Inner = -0.4, OfATube = -1.6, InsideEvenly = 2, Twin = 1.5, AsWide = 1.2, SquareSides = 1.7, KeptSquare = 2, SumsToAnother = 0.2, HairLess = 2.2, Completes = -0.5, InProportion = 1.5;
+    private const double OtherWay = -3.2, OtherWayAlike = -1.8, EndTab = 0.05, ByDie = 5, AllWalls = 1.5, AsInAnother = 2.5, AsInAnotherSmall = 1.2, HalfOfAnother = 2.6, HalfOfAnotherSmall = 1.5, ThirdOfAnother = 1, Inner = -0.4, OfATube = -1.6, InsideEvenly = 2, Twin = 1.5, AsWide = 1.2, SquareSides = 1.7, KeptSquare = 2, SumsToAnother = 0.2, HairLess = 2.2, Completes = -0.5, InProportion = 1.5;
     private const double SumsToSide = 2.2, SumsToTwice = 1.9, SumsToHalf = 0.9, SumsToThird = 0.7, AsSaid = -1, Runs = 1, SumsToPlain = 1.4, BothOneWay = -1.9, Habit = 0.6, WidthFirst = 0.6, Spans = -0.8, UsedBefore = 1, OfEach = 1.2, AnyBorder = 1.5, RoundBorder = 2.2, Framed = 6.5, OneWayFrame = 1.8, OneWayBorder = 0.8, AsLarge = 2, TwiceABorder = -1.2, Over = 3, HangsOver = -1.5, GoesRound = 3;
 
     /// <summary>What a maker has said himself outweighs all guesses.</summary>
@@ -37,7 +37,7 @@ internal sealed partial class JointRules
     /// <summary>Borders of a paper on each side, with the log odds of both ways having it.</summary>
     private static readonly (Pair Border, double Weight)[] Borders = [(Pair.Of(1, 8, 3m), 4.8), (Pair.Of(1, 16, 1.5m), 3.8), (Pair.Of(1, 4, 6m), 4.3), (Pair.Of(3, 16, 5m), 3.6), (Pair.Of(1, 32, 1m), 3.3), (Pair.Of(3, 8, 10m), 3.2)];
 
-    [GeneratedRegex(@"\b(?:die|dies|punch|punched|circles?|discs?|gift cards?|coins?|sentiments?|greetings?|labels?|stamped|stamps?|toppers?|buckles?|medallions?|buttons?|magnets?)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:die|dies|punch|punched|circles?|discs?|rings?|eyelets?|gift cards?|coins?|sentiments?|greetings?|labels?|stamped|stamps?|toppers?|buckles?|medallions?|buttons?|magnets?)\b", RegexOptions.IgnoreCase)]
     private static partial Regex CutByDie();
 
     [GeneratedRegex(@"\b(?:bands?|belts?|wraps?|wrapper|sash)\b", RegexOptions.IgnoreCase)]
@@ -216,7 +216,7 @@ internal sealed partial class JointRules
 
         var (w, h) = Rule(state, figure.Terms);
         return RulesOf(figure.Value).FirstOrDefault(r => !r.IsShare && Same(r.ByWidth, r.ByHeight, w, h))?.Words
-            ?? (figure.Name.Contains("score", StringComparison.Ordinal) ? Words.Of($"the panel before it is {state.Why[figure.Terms[^1].Length]!}") : Words.Of($"what its panels come to, the last one {state.Why[figure.Terms[^1].Length]!}"));
+            ?? (figure.Name.Contains("score", StringComparison.Ordinal) ? Words.Of($"the panel before it is {state.Why[figure.Terms[^1].Length]!}") : Words.Of($"all its panels together, the last of them {state.Why[figure.Terms[^1].Length]!}"));
     }
 
     private IReadOnlyList<FigureRule> RulesOf(Length value) => _rules.TryGetValue(value, out var rules) ? rules : _rules[value] = _priors.Of(value);
@@ -254,7 +254,7 @@ internal sealed partial class JointRules
             }
             else if (known.Piece != piece && (known.Value - (2 * value)).Abs() <= _near)
             {
-                yield return (new FigureRule(w / 2, h / 2, Words.Of($"half as long as the {known.Name}"), 0), HalfOfAnother);
+                yield return (new FigureRule(w / 2, h / 2, Words.Of($"half as long as the {known.Name}"), 0), value >= LeastAlike ? HalfOfAnother : HalfOfAnotherSmall);
             }
             else if (known.Piece != piece && (known.Value - (3 * value)).Abs() <= _near)
             {

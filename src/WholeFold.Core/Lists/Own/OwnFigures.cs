@@ -17,12 +17,12 @@ internal static partial class OwnFigures
     private static partial Regex SizeForm();
 
     // So wide and so high, or its width and its height, each with its name.
-    private const string Broad = @"(?:wide|width|long|length|across|w|l)", High = @"(?:tall|high|height|deep|width|wide|long|length|w|h)", Tall = @"(?:tall|high|height|h)";
+    private const string Broad = @"(?:wide|width|long|length|across|w|l)", High = @"(?:tall|high|height|deep|width|wide|long|length|w|h)", Tall = @"(?:tall|high|height|h)", OnASide = @"(?:on|along|for)\s+the\s+(?:long|short)(?:er)?\s+(?:edge|side)";
 
-    [GeneratedRegex($@"(?<a>{Number})(?<ua>{Unit})\s*\(?{Broad}\b\)?\s*(?:,|&|/|and|by|x|×)?\s*(?<b>{Number})(?<ub>{Unit})\s*\(?{High}\b\)?|\b{Broad}(?:\s+of\s+[a-z ]{{1,20}})?\s*[:=]?\s*(?<a>{Number})(?<ua>{Unit})\s*(?:,|&|/|and|by|x|×)?\s*{High}\s*[:=]?\s*(?<b>{Number})(?<ub>{Unit})|(?<b>{Number})(?<ub>{Unit})\s*\(?{Tall}\b\)?\s*(?:,|&|/|and|by|x|×)?\s*(?<a>{Number})(?<ua>{Unit})\s*\(?{Broad}\b\)?|\b{Tall}\s*[:=]?\s*(?<b>{Number})(?<ub>{Unit})\s*(?:,|&|/|and|by|x|×)?\s*{Broad}\s*[:=]?\s*(?<a>{Number})(?<ua>{Unit})", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?<a>{Number})(?<ua>{Unit})\s*\(?{Broad}\b\)?\s*(?:,|&|/|and|by|x|×)?\s*(?<b>{Number})(?<ub>{Unit})\s*\(?{High}\b\)?|\b{Broad}(?:\s+of\s+[a-z ]{{1,20}})?\s*[:=]?\s*(?<a>{Number})(?<ua>{Unit})\s*(?:,|&|/|and|by|x|×)?\s*{High}\s*[:=]?\s*(?<b>{Number})(?<ub>{Unit})|(?<b>{Number})(?<ub>{Unit})\s*\(?{Tall}\b\)?\s*(?:,|&|/|and|by|x|×)?\s*(?<a>{Number})(?<ua>{Unit})\s*\(?{Broad}\b\)?|\b{Tall}\s*[:=]?\s*(?<b>{Number})(?<ub>{Unit})\s*(?:,|&|/|and|by|x|×)?\s*{Broad}\s*[:=]?\s*(?<a>{Number})(?<ua>{Unit})|(?<a>{Number})(?<ua>{Unit})\s*{OnASide}\s*,?\s*(?:and\s+|by\s+|x\s+)?(?<b>{Number})(?<ub>{Unit})\s*{OnASide}", RegexOptions.IgnoreCase)]
     private static partial Regex NamedSides();
 
-    [GeneratedRegex($@"(?<a>{Number})(?<ua>{Unit})[\s-]*(?:square\b|sq\b)|\bsquare(?:\s+of)?(?:\s+card(?:stock)?|\s+paper)?\s*[,:]?\s+(?<a>{Number})(?<ua>{Unit})(?!\s*(?:x|×|\*|by)\s*\d)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?<a>{Number})(?<ua>{Unit})[\s-]*(?:square\b|sq\b|(?<=[\d/]\s*/\d+\s*|""\s*|\b(?:in|inch|cm|mm)[\s-]*)squares\b)|\bsquare(?:s?\s+of)?(?:\s+card(?:stock)?|\s+paper)?\s*[,:]?\s+(?<a>{Number})(?<ua>{Unit})(?!\s*(?:x|×|\*|by)\s*\d)", RegexOptions.IgnoreCase)]
     private static partial Regex SquareForm();
 
     // A circle goes into a square as wide as it is.
@@ -35,10 +35,10 @@ internal static partial class OwnFigures
     [GeneratedRegex($@"(?<n>{Number})(?<u>{Unit})", RegexOptions.IgnoreCase)]
     public static partial Regex NumberForm();
 
-    [GeneratedRegex(@"[:=(]\s*(?<n>\d{1,2})\s*(?:[@x×:=-]+|at\b|no\b\.?)\s*\(?\s*$|\b(?:also|plus|then|add|set\s+of)\s+(?<n>\d{1,2})\s+(?=[a-z]{3,})|^\W*-\s+(?<n>\d{1,2})\s+(?=[a-z]{3,})|(?<=[a-z])\s*,\s*(?<n>\d{1,2})\W*$|\(\s*(?:x|×)?\s*(?<n>\d{1,2})\s*(?:x|×|off|of(?: them)?|pcs?|pieces)?\s*\)|\b(?:cut|make|need|qty:?)\s+(?<n>\d{1,2})\b(?!\s*(?:[x×/]|[.,]\d|\d|in\b|cm|mm|""))|(?:^|\s)(?:x|×)\s*(?<n>\d{1,2})(?![.,/]?\d)(?=\s*(?:$|[,;.:=]|on\b|and\b|\())|(?:(?<=[a-z,;:]\s)|^\W*)(?<n>\d{1,2})\s*(?:x|×)(?=\s*(?:$|[,;:=]))|^\W*(?<n>\d{1,2})\s*@?\s*$|^\W*(?<n>\d{1,2})\s*(?:x|×|of)\s+(?=[a-z])|\b(?<n>\d{1,2})\s+(?:of (?:them|these|those)|off|pieces|pcs?|each(?=\s*$))\b|(?:^|[:,]\s*|(?<=[a-z]\s))(?<n>\d{1,2})\s+of\s+(?=\d|$)|[-,;]\s*(?<n>\d{1,2})\s+(?:of|off)\s*$|(?:^|(?<!\d)[:,]\s*|[:,]\s+|\band\s+)(?<n>\d{1,2})\s+(?=(?!for\b)[a-z]{3,}(?!\w*\s*square))", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"[:=(]\s*(?<n>\d{1,2})\s*(?:[@x×:=-]+|at\b|no\b\.?)\s*\(?\s*$|\b(?:also|plus|then|add|set\s+of)\s+(?<n>\d{1,2})\s+(?=[a-z]{3,})|^\W*-\s+(?<n>\d{1,2})\s+(?=[a-z]{3,})|(?<=[a-z])\s*,\s*(?<n>\d{1,2})\W*$|\(\s*(?:x|×)?\s*(?<n>\d{1,2})\s*(?:x|×|off|of(?: them)?|pcs?|pieces)?\s*\)|\b(?:cut|make|need|qty:?)\s+(?<n>\d{1,2})\b(?!\s*(?:[x×/]|[.,]\d|\d|in\b|cm|mm|""))|(?:^|\s)(?:x|×)\s*(?<n>\d{1,2})(?![.,/]?\d)(?=\s*(?:$|[,;.:=]|on\b|and\b|\())|(?:(?<=[a-z,;:]\s)|^\W*)(?<n>\d{1,2})\s*(?:x|×)(?=\s*(?:$|[,;:=]))|^\W*(?<n>\d{1,2})\s*@?\s*$|^\W*(?<n>\d{1,2})\s*(?:x|×|of)\s+(?=[a-z])|\b(?<n>\d{1,2})\s+(?:of (?:them|these|those)|off|pieces|pcs?|each(?=\s*$))\b|(?:^|[:,]\s*|(?<=[a-z]\s))(?<n>\d{1,2})\s+of\s+(?=\d|$)|[-,;]\s*(?<n>\d{1,2})\s+(?:of|off)\s*$|(?:^|(?<!\d)[:,]\s*|[:,]\s+|\band\s+)(?<n>\d{1,2})\s+(?=(?!(?:for|scores?|creases?|folds?|lines?)\b)[a-z]{3,}(?!\w*\s*square))", RegexOptions.IgnoreCase)]
     private static partial Regex CountForm();
 
-    [GeneratedRegex(@"\b(?<!\b(?:through|on)\s)(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve|a pair of|both)\b(?=\s+[a-z])(?!\s+(?:(?:short|long|opposite)(?:er)?\s+)?(?:sides?(?!\s+(?:panel|piece|flap|strip|wall|door))|ends?|edges?|layers? of|diagonals?|folds?|ways?|times|halves|corners?)\b)|(?:^\W*|[:,]\s*|\band\s+)(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve)(?=,?\s*(?:@|at\b)?\s+\d|,?\s*(?:@|at\b)?\s*$)|\b(?:make|cut|need)\s+(?<w>two|three|four|five|six|seven|eight|nine|ten|twelve)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?<!\b(?:through|on)\s)(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve|a pair of|both)\b(?=\s+[a-z])(?!\s+(?:(?:short|long|opposite|score|fold)(?:er)?\s+)?(?:scores?|creases?|lines?|sides?(?!\s+(?:panel|piece|flap|strip|wall|door))|ends?|edges?|layers? of|diagonals?|folds?|ways?|times|halves|corners?)\b)|(?:^\W*|[:,]\s*|\band\s+)(?<w>one|two|three|four|five|six|seven|eight|nine|ten|twelve)(?=,?\s*(?:@|at\b)?\s+\d|,?\s*(?:@|at\b)?\s*$)|\b(?:make|cut|need)\s+(?<w>two|three|four|five|six|seven|eight|nine|ten|twelve)\b", RegexOptions.IgnoreCase)]
     private static partial Regex CountWord();
 
     // Pieces that are named by a letter each.

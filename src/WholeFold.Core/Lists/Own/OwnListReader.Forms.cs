@@ -39,14 +39,14 @@ public static partial class OwnListReader
     private static partial Regex IsOpening();
 
     // What goes through a piece is no paper on it.
-    [GeneratedRegex(@"\bthrough\s+(?:both|all|the|it)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\bthrough\s+(?:both|all|the|it|front|back|base|cover|card)\b|\bout\s+of\s+it\b", RegexOptions.IgnoreCase)]
     private static partial Regex Through();
 
     [GeneratedRegex(@"\b(?:finished|closed|(?:when|folded|folds)\s+(?:it\s+is\s+)?(?:flat|shut)|folded size|card size|makes an?)\b|\b(?:for|fits?|to\s+(?:take|hold|fit|house))\s+an?\s*(?:card\b|$)", RegexOptions.IgnoreCase)]
     private static partial Regex FinishedWord();
 
     // A line about what is done, or how it comes out, without a size of its own.
-    [GeneratedRegex(@"^\W*(?:(?:then|(?:the\s+)?(?:first|second|other)(?:\s+(?:one|piece))?(?:\s+is)?)\s+)?(?:slit|slot|cut|snip|trim|notch|tick|mark(?!\s+and\s+(?:scor|fold|creas))|glue|tape|bond|burnish|stick|attach|punch|round|window|aperture|fold)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\W*(?:(?:then|(?:the\s+)?(?:first|second|other)(?:\s+(?:one|piece))?(?:\s+is)?)\s+)?(?:slits?|slots?|cuts?|snip|trim|notch|tick|mark(?!\s+and\s+(?:scor|fold|creas))|glue|tape|bond|burnish|stick|attach|punch|round|window|aperture|fold)\b", RegexOptions.IgnoreCase)]
     private static partial Regex DoneWord();
 
     [GeneratedRegex(@"^\W*(?:(?:all|sizes|measures|measurements|everything|units?)\b[\s:]*)*(?:(?:are|is|in)\s+)*(?:mm|cm|in|inches|inch|millimetres|centimetres)\W*$", RegexOptions.IgnoreCase)]
@@ -59,7 +59,7 @@ public static partial class OwnListReader
     private static partial Regex BareForm();
 
     // Figures right behind a size are its scores.
-    [GeneratedRegex($@"^\s*[,)]?(?:\s*\b[a-z]+\b){{0,2}}\s*(?:[:@]{{1,2}}|[-=]+>|→|\||\s/\s|\bat\b|\s-{{1,2}}\s|\bpanels?\b(?:\s+(?:of|are))?\s*:?(?=[\s,;/&|]*{Figure}[\s,;/&|+]+(?:(?:and|then)\s+)?{Figure}))(?<scores>[\s,;/&|]*{DashedFigures})(?:$|\s*(?:panels|sections|parts)\W*$|[(*!][^\d]*$|(?<=-\s)[a-z][^\d]*$|(?<=,\s)(?:from|in|of)\b[^\d]*$)|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^\s*[,)]?(?:\s*\b[a-z]+\b){{0,2}}\s*(?:[:@]{{1,2}}|[-=]*>|→|\||\s/\s|\bat\b|\s-{{1,2}}\s|\bpanels?\b(?:\s+(?:of|are))?\s*:?(?=[\s,;/&|]*{Figure}[\s,;/&|+]+(?:(?:and|then)\s+)?{Figure}))(?<scores>[\s,;/&|]*{DashedFigures})(?:$|\s*(?:panels|sections|parts)\W*$|[(*!][^\d]*$|(?<=-\s)[a-z][^\d]*$|(?<=,\s)(?:from|in|of)\b[^\d]*$)|^\s*[:@,-]?\s*(?<scores>every\s+(?:inch|\d).*)$", RegexOptions.IgnoreCase)]
     private static partial Regex BehindForm();
 
     // So much at both ends.
@@ -110,12 +110,25 @@ public static partial class OwnListReader
     [GeneratedRegex(@"(?:\?\s*)?\b(?:no|sorry|wait|scratch\s+that|i\s+mean|make\s+that)\b\s*[-:,]|\?|(?<=\b(?:cut|trim|slice)(?:med|d)?\b(?:(?!fold|scor)[^.;])*)\b(?:to\s+(?:get|give|make)|so\s+(?:that\s+)?(?:you|i|we)(?:'ll|\s+will)?\s+(?:have|get))\b|\b(?:cut|trim|slice)(?:med|d)?\s+(?:it\s+)?(?:down\s+)?to\b", RegexOptions.IgnoreCase)]
     private static partial Regex Corrected();
 
+    // A piece that has none, and says so.
+    [GeneratedRegex(@"[\s,;(-]*\b(?:(?:no|without(?:\s+any)?)\s+(?:scores?|scoring|score\s+lines?|folds?|creases?)|(?:not|un)[\s-]?(?:scored|folded)|(?:score|fold)\s+nothing)\b\s*\)?", RegexOptions.IgnoreCase)]
+    private static partial Regex NotScored();
+
+    // Where a piece is scored may stand before what says so: both ends scored at 2, sides and bottom scored at 1/2.
+    private const string ScoredAt = $@"\s+(?:is\s+|are\s+)?(?:scored|creased|folded(?:\s+in)?)\s+(?:in\s+)?(?:at\s+)?(?<figure>{Figure}(?:\s+and\s+{Figure})?)(?!\s*(?:x|×|by|from)\b)";
+
+    [GeneratedRegex($@"\b(?<where>(?:both|each|all|opposite)\s+(?:four\s+|4\s+)?(?:(?:short|long)\s+)?(?:sides?|ends?|edges?)){ScoredAt}", RegexOptions.IgnoreCase)]
+    private static partial Regex EndsScored();
+
+    [GeneratedRegex($@"\b(?:left,?\s+(?:and\s+)?right|(?:(?:both|the)\s+)?sides),?\s+and\s+(?:the\s+)?(?<foot>bottom|top|foot|head){ScoredAt}", RegexOptions.IgnoreCase)]
+    private static partial Regex ThreeSidesScored();
+
     // Scores that are said anew: 1/4 and 10, I mean score at 1/4.
     [GeneratedRegex(@"^(.*?)\b(?:scor|fold|creas)[a-z]*\b[^;]*?[.,(-]+\s*\b(?:(?:i\s+mean|make\s+that|no\s+wait|wait|sorry|oops)\b|no\s*[,:-])[\s,:-]*(?=(?:scor|fold|creas)[a-z]*\b[^;]*\d)", RegexOptions.IgnoreCase)]
     private static partial Regex ScoresCorrected();
 
     // One figure that is said anew: 8 1/2, no, 8 1/4.
-    [GeneratedRegex($@"(?<![x×]\s*)(?<!\b(?:by|x)\s+){Figure}[.,(-]+\s*\b(?:(?:i\s+mean|make\s+that|no\s+wait|wait(?:,?\s+no)?|sorry|oops)\b|no\s*[,:-])[\s,:-]*(?={Figure}(?!\s*(?:x|×|by)\b))", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?<![x×]\s*)(?<!\b(?:by|x)\s+){Figure}[.,?(-]+\s*\b(?:(?:i\s+mean|make\s+that|no\s+wait|wait(?:,?\s+no)?|sorry|oops)\b|no\s*[,:-])[\s,:-]*(?={Figure}(?!\s*(?:x|×|by)\b))", RegexOptions.IgnoreCase)]
     private static partial Regex FigureCorrected();
 
     // The fold in the middle, and where it is.
@@ -141,6 +154,18 @@ public static partial class OwnListReader
     [GeneratedRegex(@"(?<=\d\s*[x×]\s*(?:\d+[\s-])?\d+(?:[/.]\d+)?)'?s\b", RegexOptions.IgnoreCase)]
     private static partial Regex SeveralOf();
 
+    // Its part in words: 2 and seven eighths, 3 and an eighth.
+    [GeneratedRegex($@"(?<whole>(?<![\d/.,]\s?)\b\d{{1,2}})\s+and\s+(?:an?\s+|one[\s-])?(?<part>(?:three|five|seven)[\s-](?:quarter|eighth|sixteenth)s?|(?<=\b(?:an?|one)[\s-])(?:half|quarter|eighth|sixteenth))\b(?!\s+(?:fold|way|of)\b)", RegexOptions.IgnoreCase)]
+    private static partial Regex WholeAndWorded();
+
+    // So wide and so long, with what it is between: 6 in wide strip, 11 in long.
+    [GeneratedRegex($@"(?<wide>(?<![\d/])(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*wide)\s+(?<name>(?!and\b|by\b|x\b)[a-z]{{3,14}})\s*,?\s+(?<long>(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*(?:long|high|tall|deep)\b)", RegexOptions.IgnoreCase)]
+    private static partial Regex NameBetween();
+
+    // Which way each score folds, where no word says that they are scores: 4 1/4 valley, 8 1/2 mountain.
+    [GeneratedRegex($@"(?<![\w./])(?:(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*(?:valley|mountain)\b(?:\s*[,/|&]\s*|\s+and\s+|\s+|$)){{2,}}", RegexOptions.IgnoreCase)]
+    private static partial Regex WordedWays();
+
     // Inches in words: half an inch, three quarters of an inch, an inch and a half, two and a half inches.
     [GeneratedRegex($@"\b(?:(?<n>an|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)\s+inch(?:es)?(?:\s+and\s+(?:an?\s+|one\s+)?(?<part>{Part}))?|{Worded}\s+inch(?:es)?|(?:an?\s+|one[\s-])?(?<part>{Part})(?:\s+of)?(?:\s+an)?[\s-]+inch(?:es)?)\b", RegexOptions.IgnoreCase)]
     private static partial Regex WordedInches();
@@ -150,7 +175,7 @@ public static partial class OwnListReader
     private static partial Regex CutInHalf();
 
     // One of two that were cut alike: what else is done to the other.
-    [GeneratedRegex(@"^\W*(?:the\s+)?(?:(?:other|second|2nd)(?:\s+(?:one|piece))?\b|(?:#|no\.?\s*|number\s+|piece\s+)2\b)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\W*(?:the\s+)?(?:(?:other|second|2nd)(?:\s+(?:one|piece))?\b|(?:#|no\.?\s*|number\s+|(?:piece|one|strip|card|sheet|panel)\s+)(?:2|two)\b)", RegexOptions.IgnoreCase)]
     private static partial Regex OtherOne();
 
     // One score of several that have a line each: crease 2: 90 from the left; or 2nd score: 7 1/4.
@@ -158,7 +183,7 @@ public static partial class OwnListReader
     private static partial Regex NumberedScore();
 
     // What is folded up at both ends, where nobody says that it is scored: 1/2 tabs at each end.
-    [GeneratedRegex($@"(?:(?<figure>{Figure})[\s-]+(?:walls?|flaps?|tabs?)|(?:walls?|flaps?|tabs?)\s+of\s+(?<figure>{Figure}))\s+(?<ends>{OwnScores.BothEnds}|(?:on\s+(?:the\s+)?)?left\s+(?:and|&)\s+right)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?:(?<![\d/])(?<figure>{Figure})[\s-]+(?:walls?|flaps?|tabs?)|(?:walls?|flaps?|tabs?)\s+of\s+(?<figure>{Figure}))\s+(?<ends>{OwnScores.BothEnds}|(?:on\s+(?:the\s+)?)?left\s+(?:and|&)\s+right)", RegexOptions.IgnoreCase)]
     private static partial Regex TabsAtEnds();
 
     [GeneratedRegex(@"\b(?:from\s+)?corner\s+to\s+(?:opposite\s+)?corner\b(?:\s+(?:both\s+ways|twice|through\s+the\s+(?:cent(?:re|er)|middle)))*", RegexOptions.IgnoreCase)]
@@ -172,7 +197,7 @@ public static partial class OwnListReader
     private static partial Regex OnlyAnd();
 
     // Behind its size a piece has walls, at both ends: 9 x 5 1/2; 1 in walls.
-    [GeneratedRegex($@"(?<=\d[\w""]{{0,6}}\s{{0,4}}[,;]\s{{0,4}})(?<figure>{Figure})[\s-]+walls\W*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?<=\d[\w""]{{0,6}}\s{{0,4}}[,;]\s{{0,4}})(?:(?:both|each|all)\s+)?(?:(?:with|has|have)\s+)?(?<figure>{Figure})[\s-]+(?:walls|tabs|flaps)\W*$", RegexOptions.IgnoreCase)]
     private static partial Regex WallsOnly();
 
     // Behind its size a sheet is halved by folding it.
@@ -301,8 +326,45 @@ public static partial class OwnListReader
     private static partial Regex GoesOn();
 
     // How it is done, and no name of the piece; what it is for may be one.
-    [GeneratedRegex(@"^\W*(?:with|using|for(?!\s+(?:the|each|both)\s+(?!card\b)(?:[a-z]+\s*){1,3}\W*$)|so|then|and)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\W*(?:with|using|(?:the\s+)?(?:long|short)(?:er)?\s+(?:side|edge)|for(?!\s+(?:the|each|both)\s+(?!card\b)(?:[a-z]+\s*){1,3}\W*$)|so|then|and)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Aside();
+
+    // Which of several it is, and no name of its own.
+    [GeneratedRegex(@"^(?:second|third|fourth|2nd|3rd|4th|next|other|last)\b(?:\s+(?:one|inside|front|back))*$", RegexOptions.IgnoreCase)]
+    private static partial Regex OneOfThem();
+
+    // Columns that a rule parts, of which another names a piece or a window.
+    [GeneratedRegex($@"(?<=(?:x|×|by)\s{{0,3}}\d[^\n]{{0,60}})\s*\|\s*(?=[a-z][a-z ]{{0,30}}:?\s*(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*(?:x|×|by)\s*\d)", RegexOptions.IgnoreCase)]
+    private static partial Regex NextColumn();
+
+    // Which side lies along the top of the board, before what is scored: with the long side along the top, score at.
+    [GeneratedRegex($@"\bwith\s+the\s+(?<side>long|short|(?>{OwnFigures.Number})(?>{OwnFigures.Unit}))(?:er)?\s*(?:side|edge)?\s+(?:along|at|on|against)\s+the\s+top\b[^,;.\d]{{0,30}},?\s*(?<word>(?:scor|fold|creas)[a-z]*)(?:\s+(?:it\s+)?at\b)?", RegexOptions.IgnoreCase)]
+    private static partial Regex SideOnTop();
+
+    // A window that is told by what stays round it: window 1/2 in from all edges, window leaves 1/2 all round.
+    [GeneratedRegex($@"[\s,;.(-]*\b(?:with\s+)?(?:an?\s+|the\s+)?(?<name>window|aperture|opening)\b[^,;.\d]{{0,30}}?(?<frame>(?>{OwnFigures.Number})(?>{OwnFigures.Unit}))\s*(?:frame\s+)?(?:in\s+)?(?:from\s+(?:the\s+|all\s+|each\s+|every\s+)*(?:edges?|folds?|sides?|scores?)(?:\s+all\s+(?:a)?round)?|all\s+(?:the\s+way\s+)?(?:a)?round(?:\s+it)?|on\s+(?:all|each|every)\s+(?:four\s+)?sides?|frame(?:\s+all\s+(?:a)?round)?)(?![^;]*(?:x|×|by)\s*\d)\)?", RegexOptions.IgnoreCase)]
+    private static partial Regex FramedWindow();
+
+    private const string Where = @"^\W*(?:for|on|onto|behind|inside|outside)\b";
+
+    // Where a piece goes, behind its size and before the next one: for the wide door, ….
+    [GeneratedRegex($@"{Where}(?:[^,;.\d]*[,;]\s*(?:and\s+)?|[^,;.\d]*?\band\s+)", RegexOptions.IgnoreCase)]
+    private static partial Regex WhereItGoes();
+
+    // And nothing else.
+    [GeneratedRegex($@"{Where}[^;\d]*$", RegexOptions.IgnoreCase)]
+    private static partial Regex OnlyWhereItGoes();
+
+    // So many scores, and how far apart.
+    [GeneratedRegex($@"\b(?<n>two|three|four|five|six|seven|eight|\d{{1,2}})\s+(?:scores|creases|folds|(?:score|fold)\s+lines)\s+(?<step>(?>{OwnFigures.Number})(?>{OwnFigures.Unit}))\s+apart\b(?!\s*\()", RegexOptions.IgnoreCase)]
+    private static partial Regex SoFarApart();
+
+    [GeneratedRegex(@"^(?:scores|creases|folds)", RegexOptions.IgnoreCase)]
+    private static partial Regex Plural();
+
+    // How many scores follow, and no pieces.
+    [GeneratedRegex(@"[\s,;:-]+(?:two|three|four|five|six|seven|eight|\d{1,2})\s*$", RegexOptions.IgnoreCase)]
+    private static partial Regex SoManyScores();
 
     // What is in a piece: with a circle of so much.
     [GeneratedRegex(@"(?:\bwith|\bw/)(?:\s+an?)?\s*$", RegexOptions.IgnoreCase)]
@@ -312,6 +374,6 @@ public static partial class OwnListReader
     [GeneratedRegex(@"(?<!\w)(?:[abc]\d|#\d+)(?!\w)", RegexOptions.IgnoreCase)]
     internal static partial Regex FormatName();
 
-    [GeneratedRegex(@"\b(?:make|need|cut)\s+(?:one|two|three|four|five|six|eight)\b|\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z])|(?<=[:,]\s*|\band\s+|^\W*)(one|two|three|four|five|six|eight)\W*$|\b(start|begin|using|cut|pieces?|piece of|a|an|the|of|and|(?<!\bgift\s+)card|cardstock|pcs?|stock|at|to|from|is|for|each|measures?|measuring|that|which|qty|i|we)\b|(?<!\w)\d+(?!\w)|(?<!\w)(?:[x×]\s*\d{1,2}|\d{1,2}\s*[x×])(?!\w)|[^\p{L}0-9 '&-]", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\bw/|\b(?:make|need|cut)\s+(?:one|two|three|four|five|six|eight)\b|\b(one|two|three|four|five|six|eight|both)\b(?=\s+[a-z])|(?<=[:,]\s*|\band\s+|^\W*)(one|two|three|four|five|six|eight)\W*$|\b(start|begin|using|cut|pieces?|piece of|a|an|the|of|and|(?<!\bgift\s+)card|cardstock|pcs?|stock|at|to|from|is|for|each|measures?|measuring|that|which|qty|same|exactly|i|we)\b|(?<!\w)\d+(?!\w)|(?<!\w)(?:[x×]\s*\d{1,2}|\d{1,2}\s*[x×])(?!\w)|[^\p{L}0-9 '&-]", RegexOptions.IgnoreCase)]
     private static partial Regex Small();
 }

@@ -32,6 +32,8 @@ public static partial class OwnListReader
         }
 
         var figures = SeveralOf().Replace(WholeAndPart().Replace(WordedFigure().Replace(WordedInches().Replace(plain.ToString(), m => $"{InFigures(m)} inch"), InFigures), "$1 "), "");
+        figures = WholeAndWorded().Replace(figures, m => $"{m.Groups["whole"].Value} {InFigures(m)}");
+        figures = NameBetween().Replace(figures, "${name} ${wide} ${long}");
         figures = PartedFigures().Replace(figures, ", ");
 
         // A slash between three figures or more parts them, and makes no fraction; nor does one between figures that are none.
@@ -39,11 +41,15 @@ public static partial class OwnListReader
         var parted = SlashedRun().Replace(figures, m => m.Value.Replace("/", " / ", StringComparison.Ordinal));
         parted = OwnScores.Repeated(parted);
         parted = TabsAtEnds().Replace(parted, "score ${figure} ${ends}");
+        parted = NotScored().Replace(parted, "");
+        parted = ThreeSidesScored().Replace(EndsScored().Replace(parted, "score ${figure} from ${where}"), "score ${figure} from both sides and the ${foot}");
+        parted = SoFarApart().Replace(parted, "score every ${step}, ${n} times");
         parted = WallsOnly().Replace(parted, "score ${figure} from each end");
         parted = Halving().Replace(parted, "folded in half");
         parted = CornerToCorner().Replace(parted, "diagonals");
         parted = CountAtEnd().Replace(parted, m => OwnScores.Word().IsMatch(m.Groups["said"].Value) ? $"{m.Groups["said"].Value} ({m.Groups["n"].Value})" : m.Value);
         var folds = LetteredWays().Replace(parted, m => $"score {LetteredWay().Replace(m.Value, w => w.Value is "m" or "M" ? "mountain" : "valley")}");
+        folds = WordedWays().Replace(folds, m => OwnScores.Word().IsMatch(folds[..m.Index]) ? m.Value : $"score {m.Value}");
         return folds.Trim().TrimStart('-', '*', '•').Trim();
     }
 
@@ -98,6 +104,7 @@ public static partial class OwnListReader
             part = part[..wrong.At] + part[(corrected.Index + corrected.Length)..];
         }
 
+        part = SideOnTop().Replace(part, "${word} along the ${side} side at");
         part = FoldedUp().Replace(part, "score ${figure} from the ${end} ");
         part = AdverbFirst().Replace(part, m => $"score along the {(m.Groups["across"].Success ? "long" : "short")} side ");
 

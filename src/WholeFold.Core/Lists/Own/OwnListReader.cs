@@ -38,6 +38,7 @@ public static partial class OwnListReader
             var line = table.Row(Plain(raw, keepTabs: true));
             unit = Sensible(NamedUnit(line, far) ?? unit, line);
             line = unit == DisplayUnit.Inch ? line : InSomething().Replace(SoFarIn().Replace(line, " "), " into ");
+            line = NextColumn().Replace(line, "; ");
             line = isNumbered ? line : CountAhead().Replace(line, "(${n}) ");
             if (line.Length == 0 || (line.StartsWith('#') && !(line.Length > 1 && char.IsAsciiDigit(line[1]))) || UnitsOnly().IsMatch(line) || IsHeading(line, pieces.Count == 0) || (pieces.Count == 0 && FitsEnvelope().IsMatch(line)))
             {
@@ -79,10 +80,20 @@ public static partial class OwnListReader
     /// <summary>What is folded was longer by so much.</summary>
     private static Length FoldedAway(Length side) => new(side.Units * 23 / 20);
 
-    /// <summary>Whether figures stand behind the size of a piece that were not taken for anything.</summary>
-    private static bool HasUnread(string part, DisplayUnit unit, IEnumerable<OwnPiece> read) =>
-        read.ToList() is { Count: > 0 } now && now.All(p => p.Kind == OwnKind.Piece && p.Scores.Count == 0) && (OwnFigures.Sizes(part, unit) is [.., var last] ? part[last.End..] : part) is var rest
-        && ((!DoneWord().IsMatch(rest) && Unread().IsMatch(OwnFigures.WithoutCounts(rest))) || (OwnScores.Word().IsMatch(rest) && !now.All(p => p.Diagonals)));
+    /// <summary>Whether figures stand behind the size of a piece, or between two sizes, that were not taken for anything.</summary>
+    private static bool HasUnread(string part, DisplayUnit unit, IEnumerable<OwnPiece> read)
+    {
+        if (read.ToList() is not { Count: > 0 } now || now.Any(p => p.Scores.Count > 0) || !now.Any(p => p.Kind == OwnKind.Piece))
+        {
+            return false;
+        }
+
+        var sizes = OwnFigures.Sizes(part, unit);
+        var rest = sizes is [.., var last] ? part[last.End..] : part;
+        return (now.All(p => p.Kind == OwnKind.Piece) && IsUnread(rest)) || (OwnScores.Word().IsMatch(rest) && !now.All(p => p.Diagonals)) || sizes.Zip(sizes.Skip(1)).Any(two => IsUnread($"{part[two.First.End..two.Second.At]} x"));
+
+        static bool IsUnread(string words) => !DoneWord().IsMatch(words) && Unread().IsMatch(OwnFigures.WithoutCounts(words));
+    }
 
     private static IEnumerable<string> Sentences(string part, DisplayUnit unit)
     {
@@ -179,9 +190,21 @@ public static partial class OwnListReader
     private static bool ReadPart(string part, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
     {
         part = AsMeant(part, unit);
-        if (OneAndOther().Match(part) is { Success: true } two && OwnFigures.Sizes(part[..two.Index], unit).Count == 1)
+        var two = OneAndOther().Match(part);
+        if (two.Success && OwnFigures.Sizes(part[..two.Index], unit).Count == 1)
         {
             return ReadPart($"{part[..two.Index].TrimEnd(' ', ':', ',', '-')}, {two.Groups["one"].Value}", number, unit, pieces, named) && ReadPart($"the other {two.Groups["other"].Value}", number, unit, pieces, named);
+        }
+
+        if (two is { Success: true, Index: 0 } && pieces is [.., { Quantity: > 1, Scores.Count: 0 }])
+        {
+            return ReadPart(two.Groups["one"].Value, number, unit, pieces, named) && ReadPart($"the other {two.Groups["other"].Value}", number, unit, pieces, named);
+        }
+
+        if (FramedWindow().Match(part) is { Success: true } framed && OwnFigures.Figure(OwnFigures.NumberForm().Match(framed.Groups["frame"].Value).Groups["n"].Value, OwnFigures.NumberForm().Match(framed.Groups["frame"].Value).Groups["u"].Value, unit) is { } frame)
+        {
+            var rest = part.Remove(framed.Index, framed.Length).Trim(' ', ',', ';', '-', '.');
+            return (rest.Length == 0 || ReadPart(rest, number, unit, pieces, named)) && Framed(frame, framed.Groups["name"].Value.ToLowerInvariant(), number, pieces);
         }
 
         // A piece may be called a folded one: what is scored stands behind its size.
@@ -192,6 +215,7 @@ public static partial class OwnListReader
         }
 
         var (head, tail) = score.Success ? (part[..score.Index], part[score.Index..]) : (part, "");
+        head = Plural().IsMatch(score.Value) && SoManyScores().Match(head) is { Success: true } many && OwnFigures.Sizes(head[..many.Index], unit).Count > 0 ? head[..many.Index] : head;
         var sizes = OwnFigures.Sizes(head, unit);
         if (sizes.Count == 0 && score.Success && OwnFigures.Sizes(tail, unit) is [var behind, ..])
         {
@@ -232,6 +256,19 @@ public static partial class OwnListReader
         }
 
         return sizes.Count == 0 ? Continues(part, score.Success ? (OwnScores.SideForm().IsMatch(head) ? part : tail) : null, number, unit, pieces, named) : Adds(head, sizes, score.Success ? tail : null, number, unit, pieces);
+    }
+
+    /// <summary>A window in the piece before it, of its widest panel all but what stays on each side.</summary>
+    private static bool Framed(Length frame, string name, int number, List<OwnPiece> pieces)
+    {
+        if (pieces.FindLast(p => p.Kind is OwnKind.Piece or OwnKind.Paper) is not { } piece || piece.Panels.Max() is var panel && Length.Min(panel, piece.Across) <= frame + frame)
+        {
+            return false;
+        }
+
+        var (along, across) = (panel - frame - frame, piece.Across - frame - frame);
+        pieces.Add(new OwnPiece(number, name, OwnKind.Window, 1, piece.AlongFirst ? along : across, piece.AlongFirst ? across : along, [], true, piece.Unit));
+        return true;
     }
 
     /// <summary>What stands behind a size without a word that it is scored, where it is its scores, its panels or figures in a row; null where it is none of that.</summary>
@@ -280,6 +317,17 @@ public static partial class OwnListReader
             var after = head[Math.Min(size.End, head.Length)..(i + 1 < sizes.Count ? Math.Min(sizes[i + 1].At, head.Length) : head.Length)];
             from = Math.Min(size.End, head.Length);
 
+            // Where the one before goes is no name of this one.
+            before = i > 0 ? WhereItGoes().Replace(before, "") : before;
+
+            // A folded card, and in brackets the sheet that it is folded from.
+            if (i == 0 && sizes.Count == 2 && tail is not null && after.TrimEnd().EndsWith('(') && IsFoldedFrom(size, sizes[1]))
+            {
+                pieces.Add(new OwnPiece(number, Name(before) is { Length: > 0 } called ? called : Name(after) is { Length: > 0 } calledBehind ? calledBehind : "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit));
+                carried = pieces[^1];
+                continue;
+            }
+
             // What it is made for is the card, and no piece.
             if ((i > 0 || (pieces.Count + sizes.Count > 1 && GoesIn().Match(before).Groups["kept"] is { Success: true, Length: 0 })) && IsMadeFor(before, after, head))
             {
@@ -295,7 +343,7 @@ public static partial class OwnListReader
             var isRound = CircleWord().IsMatch(itself);
             var scores = tail is null || holds || (isRound && sizes.Count > 1) ? null : OwnScores.Read(tail, size.A, size.B, unit);
             var own = Name(before) is { Length: > 0 } named ? named : i == 0 && size.At == 0 && CircleFirst().Match(head) is { Success: true } round ? round.Value.ToLowerInvariant() : "";
-            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : (i > 0 && Within().IsMatch(before)) || ((i > 0 || own.Length == 0) && IsOpening().IsMatch(after)) || (CutA().IsMatch(before) && OutOf().IsMatch(after)) || (carried?.Kind == OwnKind.Window && InAnother().IsMatch(before)) || WindowWord().IsMatch(itself) ? OwnKind.Window : Kind(own.Length > 0 || carried is null ? before : behind.Length > 0 ? behind : carried.Name, before + after, carried);
+            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : (i > 0 && Within().IsMatch(before)) || ((i > 0 || own.Length == 0) && IsOpening().IsMatch(after)) || (CutA().IsMatch(before) && OutOf().IsMatch(after)) || (carried?.Kind == OwnKind.Window && InAnother().IsMatch(before)) || WindowWord().IsMatch(itself) ? OwnKind.Window : Kind(own.Length > 0 || carried is null ? before : behind.Length > 0 ? behind : carried.Name, before + (i > 0 && OnlyWhereItGoes().IsMatch(after) ? "" : after), carried);
             var name = own.Length > 0 && (own != "a" || behind.Length == 0) ? own : (i > 0 || carried is not null) && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : behind.Length > 0 ? behind : carried?.Name ?? (kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when isRound => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
             var isSlanted = tail is null && sizes.Count == 1 && FoldedDiagonally().IsMatch(after);
             var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(ofEach && i == 0 ? "" : before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit) { Diagonals = isSlanted, Said = $"{before} {itself} {after}".ToLowerInvariant() };
@@ -307,6 +355,8 @@ public static partial class OwnListReader
 
         static bool IsMadeFor(string before, string after, string head) => GoesIn().IsMatch(before) && (CardBehind().IsMatch(after) || (EnvelopeWord().IsMatch(head) && NothingBehind().IsMatch(after)));
 
+        static bool IsFoldedFrom(OwnFigures.Size folded, OwnFigures.Size sheet) => (sheet.A == folded.A + folded.A && sheet.B == folded.B) || (sheet.B == folded.B + folded.B && sheet.A == folded.A);
+
         // What stands before the next name belongs to the size before it.
         static string Until(string after) => Regex.Match(after, @"^\W*(?:\(\s*\d+\s*\)|x\s*\d+)") is { Success: true } m ? m.Value : "";
     }
@@ -315,7 +365,7 @@ public static partial class OwnListReader
     private static string TailCount(string tail) => string.Join(' ', OwnScores.CountForm().Matches(tail).Select(m => m.Value));
 
     private static OwnKind Kind(string name, string words, OwnPiece? carried) =>
-        FinishedWord().IsMatch(words) ? OwnKind.Finished : WindowWord().IsMatch(name) || Through().IsMatch(words) ? OwnKind.Window : PaperWord().IsMatch(words) ? OwnKind.Paper : carried?.Kind is OwnKind.Paper or OwnKind.Window && Name(words).Length == 0 ? carried.Kind : OwnKind.Piece;
+        FinishedWord().IsMatch(words) ? OwnKind.Finished : WindowWord().IsMatch(name) || Through().IsMatch(words) ? OwnKind.Window : PaperWord().IsMatch(words) ? OwnKind.Paper : carried?.Kind is OwnKind.Paper or OwnKind.Window && (Name(words).Length == 0 || OneOfThem().IsMatch(Name(name))) ? carried.Kind : OwnKind.Piece;
 
     private static OwnPiece? Scored(OwnPiece piece, OwnScores scores, List<OwnPiece> pieces)
     {

@@ -9,7 +9,7 @@ internal sealed partial record OwnScores
     public static partial Regex Word();
 
     // Whatever is said from here on is no score: why, or what else is done.
-    [GeneratedRegex(@"[(,;.]?\s*\b(?:then\s+|and\s+)?(?:so\b|so that|that(?:['’]s|\s+is)\b|(?<!\b(?:every|each)\s[^,;.]{0,16},?\s*)lea(?:ving|ves?)\b|which|making|makes|because|for (?:a|the|an|my|[abc]\d|dl)\b|fits?\b|holds?\b|(?:along|on)\s+(?:the\s+)?(?:top|bottom|rails?)\b(?!\s+(?:and|&)|\s*(?:of\s+the\s+(?:score\s*)?board)?,?\s*(?:and\s+)?(?:score\s+)?at\b)|along\s+(?:the\s+)?top\b(?!\s*(?:of\s+the\s+(?:score\s*)?board)?,?\s*(?:and\s+)?(?:score\s+)?at\b)|to make|cut|(?:slit|slot|snip|trim|notch|tick|mark|glue|tape|bond|burnish|slic|window|aperture|hole|opening|stick|attach|adhere|only)(?:s|d|e|ed|ted|ped|med)?)\b.*$", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
+    [GeneratedRegex($@"[(,;.]?\s*\b(?:then\s+|and\s+)?(?:(?:start|begin|stop|end)(?:n?ing|p?ing)?\s+(?:at\s+)?(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*(?:(?:in\s+)?from\s+(?:the\s+)?(?:top|bottom|head|foot)|up|down)|so\b|so that|that(?:['’]s|\s+is)\b|(?<!\b(?:every|each)\s[^,;.]{{0,16}},?\s*)lea(?:ving|ves?)\b|which|making|makes|because|for (?:a|the|an|my|[abc]\d|dl)\b|fits?\b|holds?\b|(?:along|on)\s+(?:the\s+)?(?:top|bottom|rails?)\b(?!\s+(?:and|&)|\s*(?:of\s+the\s+(?:score\s*)?board)?,?\s*(?:and\s+)?(?:score\s+)?at\b)|along\s+(?:the\s+)?top\b(?!\s*(?:of\s+the\s+(?:score\s*)?board)?,?\s*(?:and\s+)?(?:score\s+)?at\b)|to make|cut|(?:slit|slot|snip|trim|notch|tick|mark|glue|tape|bond|burnish|slic|window|aperture|hole|opening|stick|attach|adhere|only)(?:s|d|e|ed|ted|ped|med)?)\b.*$", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
     private static partial Regex Otherwise();
 
     // What a part of it comes to, and no score.
@@ -89,7 +89,7 @@ internal sealed partial record OwnScores
     [GeneratedRegex(@"\b(?:again|also|too|the\s+same|repeat)\b", RegexOptions.IgnoreCase)]
     private static partial Regex AgainForm();
 
-    [GeneratedRegex(@"\b(?:on\s+)?(?:three|3)\s+(?:of\s+(?:the\s+|its\s+)?)?(?:sides|edges)\b|\bboth\s+(?:(?:short|long)\s+)?(?:sides|ends|edges)\s+and\s+(?:the\s+|at\s+the\s+)?(?:bottom|foot|top|head)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:on\s+)?(?:three|3)\s+(?:of\s+(?:the\s+|its\s+)?)?(?:sides|edges)\b|\b(?:both|each|either|the|two)\s+(?:(?:short|long|of\s+the)\s+)?(?:sides?|ends?|edges?)\s*,?\s+and\s+(?:(?:along|from|at|on)\s+)?(?:the\s+)?(?:bottom|foot|top|head)\b|\bleft,?\s+(?:and\s+)?right,?\s+and\s+(?:(?:along|from|at|on)\s+)?(?:the\s+)?(?:bottom|top)\b", RegexOptions.IgnoreCase)]
     private static partial Regex ThreeSidesForm();
 
     // In both directions.

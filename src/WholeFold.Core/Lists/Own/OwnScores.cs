@@ -301,6 +301,9 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             return new(Between(figures), whole == first, true);
         }
 
+        // The same figure several times is so far from the one before it.
+        figures = figures.Count > 1 && !ends.Success && figures.Distinct().Count() == 1 ? [.. figures.Select((f, i) => new Length(f.Units * (i + 1)))] : figures;
+
         bool Holds(Length room) => figures.All(f => f < room);
 
         // Of a side that it could be on either, the one whose ends it is as far from; a sheet's ends are its short sides.

@@ -211,10 +211,12 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
 
     private static FigureRule Apart(FigureRule rule, FigureRule other, DisplayUnit unit) => rule.Words.Write(unit) == other.Words.Write(unit) ? rule with { Words = Growing(rule) } : rule;
 
+    private static readonly (double Times, string Said)[] Fractions = [(1, "as much"), (2, "twice as much"), (3, "three times as much"), (1.5, "one and a half times as much"), (0.5, "half as much"), (1 / 3d, "a third as much"), (0.25, "a quarter as much")];
+
     /// <summary>By how much it grows, for one whose words are another's too.</summary>
     private static Words Growing(FigureRule rule)
     {
-        static string By(double times, string side) => string.Create(CultureInfo.InvariantCulture, $"{times:0.##} times as much as the {side}");
+        static string By(double times, string side) => Fractions.Where(f => Math.Abs(f.Times - times) < 0.004).Select(f => f.Said).FirstOrDefault(string.Create(CultureInfo.InvariantCulture, $"{times:0.##} times as much")) + $" as the {side}";
         var sides = new[] { (rule.ByWidth, "width"), (rule.ByHeight, "height") }.Where(s => Math.Abs(s.Item1) > 0.004).Select(s => By(s.Item1, s.Item2)).ToList();
         return sides.Count > 0 ? Words.Of($"{rule.Words}, growing {string.Join(" and ", sides)}") : Words.Of($"{rule.Words}, staying as it is");
     }

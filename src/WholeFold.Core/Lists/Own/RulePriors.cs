@@ -17,6 +17,10 @@ internal sealed class RulePriors(Length width, Length height, UnitSystem system)
 
     private const double OddOff = 0.2;
 
+    private static readonly Length MostOver = Length.In(3, 4);
+
+    private const double OddOver = 0.1;
+
     /// <summary>How likely a fixed size is, by how large it is in inches; between these in proportion.</summary>
     private static readonly (double Size, double Weight)[] FixedBySize = [(0.4, 2.4), (0.5, 1.2), (0.75, 0.9), (1, 0.2), (2, -1.3), (4, -2.5)];
 
@@ -24,6 +28,8 @@ internal sealed class RulePriors(Length width, Length height, UnitSystem system)
 
     /// <summary>A share that is just under a whole or a half is more likely that less something.</summary>
     private const double JustUnder = -1.6;
+
+    private const double JustOver = -1.2;
 
     /// <summary>What goes into something is cut smaller by no more, and by too little for a ruler.</summary>
     private static readonly Length Hair = Length.Mm(1.2m);
@@ -76,10 +82,16 @@ internal sealed class RulePriors(Length width, Length height, UnitSystem system)
                 rules.Add(By(1, name, OddOff) with { Words = Words.Of($"{name} less {side - value}") });
             }
 
+            // What is folded over something else, or stands out beyond it.
+            if (value > side && value - side <= MostOver && !rules.Any(r => !r.IsShare && (isWidth ? r.ByWidth : r.ByHeight) == 1))
+            {
+                rules.Add(By(1, name, OddOver) with { Words = Words.Of($"{name} and {value - side}") });
+            }
+
             var share = (double)value.Units / side.Units;
             if (!Parts.Any(p => Math.Abs(p.Part - share) < 1e-3))
             {
-                rules.Add(By(share, $"its share of {name}", At(ShareBySize, Inches(value)) + (share is > 0.86 and < 1 or > 0.43 and < 0.5 ? JustUnder : 0), isShare: true));
+                rules.Add(By(share, $"its share of {name}", At(ShareBySize, Inches(value)) + (share is > 0.86 and < 1 or > 0.43 and < 0.5 ? JustUnder : share is > 1 and < 1.2 ? JustOver : 0), isShare: true));
             }
         }
 
