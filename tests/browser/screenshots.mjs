@@ -71,6 +71,9 @@ await picture("own", "/own", {
   prepare: async (page) => {
     await page.getByRole("button", { name: "show me with one" }).click();
     await page.getByText("This is a tier scene").waitFor();
+    const list = page.getByRole("textbox").first();
+    await list.fill(`${await list.inputValue()}\nbelly band 1 1/4 x 12`);
+    await page.getByText("is no part of the card").waitFor();
   },
 });
 await picture("own-asked", "/own", {
