@@ -27,6 +27,8 @@ public class OwnPlacesTests
     [InlineData("pocket 6 x 4, score 1/2 from each side and from the bottom", "pocket 6 x 4: 0.5 5.5 | 0.5")]
     [InlineData("pocket 6 x 4, left, right and bottom scored at 1/2", "pocket 6 x 4: 0.5 5.5 | 0.5")]
     [InlineData("pocket 6 x 4, sides and bottom scored at 1/2", "pocket 6 x 4: 0.5 5.5 | 0.5")]
+    [InlineData("card 3 1/2 high, 16 7/8 wide, doors 4 3/16 each", "piece 1 16.875 x 3.5: 4.188 12.688")]
+    [InlineData("pocket 3 x 4, 1/2 flaps on three sides", "pocket 3 x 4: 0.5 2.5 | 0.5")]
     [InlineData("tier 4 x 3 5/8; 1/2 tabs", "tier 4 x 3.625: 0.5 3.5")]
     [InlineData("tier 4 x 3 & stage 4 x 5, both with 1/2 tabs", "tier 4 x 3: 0.5 3.5 / & stage 4 x 5: 0.5 3.5")]
     [InlineData("inner 5 x 3 3/4 1/4\" tabs both sides", "inner 5 x 3.75: 0.25 4.75")]
@@ -43,6 +45,19 @@ public class OwnPlacesTests
     [InlineData("strip 8 x 5, score 2, 3, 6 starting 7/8\" down and stopping at 4 1/8\" down", "strip 8 x 5: 2 3 6")]
     [InlineData("strip 8 x 5. With the 8\" side along the top of your board, score at 2 and 4", "strip 8 x 5: 2 4")]
     [InlineData("Two strips, each 8 x 5. One scored in the middle, the other scored every 2.", "strips 8 x 5: 4 / other strips 8 x 5: 2 4 6")]
+    [InlineData("tube 16 x 9: 2-5-7", "tube 16 x 9: 2 5 7")]
+    [InlineData("base 3 x 17, 1/2 fold", "base 3 x 17: 8.5")]
+    [InlineData("Cut two 8 x 5\nA: score 4; cut at 2\nB: score 2 & 6", "piece 1 8 x 5: 4 / other piece 1 8 x 5: 2 6")]
+    [InlineData("back 3 x 6\n2 pillars 4 x 6\n2 pillars 4 x 5\nall pillars scored at 1, 2 and 3", "back 3 x 6 / pillars 4 x 6 x2: 1 2 3 / pillars 4 x 5 x2: 1 2 3")]
+    [InlineData("tier 8 x 3\ntier 8 x 4\nmat 6 x 2\nscore each tier at 1/2 and 7 1/2", "tier 8 x 3: 0.5 7.5 / tier 8 x 4: 0.5 7.5 / Paper mat 6 x 2")]
+    [InlineData("strip 8 x 5 --- 1 --- 2 --- 4", "strip 8 x 5: 1 2 4")]
+    [InlineData("strip 8 x 5\nscores (left to right):\n- 1\n- 2\n- 4", "strip 8 x 5: 1 2 4")]
+    [InlineData("strip 8 x 5\nL-R 1 / 2 / 4", "strip 8 x 5: 1 2 4")]
+    [InlineData("base 10 x 5, score 3/8, 2 1/2, 4 5/8\nTurn round, score 3/8, 2 1/2, 4 5/8", "base 10 x 5: 0.375 2.5 4.625 5.375 7.5 9.625")]
+    [InlineData("envelope 5 7/8 x 13\nw: 3/4, 5\nh: 3, 9", "envelope 5.875 x 13: 0.75 5 | 3 9")]
+    [InlineData("carrier 5 x 3, score 2 1/2 & 1 1/2 & diagonals", "carrier 5 x 3: 2.5 | 1.5")]
+    [InlineData("box 10 x 5: 1/2, 5, 5 1/2, window 3 1/2 x 4", "box 10 x 5: 0.5 5 5.5 / Window window 3.5 x 4")]
+    [InlineData("layer 4 x 4 @1/4 both ends - window 3 x 3 1/2", "layer 4 x 4: 0.25 3.75 / Window window 3 x 3.5")]
     [InlineData("Two pieces 8 x 5.\nPiece one: score at 4\nPiece two: score at 2 and 6", "piece 1 8 x 5: 4 / other piece 1 8 x 5: 2 6")]
     public void Scores_may_be_told_by_their_number(string text, string pieces) => Reads(text, pieces);
 
@@ -53,6 +68,8 @@ public class OwnPlacesTests
     [InlineData("front 5 1/2 x 7, 1/2 walls left and right, window leaves half an inch all round", "front 5.5 x 7: 0.5 5 / Window window 3.5 x 6")]
     [InlineData("Die a 3 square through front", "Window die 3 x 3")]
     [InlineData("layer 5 x 5 with the same 3 square out of it", "Paper layer 5 x 5 / Window window 3 x 3")]
+    [InlineData("window die 3 5/8, cut through the front\nlayer 5 x 5, same window", "Window window 3.625 x 3.625 / Paper layer 5 x 5 / Window window 3.625 x 3.625")]
+    [InlineData("tunnel 3 1/2 x 17, folds at 4, 8 1/2, 13, window 2 x 7 across middle fold", "tunnel 3.5 x 17: 4 8.5 13 / Window window 2 x 7")]
     [InlineData("box 10 x 5 | 1/2, 5, 5 1/2 | aperture 3 1/2 x 4", "box 10 x 5: 0.5 5 5.5 / Window aperture 3.5 x 4")]
     public void A_window_may_be_told_by_its_frame(string text, string pieces) => Reads(text, pieces);
 
@@ -68,9 +85,13 @@ public class OwnPlacesTests
     [InlineData("first mat 4 3/4 x 6, second 4 1/2 x 5 3/4", "Paper first mat 4.75 x 6 / Paper second 4.5 x 5.75")]
     [InlineData("flap 4 x 2, no scores", "flap 4 x 2")]
     [InlineData("flap 4 x 2 (not scored)", "flap 4 x 2")]
+    [InlineData("square tile 3 1/4", "tile 3.25 x 3.25")]
+    [InlineData("covers (2 chipboard) 4 1/4 x 4 1/4", "covers 4.25 x 4.25 x2")]
+    [InlineData("cover 10 x 5, trim 1/2 off the back", "cover 10 x 5")]
     [InlineData("2 squares of 3 in folded in half", "piece 1 3 x 3 x2: 1.5")]
     [InlineData("6 in wide strip, 11 1/2 in long", "strip 6 x 11.5")]
     [InlineData("base 10\" on the long edge, 7\" on the short edge", "base 10 x 7")]
+    [InlineData("6x6 card. Cut stock 12 x 6. Score: 3, 6.", "Finished card 6 x 6 / card 12 x 6: 3 6")]
     [InlineData("5 x 6 card base (10 x 6 scored and folded at 5)", "Finished base 5 x 6 / base 10 x 6: 5")]
     public void Places_are_no_names(string text, string pieces) => Reads(text, pieces);
 

@@ -13,7 +13,10 @@ public static partial class OwnListReader
         tail = tail is not null && !tail.Any(char.IsAsciiDigit) && OwnScores.EndsForm().IsMatch(tail) && part.Any(char.IsAsciiDigit) ? part : tail;
         var isOfEach = OfEach().IsMatch(part);
         bool IsAlike(OwnPiece piece) => piece.Line == number && piece.Name == pieces[last].Name;
-        if (last > 0 && tail is not null && (isOfEach || (IsAlike(pieces[last - 1]) && !part.StartsWith("the ", StringComparison.OrdinalIgnoreCase))) && Each(tail, unit, pieces, last, p => isOfEach ? p.Line >= pieces[last].Line - MostRows : IsAlike(p)))
+        static bool Is(OwnPiece piece, string called) => piece.Name.TrimEnd('s').EndsWith(called.TrimEnd('s'), StringComparison.OrdinalIgnoreCase);
+        var ofThose = OfEachNamed().Match(part).Groups["name"].Value is { Length: > 0 } called && pieces.Any(p => Is(p, called)) ? called : null;
+        last = ofThose is null ? last : pieces.FindLastIndex(p => Is(p, ofThose));
+        if (last > 0 && tail is not null && (isOfEach || ofThose is not null || (IsAlike(pieces[last - 1]) && !part.StartsWith("the ", StringComparison.OrdinalIgnoreCase))) && Each(tail, unit, pieces, last, p => ofThose is not null ? Is(p, ofThose) : isOfEach ? p.Line >= pieces[last].Line - MostRows : IsAlike(p)))
         {
             return true;
         }
@@ -120,6 +123,14 @@ public static partial class OwnListReader
         {
             var near = new OwnScores(piece.Scores, piece.AlongFirst, [], piece.SideSaid, false, Same: false) { Folds = piece.Folds };
             var both = near.AndFrom(far.Same ? near : far, piece.Along);
+
+            // What comes to the same from the other end was read along the other side.
+            if (both.Scores.Count == piece.Scores.Count && piece.Turned is { } turnedPiece)
+            {
+                both = (near with { AlongFirst = !near.AlongFirst }).AndFrom(far.Same ? near : far, piece.Across);
+                return turnedPiece with { Scores = both.Scores, Folds = both.Folds };
+            }
+
             return piece with { Scores = both.Scores, Folds = both.Folds };
         }
 
@@ -174,5 +185,38 @@ public static partial class OwnListReader
         }
 
         return false;
+    }
+
+    /// <summary>A window that has no size of its own, beside what else its line says: as large as the one before it, or all of a panel but its frame. Null where the line has none.</summary>
+    private static bool? WithAWindow(string part, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
+    {
+        var window = pieces.FindLast(p => p.Kind == OwnKind.Window);
+        var said = window is not null && SameWindow().Match(part) is { Success: true } same ? same : FramedWindow().Match(part);
+        if (!said.Success)
+        {
+            return null;
+        }
+
+        var rest = part.Remove(said.Index, said.Length).Trim(' ', ',', ';', '-', '.');
+        if (rest.Length > 0 && !ReadPart(rest, number, unit, pieces, named))
+        {
+            return false;
+        }
+
+        var name = said.Groups["name"].Value.ToLowerInvariant();
+        if (!said.Groups["frame"].Success)
+        {
+            pieces.Add(window! with { Line = number, Name = name });
+            return true;
+        }
+
+        // Of the widest panel that frame stays on each side.
+        if (OwnFigures.All(said.Groups["frame"].Value, unit, 1) is not [var frame] || pieces.FindLast(p => p.Kind is OwnKind.Piece or OwnKind.Paper) is not { } piece || piece.Panels.Max() - frame - frame is var along && piece.Across - frame - frame is var across && Length.Min(along, across) <= Length.Zero)
+        {
+            return false;
+        }
+
+        pieces.Add(new OwnPiece(number, name, OwnKind.Window, 1, piece.AlongFirst ? along : across, piece.AlongFirst ? across : along, [], true, piece.Unit));
+        return true;
     }
 }

@@ -20,28 +20,6 @@ public static partial class OwnListReader
     [GeneratedRegex(@"\b(?:mats?|papers?|layers?|panels? of paper|prints?|pattern(?:ed)?|dsp|decorat\w*|liners?|front mat|sentiment|greeting)\b", RegexOptions.IgnoreCase)]
     private static partial Regex PaperWord();
 
-    [GeneratedRegex(@"(?<!\b(?:bay|bow)[\s-])\b(?:window|aperture|opening|hole|cut ?out)\b", RegexOptions.IgnoreCase)]
-    private static partial Regex WindowWord();
-
-    // Whoever cuts a square out of a piece has an opening.
-    [GeneratedRegex(@"^\W*(?:then\s+)?(?:die[\s-]*)?cut\s+(?:an?|one)\W*$", RegexOptions.IgnoreCase)]
-    private static partial Regex CutA();
-
-    [GeneratedRegex(@"^\W*(?:(?:circle|square|rectangle|oval|shape)\s+)?(?:in|into|out\s+of|from|through)\s+(?:the|its|both|your)\s+(?!cent(?:re|er)\b|middle\b)", RegexOptions.IgnoreCase)]
-    private static partial Regex OutOf();
-
-    // Where one more opening is, that is named by that alone: window in the box 3 x 5, in the layer 2 x 4.
-    [GeneratedRegex(@"^\W*(?:and\s+)?(?:in|into|out\s+of|from|through)\s+(?:the|its|each)\s+[a-z ]+$", RegexOptions.IgnoreCase)]
-    private static partial Regex InAnother();
-
-    // Behind its size.
-    [GeneratedRegex(@"^[\W\d]*(?:opening|window|aperture|hole)\b", RegexOptions.IgnoreCase)]
-    private static partial Regex IsOpening();
-
-    // What goes through a piece is no paper on it.
-    [GeneratedRegex(@"\bthrough\s+(?:both|all|the|it|front|back|base|cover|card)\b|\bout\s+of\s+it\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Through();
-
     [GeneratedRegex(@"\b(?:finished|closed|(?:when|folded|folds)\s+(?:it\s+is\s+)?(?:flat|shut)|folded size|card size|makes an?)\b|\b(?:for|fits?|to\s+(?:take|hold|fit|house))\s+an?\s*(?:card\b|$)", RegexOptions.IgnoreCase)]
     private static partial Regex FinishedWord();
 
@@ -55,7 +33,7 @@ public static partial class OwnListReader
     [GeneratedRegex($@"^(?<name>[a-z][a-z '&-]{{1,40}}?)\W*(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})(?<rest>[^\d]*)$", RegexOptions.IgnoreCase)]
     private static partial Regex NamedForm();
 
-    [GeneratedRegex($@"^(?:(?:measured\s+)?from\s+(?:the\s+)?(?:one|left|lh|top|either)\b(?:[\s-]*hand)?(?:\s+(?:end|edge|side))?\s*[:,-]?)?[\s,;/&|]*{Figures}(?:panels|sections)?$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"^(?:l(?:eft)?\s*(?:-+|to)\s*r(?:ight)?\b[\s:]*|(?:measured\s+)?from\s+(?:the\s+)?(?:one|left|lh|top|either)\b(?:[\s-]*hand)?(?:\s+(?:end|edge|side))?\s*[:,-]?)?[\s,;/&|]*{Figures}(?:panels|sections)?$", RegexOptions.IgnoreCase)]
     private static partial Regex BareForm();
 
     // Figures right behind a size are its scores.
@@ -114,15 +92,6 @@ public static partial class OwnListReader
     [GeneratedRegex(@"[\s,;(-]*\b(?:(?:no|without(?:\s+any)?)\s+(?:scores?|scoring|score\s+lines?|folds?|creases?)|(?:not|un)[\s-]?(?:scored|folded)|(?:score|fold)\s+nothing)\b\s*\)?", RegexOptions.IgnoreCase)]
     private static partial Regex NotScored();
 
-    // Where a piece is scored may stand before what says so: both ends scored at 2, sides and bottom scored at 1/2.
-    private const string ScoredAt = $@"\s+(?:is\s+|are\s+)?(?:scored|creased|folded(?:\s+in)?)\s+(?:in\s+)?(?:at\s+)?(?<figure>{Figure}(?:\s+and\s+{Figure})?)(?!\s*(?:x|×|by|from)\b)";
-
-    [GeneratedRegex($@"\b(?<where>(?:both|each|all|opposite)\s+(?:four\s+|4\s+)?(?:(?:short|long)\s+)?(?:sides?|ends?|edges?)){ScoredAt}", RegexOptions.IgnoreCase)]
-    private static partial Regex EndsScored();
-
-    [GeneratedRegex($@"\b(?:left,?\s+(?:and\s+)?right|(?:(?:both|the)\s+)?sides),?\s+and\s+(?:the\s+)?(?<foot>bottom|top|foot|head){ScoredAt}", RegexOptions.IgnoreCase)]
-    private static partial Regex ThreeSidesScored();
-
     // Scores that are said anew: 1/4 and 10, I mean score at 1/4.
     [GeneratedRegex(@"^(.*?)\b(?:scor|fold|creas)[a-z]*\b[^;]*?[.,(-]+\s*\b(?:(?:i\s+mean|make\s+that|no\s+wait|wait|sorry|oops)\b|no\s*[,:-])[\s,:-]*(?=(?:scor|fold|creas)[a-z]*\b[^;]*\d)", RegexOptions.IgnoreCase)]
     private static partial Regex ScoresCorrected();
@@ -132,7 +101,7 @@ public static partial class OwnListReader
     private static partial Regex FigureCorrected();
 
     // The fold in the middle, and where it is.
-    [GeneratedRegex($@"\b(?:cent(?:re|er)|middle)\s+(?:folds?|creases?|scores?)(?:\s+lines?)?\b(?![\s:=-]*[a-z][a-z ]{{0,24}}[\s:=-]*{Figure}\s*(?:x|×|by)\s*\d)(?:\s*(?:at|on|is|[:@=])?\s*(?<figure>(?=\d)))?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?<!\b(?:over|across|on|through|along|at)\s+(?:the\s+)?)\b(?:cent(?:re|er)|middle)\s+(?:folds?|creases?|scores?)(?:\s+lines?)?\b(?![\s:=-]*[a-z][a-z ]{{0,24}}[\s:=-]*{Figure}\s*(?:x|×|by)\s*\d)(?:\s*(?:at|on|is|[:@=])?\s*(?<figure>(?=\d)))?", RegexOptions.IgnoreCase)]
     private static partial Regex MiddleFold();
 
     // Figures behind a size that nothing reads; none is how heavy it is, or how often, or a number that it bears.
@@ -175,30 +144,38 @@ public static partial class OwnListReader
     private static partial Regex CutInHalf();
 
     // One of two that were cut alike: what else is done to the other.
-    [GeneratedRegex(@"^\W*(?:the\s+)?(?:(?:other|second|2nd)(?:\s+(?:one|piece))?\b|(?:#|no\.?\s*|number\s+|(?:piece|one|strip|card|sheet|panel)\s+)(?:2|two)\b)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\W*(?:the\s+)?(?:(?:other|second|2nd)(?:\s+(?:one|piece))?\b|(?:#|no\.?\s*|number\s+|(?:piece|one|strip|card|sheet|panel)\s+)(?:2|two)\b|b\s*[:.)=])", RegexOptions.IgnoreCase)]
     private static partial Regex OtherOne();
 
     // One score of several that have a line each: crease 2: 90 from the left; or 2nd score: 7 1/4.
     [GeneratedRegex($@"^\W*(?:(?:score|crease|fold)(?:\s+line)?\s*(?:no\.?|#)?\s*\d{{1,2}}\s*[:=.)-]|(?:\d(?:st|nd|rd|th)|first|second|third|fourth|fifth|sixth|seventh|eighth)\s+(?:score|crease|fold)(?:\s+line)?\b\s*[:=]?)\s*(?:at\s+)?(?<score>{Figure})(?:\s*(?:from\s+(?:the\s+)?)?(?:left|top)(?:\s+(?:edge|end|side))?)?\W*$", RegexOptions.IgnoreCase)]
     private static partial Regex NumberedScore();
 
-    // What is folded up at both ends, where nobody says that it is scored: 1/2 tabs at each end.
-    [GeneratedRegex($@"(?:(?<![\d/])(?<figure>{Figure})[\s-]+(?:walls?|flaps?|tabs?)|(?:walls?|flaps?|tabs?)\s+of\s+(?<figure>{Figure}))\s+(?<ends>{OwnScores.BothEnds}|(?:on\s+(?:the\s+)?)?left\s+(?:and|&)\s+right)", RegexOptions.IgnoreCase)]
-    private static partial Regex TabsAtEnds();
+    // Whole figures that strokes part.
+    [GeneratedRegex(@"(?<![\d/.,-])\d{1,3}(?:-\d{1,3}){2,}(?![\d/.-])")]
+    private static partial Regex StrokedRun();
+
+    // Of which pieces something is said: all pillars, each of the tiers.
+    [GeneratedRegex(@"^\W*(?:and\s+)?(?:(?:score|fold|crease)\s+)?(?:each|all)\s+(?:of\s+)?(?:the\s+)?(?<name>[a-z]{3,})\b", RegexOptions.IgnoreCase)]
+    private static partial Regex OfEachNamed();
+
+    // Behind a size, that it is a card, and nothing else.
+    [GeneratedRegex(@"^\W*(?:(?!base|blank|gift|note|place|business)[a-z-]+\s+){0,3}card\W*$", RegexOptions.IgnoreCase)]
+    private static partial Regex OnlyCard();
+
+    // One figure and nothing else, as in a list of scores.
+    [GeneratedRegex($@"^\W*(?<score>{Figure})\W*$", RegexOptions.IgnoreCase)]
+    private static partial Regex OnlyFigure();
+
+    // Strokes that are longer than one.
+    [GeneratedRegex(@"(?<=\s)-{2,}(?=\s)")]
+    private static partial Regex LongStroke();
 
     [GeneratedRegex(@"\b(?:from\s+)?corner\s+to\s+(?:opposite\s+)?corner\b(?:\s+(?:both\s+ways|twice|through\s+the\s+(?:cent(?:re|er)|middle)))*", RegexOptions.IgnoreCase)]
     private static partial Regex CornerToCorner();
 
-    // How a score runs, before the word and its figures: lengthwise score 43.
-    [GeneratedRegex(@"\b(?:(?<across>crosswise|widthwise|widthways)|lengthwise|lengthways)\s+(?:scor|fold|creas)(?:e|es|ed|s|ing)?(?:\s+lines?)?\s*(?:at|on|[:@=])?\s*(?=\d)", RegexOptions.IgnoreCase)]
-    private static partial Regex AdverbFirst();
-
     [GeneratedRegex(@"^\W*(?:and\W*)?$", RegexOptions.IgnoreCase)]
     private static partial Regex OnlyAnd();
-
-    // Behind its size a piece has walls, at both ends: 9 x 5 1/2; 1 in walls.
-    [GeneratedRegex($@"(?<=\d[\w""]{{0,6}}\s{{0,4}}[,;]\s{{0,4}})(?:(?:both|each|all)\s+)?(?:(?:with|has|have)\s+)?(?<figure>{Figure})[\s-]+(?:walls|tabs|flaps)\W*$", RegexOptions.IgnoreCase)]
-    private static partial Regex WallsOnly();
 
     // Behind its size a sheet is halved by folding it.
     [GeneratedRegex(@"(?<=\d[\w""]{0,6}\s{0,4}[,:-]\s{0,4})halved\b", RegexOptions.IgnoreCase)]
@@ -207,10 +184,6 @@ public static partial class OwnListReader
     // Of two that are cut alike one is scored so, and the other otherwise.
     [GeneratedRegex(@"\bone\s+(?:is\s+)?(?<one>(?:scor|fold|creas)[^;]{0,80}?)[\s,;]{1,4}(?:and\s+)?the\s+other\s+(?:one\s+)?(?:is\s+)?(?<other>(?:scor|fold|creas).*)$", RegexOptions.IgnoreCase)]
     private static partial Regex OneAndOther();
-
-    // A pocket along the foot: fold the bottom up 2, fold up 2 along the bottom, bottom folded up by 2.
-    [GeneratedRegex($@"\b(?:fold|turn)(?:s|ed)?\s+(?:(?:up|down|over|in)\s+)?(?:the\s+)?(?<end>bottom|top)(?:\s+(?:edge|end|side|flap))?\s*(?:(?:up|down|over|in)\s+)?(?:(?:by|at)\s+)?(?<figure>{Figure})|\bfold(?:s|ed)?\s+(?:up|down|over)\s+(?:(?:by|at)\s+)?(?<figure>{Figure})\s+(?:up\s+|in\s+)?(?:from|along|at|on)\s+(?:the\s+)?(?<end>bottom|top)\b(?:\s+(?:edge|end|side))?|\b(?<end>bottom|top)(?:\s+(?:edge|end|side|flap))?\s+folded\s+(?:up|down|over)\s+(?:by\s+)?(?<figure>{Figure})", RegexOptions.IgnoreCase)]
-    private static partial Regex FoldedUp();
 
     [GeneratedRegex(@"^\W*(?:then\s+|now\s+)?fold", RegexOptions.IgnoreCase)]
     private static partial Regex FoldFirst();
@@ -228,10 +201,6 @@ public static partial class OwnListReader
     // The last of figures is how many there are: score at 1 and 7 x2.
     [GeneratedRegex(@"^(?<said>.*\d[""]?)\s+[x×](?<n>\d{1,2})\W*$", RegexOptions.IgnoreCase)]
     private static partial Regex CountAtEnd();
-
-    // Which side, before figures: on the short side 1 and 4.
-    [GeneratedRegex(@"^\W*(?:and\s+)?(?:(?:on|along|across)\s+(?:the|its)\s+)?(?:(?:long|short|other)(?:er)?\s+(?:side|edge|way)|[\d/ .,-]+(?:inch|in|""|cm|mm)?\s+(?:side|edge))\b", RegexOptions.IgnoreCase)]
-    private static partial Regex OnASide();
 
     // What is said of all pieces before it that nothing was said of.
     [GeneratedRegex(@"^\W*(?:and\s+)?(?:each|all)\b(?!\s+(?:of\s+)?(?:the\s+)?(?:sides|edges|corners|way|round))", RegexOptions.IgnoreCase)]
@@ -334,37 +303,8 @@ public static partial class OwnListReader
     private static partial Regex OneOfThem();
 
     // Columns that a rule parts, of which another names a piece or a window.
-    [GeneratedRegex($@"(?<=(?:x|×|by)\s{{0,3}}\d[^\n]{{0,60}})\s*\|\s*(?=[a-z][a-z ]{{0,30}}:?\s*(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*(?:x|×|by)\s*\d)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?<=(?:x|×|by)\s{{0,3}}\d[^\n]{{0,60}})(?:\s*\||\s+-(?=\s+(?:window|aperture|opening)\b))\s*(?=[a-z][a-z ]{{0,30}}:?\s*(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*(?:x|×|by)\s*\d)", RegexOptions.IgnoreCase)]
     private static partial Regex NextColumn();
-
-    // Which side lies along the top of the board, before what is scored: with the long side along the top, score at.
-    [GeneratedRegex($@"\bwith\s+the\s+(?<side>long|short|(?>{OwnFigures.Number})(?>{OwnFigures.Unit}))(?:er)?\s*(?:side|edge)?\s+(?:along|at|on|against)\s+the\s+top\b[^,;.\d]{{0,30}},?\s*(?<word>(?:scor|fold|creas)[a-z]*)(?:\s+(?:it\s+)?at\b)?", RegexOptions.IgnoreCase)]
-    private static partial Regex SideOnTop();
-
-    // A window that is told by what stays round it: window 1/2 in from all edges, window leaves 1/2 all round.
-    [GeneratedRegex($@"[\s,;.(-]*\b(?:with\s+)?(?:an?\s+|the\s+)?(?<name>window|aperture|opening)\b[^,;.\d]{{0,30}}?(?<frame>(?>{OwnFigures.Number})(?>{OwnFigures.Unit}))\s*(?:frame\s+)?(?:in\s+)?(?:from\s+(?:the\s+|all\s+|each\s+|every\s+)*(?:edges?|folds?|sides?|scores?)(?:\s+all\s+(?:a)?round)?|all\s+(?:the\s+way\s+)?(?:a)?round(?:\s+it)?|on\s+(?:all|each|every)\s+(?:four\s+)?sides?|frame(?:\s+all\s+(?:a)?round)?)(?![^;]*(?:x|×|by)\s*\d)\)?", RegexOptions.IgnoreCase)]
-    private static partial Regex FramedWindow();
-
-    private const string Where = @"^\W*(?:for|on|onto|behind|inside|outside)\b";
-
-    // Where a piece goes, behind its size and before the next one: for the wide door, ….
-    [GeneratedRegex($@"{Where}(?:[^,;.\d]*[,;]\s*(?:and\s+)?|[^,;.\d]*?\band\s+)", RegexOptions.IgnoreCase)]
-    private static partial Regex WhereItGoes();
-
-    // And nothing else.
-    [GeneratedRegex($@"{Where}[^;\d]*$", RegexOptions.IgnoreCase)]
-    private static partial Regex OnlyWhereItGoes();
-
-    // So many scores, and how far apart.
-    [GeneratedRegex($@"\b(?<n>two|three|four|five|six|seven|eight|\d{{1,2}})\s+(?:scores|creases|folds|(?:score|fold)\s+lines)\s+(?<step>(?>{OwnFigures.Number})(?>{OwnFigures.Unit}))\s+apart\b(?!\s*\()", RegexOptions.IgnoreCase)]
-    private static partial Regex SoFarApart();
-
-    [GeneratedRegex(@"^(?:scores|creases|folds)", RegexOptions.IgnoreCase)]
-    private static partial Regex Plural();
-
-    // How many scores follow, and no pieces.
-    [GeneratedRegex(@"[\s,;:-]+(?:two|three|four|five|six|seven|eight|\d{1,2})\s*$", RegexOptions.IgnoreCase)]
-    private static partial Regex SoManyScores();
 
     // What is in a piece: with a circle of so much.
     [GeneratedRegex(@"(?:\bwith|\bw/)(?:\s+an?)?\s*$", RegexOptions.IgnoreCase)]

@@ -36,6 +36,9 @@ public static partial class OwnListReader
         figures = NameBetween().Replace(figures, "${name} ${wide} ${long}");
         figures = PartedFigures().Replace(figures, ", ");
 
+        figures = LongStroke().Replace(figures, "-");
+        figures = StrokedRun().Replace(figures, m => m.Value.Replace("-", ", ", StringComparison.Ordinal));
+
         // A slash between three figures or more parts them, and makes no fraction; nor does one between figures that are none.
         figures = MaybeFraction().Replace(figures, m => IsFraction(m) ? m.Value : m.Value.Replace("/", " / ", StringComparison.Ordinal));
         var parted = SlashedRun().Replace(figures, m => m.Value.Replace("/", " / ", StringComparison.Ordinal));
@@ -43,6 +46,10 @@ public static partial class OwnListReader
         parted = TabsAtEnds().Replace(parted, "score ${figure} ${ends}");
         parted = NotScored().Replace(parted, "");
         parted = ThreeSidesScored().Replace(EndsScored().Replace(parted, "score ${figure} from ${where}"), "score ${figure} from both sides and the ${foot}");
+        parted = DoorsOfEach().Replace(parted, "score ${figure} from each end");
+        parted = HalfFold().Replace(parted, "folded in half");
+        parted = WindowDie().Replace(parted, "${name} ${figure} square");
+        parted = SquareFirst().Replace(parted, "${name} ${figure} square");
         parted = SoFarApart().Replace(parted, "score every ${step}, ${n} times");
         parted = WallsOnly().Replace(parted, "score ${figure} from each end");
         parted = Halving().Replace(parted, "folded in half");
@@ -81,6 +88,7 @@ public static partial class OwnListReader
         for (var i = 0; i < lines.Length; i++)
         {
             var run = lines.Skip(i).Select(l => NumberedScore().Match(Plain(l))).TakeWhile(m => m.Success).ToList();
+            run = run.Count > 0 ? run : [.. lines.Skip(i).Select(l => OnlyFigure().Match(Plain(l))).TakeWhile(m => m.Success)];
             if (run.Count > 1)
             {
                 joined[i] = $"score at {string.Join(", ", run.Select(m => m.Groups["score"].Value))}";
@@ -104,6 +112,7 @@ public static partial class OwnListReader
             part = part[..wrong.At] + part[(corrected.Index + corrected.Length)..];
         }
 
+        part = AlongASide().Replace(part, m => $"score along the {(m.Groups["first"].Success ? "width" : "height")} {m.Groups["scores"].Value}");
         part = SideOnTop().Replace(part, "${word} along the ${side} side at");
         part = FoldedUp().Replace(part, "score ${figure} from the ${end} ");
         part = AdverbFirst().Replace(part, m => $"score along the {(m.Groups["across"].Success ? "long" : "short")} side ");

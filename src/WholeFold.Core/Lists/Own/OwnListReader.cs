@@ -67,14 +67,20 @@ public static partial class OwnListReader
     /// <summary>What comes first, has a name that no piece has, and is as large as what is scored will be when it is folded, is the finished card.</summary>
     private static List<OwnPiece> WithItsCard(List<OwnPiece> pieces)
     {
-        if (pieces is not [{ Kind: OwnKind.Piece, Quantity: 1, Scores.Count: 0 } first, .. var rest] || rest.Any(p => p.Kind == OwnKind.Finished) || PieceName().IsMatch(first.Name) || !rest.Any(p => p.Scores.Count > 0 && (Longer(p.First, p.Second) || Longer(p.Second, p.First))))
+        if (pieces is not [{ Kind: OwnKind.Piece, Quantity: 1, Scores.Count: 0 } first, .. var rest] || rest.Any(p => p.Kind == OwnKind.Finished) || PieceName().IsMatch(first.Name) || !rest.Any(p => p.Scores.Count > 0 && ComesTo(p.First, p.Second, first.First, first.Second)))
         {
             return pieces;
         }
 
         return [first with { Kind = OwnKind.Finished }, .. rest];
+    }
 
-        bool Longer(Length along, Length across) => (across == first.Second && along > FoldedAway(first.First)) || (across == first.First && along > FoldedAway(first.Second));
+    /// <summary>Whether a sheet, folded, can come to a card: as large one way, and larger the other.</summary>
+    private static bool ComesTo(Length a, Length b, Length width, Length height)
+    {
+        return Longer(a, b) || Longer(b, a);
+
+        bool Longer(Length along, Length across) => (across == height && along > FoldedAway(width)) || (across == width && along > FoldedAway(height));
     }
 
     /// <summary>What is folded was longer by so much.</summary>
@@ -114,6 +120,12 @@ public static partial class OwnListReader
             return [part];
         }
 
+        // Figures behind the colon are scores of what stands before it.
+        if (piece.At > 0 && part[(colon + 1)..].TrimStart() is [>= '0' and <= '9', ..] && part[(colon + 1)..piece.At].Any(char.IsAsciiDigit) && OwnFigures.WithoutCounts(part[colon..piece.At]).Any(char.IsAsciiDigit))
+        {
+            return [part];
+        }
+
         // The name stands before the size, or behind it.
         var (before, between) = (part[..card.At], part[card.End..colon]);
         return before.Any(char.IsAsciiLetter) ? ClosedWords().IsMatch(between) ? [$"{part[..card.End]} finished", part[(colon + 1)..].Trim()] : [part]
@@ -130,6 +142,9 @@ public static partial class OwnListReader
 
         var (before, after) = (part[..size.At].Trim(), part[size.End..].Trim());
         var isTitle = (before.EndsWith('(') && after is ")" or "" && !(PieceName().IsMatch(before) && (next is null || OwnFigures.Sizes(next, unit).Count == 0))) || (ClosedWords().IsMatch(after) && TitleName().IsMatch(before) && next is not null && OwnFigures.Sizes(next, unit).Count > 0);
+
+        // Or the card that the sheet behind it comes to, folded.
+        isTitle |= before.Length == 0 && OnlyCard().IsMatch(after) && next is not null && OwnFigures.Sizes(next, unit) is [var sheet, ..] && ComesTo(sheet.A, sheet.B, size.A, size.B);
         return isTitle ? new OwnPiece(number, Name(before) is { Length: > 0 } name ? name : "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit) : null;
     }
 
@@ -201,10 +216,9 @@ public static partial class OwnListReader
             return ReadPart(two.Groups["one"].Value, number, unit, pieces, named) && ReadPart($"the other {two.Groups["other"].Value}", number, unit, pieces, named);
         }
 
-        if (FramedWindow().Match(part) is { Success: true } framed && OwnFigures.Figure(OwnFigures.NumberForm().Match(framed.Groups["frame"].Value).Groups["n"].Value, OwnFigures.NumberForm().Match(framed.Groups["frame"].Value).Groups["u"].Value, unit) is { } frame)
+        if (WithAWindow(part, number, unit, pieces, named) is { } withAWindow)
         {
-            var rest = part.Remove(framed.Index, framed.Length).Trim(' ', ',', ';', '-', '.');
-            return (rest.Length == 0 || ReadPart(rest, number, unit, pieces, named)) && Framed(frame, framed.Groups["name"].Value.ToLowerInvariant(), number, pieces);
+            return withAWindow;
         }
 
         // A piece may be called a folded one: what is scored stands behind its size.
@@ -244,6 +258,12 @@ public static partial class OwnListReader
             return ReadPart($"{head[..sizes[0].End]}, score {ahead.Groups["scores"].Value} {OwnScores.Word().Replace(tail, "", 1)}", number, unit, pieces, named);
         }
 
+        // Figures behind a size, and another size behind them: what is cut out of it, mostly.
+        if (!score.Success && sizes.Count > 1 && LastClause().Match(part[..sizes[1].At]) is { Success: true } next && next.Index > sizes[0].End && BehindForm().IsMatch(part[sizes[0].End..next.Index]))
+        {
+            return ReadPart(part[..next.Index], number, unit, pieces, named) && ReadPart(part[(next.Index + next.Length - next.Groups["words"].Length)..], number, unit, pieces, named);
+        }
+
         if (!score.Success && sizes.Count == 1 && BehindSize(head, sizes[0], number, unit, pieces, named) is { } isRead)
         {
             return isRead;
@@ -258,19 +278,6 @@ public static partial class OwnListReader
         return sizes.Count == 0 ? Continues(part, score.Success ? (OwnScores.SideForm().IsMatch(head) ? part : tail) : null, number, unit, pieces, named) : Adds(head, sizes, score.Success ? tail : null, number, unit, pieces);
     }
 
-    /// <summary>A window in the piece before it, of its widest panel all but what stays on each side.</summary>
-    private static bool Framed(Length frame, string name, int number, List<OwnPiece> pieces)
-    {
-        if (pieces.FindLast(p => p.Kind is OwnKind.Piece or OwnKind.Paper) is not { } piece || piece.Panels.Max() is var panel && Length.Min(panel, piece.Across) <= frame + frame)
-        {
-            return false;
-        }
-
-        var (along, across) = (panel - frame - frame, piece.Across - frame - frame);
-        pieces.Add(new OwnPiece(number, name, OwnKind.Window, 1, piece.AlongFirst ? along : across, piece.AlongFirst ? across : along, [], true, piece.Unit));
-        return true;
-    }
-
     /// <summary>What stands behind a size without a word that it is scored, where it is its scores, its panels or figures in a row; null where it is none of that.</summary>
     private static bool? BehindSize(string head, OwnFigures.Size size, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
     {
@@ -278,6 +285,11 @@ public static partial class OwnListReader
         if (!DoneWord().IsMatch(behind) && BehindForm().Match(OwnScores.CountForm().Replace(behind, "").TrimEnd(' ', '.', '!')) is { Success: true } figures)
         {
             return Adds(head[..size.End], [size], $"{figures.Groups["scores"].Value}{(OwnFigures.Count("", TailCount(behind)) is > 1 and var many ? $" ({many})" : "")}", number, unit, pieces);
+        }
+
+        if (EndsOnly().IsMatch(behind))
+        {
+            return Adds(head[..size.End], [size], behind, number, unit, pieces);
         }
 
         if (OwnScores.OfPanels(behind, size.A, size.B, unit) is { } panels)
@@ -321,7 +333,7 @@ public static partial class OwnListReader
             before = i > 0 ? WhereItGoes().Replace(before, "") : before;
 
             // A folded card, and in brackets the sheet that it is folded from.
-            if (i == 0 && sizes.Count == 2 && tail is not null && after.TrimEnd().EndsWith('(') && IsFoldedFrom(size, sizes[1]))
+            if (i == 0 && sizes.Count == 2 && tail is not null && after.TrimEnd().EndsWith('(') && ComesTo(sizes[1].A, sizes[1].B, size.A, size.B))
             {
                 pieces.Add(new OwnPiece(number, Name(before) is { Length: > 0 } called ? called : Name(after) is { Length: > 0 } calledBehind ? calledBehind : "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit));
                 carried = pieces[^1];
@@ -354,8 +366,6 @@ public static partial class OwnListReader
         return true;
 
         static bool IsMadeFor(string before, string after, string head) => GoesIn().IsMatch(before) && (CardBehind().IsMatch(after) || (EnvelopeWord().IsMatch(head) && NothingBehind().IsMatch(after)));
-
-        static bool IsFoldedFrom(OwnFigures.Size folded, OwnFigures.Size sheet) => (sheet.A == folded.A + folded.A && sheet.B == folded.B) || (sheet.B == folded.B + folded.B && sheet.A == folded.A);
 
         // What stands before the next name belongs to the size before it.
         static string Until(string after) => Regex.Match(after, @"^\W*(?:\(\s*\d+\s*\)|x\s*\d+)") is { Success: true } m ? m.Value : "";

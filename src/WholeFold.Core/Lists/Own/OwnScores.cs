@@ -128,6 +128,12 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             return new OwnScores(main.Scores, main.AlongFirst, other, true, diagonals, Same: false) { Folds = main.Folds };
         }
 
+        // Beside diagonals the two that halve both sides run one each way.
+        if (diagonals && others.Count == 0 && main.Scores is [var less, var greater] && new[] { (less, greater), (greater, less) }.FirstOrDefault(h => (h.Item1 + h.Item1 - first).Abs() <= Length.Mm(1) && (h.Item2 + h.Item2 - second).Abs() <= Length.Mm(1)) is var halves && halves.Item1 > Length.Zero)
+        {
+            return new OwnScores([halves.Item1], true, [halves.Item2], true, diagonals, Same: false);
+        }
+
         var cross = others.Where(o => o.AlongFirst != main.AlongFirst || !o.Said).SelectMany(o => o.Scores).Distinct().Order().ToList();
         var more = others.Where(o => o.AlongFirst == main.AlongFirst && o.Said).ToList();
         return new OwnScores([.. main.Scores.Concat(more.SelectMany(o => o.Scores)).Distinct().Order()], main.AlongFirst, cross, main.Said, diagonals, Same: false)
