@@ -89,7 +89,7 @@ public static partial class OwnListReader
     private static partial Regex Corrected();
 
     // A piece that has none, and says so.
-    [GeneratedRegex(@"[\s,;(-]*\b(?:(?:no|without(?:\s+any)?)\s+(?:scores?|scoring|score\s+lines?|folds?|creases?)|(?:not|un)[\s-]?(?:scored|folded)|(?:score|fold)\s+nothing)\b\s*\)?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"[\s,;(-]{0,6}\b(?:(?:no|without(?:\s+any)?)\s+(?:scores?|scoring|score\s+lines?|folds?|creases?)|(?:not|un)[\s-]?(?:scored|folded)|(?:score|fold)\s+nothing)\b\s*\)?", RegexOptions.IgnoreCase)]
     private static partial Regex NotScored();
 
     // Scores that are said anew: 1/4 and 10, I mean score at 1/4.

@@ -49,7 +49,7 @@ public static partial class OwnListReader
     private static partial Regex SquareFirst();
 
     // As large as the window before it.
-    [GeneratedRegex(@"[\s,;.(-]*\b(?:with\s+)?(?:the\s+)?same\s+(?<name>window|aperture|opening)\b\)?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"[\s,;.(-]{0,6}\b(?:with\s+)?(?:the\s+)?same\s+(?<name>window|aperture|opening)\b\)?", RegexOptions.IgnoreCase)]
     private static partial Regex SameWindow();
 
     // A window that is cut with a die, which has one figure: window die 3 5/8.
@@ -85,7 +85,7 @@ public static partial class OwnListReader
     private static partial Regex SideOnTop();
 
     // A window that is told by what stays round it: window 1/2 in from all edges, window leaves 1/2 all round.
-    [GeneratedRegex($@"[\s,;.(-]*\b(?:with\s+)?(?:an?\s+|the\s+)?(?<name>window|aperture|opening)\b[^,;.\d]{{0,30}}?(?<frame>(?>{OwnFigures.Number})(?>{OwnFigures.Unit}))\s*(?:frame\s+)?(?:in\s+)?(?:from\s+(?:the\s+|all\s+|each\s+|every\s+)*(?:edges?|folds?|sides?|scores?)(?:\s+all\s+(?:a)?round)?|all\s+(?:the\s+way\s+)?(?:a)?round(?:\s+it)?|on\s+(?:all|each|every)\s+(?:four\s+)?sides?|frame(?:\s+all\s+(?:a)?round)?)(?![^;]*(?:x|×|by)\s*\d)\)?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"[\s,;.(-]{{0,6}}\b(?:with\s+)?(?:an?\s+|the\s+)?(?<name>window|aperture|opening)\b[^,;.\d]{{0,30}}?(?<frame>(?>{OwnFigures.Number})(?>{OwnFigures.Unit}))\s*(?:frame\s+)?(?:in\s+)?(?:from\s+(?:the\s+|all\s+|each\s+|every\s+)*(?:edges?|folds?|sides?|scores?)(?:\s+all\s+(?:a)?round)?|all\s+(?:the\s+way\s+)?(?:a)?round(?:\s+it)?|on\s+(?:all|each|every)\s+(?:four\s+)?sides?|frame(?:\s+all\s+(?:a)?round)?)(?![^;]*(?:x|×|by)\s*\d)\)?", RegexOptions.IgnoreCase)]
     private static partial Regex FramedWindow();
 
     private const string Where = @"^\W*(?:for|on|onto|behind|inside|outside)\b";
@@ -106,6 +106,6 @@ public static partial class OwnListReader
     private static partial Regex Plural();
 
     // How many scores follow, and no pieces.
-    [GeneratedRegex(@"[\s,;:-]+(?:two|three|four|five|six|seven|eight|\d{1,2})\s*$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"[\s,;:-]{1,6}(?:two|three|four|five|six|seven|eight|\d{1,2})\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex SoManyScores();
 }

@@ -307,8 +307,8 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             return new(Between(figures), whole == first, true);
         }
 
-        // The same figure several times is so far from the one before it.
-        figures = figures.Count > 1 && !ends.Success && figures.Distinct().Count() == 1 ? [.. figures.Select((f, i) => new Length(f.Units * (i + 1)))] : figures;
+        // The same figure several times, as far as there is card, is so far from the one before it.
+        figures = figures.Count > 1 && !ends.Success && figures.Distinct().Count() == 1 && figures.Aggregate((a, b) => a + b) < Length.Max(first, second) ? [.. figures.Select((f, i) => new Length(f.Units * (i + 1)))] : figures;
 
         bool Holds(Length room) => figures.All(f => f < room);
 

@@ -29,6 +29,7 @@ internal sealed class RulePriors(Length width, Length height, UnitSystem system)
     /// <summary>A share that is just under a whole or a half is more likely that less something.</summary>
     private const double JustUnder = -1.6;
 
+    /// <summary>And one that is just over a whole is more likely that and something that stands out.</summary>
     private const double JustOver = -1.2;
 
     /// <summary>What goes into something is cut smaller by no more, and by too little for a ruler.</summary>
