@@ -91,6 +91,8 @@ public class OwnPlacesTests
     [InlineData("2 squares of 3 in folded in half", "piece 1 3 x 3 x2: 1.5")]
     [InlineData("6 in wide strip, 11 1/2 in long", "strip 6 x 11.5")]
     [InlineData("base 10\" on the long edge, 7\" on the short edge", "base 10 x 7")]
+    [InlineData("Gift bag 4 x 6 x 2\nsheet 12 1/2 x 8, score at 4, 6, 10 and 12", "Finished gift bag 4 x 6 / sheet 12.5 x 8: 4 6 10 12")]
+    [InlineData("mats 2 x 4 x 5\nbase 12 x 8", "Paper mats 4 x 5 x2 / base 12 x 8")]
     [InlineData("6x6 card. Cut stock 12 x 6. Score: 3, 6.", "Finished card 6 x 6 / card 12 x 6: 3 6")]
     [InlineData("5 x 6 card base (10 x 6 scored and folded at 5)", "Finished base 5 x 6 / base 10 x 6: 5")]
     public void Places_are_no_names(string text, string pieces) => Reads(text, pieces);

@@ -63,6 +63,10 @@ public static partial class OwnListReader
     [GeneratedRegex(@"^[^,;:]*(?:fold|gate|swing|twist|pinwheel|endless|never[\s-]ending|diorama|tier\s+scene|shadow\s+box|step(?:per)?)\s*(?:card)?\s*,?\s*$|\b(?:for|fits)\s+an?(?:\s+[a-z]+)?\s*$|^[^,;:\d]*\bfor\s*$|^(?!.*\b(?:gift|base|blank|note|place|business|inside|main|inner|outer|back|front|the|a|one|fold(?:ed)?)\s+card\b)[^,;:\d]*[a-z][^,;:\d]*\s+card\s*,?\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex TitleName();
 
+    // What stands on a table is as wide and high, and as deep: Gift bag 4 x 6 x 2.
+    [GeneratedRegex($@"^(?<name>[^\d]*(?:bag|box|case|house|holder|tray|tin|drawer|chest)\b[^\d]{{0,20}}?)\s(?<a>(?>{OwnFigures.Number}))(?<ua>(?>{OwnFigures.Unit}))\s*(?:x|×|by)\s*(?<b>(?>{OwnFigures.Number}))(?<ub>(?>{OwnFigures.Unit}))\s*(?:x|×|by)\s*{Figure}(?:\s*deep)?\W*$", RegexOptions.IgnoreCase)]
+    private static partial Regex DeepTitle();
+
     // What stands behind the size of a finished card, at most.
     [GeneratedRegex(@"^\W*(?:(?:square|landscape|portrait)\s*)?(?:when\s+(?:it\s+is\s+)?)?(?:flat|closed|folded|finished|shut|card)?(?:\W*\w+\s+(?:rows?|tiers?|layers?|steps?))?\W*$", RegexOptions.IgnoreCase)]
     private static partial Regex ClosedWords();

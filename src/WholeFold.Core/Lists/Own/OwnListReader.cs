@@ -135,16 +135,22 @@ public static partial class OwnListReader
     /// <summary>What the card is called and its size, over a list of pieces: in brackets, behind a fold's name, which no piece is called, or for.</summary>
     private static OwnPiece? Title(string part, string? next, int number, DisplayUnit unit)
     {
+        var isListed = next is not null && OwnFigures.Sizes(next, unit).Count > 0;
+        if (isListed && DeepTitle().Match(part) is { Success: true } deep && OwnFigures.Figure(deep.Groups["a"].Value, deep.Groups["ua"].Value, unit) is { } wide && OwnFigures.Figure(deep.Groups["b"].Value, deep.Groups["ub"].Value, unit) is { } high)
+        {
+            return new OwnPiece(number, Name(deep.Groups["name"].Value), OwnKind.Finished, 1, wide, high, [], true, unit);
+        }
+
         if (OwnFigures.Sizes(part, unit) is not [var size])
         {
             return null;
         }
 
         var (before, after) = (part[..size.At].Trim(), part[size.End..].Trim());
-        var isTitle = (before.EndsWith('(') && after is ")" or "" && !(PieceName().IsMatch(before) && (next is null || OwnFigures.Sizes(next, unit).Count == 0))) || (ClosedWords().IsMatch(after) && TitleName().IsMatch(before) && next is not null && OwnFigures.Sizes(next, unit).Count > 0);
+        var isTitle = (before.EndsWith('(') && after is ")" or "" && !(PieceName().IsMatch(before) && !isListed)) || (ClosedWords().IsMatch(after) && TitleName().IsMatch(before) && isListed);
 
         // Or the card that the sheet behind it comes to, folded.
-        isTitle |= before.Length == 0 && OnlyCard().IsMatch(after) && next is not null && OwnFigures.Sizes(next, unit) is [var sheet, ..] && ComesTo(sheet.A, sheet.B, size.A, size.B);
+        isTitle |= before.Length == 0 && OnlyCard().IsMatch(after) && isListed && OwnFigures.Sizes(next!, unit) is [var sheet, ..] && ComesTo(sheet.A, sheet.B, size.A, size.B);
         return isTitle ? new OwnPiece(number, Name(before) is { Length: > 0 } name ? name : "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit) : null;
     }
 
