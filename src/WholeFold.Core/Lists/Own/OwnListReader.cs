@@ -64,28 +64,6 @@ public static partial class OwnListReader
         return new OwnList([.. ToldApart(ByHabit(WithItsCard(pieces)))], named, left) { Title = title, Fits = FormatThatItFits().Match(text) is { Success: true } fits ? fits.Groups["name"].Value : null };
     }
 
-    /// <summary>What comes first, has a name that no piece has, and is as large as what is scored will be when it is folded, is the finished card.</summary>
-    private static List<OwnPiece> WithItsCard(List<OwnPiece> pieces)
-    {
-        if (pieces is not [{ Kind: OwnKind.Piece, Quantity: 1, Scores.Count: 0 } first, .. var rest] || rest.Any(p => p.Kind == OwnKind.Finished) || PieceName().IsMatch(first.Name) || !rest.Any(p => p.Scores.Count > 0 && ComesTo(p.First, p.Second, first.First, first.Second)))
-        {
-            return pieces;
-        }
-
-        return [first with { Kind = OwnKind.Finished }, .. rest];
-    }
-
-    /// <summary>Whether a sheet, folded, can come to a card: as large one way, and larger the other.</summary>
-    private static bool ComesTo(Length a, Length b, Length width, Length height)
-    {
-        return Longer(a, b) || Longer(b, a);
-
-        bool Longer(Length along, Length across) => (across == height && along > FoldedAway(width)) || (across == width && along > FoldedAway(height));
-    }
-
-    /// <summary>What is folded was longer by so much.</summary>
-    private static Length FoldedAway(Length side) => new(side.Units * 23 / 20);
-
     /// <summary>Whether figures stand behind the size of a piece, or between two sizes, that were not taken for anything.</summary>
     private static bool HasUnread(string part, DisplayUnit unit, IEnumerable<OwnPiece> read)
     {
@@ -112,48 +90,6 @@ public static partial class OwnListReader
         return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0 || (OwnScores.Word().Match(s) is { Success: true } word && OwnScores.IsSaid(s[word.Index..])) || BareForm().IsMatch(s) || (s.Length > 0 && char.IsUpper(s[0]) && NamedForm().IsMatch(s) && !GoesOn().IsMatch(s))) ? sentences : [StepNumber().Replace(part, "")];
     }
 
-    /// <summary>What a card is called with its size, and behind a colon what is cut for it.</summary>
-    private static IEnumerable<string> FromItsTitle(string part, DisplayUnit unit)
-    {
-        if (OwnFigures.Sizes(part, unit) is not [var card, var piece, ..] || part.IndexOf(':', card.End) is var colon && (colon < 0 || colon > piece.At) || part[..card.At].Contains(':', StringComparison.Ordinal))
-        {
-            return [part];
-        }
-
-        // Figures behind the colon are scores of what stands before it.
-        if (piece.At > 0 && part[(colon + 1)..].TrimStart() is [>= '0' and <= '9', ..] && part[(colon + 1)..piece.At].Any(char.IsAsciiDigit) && OwnFigures.WithoutCounts(part[colon..piece.At]).Any(char.IsAsciiDigit))
-        {
-            return [part];
-        }
-
-        // The name stands before the size, or behind it.
-        var (before, between) = (part[..card.At], part[card.End..colon]);
-        return before.Any(char.IsAsciiLetter) ? ClosedWords().IsMatch(between) ? [$"{part[..card.End]} finished", part[(colon + 1)..].Trim()] : [part]
-            : between.Any(char.IsAsciiLetter) && !between.Any(char.IsAsciiDigit) && !DoneWord().IsMatch(between) && !OwnScores.Word().IsMatch(between) && !PieceName().IsMatch(between) ? [$"{between} {part[..card.End]} finished", part[(colon + 1)..].Trim()] : [part];
-    }
-
-    /// <summary>What the card is called and its size, over a list of pieces: in brackets, behind a fold's name, which no piece is called, or for.</summary>
-    private static OwnPiece? Title(string part, string? next, int number, DisplayUnit unit)
-    {
-        var isListed = next is not null && OwnFigures.Sizes(next, unit).Count > 0;
-        if (isListed && DeepTitle().Match(part) is { Success: true } deep && OwnFigures.Figure(deep.Groups["a"].Value, deep.Groups["ua"].Value, unit) is { } wide && OwnFigures.Figure(deep.Groups["b"].Value, deep.Groups["ub"].Value, unit) is { } high)
-        {
-            return new OwnPiece(number, Name(deep.Groups["name"].Value), OwnKind.Finished, 1, wide, high, [], true, unit);
-        }
-
-        if (OwnFigures.Sizes(part, unit) is not [var size])
-        {
-            return null;
-        }
-
-        var (before, after) = (part[..size.At].Trim(), part[size.End..].Trim());
-        var isTitle = (before.EndsWith('(') && after is ")" or "" && !(PieceName().IsMatch(before) && !isListed)) || (ClosedWords().IsMatch(after) && TitleName().IsMatch(before) && isListed);
-
-        // Or the card that the sheet behind it comes to, folded.
-        isTitle |= before.Length == 0 && OnlyCard().IsMatch(after) && isListed && OwnFigures.Sizes(next!, unit) is [var sheet, ..] && ComesTo(sheet.A, sheet.B, size.A, size.B);
-        return isTitle ? new OwnPiece(number, Name(before) is { Length: > 0 } name ? name : "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit) : null;
-    }
-
     /// <summary>Whoever names the side that is scored second, where there is no doubt, does so in what comes after it too.</summary>
     private static List<OwnPiece> ByHabit(IReadOnlyList<OwnPiece> pieces)
     {
@@ -176,50 +112,13 @@ public static partial class OwnListReader
         return pieces.Select((p, i) => p.Kind == OwnKind.Finished || pieces.Count(q => IsAlike(p, q)) == 1 ? p : p with { Name = $"{p.Name} {pieces.Take(i + 1).Count(q => IsAlike(p, q))}" });
     }
 
-    /// <summary>No side of a sheet is longer, in inches or in centimetres.</summary>
-    private const int Longest = 60;
-
-    /// <summary>What is longer than a card can be in centimetres was meant in millimetres.</summary>
-    private static DisplayUnit Sensible(DisplayUnit unit, string line) =>
-        unit == DisplayUnit.Centimetre && OwnFigures.Sizes(line, unit).Count(s => Length.Max(s.A, s.B).Millimetres <= 10 * Longest) < OwnFigures.Sizes(line, DisplayUnit.Millimetre).Count ? DisplayUnit.Millimetre : unit;
-
-    /// <param name="far">Whether some figure can be no inches: then what is so far in from an edge names none.</param>
-    private static DisplayUnit? NamedUnit(string text, bool far) =>
-        Regex.Match(far ? InSomething().Replace(SoFarIn().Replace(text, " "), " ") : text, @"(?<=\d\s?)(mm|cm|inches|inch|in|"")(?![a-z])(?!\s+half)|\b(?:all|sizes|measures|everything)\s+in\s+(mm|cm|inches|inch)\b|\bunits?:?\s*(mm|cm|in)\b", RegexOptions.IgnoreCase) is { Success: true } m
-            ? (m.Groups[1].Value + m.Groups[2].Value + m.Groups[3].Value).ToLowerInvariant() switch { "mm" => DisplayUnit.Millimetre, "cm" => DisplayUnit.Centimetre, _ => DisplayUnit.Inch } : null;
-
-    /// <summary>A line that says what comes, or what the card is called, and measures nothing.</summary>
-    private static bool IsHeading(string line, bool first) => !(first ? CountOf().Replace(FormatName().Replace(line, ""), "") : line).Any(char.IsAsciiDigit) && (line.EndsWith(':') || (first && line.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length <= (line.Any(char.IsAsciiDigit) ? LongestSized : LongestTitle)));
-
-    /// <summary>In words; of one with a format in it, which may be a sheet that is cut, fewer.</summary>
-    private const int LongestTitle = 5, LongestSized = 4;
-
-    /// <summary>What bare numbers are that nobody says the unit of: no side of a card is longer than 60 in, and no inch is written 14,8.</summary>
-    private static DisplayUnit Usual(string text)
-    {
-        var table = new OwnTable();
-        var plain = string.Join('\n', text.Split('\n').Select(l => table.Row(Plain(l, keepTabs: true))));
-        if (plain.Contains('/', StringComparison.Ordinal) && Regex.IsMatch(plain, @"\d/\d"))
-        {
-            return DisplayUnit.Inch;
-        }
-
-        var sizes = plain.Split('\n').SelectMany(l => OwnFigures.Sizes(l, DisplayUnit.Millimetre)).SelectMany(s => new[] { s.A, s.B }).Select(l => l.Millimetres).ToList();
-        return sizes.Count == 0 ? DisplayUnit.Inch : sizes.Max() > Longest ? DisplayUnit.Millimetre : sizes.Max() > 16 || sizes.Any(m => m * 8 % 1 != 0) ? DisplayUnit.Centimetre : DisplayUnit.Inch;
-    }
-
     private static bool ReadPart(string part, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
     {
         part = AsMeant(part, unit);
-        var two = OneAndOther().Match(part);
-        if (two.Success && OwnFigures.Sizes(part[..two.Index], unit).Count == 1)
+        if (OneAndOther().Match(part) is { Success: true } two && (OwnFigures.Sizes(part[..two.Index], unit).Count == 1 || (two.Index == 0 && pieces is [.., { Quantity: > 1, Scores.Count: 0 }])))
         {
-            return ReadPart($"{part[..two.Index].TrimEnd(' ', ':', ',', '-')}, {two.Groups["one"].Value}", number, unit, pieces, named) && ReadPart($"the other {two.Groups["other"].Value}", number, unit, pieces, named);
-        }
-
-        if (two is { Success: true, Index: 0 } && pieces is [.., { Quantity: > 1, Scores.Count: 0 }])
-        {
-            return ReadPart(two.Groups["one"].Value, number, unit, pieces, named) && ReadPart($"the other {two.Groups["other"].Value}", number, unit, pieces, named);
+            var sheet = part[..two.Index].TrimEnd(' ', ':', ',', '-');
+            return ReadPart(sheet.Length > 0 ? $"{sheet}, {two.Groups["one"].Value}" : two.Groups["one"].Value, number, unit, pieces, named) && ReadPart($"the other {two.Groups["other"].Value}", number, unit, pieces, named);
         }
 
         if (WithAWindow(part, number, unit, pieces, named) is { } withAWindow)
