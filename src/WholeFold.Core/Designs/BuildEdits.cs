@@ -33,10 +33,24 @@ public abstract record BuildEdit : DesignEdit
 
     private protected static WrittenConstruction With(WrittenConstruction construction, string piece, Func<WrittenPiece, WrittenPiece> change) =>
         construction.Pieces.Any(p => p.Id == piece) ? construction with { Pieces = [.. construction.Pieces.Select(p => p.Id == piece ? change(p) : p)] }
-            : throw new InputProblemException("build.piece", "piece", $"there is no piece “{piece}”", string.Join(", ", construction.Pieces.Select(p => p.Id)));
+            : throw NoPiece(construction, piece);
+
+    private protected static InputProblemException NoPiece(WrittenConstruction construction, string piece) => new("build.piece", "piece", $"there is no piece “{piece}”", string.Join(", ", construction.Pieces.Select(p => p.Id)));
 
     private protected static WrittenPiece Plain(WrittenPiece piece) => piece.Plates is null && piece.Lines.Count == 0 ? piece
         : throw new InputProblemException("build.plates", "piece", $"the {piece.Name.ToLowerInvariant()} has creases that cross its chain; its panels are changed in the file", "a piece of panels side by side");
+
+    /// <summary>Where creases slant, how wide a panel is says nothing of where they go.</summary>
+    private protected static WrittenPiece Straight(WrittenPiece piece) => IsStraight(piece) ? piece
+        : throw new InputProblemException("build.slanting", "piece", $"the {piece.Name.ToLowerInvariant()} has creases that slant; its panels are changed by its parameters, or in the file", "a piece whose creases run along it or across");
+
+    /// <summary>Whether all its creases run along it or across.</summary>
+    public static bool IsStraight(WrittenPiece piece)
+    {
+        ArgumentNullException.ThrowIfNull(piece);
+        static bool Same(WrittenSum a, WrittenSum b) => ConstructionReader.ValueOf(a).IsSameAs(ConstructionReader.ValueOf(b));
+        return piece.Lines.All(l => Same(l.From.X, l.To.X) || Same(l.From.Y, l.To.Y));
+    }
 
     private protected static string NameOf(DesignSpec design, string piece) => design.Made?.Variants[0].Pieces.FirstOrDefault(p => p.Id == piece)?.Name.ToLowerInvariant() ?? piece;
 }
@@ -72,27 +86,39 @@ public sealed record BuildExtent(string Piece, string? Panel, string Rule) : Bui
     private protected override WrittenConstruction Change(WrittenConstruction construction, DesignSpec design, DesignReader reader)
     {
         var sum = SumText.Read(Rule, NamesIn(construction), "rule");
-        return With(construction, Piece, p => Panel is null ? p with { Across = sum, AcrossRule = Rule }
-            : p.Panels.Any(q => q.Id == Panel) ? Plain(p) with { Panels = [.. p.Panels.Select(q => q.Id == Panel ? q with { Extent = sum } : q)] }
-            : throw new InputProblemException("build.panel", "panel", $"there is no panel “{Panel}”", string.Join(", ", p.Panels.Select(q => q.Id))));
+        var piece = Straight(PieceOf(construction));
+        var at = Panel is null ? (int?)null : piece.Panels.ToList().FindIndex(q => q.Id == Panel);
+        if (at < 0)
+        {
+            throw new InputProblemException("build.panel", "panel", $"there is no panel “{Panel}”", string.Join(", ", piece.Panels.Select(q => q.Id)));
+        }
+
+        // What lies on it goes with it.
+        var by = ConstructionReader.ValueOf(sum) - ConstructionReader.ValueOf(at is { } panel ? piece.Panels[panel].Extent : piece.Across);
+        return With(new SheetShift(construction, design, reader).Stretched(construction, piece, at, by), Piece, p => at is null ? p with { Across = sum, AcrossRule = Rule }
+            : p with { Panels = [.. p.Panels.Select((q, i) => i == at ? q with { Extent = sum } : q)] });
     }
+
+    private WrittenPiece PieceOf(WrittenConstruction construction) => construction.Pieces.FirstOrDefault(p => p.Id == Piece) ?? throw NoPiece(construction, Piece);
 
     public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{Spoken.First(NameOf(before, Piece))}: {Rule}");
 }
 
 /// <summary>How a crease folds.</summary>
+/// <param name="Crease">Its chain’s are counted first, then the others.</param>
 /// <param name="Closed">0, 90 or 180: flat, upright or folded over in the envelope; <paramref name="Shown"/> as one looks at it.</param>
 public sealed record BuildCrease(string Piece, int Crease, Fold Fold, int Closed, int Shown) : BuildEdit
 {
     private protected override WrittenConstruction Change(WrittenConstruction construction, DesignSpec design, DesignReader reader) => With(construction, Piece, p =>
     {
-        if (Crease < 0 || Crease >= p.Creases.Count || Closed is not (0 or 90 or 180) || Shown is < 0 or > 180)
+        if (Crease < 0 || Crease >= p.Creases.Count + p.Lines.Count || Closed is not (0 or 90 or 180) || Shown is < 0 or > 180)
         {
             throw new InputProblemException("build.crease", "crease", $"there is no crease {Crease + 1}, or it cannot fold by {Closed} or {Shown} degrees", "a crease of the piece; 0, 90 or 180 closed, and 0 to 180 shown");
         }
 
         var sign = Fold == Fold.Mountain ? -1 : 1;
-        return p with { Creases = [.. p.Creases.Select((c, i) => i == Crease ? c with { Fold = Fold, Closed = sign * Closed, Shown = sign * Shown, Working = Closed != Shown } : c)] };
+        WrittenCrease Folded(WrittenCrease crease) => crease with { Fold = Fold, Closed = sign * Closed, Shown = sign * Shown, Working = Closed != Shown };
+        return p with { Creases = [.. p.Creases.Select((c, i) => i == Crease ? Folded(c) : c)], Lines = [.. p.Lines.Select((l, i) => p.Creases.Count + i == Crease ? l with { Crease = Folded(l.Crease) } : l)] };
     });
 
     public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{Spoken.First(NameOf(before, Piece))}: crease {Crease + 1} a {(Fold == Fold.Mountain ? "mountain" : "valley")}");
@@ -165,9 +191,10 @@ public sealed record MoveCrease(string Piece, int Crease, long From, long At) : 
     private protected override WrittenConstruction Change(WrittenConstruction construction, DesignSpec design, DesignReader reader)
     {
         var by = new Length(At).Nearest(Mark(reader.Read(design).Unit.SystemOf())) - new Length(From);
-        return With(construction, Piece, p =>
+        WrittenPanel Wider(WrittenPanel panel, Length more) => panel with { Extent = ConstructionWriter.Write(ConstructionReader.ValueOf(panel.Extent) + Affine.Constant(more)) };
+        var moved = With(construction, Piece, p =>
         {
-            if (Crease < 0 || Crease >= Plain(p).Creases.Count)
+            if (Crease < 0 || Crease >= Straight(p).Creases.Count)
             {
                 throw new InputProblemException("build.crease", "crease", $"there is no crease {Crease + 1}", $"1 to {p.Creases.Count}");
             }
@@ -177,9 +204,10 @@ public sealed record MoveCrease(string Piece, int Crease, long From, long At) : 
                 throw new InputProblemException("build.far", "at", $"it is moved by {LengthWriter.Write(by.Abs(), DisplayUnit.Millimetre)} mm", $"at most {LengthWriter.Write(Furthest, DisplayUnit.Millimetre)} mm");
             }
 
-            WrittenPanel Wider(WrittenPanel panel, Length more) => panel with { Extent = ConstructionWriter.Write(ConstructionReader.ValueOf(panel.Extent) + Affine.Constant(more)) };
             return p with { Panels = [.. p.Panels.Select((q, i) => i == Crease ? Wider(q, by) : i == Crease + 1 ? Wider(q, Length.Zero - by) : q)] };
         });
+        var piece = construction.Pieces.First(p => p.Id == Piece);
+        return piece.Plates is null ? moved : new SheetShift(construction, design, reader).Moved(moved, piece, Crease, Affine.Constant(by));
     }
 
     private static readonly Length Furthest = Format.Greatest;

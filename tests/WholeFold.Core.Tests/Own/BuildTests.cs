@@ -196,6 +196,88 @@ public class BuildTests
         Assert.True(moved > 15, $"{moved}");
     }
 
+    /// <summary>Made wider, a panel pushes all that lies beyond it, and nothing else: creases, cuts and plates of every piece that is scored both ways.</summary>
+    [Fact]
+    public void What_is_scored_both_ways_is_stretched_whole()
+    {
+        static double Area(IReadOnlyList<Point> corners) => Math.Abs(corners.Zip(corners.Skip(1).Append(corners[0]), (a, b) => ((double)a.X.Units * b.Y.Units) - ((double)b.X.Units * a.Y.Units)).Sum()) / 2;
+        static double Left(Core.Sizing.SizedPiece p) => ((double)p.Along.Value.Units * p.Across.Value.Units) - p.Plates.Sum(q => Area(q.Corners)) - p.Openings.Where(o => o.IsHole || o.Opening.Kind == CutKind.Notch).Sum(o => Area(o.Corners));
+        var (stretched, more) = (0, Length.In(1, 4));
+        IEnumerable<DesignSpec> specs = [.. ConstructionLibrary.All.SelectMany(f => ConstructionFamily.Combinations(f.Choices).Where(c => f.For(c).Refused is null).Select(c => new DesignSpec { Name = "Kite", Construction = f.Id, Format = "6x6", Tools = "machine", Set = c.ToDictionary(x => x.Key, x => new WrittenFigure(x.Value)) }))];
+        foreach (var bare in specs)
+        {
+            if (Attempt.Of(Support.Reader.Read(bare).Design, Support.Reader.Read(bare).Target).Card is not { } card)
+            {
+                continue;
+            }
+
+            var spec = new MakeOwn().Apply(bare, Support.Reader);
+            var variant = spec.Made!.Variants[0];
+            foreach (var piece in variant.Pieces.Where(p => p.Plates is not null && BuildEdit.IsStraight(p)))
+            {
+                foreach (var panel in piece.Panels.Select(p => (int?)piece.Panels.ToList().IndexOf(p)).Append(null))
+                {
+                    var rule = SumText.Write(panel is { } i ? piece.Panels[i].Extent : piece.Across, BuildEdit.NamesIn(variant), DisplayUnit.Inch);
+                    var read = Support.Reader.Read(new BuildExtent(piece.Id, panel is { } n ? piece.Panels[n].Id : null, $"{rule} + 1/4 in").Apply(spec, Support.Reader));
+                    if (Attempt.Of(read.Design, read.Target).Card is not { } wider)
+                    {
+                        continue;
+                    }
+
+                    stretched++;
+                    var (was, now) = (card.Pieces.First(p => p.Piece.Id == piece.Id), wider.Pieces.First(p => p.Piece.Id == piece.Id));
+                    Assert.True(((was.Along.Value + (panel is null ? Length.Zero : more)) - now.Along.Value).Abs() <= Length.Mm(0.15m), $"{bare.Construction}: {piece.Name}, {panel}");
+                    Assert.True(((was.Across.Value + (panel is null ? more : Length.Zero)) - now.Across.Value).Abs() <= Length.Mm(0.15m), $"{bare.Construction}: {piece.Name}, {panel}");
+                    foreach (var (score, at) in now.Scores.Select((s, at) => (s, at)))
+                    {
+                        Assert.True(((was.Scores[at].Figure.Value + (panel <= at ? more : Length.Zero)) - score.Figure.Value).Abs() <= Length.Mm(0.15m), $"{bare.Construction}: {piece.Name}, {panel}");
+                    }
+
+                    Assert.True(Math.Abs(Left(now) - Left(was)) < 2e-3 * now.Along.Value.Units * now.Across.Value.Units, $"{bare.Construction}: {piece.Name}, {panel}");
+                }
+            }
+        }
+
+        Assert.True(stretched > 20, $"{stretched}");
+    }
+
+    /// <summary>What is bonded on a panel stays on it: a tray made longer and higher still closes, and its window keeps its border.</summary>
+    [Fact]
+    public void What_lies_on_a_panel_goes_with_it()
+    {
+        var list = OwnListReader.Read("tray 8 x 6, score 1 on all four sides", DisplayUnit.Inch);
+        var spec = OwnConstruction.Design(list, RuleGuess.Of(list, Inventory.Shipped.Formats)!, "tray");
+        foreach (var edit in new DesignEdit[] { new BuildExtent("p1", "panel2", "width + 1 in"), new BuildExtent("p1", null, "height + 3 in"), new MoveCrease("p1", 0, Length.In(1).Units, Length.In(5, 4).Units) })
+        {
+            var card = Sized(edit.Apply(spec, Support.Reader));
+            Assert.Empty(card.Closed.Misses);
+            Assert.Equal(edit is MoveCrease ? Length.In(5, 4) : Length.In(1), card.Closed.Deep);
+        }
+
+        var gate = new BuildWindow("base", "back", "1/2 in").Apply(Gate, Support.Reader);
+        var was = Sized(gate).Pieces[0];
+        var wider = Sized(new BuildExtent("base", "left", "width / 2 + 1/2 in").Apply(gate, Support.Reader)).Pieces[0];
+        var by = wider.Scores[0].Figure.Value - was.Scores[0].Figure.Value;
+        Assert.True(by > Length.Mm(10));
+        Assert.Equal(was.Openings[0].Left.Value + by, wider.Openings[0].Left.Value);
+        Assert.Equal(was.Openings[0].Right.Value + by, wider.Openings[0].Right.Value);
+    }
+
+    /// <summary>A score across the chain is folded otherwise; creases that slant are left to the file.</summary>
+    [Fact]
+    public void Creases_across_are_folded_and_slanting_ones_refused()
+    {
+        var list = OwnListReader.Read("tray 8 x 6, score 1 on all four sides", DisplayUnit.Inch);
+        var spec = OwnConstruction.Design(list, RuleGuess.Of(list, Inventory.Shipped.Formats)!, "tray");
+        var flat = new BuildCrease("p1", 2, Fold.Valley, 0, 0).Apply(spec, Support.Reader);
+        Assert.Equal(0, flat.Made!.Variants[0].Pieces[0].Lines[0].Crease.Closed);
+        Assert.NotEmpty(Sized(flat).Closed.Misses);
+        Assert.Throws<InputProblemException>(() => new BuildCrease("p1", 4, Fold.Valley, 0, 0).Apply(spec, Support.Reader));
+        var envelope = new MakeOwn().Apply(new DesignSpec { Name = "Kite", Construction = "envelope", Format = "6x6" }, Support.Reader);
+        var refused = Assert.Throws<InputProblemException>(() => new BuildExtent("envelope", "sheet", "width").Apply(envelope, Support.Reader));
+        Assert.Contains("slant", refused.Reason, StringComparison.Ordinal);
+    }
+
     [Fact]
     public void A_piece_is_added_cut_open_and_taken_away_again()
     {

@@ -726,6 +726,18 @@ export interface components {
             /** Format: int32 */
             shown: number;
         };
+        BuildLineView: {
+            /** Format: int32 */
+            number: number;
+            name: string;
+            at: null | components["schemas"]["FigureText"];
+            scored: components["schemas"]["BuildScoredView"][];
+            fold: string;
+            /** Format: int32 */
+            closed: number;
+            /** Format: int32 */
+            shown: number;
+        };
         BuildOpeningView: {
             /** Format: int64 */
             left: number;
@@ -766,12 +778,24 @@ export interface components {
             broad: number;
             panels: components["schemas"]["BuildPanelView"][];
             creases: components["schemas"]["BuildCreaseView"][];
+            lines: components["schemas"]["BuildLineView"][];
             openings: components["schemas"]["BuildOpeningView"][];
+            canMove: boolean;
             canChange: boolean;
         };
         BuildProposalView: {
             words: string;
             edit: components["schemas"]["DesignEdit"];
+        };
+        BuildScoredView: {
+            /** Format: int64 */
+            fromX: number;
+            /** Format: int64 */
+            fromY: number;
+            /** Format: int64 */
+            toX: number;
+            /** Format: int64 */
+            toY: number;
         };
         BuildView: {
             name: string;
@@ -952,7 +976,10 @@ export interface components {
             /** @enum {string} */
             edit?: "crease";
             piece: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Its chain’s are counted first, then the others.
+             */
             crease: number;
             fold: components["schemas"]["Fold"];
             /**

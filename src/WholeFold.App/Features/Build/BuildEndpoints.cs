@@ -15,12 +15,21 @@ public sealed record BuildPanelView(string Id, string Name, string Rule, FigureT
 /// <summary>What is cut out of a piece, as a box from its lower left corner.</summary>
 public sealed record BuildOpeningView(long Left, long Foot, long Width, long Height);
 
+/// <summary>What is scored of a crease that is none of its chain’s, from point to point from the lower left corner of its piece.</summary>
+public sealed record BuildScoredView(long FromX, long FromY, long ToX, long ToY);
+
+/// <summary>A crease that is none of its chain’s.</summary>
+/// <param name="Number">Behind those of the chain.</param>
+/// <param name="At">From the lower or the left edge; null where it slants.</param>
+public sealed record BuildLineView(int Number, string Name, FigureText? At, IReadOnlyList<BuildScoredView> Scored, string Fold, int Closed, int Shown);
+
 /// <param name="At">Where it is scored at home, from the start of the chain.</param>
 /// <param name="Closed">0, 90 or 180 in the envelope; <paramref name="Shown"/> as one looks at it.</param>
 public sealed record BuildCreaseView(int Number, string Name, FigureText At, long Place, string Fold, int Closed, int Shown);
 
-/// <param name="CanChange">Whether its panels can be changed here: not where creases cross its chain.</param>
-public sealed record BuildPieceView(string Id, string Name, int Quantity, bool Upright, string Across, FigureText AcrossNow, long Along, long Broad, IReadOnlyList<BuildPanelView> Panels, IReadOnlyList<BuildCreaseView> Creases, IReadOnlyList<BuildOpeningView> Openings, bool CanChange);
+/// <param name="CanMove">Whether its panels can be made wider and its creases moved here: not where creases slant.</param>
+/// <param name="CanChange">Whether panels can be scored in two, joined, and windows cut in them: not where creases cross its chain.</param>
+public sealed record BuildPieceView(string Id, string Name, int Quantity, bool Upright, string Across, FigureText AcrossNow, long Along, long Broad, IReadOnlyList<BuildPanelView> Panels, IReadOnlyList<BuildCreaseView> Creases, IReadOnlyList<BuildLineView> Lines, IReadOnlyList<BuildOpeningView> Openings, bool CanMove, bool CanChange);
 
 public sealed record BuildParameterView(string Id, string Name, string Rule, FigureText Now);
 
@@ -53,13 +62,15 @@ internal static class BuildEndpoints
         var written = spec.Made?.Variants[0] ?? ConstructionWriter.Write(read.Design.Family).Variants.First(v => v.Choices.All(c => read.Design.Construction.Choices.GetValueOrDefault(c.Key) == c.Value));
         var names = BuildEdit.NamesIn(written);
         string Rule(WrittenSum sum) => SumText.Write(sum, names, read.Unit);
+        static string Way(Fold fold) => fold == Fold.Mountain ? "mountain" : "valley";
         FigureText Figure(Length length) => LengthWriter.Parts(length, read.Unit);
         var pieces = card.Pieces.Zip(written.Pieces, (piece, w) => new BuildPieceView(
             w.Id, w.Name, w.Quantity, w.Axis == Axis.Y, Rule(w.Across), Figure(piece.Across.Value), piece.Along.Value.Units, piece.Across.Value.Units,
             [.. w.Panels.Select((p, i) => new BuildPanelView(p.Id, p.Name, Rule(p.Extent), Figure(piece.Panels[i].Extent), piece.Panels[i].Extent.Units, WindowIn(w, p) is { } window ? Rule(BorderOf(w, window)) : null, WindowIn(w, p) is { } cut && piece.Openings.FirstOrDefault(o => o.Opening.Id == cut.Id) is { } sized ? Figure((w.Axis == Axis.X ? sized.Foot : sized.Left).Value) : null))],
-            [.. w.Creases.Select((c, i) => new BuildCreaseView(i, piece.Scores[i].Place, Figure(piece.Scores[i].Figure.Value), piece.Scores[i].Figure.Value.Units, c.Fold == Fold.Mountain ? "mountain" : "valley", Math.Abs(c.Closed), Math.Abs(c.Shown)))],
+            [.. w.Creases.Select((c, i) => new BuildCreaseView(i, piece.Scores[i].Place, Figure(piece.Scores[i].Figure.Value), piece.Scores[i].Figure.Value.Units, Way(c.Fold), Math.Abs(c.Closed), Math.Abs(c.Shown)))],
+            [.. piece.Lines.Select((l, i) => new BuildLineView(w.Creases.Count + i, l.Place, l.Axis is null ? null : Figure(l.Figure.Value), [.. l.Parts.Select(p => new BuildScoredView(p.From.X.Units, p.From.Y.Units, p.To.X.Units, p.To.Y.Units))], Way(l.Crease.Fold), Math.Abs(l.Crease.Closed), Math.Abs(l.Crease.Shown)))],
             [.. piece.Openings.Where(o => o.Opening.Outline is null).Select(o => new BuildOpeningView(o.Left.Value.Units, o.Foot.Value.Units, (o.Right.Value - o.Left.Value).Units, (o.Head.Value - o.Foot.Value).Units))],
-            w.Plates is null && w.Lines.Count == 0)).ToList();
+            BuildEdit.IsStraight(w), w.Plates is null && w.Lines.Count == 0)).ToList();
         var misses = card.Closed.Misses.Select(m => m.Bond).OfType<string>().ToList();
         var (wide, high) = (card.Closed.Width, card.Closed.Height);
         var within = wide <= card.Figures.Width + Near && high <= card.Figures.Height + Near;

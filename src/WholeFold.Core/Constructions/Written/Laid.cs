@@ -9,20 +9,34 @@ public static class Laid
     {
         ArgumentNullException.ThrowIfNull(piece);
         var (to, on) = host;
-        var (from, size) = Span(piece, panel);
-        var (start, room) = Span(to, on);
-        var (across, hostAcross) = (ConstructionReader.ValueOf(piece.Across), ConstructionReader.ValueOf(to.Across));
-        var own = piece.Axis == Axis.X ? new Rectangle(from, Affine.Zero, from + size, across) : new Rectangle(Affine.Zero, from, across, from + size);
-        var (width, height) = piece.Axis == Axis.X ? (size, across) : (across, size);
-        var (left, foot) = to.Axis == Axis.X ? (start + ((room - width) / 2), (hostAcross - height) / 2) : ((hostAcross - width) / 2, start + ((room - height) / 2));
+        var (own, room) = (Of(piece, panel), Of(to, on));
+        var (left, foot) = ((room.FromX + room.ToX - own.ToX + own.FromX) / 2, (room.FromY + room.ToY - own.ToY + own.FromY) / 2);
         return new WrittenBond(
             $"{piece.Id}-{copy + 1}",
-            new WrittenSide(to.Quantity == 1 ? to.Id : $"{to.Id}:1", to.Panels[on].Id, Face.Up, Region(new Rectangle(left, foot, left + width, foot + height))),
+            new WrittenSide(to.Quantity == 1 ? to.Id : $"{to.Id}:1", to.Panels[on].Id, Face.Up, Region(new Rectangle(left, foot, left + own.ToX - own.FromX, foot + own.ToY - own.FromY))),
             new WrittenSide(piece.Quantity == 1 ? piece.Id : $"{piece.Id}:{copy + 1}", piece.Panels[panel].Id, Face.Down, Region(own)), loose ? "where it lies when the card is closed" : "in the middle of its panel", Loose: loose);
     }
 
     private static WrittenRegion Region(Rectangle r) => new(ConstructionWriter.Write(r));
 
-    private static (Affine From, Affine Size) Span(WrittenPiece piece, int panel) =>
-        (piece.Panels.Take(panel).Aggregate(Affine.Zero, (sum, p) => sum + ConstructionReader.ValueOf(p.Extent)), ConstructionReader.ValueOf(piece.Panels[panel].Extent));
+    /// <summary>Where a panel is on its sheet: the plate of its name, or its part of the chain.</summary>
+    public static Rectangle Of(WrittenPiece piece, int panel)
+    {
+        ArgumentNullException.ThrowIfNull(piece);
+        if (piece.Plates?.FirstOrDefault(p => p.Id == piece.Panels[panel].Id) is { } plate && Of(plate) is { } lies)
+        {
+            return lies;
+        }
+
+        var start = piece.Panels.Take(panel).Aggregate(Affine.Zero, (sum, p) => sum + ConstructionReader.ValueOf(p.Extent));
+        var (end, across) = (start + ConstructionReader.ValueOf(piece.Panels[panel].Extent), ConstructionReader.ValueOf(piece.Across));
+        return piece.Axis == Axis.X ? new(start, Affine.Zero, end, across) : new(Affine.Zero, start, across, end);
+    }
+
+    /// <summary>A plate that is a rectangle; null where it is none.</summary>
+    public static Rectangle? Of(WrittenPlate plate)
+    {
+        ArgumentNullException.ThrowIfNull(plate);
+        return plate.Corners is [var from, _, var to, _] ? new(ConstructionReader.ValueOf(from.X), ConstructionReader.ValueOf(from.Y), ConstructionReader.ValueOf(to.X), ConstructionReader.ValueOf(to.Y)) : null;
+    }
 }

@@ -23,11 +23,21 @@ public sealed class OwnConstruction
     private readonly RuleGuess _rules;
     private readonly UnitSystem _system;
     private readonly List<WrittenParameter> _parameters = [];
-    private readonly List<(WrittenPiece Written, OwnPiece Listed, IReadOnlyList<Affine> Panels, Affine Across)> _pieces = [];
+    private readonly List<Part> _pieces = [];
+
+    /// <summary>How what is scored both ways is folded, and what is bonded meanwhile.</summary>
+    private readonly List<AssemblyStep> _folding = [];
     private readonly List<WrittenBond> _bonds = [];
     private readonly List<WrittenRole> _roles = [];
     private readonly List<string> _watch = [];
     private readonly List<OwnPiece> _laid = [];
+
+    /// <param name="Rows">Its flaps; null where it has none.</param>
+    private readonly record struct Part(WrittenPiece Written, OwnPiece Listed, IReadOnlyList<Affine> Panels, Affine Across, FlapRows? Rows)
+    {
+        /// <summary>How high its panels are.</summary>
+        public Length High => Rows?.Body ?? Listed.Across;
+    }
 
     private OwnConstruction(RuleGuess rules, UnitSystem system) => (_rules, _system) = (rules, system);
 
@@ -69,7 +79,7 @@ public sealed class OwnConstruction
             Hold(i);
         }
 
-        foreach (var both in list.Cards.Where(c => c.Cross.Count > 0 || c.Diagonals))
+        foreach (var both in _pieces.Where(p => p.Rows is null && (p.Listed.Cross.Count > 0 || p.Listed.Diagonals)).Select(p => p.Listed))
         {
             _watch.Add($"The {both.Name} is scored the other way too; that is marked and scored by hand, and how it folds there is not worked out.");
         }
@@ -85,7 +95,7 @@ public sealed class OwnConstruction
             Id = $"own-{(slug.Length == 0 ? "card" : slug.Length > 30 ? slug[..30].Trim('-') : slug)}",
             Name = name,
             Opens = "as its maker folds it",
-            Variants = [new WrittenConstruction { Parameters = _parameters, Pieces = [.. _pieces.Select(p => p.Written)], Bonds = _bonds, Layers = _roles, Watch = _watch, Steps = [new AssemblyStep("Fold every score and burnish it.", [], null, null), .. Together()] }],
+            Variants = [new WrittenConstruction { Parameters = _parameters, Pieces = [.. _pieces.Select(p => p.Written)], Bonds = _bonds, Layers = _roles, Watch = _watch, Steps = [new AssemblyStep("Fold every score and burnish it.", [], null, null), .. _folding, .. Together()] }],
         };
     }
 
@@ -120,59 +130,15 @@ public sealed class OwnConstruction
         var (along, across) = (Figure(listed.AlongFirst ? "width" : "height"), Figure(listed.AlongFirst ? "height" : "width"));
         var id = $"p{_pieces.Count + 1}";
 
-        // Where each score is, as it changes with the card; a panel is what lies between two.
-        var at = new List<(double W, double H, Length Value)> { (0, 0, Length.Zero) };
-        at.AddRange(listed.Scores.Select((s, i) => Figure($"score {i + 1}") is var f ? (f.Rule.ByWidth, f.Rule.ByHeight, f.Value) : default));
-        at.Add((along.Rule.ByWidth, along.Rule.ByHeight, along.Value));
-        var spans = at.Zip(at.Skip(1), (a, b) => (W: b.W - a.W, H: b.H - a.H, Value: b.Value - a.Value)).ToList();
-        var extents = spans.Select(s => Of(s.W, s.H, s.Value)).ToList();
-
-        // What is fixed or a share of its own can be set; equals go together, and what is left goes to the widest of the others.
-        var groups = Enumerable.Range(0, spans.Count).GroupBy(i => spans.FindIndex(s => (s.Value - spans[i].Value).Abs() <= Slight && Math.Abs(s.W - spans[i].W) + Math.Abs(s.H - spans[i].H) < 1e-6)).ToList();
-        var rest = groups.OrderByDescending(g => spans[g.Key].W != 0 || spans[g.Key].H != 0).ThenByDescending(g => spans[g.Key].Value).First();
-        foreach (var group in groups.Where(g => g.Key != rest.Key && spans.Count > 1))
-        {
-            var (w, h, value) = spans[group.Key];
-            var isFixed = w == 0 && h == 0;
-            if (!isFixed && (Math.Abs(w * 4 % 1) < 1e-6 && Math.Abs(h * 4 % 1) < 1e-6))
-            {
-                continue;
-            }
-
-            var panels = group.Select(i => i + 1).ToList();
-            var parameter = $"{id}Panel{panels[0]}";
-            _parameters.Add(new WrittenParameter
-            {
-                Id = parameter,
-                Name = $"{listed.Name}, panel {string.Join(" and ", panels)}",
-                Meaning = $"width of panel {string.Join(" and ", panels)} of the {listed.Name}",
-                Ideal = ConstructionWriter.Write(extents[group.Key]),
-                Min = [new WrittenLimit(ConstructionWriter.Write(LeastPanel), "narrower it cannot be folded")],
-                OnConversion = isFixed ? OnConversion.Fixed : OnConversion.Proportional,
-                Rule = isFixed ? $"always {LengthWriter.Write(value, listed.Unit)}" : "its share of the card",
-                Least = "narrower",
-                Most = "wider",
-            });
-            foreach (var i in group)
-            {
-                extents[i] = Affine.Name(parameter);
-            }
-        }
-
-        if (spans.Count > 1)
-        {
-            var whole = Of(along.Rule.ByWidth, along.Rule.ByHeight, along.Value);
-            var others = extents.Where((_, i) => !rest.Contains(i)).Aggregate(Affine.Zero, (sum, e) => sum + e);
-            foreach (var i in rest)
-            {
-                extents[i] = (whole - others) / rest.Count();
-            }
-        }
+        var rows = OwnFlaps.RowsOf(listed);
+        var settable = new List<(Span Span, Affine Extent)>();
+        var extents = Extents(listed, [.. Enumerable.Range(1, listed.Scores.Count).Select(n => Figure($"score {n}"))], along, settable, panels => $"panel {string.Join(" and ", panels.Select(i => i + 1))}", i => $"{id}Panel{i + 1}");
+        var extent = Of(across.Rule.ByWidth, across.Rule.ByHeight, across.Value);
+        List<Affine>? high = rows is null ? null : Extents(listed, [.. Enumerable.Range(listed.Scores.Count + 1, listed.Cross.Count).Select(n => Figure($"score {n}"))], across, settable, flaps => string.Join(" and ", flaps.Select(i => rows.NameOf(i))), i => $"{id}Row{i + 1}");
 
         List<Fold?> said = [.. listed.Scores.Select(at => listed.Folds.TryGetValue(at, out var way) ? way : (Fold?)null)];
-        var folds = FoldGuess.Closed([.. spans.Select(s => s.Value)], _pieces.Count == 0 ? ClosedWidth(listed) : spans.Max(s => s.Value), Near, said);
-        var extent = Of(across.Rule.ByWidth, across.Rule.ByHeight, across.Value);
-        _pieces.Add((new WrittenPiece
+        var folds = FoldGuess.Closed(listed.Panels, _pieces.Count == 0 ? ClosedWidth(listed) : listed.Panels.Max(), Near, said);
+        var piece = new WrittenPiece
         {
             Id = id,
             Name = Spoken.First(listed.Name),
@@ -183,7 +149,85 @@ public sealed class OwnConstruction
             Quantity = Math.Min(listed.Quantity, ConstructionReader.MostAlike),
             Panels = [.. extents.Select((e, i) => new WrittenPanel($"panel{i + 1}", extents.Count == 1 ? listed.Name : $"panel {i + 1}", ConstructionWriter.Write(e), new WrittenLimit(ConstructionWriter.Write(LeastPanel), "narrower it cannot be folded")))],
             Creases = [.. folds.Select((closed, i) => new WrittenCrease(said[i] ?? (closed < 0 ? Fold.Mountain : Fold.Valley), closed != 0, closed / 2, closed, Figure($"score {i + 1}").Rule.Words.Write(listed.Unit)))],
-        }, listed, extents, extent));
+        };
+        if (rows is not null)
+        {
+            (piece, var bonds, var step) = OwnFlaps.Made(listed, rows, piece, extents, high!, [.. listed.Cross.Select((_, i) => Figure($"score {listed.Scores.Count + i + 1}").Rule.Words.Write(listed.Unit))]);
+            _bonds.AddRange(bonds);
+            _folding.Add(step);
+        }
+
+        _pieces.Add(new Part(piece, listed, extents, extent, rows));
+    }
+
+    /// <summary>How far it is from one score to the next, and how that changes with the card.</summary>
+    private readonly record struct Span(double W, double H, Length Value)
+    {
+        public bool IsFixed => W == 0 && H == 0;
+
+        public bool Is(Span other) => (other.Value - Value).Abs() <= Slight && Math.Abs(other.W - W) + Math.Abs(other.H - H) < 1e-6;
+    }
+
+    /// <summary>What lies between the scores of one side, of it what is fixed or a share of its own as parameters; equals go together, and what is left goes to the widest of the others.</summary>
+    /// <param name="settable">What the piece has as parameters so far; walls of one height on all sides are one.</param>
+    private List<Affine> Extents(OwnPiece listed, IReadOnlyList<GuessedFigure> scores, GuessedFigure whole, List<(Span Span, Affine Extent)> settable, Func<IReadOnlyList<int>, string> called, Func<int, string> named)
+    {
+        static Span At(GuessedFigure f) => new(f.Rule.ByWidth, f.Rule.ByHeight, f.Value);
+        List<Span> at = [default, .. scores.Select(At), At(whole)];
+        var spans = at.Zip(at.Skip(1), (a, b) => new Span(b.W - a.W, b.H - a.H, b.Value - a.Value)).ToList();
+        var extents = spans.Select(s => Of(s.W, s.H, s.Value)).ToList();
+        if (spans.Count == 1)
+        {
+            return extents;
+        }
+
+        var groups = Enumerable.Range(0, spans.Count).GroupBy(i => spans.FindIndex(s => s.Is(spans[i]))).ToList();
+        var rest = groups.OrderByDescending(g => !spans[g.Key].IsFixed).ThenByDescending(g => spans[g.Key].Value).First();
+        foreach (var group in groups.Where(g => g.Key != rest.Key))
+        {
+            var span = spans[group.Key];
+            if (!span.IsFixed && Math.Abs(span.W * 4 % 1) < 1e-6 && Math.Abs(span.H * 4 % 1) < 1e-6)
+            {
+                continue;
+            }
+
+            var same = settable.FindIndex(s => s.Span.IsFixed && s.Span.Is(span));
+            var extent = same >= 0 ? settable[same].Extent : Affine.Name(named(group.First()));
+            foreach (var i in group)
+            {
+                extents[i] = extent;
+            }
+
+            if (same >= 0)
+            {
+                var which = _parameters.FindIndex(p => p.Id == extent.Terms.Keys.Single().Id);
+                _parameters[which] = _parameters[which] with { Name = $"{listed.Name}, sides", Meaning = $"width of the sides of the {listed.Name}" };
+                continue;
+            }
+
+            settable.Add((span, extent));
+            var what = called([.. group]);
+            _parameters.Add(new WrittenParameter
+            {
+                Id = named(group.First()),
+                Name = $"{listed.Name}, {what}",
+                Meaning = $"width of {what} of the {listed.Name}",
+                Ideal = ConstructionWriter.Write(Of(span.W, span.H, span.Value)),
+                Min = [new WrittenLimit(ConstructionWriter.Write(LeastPanel), "narrower it cannot be folded")],
+                OnConversion = span.IsFixed ? OnConversion.Fixed : OnConversion.Proportional,
+                Rule = span.IsFixed ? $"always {LengthWriter.Write(span.Value, listed.Unit)}" : "its share of the card",
+                Least = "narrower",
+                Most = "wider",
+            });
+        }
+
+        var others = extents.Where((_, i) => !rest.Contains(i)).Aggregate(Affine.Zero, (sum, e) => sum + e);
+        foreach (var i in rest)
+        {
+            extents[i] = (Of(whole.Rule.ByWidth, whole.Rule.ByHeight, whole.Value) - others) / rest.Count();
+        }
+
+        return extents;
     }
 
     /// <summary>How wide the card is along the chain of its main piece.</summary>
@@ -192,25 +236,22 @@ public sealed class OwnConstruction
     /// <summary>A chain that runs along the card's height lies that way.</summary>
     private bool IsUpright(OwnPiece listed, GuessedFigure along, GuessedFigure across) => listed.Scores.Count > 0 && _rules.Upwards is not null ? across.Rule.ByWidth > across.Rule.ByHeight : listed.Scores.Count > 0 ? (listed.Across - _rules.Width).Abs() <= Near && (listed.Across - _rules.Height).Abs() > Near : along.Rule.ByHeight > along.Rule.ByWidth;
 
-    /// <summary>A paper goes on every panel that it fits with the same border both ways, as many as there are of it.</summary>
+    /// <summary>A paper goes on every panel that it fits with the same border both ways, as many as there are of it; where it leaves a border that people leave before all others.</summary>
     private void Lay(OwnPiece paper)
     {
-        foreach (var (written, listed, _, _) in _pieces)
+        var usual = UsualBorders.All.Select(u => 2 * u.For(_system)).ToList();
+        var places = _pieces.Select(part => (Part: part, Fits: part.Listed.Panels.Select((p, i) => (Index: i, Border: BorderOf(p, part.High, paper))).Where(p => p.Border is not null).ToList())).Where(p => p.Fits.Count > 0);
+        foreach (var (part, fits) in places.OrderByDescending(p => usual.Any(u => (u - p.Fits[0].Border!.Value).Abs() <= Slight)))
         {
-            var fits = listed.Panels.Select((p, i) => (Index: i, Border: BorderOf(p, listed.Across, paper))).Where(p => p.Border is not null).ToList();
-            if (fits.Count == 0)
-            {
-                continue;
-            }
-
+            var (written, listed, face) = (part.Written, part.Listed, part.Rows is { ShowsDown: true } ? Face.Down : Face.Up);
             var border = new Length(fits[0].Border!.Value.Units / 2);
             _roles.Add(new WrittenRole
             {
                 Id = $"{written.Id}-paper{_roles.Count + 1}",
                 Name = $"{paper.Name}, on the {listed.Name}",
                 Piece = written.Id,
-                Panels = [.. fits.Take(Math.Max(1, paper.Quantity)).Select(f => written.Panels[f.Index].Id).Where(p => _roles.All(r => r.Piece != written.Id || r.Face != Face.Up || !r.Panels.Contains(p)))],
-                Face = Face.Up,
+                Panels = [.. fits.Take(Math.Max(1, paper.Quantity)).Select(f => written.Panels[f.Index].Id).Where(p => _roles.All(r => r.Piece != written.Id || r.Face != face || !r.Panels.Contains(p)))],
+                Face = face,
                 Reveal = ConstructionWriter.Write(Affine.Constant(border)),
             });
             if (_roles[^1].Panels.Count == 0)
@@ -232,9 +273,17 @@ public sealed class OwnConstruction
     /// <summary>Bonds a piece where its edges say, or else says where it lies.</summary>
     private void Hold(int index)
     {
-        var (piece, listed, panels, across) = _pieces[index];
+        var part = _pieces[index];
+        var (piece, listed, panels) = (part.Written, part.Listed, part.Panels);
         foreach (var (host, i) in _pieces.Take(index).Select((h, i) => (h, i)))
         {
+            if (host.Written.Axis == piece.Axis && OwnFlaps.Covers((host.Listed, host.Rows), (listed, part.Rows)) is { } isLid)
+            {
+                var (box, lid) = isLid ? (host, part) : (part, host);
+                _bonds.Add(OwnFlaps.Over(box.Written, lid.Written, lid.Listed.Panels[0] < box.Listed.Panels[0]));
+                return;
+            }
+
             if (listed.Quantity == 1 && IsTube(host.Listed, listed) && host.Written.Axis == piece.Axis)
             {
                 BondTube(i, index);
@@ -246,8 +295,16 @@ public sealed class OwnConstruction
         var widest = Enumerable.Range(0, panels.Count).MaxBy(i => listed.Panels[i].Units);
         for (var copy = 0; copy < piece.Quantity; copy++)
         {
-            var places = _pieces.Take(index).SelectMany((h, n) => h.Listed.Panels.Select((p, i) => (Host: n, Panel: i, Left: Fits(p, h.Listed.Across, listed.Panels[widest], listed.Across, h.Written.Axis == piece.Axis)))).Where(p => p.Left is not null).OrderBy(p => p.Left!.Value).ToList();
+            var places = _pieces.Take(index).SelectMany((h, n) => h.Listed.Panels.Select((p, i) => (Host: n, Panel: i, Left: Fits(p, h.High, listed.Panels[widest], part.High, h.Written.Axis == piece.Axis)))).Where(p => p.Left is not null).OrderBy(p => p.Left!.Value).ToList();
             var (to, on) = places.Count == 0 ? (0, Enumerable.Range(0, _pieces[0].Listed.Panels.Count).MaxBy(i => _pieces[0].Listed.Panels[i].Units)) : (places[copy % places.Count].Host, places[copy % places.Count].Panel);
+            if (part.Rows?.Kind == FlapKind.Pocket && panels.Count == 3 && places.Count > 0 && _pieces[to].Written.Axis == piece.Axis)
+            {
+                List<WrittenBond> held = [.. OwnFlaps.Held((_pieces[to].Written, on), piece, copy)];
+                _bonds.AddRange(held);
+                _folding.Add(new AssemblyStep($"Bond the flaps of the {listed.Name} to the {_pieces[to].Listed.Name}, in the middle of its {_pieces[to].Written.Panels[on].Name}, its open side up.", [.. held.Select(b => b.Id)], Pressed.Flat, "the same border shows on opposite sides"));
+                continue;
+            }
+
             var taken = _bonds.Any(b => !b.Loose && b.A.Piece.Split(':')[0] == _pieces[to].Written.Id && b.A.Plate == _pieces[to].Written.Panels[on].Id);
             Lie(index, copy, widest, to, on, loose: panels.Count > 1 || places.Count == 0 || taken);
         }
@@ -265,7 +322,8 @@ public sealed class OwnConstruction
     private IEnumerable<AssemblyStep> Together()
     {
         string NameOf(WrittenSide side) => _pieces.First(p => p.Written.Id == side.Piece.Split(':')[0]).Listed.Name;
-        foreach (var flat in _bonds.Where(b => !b.Loose && !IsTab(b)))
+        var folded = _folding.SelectMany(s => s.Bonds).ToHashSet();
+        foreach (var flat in _bonds.Where(b => !b.Loose && !IsTab(b) && !folded.Contains(b.Id)))
         {
             var panel = _pieces.First(p => p.Written.Id == flat.A.Piece.Split(':')[0]).Written.Panels.First(q => q.Id == flat.A.Plate).Name;
             yield return new AssemblyStep($"Bond the {NameOf(flat.B)} to the {NameOf(flat.A)}, in the middle of its {panel}.", [flat.Id], Pressed.Flat, "the same border shows on opposite sides");

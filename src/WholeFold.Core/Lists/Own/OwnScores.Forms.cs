@@ -20,7 +20,7 @@ internal sealed partial record OwnScores
     internal static partial Regex SideForm();
 
     // So far from the foot or the head: the last figure before it, and what parts that from others.
-    [GeneratedRegex($@"(?:[\s,;&+]|\band\b|\bthen\b|\bat\b|\ba(?:nother)?\b){{0,8}}(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*(?:up\s+|down\s+|in\s+)?from\s+(?:the\s+|its\s+)?(?:top|bottom|foot|head)\b(?!\s+(?:and|&|of|right|left))(?:\s+(?:edge|end|side))?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?:[\s,;&+]|\band\b|\bthen\b|\bat\b|\ba(?:nother)?\b){{0,8}}(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*(?:up\s+|down\s+|in\s+)?from\s+(?:the\s+|its\s+)?(?:top|bottom|foot|head)\b(?!\s+(?:and|&|of|right|left))(?:\s+(?:edge|end|side))?|(?:[\s,;&+]|\band\b|\bthen\b){{0,6}}(?<!\b(?:and|&)\s)\b(?:(?:on|along)\s+)?(?:the\s+|its\s+)?(?:top|bottom|foot|head)(?:\s+(?:edge|end|side))?\s*(?:at\b|by\b|:)\s*(?>{OwnFigures.Number})(?>{OwnFigures.Unit})(?!\s*(?:x|×|by)\s*\d)", RegexOptions.IgnoreCase)]
     private static partial Regex UprightForm();
 
     [GeneratedRegex($@"\b(?:every|each(?!\s+(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*(?:in\s+)?(?:from|at|on)\s+(?:both|each|either|opposite)\b))\s+(?:(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})|inch|(?<cm>cm))(?:[\s,]*(?:beginning\s+|starting\s+)?(?:from|at)\s+(?<from>{OwnFigures.Number})(?<fu>{OwnFigures.Unit}))?(?:[\s,]*(?:up\s+)?(?:to|until)\s+(?<to>{OwnFigures.Number})(?<tu>{OwnFigures.Unit})|[\s,]*(?:for\s+)?(?:(?<times>\d{{1,2}}|two|three|four|five|six|seven|eight)\s*(?<what>times|inch(?:es)?\b|in\b|x))|[\s,]*(?:leaving|with)\s+(?<rest>{OwnFigures.Number})(?<ru>{OwnFigures.Unit}))?", RegexOptions.IgnoreCase)]
@@ -100,7 +100,7 @@ internal sealed partial record OwnScores
     [GeneratedRegex($@"\b(?:down\s+)?to\s+(?:make\s+)?(?<a>{OwnFigures.Number})(?<ua>{OwnFigures.Unit})\s*(?:x|×|by)\s*(?<b>{OwnFigures.Number})(?<ub>{OwnFigures.Unit})", RegexOptions.IgnoreCase)]
     internal static partial Regex FoldedTo();
 
-    [GeneratedRegex(@"\b(?:all|each of the)\s+(?:four\s+|4\s+)?(?:sides|edges)\b|\ball\s+(?:the\s+way\s+)?(?:a)?round\b|\bfour sides\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:all|each of the)\s+(?:four\s+|4\s+)?(?:sides|edges)\b|\ball\s+(?:the\s+way\s+)?(?:a)?round\b|\bfour sides\b|\bevery\s+(?:side|edge)\b|\balong\s+each\s+edge\b|\b(?:a)?round\s+(?:the|its)\s+(?:edges?|outside)\b", RegexOptions.IgnoreCase)]
     private static partial Regex AllSidesForm();
 
     // A panel's name before its figure, or behind it.

@@ -81,7 +81,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         }
 
         // What is so far from the foot is read along the height; behind figures that it does not go on from, it alone is.
-        var upright = UprightForm().Match(said) is { Success: true } foot && !SideForm().IsMatch(said) ? foot : null;
+        var upright = UprightForm().Match(said) is { Success: true } foot && !SideForm().IsMatch(said[foot.Index..]) ? foot : null;
         if (upright is not null && OwnFigures.All(said[..upright.Index], unit, Most) is [.., var beside] && OwnFigures.All(upright.Value, unit, 1) is [var up, ..] && up < beside && Read(said[..upright.Index], first, second, unit) is { Scores.Count: > 0, Cross.Count: 0 } across && up < (across.AlongFirst ? second : first))
         {
             return across with { Cross = [up], SideSaid = true };
@@ -114,7 +114,8 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         if (AllSidesForm().IsMatch(said) && others.Count == 0)
         {
             IReadOnlyList<Length> Both(Length room, IReadOnlyList<Length> at) => [.. at.Concat(at.Select(s => room - s)).Where(s => s > Length.Zero && s < room).Distinct().Order()];
-            return new OwnScores(Both(first, main.Scores), true, Both(second, main.Scores), true, diagonals, Same: false);
+            IReadOnlyList<Length> inFrom = main.FromEnds ? [.. main.Scores.Where(s => s + s < (main.AlongFirst ? first : second))] : main.Scores;
+            return new OwnScores(Both(first, inFrom), true, Both(second, inFrom), true, diagonals, Same: false);
         }
 
         if (ThreeSidesForm().IsMatch(said) && others.Count == 0)

@@ -27,8 +27,12 @@ const view = (more: Partial<BuildView> = {}): BuildView => ({
         { id: "left", name: "left door", rule: "width / 2", now: fig("3"), extent: 300, window: null, windowNow: null },
         { id: "back", name: "back", rule: "width", now: fig("6"), extent: 600, window: "1/2 in", windowNow: fig("", 1, 2) },
       ],
-      creases: [{ number: 0, name: "left door | back", at: fig("3"), place: 300, fold: "valley", closed: 180, shown: 90 }],
+      creases: [
+        { number: 0, name: "between left door and back", at: fig("3"), place: 300, fold: "valley", closed: 180, shown: 90 },
+      ],
+      lines: [],
       openings: [{ left: 350, foot: 50, width: 500, height: 500 }],
+      canMove: true,
       canChange: true,
     },
   ],
@@ -84,6 +88,42 @@ describe("building", () => {
     fireEvent.change(screen.getByLabelText(/Which way the score between left door/), { target: { value: "mountain" } });
     await waitFor(() => expect(put).toHaveBeenCalled());
     expect(sent()).toEqual({ edit: "crease", piece: "base", crease: 0, fold: "mountain", closed: 180, shown: 90 });
+  });
+
+  it("draws scores across the chain and folds them otherwise; where creases slant its panels are only shown", async () => {
+    const [piece] = view().pieces;
+    const across = {
+      number: 1,
+      name: "between panels and lower flaps",
+      at: fig("1"),
+      scored: [{ fromX: 0, fromY: 100, toX: 1200, toY: 100 }],
+      fold: "valley",
+      closed: 90,
+      shown: 90,
+    };
+    if (!piece) {
+      throw new Error("no piece");
+    }
+    const { unmount } = given(view({ pieces: [{ ...piece, lines: [across], canChange: false }] }));
+    expect((screen.getByLabelText("left door") as HTMLInputElement).readOnly).toBe(false);
+    expect(screen.queryByRole("button", { name: /Score left door in two/ })).toBeNull();
+    expect(document.querySelectorAll("[data-part=piece-drawing] line").length).toBe(2 + 3);
+    fireEvent.change(screen.getByLabelText(/^Closed, the score between panels/), {
+      target: { value: "0" },
+    });
+    await waitFor(() => expect(put).toHaveBeenCalled());
+    expect(sent()).toEqual({ edit: "crease", piece: "base", crease: 1, fold: "valley", closed: 0, shown: 90 });
+    unmount();
+    given(
+      view({
+        pieces: [
+          { ...piece, lines: [{ ...across, at: null, name: "between face and first flap" }], canMove: false, canChange: false },
+        ],
+      }),
+    );
+    expect((screen.getByLabelText("left door") as HTMLInputElement).readOnly).toBe(true);
+    expect(screen.getByText(/Its creases slant/)).toBeTruthy();
+    expect(screen.getByText("score between face and first flap")).toBeTruthy();
   });
 
   it("scores a panel in two, leaves a score out, bonds what is proposed and takes a bond away", async () => {

@@ -106,10 +106,10 @@ export function BuildPage() {
                   room={{ wide: 560, high: 220 }}
                   mark={view.mark}
                   onMove={
-                    view.isOwn && piece.canChange ? (which, from, to) => commit(moveCrease(piece.id, which, from, to)) : undefined
+                    view.isOwn && piece.canMove ? (which, from, to) => commit(moveCrease(piece.id, which, from, to)) : undefined
                   }
                 />
-                {view.isOwn && piece.canChange && piece.creases.length > 0 ? (
+                {view.isOwn && piece.canMove && piece.creases.length > 0 ? (
                   <p className={s.hint}>Drag a crease, or move it with the arrow keys.</p>
                 ) : null}
                 <PieceRules piece={piece} isOwn={view.isOwn} isFirst={piece === view.pieces[0]} onCommit={commit} />

@@ -70,6 +70,18 @@ export function PieceDrawing({
           height={o.height * scale}
         />
       ))}
+      {piece.lines.map((l) =>
+        l.scored.map((p) => (
+          <line
+            key={`${l.number} ${p.fromX} ${p.fromY}`}
+            data-fold={l.fold}
+            x1={EDGE + p.fromX * scale}
+            y1={EDGE + (high - p.fromY) * scale}
+            x2={EDGE + p.toX * scale}
+            y2={EDGE + (high - p.toY) * scale}
+          />
+        )),
+      )}
       {piece.creases.map((c) => {
         const place = line(dragged?.crease === c.number ? dragged.to : c.place);
         if (!onMove) {

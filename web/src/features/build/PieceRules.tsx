@@ -18,15 +18,15 @@ export function PieceRules({
   isFirst: boolean;
   onCommit: (edit: Edit) => void;
 }) {
-  const can = isOwn && piece.canChange;
+  const [can, canMove] = [isOwn && piece.canChange, isOwn && piece.canMove];
   return (
     <>
-      {isOwn && !piece.canChange ? <p>Creases cross its chain, so its panels are changed in its file.</p> : null}
+      {isOwn && !piece.canMove ? <p>Its creases slant, so its panels go by what can be set, below.</p> : null}
       <Rule
         label={piece.upright ? "its width, along the creases" : "its height, along the creases"}
         rule={piece.across}
         now={piece.acrossNow}
-        disabled={!isOwn}
+        disabled={!canMove}
         onRule={(rule) => onCommit(extent(piece.id, null, rule))}
       />
       {piece.panels.map((p, i) => {
@@ -37,7 +37,7 @@ export function PieceRules({
               label={p.name}
               rule={p.rule}
               now={p.now}
-              disabled={!can}
+              disabled={!canMove}
               onRule={(rule) => onCommit(extent(piece.id, p.id, rule))}
             />
             {p.window && p.windowNow ? (
@@ -73,6 +73,9 @@ export function PieceRules({
           </div>
         );
       })}
+      {piece.lines.map((l) => (
+        <CreaseRow key={l.number} piece={piece} fold={l} isOwn={isOwn} can={false} onCommit={onCommit} />
+      ))}
       {isOwn && !isFirst ? (
         <button type="button" className={s.plain} onClick={() => onCommit(removePiece(piece.id))}>
           take this piece away
@@ -93,7 +96,7 @@ function CreaseRow({
   onCommit,
 }: {
   piece: Piece;
-  fold: Piece["creases"][number];
+  fold: Piece["creases"][number] | Piece["lines"][number];
   isOwn: boolean;
   can: boolean;
   onCommit: (edit: Edit) => void;
@@ -101,9 +104,7 @@ function CreaseRow({
   if (!isOwn) {
     return (
       <div className={s.crease} data-fold={fold.fold}>
-        <b>
-          score at <Fig figure={fold.at} />
-        </b>
+        <ScoredAt fold={fold} />
         {fold.fold}, {fold.closed === 0 ? "flat" : fold.closed === 90 ? "upright" : "folded over"} when closed, {fold.shown}° when
         shown
       </div>
@@ -113,19 +114,17 @@ function CreaseRow({
     onCommit(crease(piece.id, fold.number, way === "mountain" ? "mountain" : "valley", closed, shown));
   return (
     <div className={s.crease} data-fold={fold.fold}>
-      <b>
-        score at <Fig figure={fold.at} />
-      </b>
+      <ScoredAt fold={fold} />
       <NativeSelect
         size="xs"
-        aria-label={`Which way the score between ${fold.name} folds`}
+        aria-label={`Which way the score ${fold.name} folds`}
         data={["valley", "mountain"]}
         value={fold.fold}
         onChange={(e) => change(e.currentTarget.value, fold.closed, fold.shown)}
       />
       <NativeSelect
         size="xs"
-        aria-label={`Closed, the score between ${fold.name}`}
+        aria-label={`Closed, the score ${fold.name}`}
         data={[
           { value: "180", label: "closed: folded over" },
           { value: "90", label: "closed: upright" },
@@ -136,7 +135,7 @@ function CreaseRow({
       />
       <NativeSelect
         size="xs"
-        aria-label={`Shown, the score between ${fold.name}`}
+        aria-label={`Shown, the score ${fold.name}`}
         data={[0, 45, 60, 90, 120, 180, fold.shown]
           .filter((a, i, all) => all.indexOf(a) === i)
           .sort((a, b) => a - b)
@@ -149,12 +148,29 @@ function CreaseRow({
           type="button"
           className={s.plain}
           onClick={() => onCommit(join(piece.id, fold.number))}
-          aria-label={`No score between ${fold.name}`}
+          aria-label={`No score ${fold.name}`}
         >
           leave it out
         </button>
       ) : null}
     </div>
+  );
+}
+
+/** Where a score is; of one that is none of the chain's, between what. */
+function ScoredAt({ fold }: { fold: Piece["creases"][number] | Piece["lines"][number] }) {
+  const across = "scored" in fold;
+  return (
+    <b>
+      {fold.at ? (
+        <>
+          {across ? "score across at " : "score at "}
+          <Fig figure={fold.at} />
+        </>
+      ) : (
+        `score ${fold.name}`
+      )}
+    </b>
   );
 }
 

@@ -1,0 +1,309 @@
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Constructions.Written;
+using WholeFold.Core.Measure;
+
+namespace WholeFold.Core.Lists.Own;
+
+/// <summary>How a piece is made that is scored both ways.</summary>
+internal enum FlapKind
+{
+    /// <summary>Walls on all four sides: cut in along two scores at each corner, the corners bonded inside the walls.</summary>
+    Tray,
+
+    /// <summary>A tube with a tab along it, closed at one end or both by flaps that are bonded over each other.</summary>
+    Tube,
+
+    /// <summary>Flaps folded over flat, the corners between them cut out.</summary>
+    Pocket,
+
+    /// <summary>A flap folded over flat before the folds through it, which go the other way there.</summary>
+    FoldedOver,
+}
+
+/// <summary>Between which scores a piece is as its panels are, and where beside that it has flaps.</summary>
+internal sealed record FlapRows(FlapKind Kind, bool HasFoot, bool HasHead, Length Body)
+{
+    /// <summary>Whether what it is seen by is the face that lies down on the board.</summary>
+    public bool ShowsDown => Kind != FlapKind.FoldedOver;
+
+    public bool Stands => Kind is FlapKind.Tray or FlapKind.Tube;
+
+    public string NameOf(int row) => HasFoot && row == 0 ? "the lower flaps" : HasHead && row == (HasFoot ? 2 : 1) ? "the upper flaps" : "the middle";
+}
+
+/// <summary>
+/// The flaps of a piece that is scored along its chain and, near its ends, across it: a box or its lid, a bag, a pocket, a flap that is folded
+/// up before the card is. Every panel has a flap of its own at such a score; where they are cut apart, where they are cut off, and what is
+/// bonded goes by which of these it is.
+/// </summary>
+internal sealed class OwnFlaps
+{
+    /// <summary>What is no further off is as long: a tab, a nested side.</summary>
+    private static readonly Length Alike = Length.Mm(1.7m);
+
+    /// <summary>Walls that are higher than that share of what they stand round are flaps to fold over.</summary>
+    private const double HighestWall = 0.6;
+
+    /// <summary>A lid is no wider than that beyond its box.</summary>
+    private static readonly Length MostLoose = Length.Mm(6);
+
+    /// <summary>On a board’s marks opposite sides may come out this much apart, and still be bonded square.</summary>
+    private static readonly WrittenSum Hair = new(In: "1/32", Mm: "4/5");
+
+    private readonly OwnPiece _listed;
+    private readonly FlapRows _rows;
+    private readonly WrittenPiece _piece;
+    private readonly IReadOnlyList<Affine> _at;
+    private readonly Affine _low, _high, _top;
+    private readonly List<WrittenLine> _lines = [];
+    private readonly List<WrittenOpening> _openings = [];
+    private readonly List<WrittenPlate> _plates = [];
+    private readonly List<Ring> _rings = [];
+    private readonly List<WrittenBond> _bonds = [];
+
+    private OwnFlaps(OwnPiece listed, FlapRows rows, WrittenPiece piece, IReadOnlyList<Affine> panels, IReadOnlyList<Affine> high)
+    {
+        (_listed, _rows, _piece) = (listed, rows, piece);
+        _at = [Affine.Zero, .. panels.Select((_, i) => panels.Take(i + 1).Aggregate(Affine.Zero, (sum, p) => sum + p))];
+        _low = rows.HasFoot ? high[0] : Affine.Zero;
+        _high = _low + high[rows.HasFoot ? 1 : 0];
+        _top = high.Aggregate(Affine.Zero, (sum, h) => sum + h);
+    }
+
+    /// <summary>Where a piece has flaps; null where it has none, or where what runs across it is none: in its middle, or right through a chain of its own.</summary>
+    public static FlapRows? RowsOf(OwnPiece listed)
+    {
+        if (listed.Diagonals || listed.Scores.Count == 0 || listed.Cross.Count is 0 or > 2)
+        {
+            return null;
+        }
+
+        List<Length> rows = [.. listed.Cross.Append(listed.Across).Zip(listed.Cross.Prepend(Length.Zero), (to, from) => to - from)];
+        var body = rows.Max();
+        var middle = rows.IndexOf(body);
+        if (rows.Count(r => (r - body).Abs() <= Alike) > 1 || (rows.Count == 3 && middle != 1))
+        {
+            return null;
+        }
+
+        return new FlapRows(KindOf(listed.Panels, rows, body), middle > 0, middle < rows.Count - 1, body);
+    }
+
+    private static FlapKind KindOf(IReadOnlyList<Length> panels, IReadOnlyList<Length> rows, Length body)
+    {
+        if (panels.Count == 3 && rows.Count == 3 && (panels[0] - panels[2]).Abs() <= Alike && (rows[0] - rows[2]).Abs() <= Alike
+            && Length.Max(panels[0], rows[0]).Units <= HighestWall * Math.Min(panels[1].Units, body.Units))
+        {
+            return FlapKind.Tray;
+        }
+
+        return SeamOf(panels) is not null ? FlapKind.Tube : panels.Count > 1 && IsTab(panels, 0) && IsTab(panels, panels.Count - 1) ? FlapKind.Pocket : FlapKind.FoldedOver;
+    }
+
+    /// <summary>Which panel is the tab of a tube of four, with two sides and two.</summary>
+    private static int? SeamOf(IReadOnlyList<Length> panels)
+    {
+        bool IsTube(int from, Length tab) => (panels[from] - panels[from + 2]).Abs() <= Alike && (panels[from + 1] - panels[from + 3]).Abs() <= Alike && tab + Alike < panels[from] && tab <= panels[from + 1];
+        return panels.Count != 5 ? null : IsTube(0, panels[4]) ? 4 : IsTube(1, panels[0]) ? 0 : null;
+    }
+
+    private static bool IsTab(IReadOnlyList<Length> panels, int index) => index == 0 || index == panels.Count - 1 ? 2 * panels[index].Units < panels.Max().Units : false;
+
+    /// <summary>The piece with its flaps, what bonds it to itself, and how that is done.</summary>
+    /// <param name="panels">How long each panel is; <paramref name="high"/> each row, from the foot.</param>
+    /// <param name="rules">What each score across it follows.</param>
+    public static (WrittenPiece Piece, IReadOnlyList<WrittenBond> Bonds, AssemblyStep Step) Made(OwnPiece listed, FlapRows rows, WrittenPiece piece, IReadOnlyList<Affine> panels, IReadOnlyList<Affine> high, IReadOnlyList<string> rules)
+    {
+        var flaps = new OwnFlaps(listed, rows, piece, panels, high);
+        return flaps.Make(rules);
+    }
+
+    /// <summary>Whether one of two trays goes over the other as its lid.</summary>
+    /// <returns>True where the second is the lid, false where the first is; null where neither is.</returns>
+    public static bool? Covers((OwnPiece Listed, FlapRows? Rows) one, (OwnPiece Listed, FlapRows? Rows) other)
+    {
+        if (one.Rows is not { Kind: FlapKind.Tray, Body: var high } || other.Rows is not { Kind: FlapKind.Tray, Body: var otherHigh })
+        {
+            return null;
+        }
+
+        var (along, across) = (other.Listed.Panels[1] - one.Listed.Panels[1], otherHigh - high);
+        bool IsOver(Length by) => by > Length.Zero && by <= MostLoose;
+        return IsOver(along) && IsOver(across) ? true : IsOver(-along) && IsOver(-across) ? false : null;
+    }
+
+    /// <summary>A lid over its box: turned over, its top on the rim, a wall of it outside each of the box’s.</summary>
+    public static WrittenBond Over(WrittenPiece box, WrittenPiece lid, bool isShallow)
+    {
+        var (wall, cover) = (Span.Of(box, 0), Span.Of(lid, 2));
+        var (deep, side) = (isShallow ? cover.Along : wall.Along, wall.Across);
+        WrittenSide Strip(WrittenPiece piece, int panel, Face face, Span of)
+        {
+            var from = (of.FromAcross + of.ToAcross - side) / 2;
+            return new(OneOf(piece), piece.Panels[panel].Id, face, new Span(of.FromAlong, from, of.FromAlong + deep, from + side).On(piece));
+        }
+
+        return new WrittenBond($"{lid.Id}-over", Strip(box, 0, Face.Down, wall), Strip(lid, 2, Face.Up, cover), "the lid on the rim of its box", Loose: true);
+    }
+
+    /// <summary>A pocket in the middle of a panel of another piece, held by its flaps.</summary>
+    /// <param name="copy">Which of several it is, from 0.</param>
+    public static IEnumerable<WrittenBond> Held((WrittenPiece Piece, int Panel) host, WrittenPiece pocket, int copy)
+    {
+        var (room, body) = (Span.Of(host.Piece, host.Panel), Span.Of(pocket, 1));
+        var (left, foot) = ((room.FromAlong + room.ToAlong - body.Along) / 2, (room.FromAcross + room.ToAcross - body.Across) / 2);
+        foreach (var (plate, i) in pocket.Plates!.Where(p => p.HangsOn is not null).Select((p, i) => (p, i)))
+        {
+            // The pocket is turned over, so that the flaps of its chain lie as they did on the board, and those across it turned round.
+            var flap = Span.Of(pocket, plate);
+            var on = flap.ToAlong.IsSameAs(body.FromAlong) ? flap.Moved(left + body.ToAlong - (2 * body.FromAlong), foot - body.FromAcross)
+                : flap.FromAlong.IsSameAs(body.ToAlong) ? flap.Moved(left - body.ToAlong, foot - body.FromAcross)
+                : flap.Round(left + body.ToAlong, flap.ToAcross.IsSameAs(body.FromAcross) ? foot + body.FromAcross : foot + (2 * body.ToAcross) - body.FromAcross);
+            yield return new WrittenBond($"{pocket.Id}-{copy + 1}-flap{i + 1}", new WrittenSide(OneOf(host.Piece), host.Piece.Panels[host.Panel].Id, Face.Up, on.On(host.Piece)),
+                new WrittenSide(OneOf(pocket, copy), plate.Id, Face.Down, flap.On(pocket)), "folded behind the pocket, in the middle of its panel", Play: Hair);
+        }
+    }
+
+    private static string OneOf(WrittenPiece piece, int copy = 0) => piece.Quantity == 1 ? piece.Id : $"{piece.Id}:{copy + 1}";
+
+    /// <summary>A rectangle of a piece, along its chain and across it.</summary>
+    private readonly record struct Span(Affine FromAlong, Affine FromAcross, Affine ToAlong, Affine ToAcross)
+    {
+        public Affine Along => ToAlong - FromAlong;
+
+        public Affine Across => ToAcross - FromAcross;
+
+        public static Span Of(WrittenPiece piece, int panel) => Of(piece, Laid.Of(piece, panel));
+
+        public static Span Of(WrittenPiece piece, WrittenPlate plate) => Of(piece, Laid.Of(plate)!);
+
+        private static Span Of(WrittenPiece piece, Rectangle r) => piece.Axis == Axis.X ? new(r.FromX, r.FromY, r.ToX, r.ToY) : new(r.FromY, r.FromX, r.ToY, r.ToX);
+
+        public Span Moved(Affine along, Affine across) => new(FromAlong + along, FromAcross + across, ToAlong + along, ToAcross + across);
+
+        /// <summary>Turned round, so that what lay at nothing lies at these.</summary>
+        public Span Round(Affine along, Affine across) => new(along - FromAlong, across - FromAcross, along - ToAlong, across - ToAcross);
+
+        public WrittenRegion On(WrittenPiece piece) => new(ConstructionWriter.Write(piece.Axis == Axis.X ? new Rectangle(FromAlong, FromAcross, ToAlong, ToAcross) : new Rectangle(FromAcross, FromAlong, ToAcross, ToAlong)));
+    }
+
+    private (WrittenPiece Piece, IReadOnlyList<WrittenBond> Bonds, AssemblyStep Step) Make(IReadOnlyList<string> rules)
+    {
+        var creases = _piece.Creases.ToList();
+        if (_rows.Stands)
+        {
+            creases = [.. creases.Select(c => c with { Fold = Fold.Valley, Working = false, Shown = 90, Closed = 90 })];
+        }
+        else if (_rows.Kind == FlapKind.Pocket)
+        {
+            creases = [.. creases.Select(c => c with { Working = false, Shown = c.Closed })];
+        }
+
+        // Out from the widest panel, and from each panel to its flaps.
+        var (panels, root) = (_piece.Panels, Enumerable.Range(0, _piece.Panels.Count).MaxBy(i => _listed.Panels[i].Units));
+        foreach (var i in Enumerable.Range(0, root + 1).Reverse().Concat(Enumerable.Range(root + 1, panels.Count - root - 1)))
+        {
+            AddPlate(panels[i].Id, panels[i].Name, _at[i], _low, _at[i + 1], _high, i == root ? null : panels[i < root ? i + 1 : i - 1].Id, i == root ? -1 : i < root ? i : i - 1);
+        }
+
+        if (_rows.HasFoot)
+        {
+            Row("foot", "lower", Affine.Zero, _low, _low, rules[0], creases);
+        }
+
+        if (_rows.HasHead)
+        {
+            Row("head", "upper", _high, _top, _high, rules[^1], creases);
+        }
+
+        if (_rows.Kind == FlapKind.Tube)
+        {
+            Seam(SeamOf(_listed.Panels)!.Value);
+        }
+
+        // What holds one holds each that is cut like it.
+        string Copy(int n) => _piece.Quantity == 1 ? _piece.Id : $"{_piece.Id}:{n}";
+        var bonds = Enumerable.Range(1, _piece.Quantity).SelectMany(n => _bonds.Select(b => b with { Id = n == 1 ? b.Id : $"{b.Id}-{n}", A = b.A with { Piece = Copy(n) }, B = b.B with { Piece = Copy(n) } })).ToList();
+        return (_piece with { Creases = creases, Lines = _lines, Openings = _openings, Plates = _plates, Rings = _rings }, bonds, Step([.. bonds.Select(b => b.Id)]));
+    }
+
+    private AssemblyStep Step(IReadOnlyList<string> bonds) => _rows.Kind switch
+    {
+        FlapKind.Tray => new($"Cut into the {_listed.Name} from two opposite edges, along the scores as far as those that cross them. Fold all sides up and bond the corners inside them.", bonds, Pressed.Held, "the corners stand square and the rim is level"),
+        FlapKind.Tube => new($"Cut between the flaps of the {_listed.Name}, fold it round, bond its tab inside the panel opposite, then the flaps over each other.", bonds, Pressed.Held, "its edges are level and it stands square"),
+        FlapKind.Pocket => new($"Snip the corners off the {_listed.Name} and fold its flaps over.", [], null, null),
+        _ => new($"Fold the flap of the {_listed.Name} over first, then the folds through it.", [], null, null),
+    };
+
+    private void Row(string id, string name, Affine from, Affine to, Affine at, string rule, List<WrittenCrease> creases)
+    {
+        // The tab of a tube has no flap, nor has what is folded over flat at the side.
+        var (panels, lengths) = (_piece.Panels, _listed.Panels);
+        var without = Enumerable.Range(0, panels.Count).Where(i => _rows.Kind == FlapKind.Tray ? false : _rows.Kind == FlapKind.Tube ? i == SeamOf(lengths) : IsTab(lengths, i)).ToHashSet();
+        var with = Enumerable.Range(0, panels.Count).Where(i => !without.Contains(i)).ToList();
+        var (angle, line) = (_rows.Stands ? 90 : 180, creases.Count + _lines.Count);
+        _lines.Add(new WrittenLine(Spot(_at[with[0]], at), Spot(_at[with[^1] + 1], at), new WrittenCrease(Fold.Valley, false, angle, angle, rule), $"panels | {name} flaps"));
+        foreach (var i in without)
+        {
+            Cut($"{id}-corner{i + 1}", $"corner of {panels[i].Name}", panels[i].Id, new Rectangle(_at[i], from, _at[i + 1], to), "beside the flaps", CutKind.Notch);
+        }
+
+        foreach (var i in with)
+        {
+            AddPlate($"{panels[i].Id}-{id}", $"{name} flap of {panels[i].Name}", _at[i], from, _at[i + 1], to, panels[i].Id, line);
+        }
+
+        foreach (var i in with.SkipLast(1))
+        {
+            if (_rows.Stands)
+            {
+                Cut($"{id}-cut{i + 1}", $"cut beside {panels[i].Name}", panels[i].Id, new Rectangle(_at[i + 1], from, _at[i + 1], to), "from the edge along the score, as far as the score that crosses it", CutKind.Slit);
+                Corner(id, i, at, inner: lengths[i] < lengths[i + 1] || (lengths[i] == lengths[i + 1] && i % 2 == 1) ? i : i + 1, isFoot: id == "foot");
+            }
+            else
+            {
+                // Folded over first, what runs through both goes the other way on the flap.
+                var crease = creases[i];
+                _rings.Add(new Ring($"{panels[i].Id}-{id}", $"{panels[i + 1].Id}-{id}", creases.Count + _lines.Count));
+                _lines.Add(new WrittenLine(Spot(_at[i + 1], from), Spot(_at[i + 1], to), crease with { Fold = crease.Fold == Fold.Valley ? Fold.Mountain : Fold.Valley, Shown = -crease.Shown, Closed = -crease.Closed, Stretches = null }, $"{name} flap of {panels[i].Name} | {name} flap of {panels[i + 1].Name}"));
+                creases[i] = crease with { Stretches = [new WrittenStretch(ConstructionWriter.Write(_low), ConstructionWriter.Write(_high))] };
+            }
+        }
+    }
+
+    /// <summary>Two neighbouring flaps cross each other where their panels meet at a right angle: what lies along one from the corner lies up the other.</summary>
+    private void Corner(string id, int panel, Affine at, int inner, bool isFoot)
+    {
+        var (flap, deep) = (isFoot ? _low : _top - _high, isFoot ? _listed.Cross[0] : _listed.Across - _listed.Cross[^1]);
+        Affine Least(int i) => _listed.Panels[i] <= deep ? _at[i + 1] - _at[i] : flap;
+        var (p, q, corner) = (Least(panel), Least(panel + 1), _at[panel + 1]);
+        Affine Down(Affine far) => isFoot ? at - far : at + far;
+        WrittenRegion Left() => Shape((corner, at), (corner - p, at), (corner - p, Down(q)), (corner, Down(q)));
+        WrittenRegion Right() => Shape((corner, at), (corner, Down(p)), (corner + q, Down(p)), (corner + q, at));
+        WrittenSide Side(int i, Face face) => new(_piece.Id, $"{_piece.Panels[i].Id}-{id}", face, i == panel ? Left() : Right());
+        _bonds.Add(new WrittenBond($"{_piece.Id}-{id}{panel + 1}", Side(inner == panel ? panel + 1 : panel, Face.Up), Side(inner, Face.Down), $"the {(isFoot ? "lower" : "upper")} flap of {_piece.Panels[inner].Name} inside its neighbour’s, its edge level with the fold", Play: Hair));
+    }
+
+    /// <summary>The tab inside the panel that it closes the tube with.</summary>
+    private void Seam(int tab)
+    {
+        var (length, whole) = (_at[tab + 1] - _at[tab], _at[^1]);
+        var (on, host) = tab == 0 ? (_at.Count - 2, whole - length) : (0, Affine.Zero);
+        _bonds.Add(new WrittenBond($"{_piece.Id}-seam",
+            new WrittenSide(_piece.Id, _piece.Panels[on].Id, Face.Up, Region(host, _low, host + length, _high)),
+            new WrittenSide(_piece.Id, _piece.Panels[tab].Id, Face.Down, Region(_at[tab], _low, _at[tab + 1], _high)), "the tab’s fold level with the panel’s edge", Play: Hair));
+    }
+
+    private void AddPlate(string id, string name, Affine fromX, Affine fromY, Affine toX, Affine toY, string? on, int by) =>
+        _plates.Add(new WrittenPlate(id, name, [Spot(fromX, fromY), Spot(toX, fromY), Spot(toX, toY), Spot(fromX, toY)], on, by));
+
+    private void Cut(string id, string name, string panel, Rectangle along, string rule, CutKind kind) =>
+        _openings.Add(new WrittenOpening(id, name, panel, new WrittenRectangle(Spot(along.FromX, along.FromY), Spot(along.ToX, along.ToY)), rule, kind));
+
+    private WrittenSpot Spot(Affine along, Affine across) =>
+        _piece.Axis == Axis.X ? new(ConstructionWriter.Write(along), ConstructionWriter.Write(across)) : new(ConstructionWriter.Write(across), ConstructionWriter.Write(along));
+
+    private WrittenRegion Region(Affine fromX, Affine fromY, Affine toX, Affine toY) => new(new WrittenRectangle(Spot(fromX, fromY), Spot(toX, toY)));
+
+    private WrittenRegion Shape(params (Affine Along, Affine Across)[] corners) => new(Corners: [.. corners.Select(c => Spot(c.Along, c.Across))]);
+}

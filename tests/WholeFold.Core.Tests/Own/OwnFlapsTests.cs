@@ -1,0 +1,144 @@
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Exchange;
+using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Lists.Own;
+using WholeFold.Core.Measure;
+using Xunit;
+
+namespace WholeFold.Core.Tests.Own;
+
+/// <summary>What is scored both ways is cut apart, folded and bonded like any other piece: boxes, lids, bags, pockets, flaps that are folded up first.</summary>
+public class OwnFlapsTests
+{
+    private const string Treats = "base 5 15/16 x 5 15/16, score 1 on all four sides\nlid 5 x 5, score 1/2 on all four sides";
+    private const string Bag = "bag 11 x 6, score along the 11 side at 3 1/2, 5 1/4, 8 3/4 and 10 1/2; score along the 6 side at 1 1/4";
+    private const string Pocket = "Card 8 1/2 x 5 1/2, score at 4 1/4\npocket 4 x 3 1/2, score 1/2 from each end along the 4 side and 1/2 from the bottom";
+    private const string FoldedUp = "card 10 x 8, score along the 10 side at 5; score along the 8 side at 2";
+
+    public static TheoryData<string, string, int, int> Lists => new()
+    {
+        // How deep it lies when it is folded, in thirty-seconds of an inch, and what bonds there are.
+        { "box", Treats, 32, 8 },
+        { "lid alone", "lid 5 x 6, score 3/4 on all four sides", 24, 4 },
+        { "walls of two heights", "tray 6 x 8; along the 6 side score at 1 and 5; along the 8 side score at 3/4 and 7 1/4", 32, 4 },
+        { "bag", Bag, 56, 4 },
+        { "tab first", "bag 11 x 6, score along the 11 side at 1/2, 4, 5 3/4 and 9 1/4; score along the 6 side at 1 1/4", 56, 4 },
+        { "box with both ends", "carton 11 x 8, score along the 11 side at 3 1/2, 5 1/4, 8 3/4 and 10 1/2; score along the 8 side at 1 1/4 and 6 3/4", 56, 7 },
+        { "pocket", Pocket, 0, 3 },
+        { "pocket open below", "Card 8 1/2 x 5 1/2, score at 4 1/4\npocket 4 x 3 1/2, score 1/2 from each end along the 4 side and 1/2 from the top", 0, 3 },
+        { "two pockets", Pocket.Replace("pocket", "2 pockets", StringComparison.Ordinal), 0, 6 },
+        { "folded up first", FoldedUp, 0, 0 },
+        { "folded in three", "card 12 x 7, score along the 12 side at 4 and 8; score along the 7 side at 1 1/2", 0, 0 },
+        { "upright tray", "tray 8 x 5, score 1/2 on all four sides", 16, 4 },
+        { "metric box", "base 146 x 146 mm, score 25 mm on all four sides\nlid 118 x 118 mm, score 10 mm on all four sides", 31, 8 },
+    };
+
+    private static DesignSpec Spec(string text)
+    {
+        var list = OwnListReader.Read(text, text.Contains("mm", StringComparison.Ordinal) ? DisplayUnit.Millimetre : DisplayUnit.Inch);
+        Assert.Empty(list.Left);
+        return OwnConstruction.Design(list, RuleGuess.Of(list, Inventory.Shipped.Formats)!, "box");
+    }
+
+    /// <summary>Folded in the hand: every bond closes, every ring of folds, in every format and on every tool, and it stands as high as its walls.</summary>
+    [Theory]
+    [MemberData(nameof(Lists))]
+    public void It_closes(string name, string text, int deep, int bonds)
+    {
+        var spec = Spec(text);
+        var made = spec.Made!.Variants[0];
+        Assert.Equal(bonds, made.Bonds.Count(b => !b.Loose));
+        Assert.DoesNotContain(made.Watch, w => w.Contains("by hand", StringComparison.Ordinal));
+        var sized = 0;
+        foreach (var tools in new[] { spec.Tools, "machine", "imperial-eighths", "metric" }.Where(t => t is null || Inventory.Shipped.Tools.Any(k => k.Id == t)))
+        {
+            var read = Support.Reader.Read(spec with { Tools = tools });
+            foreach (var target in Inventory.Shipped.Formats.Where(f => f.Id is "a2" or "5x7" or "6x6" or "a5" or "sq-144").Select(f => new Target(f, false)).Prepend(read.Target))
+            {
+                if (Attempt.Of(read.Design, target).Card is not { } card)
+                {
+                    continue;
+                }
+
+                sized++;
+                Assert.DoesNotContain(card.Closed.Misses, m => m.Bond is null || !card.Construction.Bonds.First(b => b.Id == m.Bond).IsLoose);
+                Assert.True(Motion.Of(card.Figures).Frames.All(f => f.Apart < Length.Mm(0.1m)), name);
+                if (target == read.Target && tools is null)
+                {
+                    Assert.True((card.Closed.Deep - Length.In(deep, 32)).Abs() < Length.Mm(1.2m), $"{name}: {card.Closed.Deep.Millimetres} mm deep");
+                }
+            }
+        }
+
+        Assert.True(sized >= 8, $"{name}: {sized} sized");
+    }
+
+    /// <summary>What lies in a sheet is all of it: plates, and what is cut off, neither twice nor with holes.</summary>
+    [Theory]
+    [MemberData(nameof(Lists))]
+    public void Plates_and_corners_are_the_sheet(string name, string text, int deep, int bonds)
+    {
+        Assert.True(deep + bonds >= 0, name);
+        var read = Support.Reader.Read(Spec(text));
+        var card = Attempt.Of(read.Design, read.Target).Card!;
+        foreach (var piece in card.Pieces)
+        {
+            static double Area(Box box) => (double)box.Width.Units * box.Height.Units;
+            var plates = piece.Plates.Sum(p => Area(Box.Round([.. p.Corners])));
+            var corners = piece.Openings.Where(o => o.Opening.Kind == CutKind.Notch).Sum(o => Area(Box.Round([.. o.Corners])));
+            Assert.Equal((double)piece.Along.Value.Units * piece.Across.Value.Units, plates + corners, 1e-6 * plates);
+        }
+    }
+
+    /// <summary>Walls of one height on all sides are set together, and lid and box grow alike.</summary>
+    [Fact]
+    public void Walls_are_one_figure()
+    {
+        var made = Spec(Treats).Made!.Variants[0];
+        Assert.Equal(["base, sides", "lid, sides"], made.Parameters.Select(p => p.Name));
+        var read = Support.Reader.Read(Spec(Treats) with { Set = new Dictionary<string, WrittenFigure> { ["p1Panel1"] = new("1 1/2 in") } });
+        var card = Attempt.Of(read.Design, read.Target).Card!;
+        Assert.True((card.Closed.Deep - Length.In(3, 2)).Abs() < Length.Mm(1));
+        var at = card.Pieces[0].Scores;
+        Assert.All(at.Where((_, i) => i % 2 == 0), s => Assert.Equal(Length.In(3, 2), s.Figure.Value));
+    }
+
+    /// <summary>The lid is turned over, its walls outside those of its box.</summary>
+    [Fact]
+    public void A_lid_goes_over_its_box()
+    {
+        var read = Support.Reader.Read(Spec(Treats));
+        var card = Attempt.Of(read.Design, read.Target).Card!;
+        var (box, lid) = (Of("p1"), Of("p2"));
+        Assert.True(box.FaceUp);
+        Assert.False(lid.FaceUp);
+        Assert.True(lid.Box.Width > box.Box.Width && lid.Box.Width - box.Box.Width < Length.Mm(3));
+        PlacedPanel Of(string piece) => card.Closed.Panels.First(p => p.Plate.Piece.Piece == piece && p.Plate.Plate == "panel2");
+    }
+
+    /// <summary>What stays uncertain is said: scores in its middle, diagonals, more than two across.</summary>
+    [Theory]
+    [InlineData("card 8 x 8, score at 4 both ways")]
+    [InlineData("piece 8 x 8; score at 2 and 6, turn and score at 1, 2 and 7")]
+    public void What_is_no_flap_is_said(string text)
+    {
+        Assert.Contains(Spec(text).Made!.Variants[0].Watch, w => w.Contains("by hand", StringComparison.Ordinal));
+    }
+
+    /// <summary>Its steps bond what it bonds, each once, and its file is the same again.</summary>
+    [Theory]
+    [MemberData(nameof(Lists))]
+    public void Its_steps_bond_it(string name, string text, int deep, int bonds)
+    {
+        Assert.True(deep >= 0, name);
+        var spec = Spec(text);
+        var made = spec.Made!.Variants[0];
+        Assert.Equal(bonds, made.Steps.Sum(s => s.Bonds.Count));
+        Assert.Equal(DesignFile.State(spec), DesignFile.State(DesignFile.Read(DesignFile.Write(spec), "box")));
+        var read = Support.Reader.Read(spec);
+        Assert.NotEmpty(Core.Guide.Steps.Of(Attempt.Of(read.Design, read.Target).Card!));
+    }
+}
