@@ -60,6 +60,9 @@ public enum CutKind
 
     /// <summary>Right across, so that there are two of it afterwards.</summary>
     Divide,
+
+    /// <summary>A line in from an edge, as far as a score.</summary>
+    Snip,
 }
 
 /// <summary>Fold angles of one state of a card that has several, by piece and crease; creases not named are as when closed.</summary>

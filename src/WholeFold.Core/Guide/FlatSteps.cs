@@ -109,13 +109,20 @@ internal sealed class FlatSteps(Card card, int cards)
             var what = kind.Key switch
             {
                 CutKind.Notch => Words.Of($"Snip {box.Width} × {box.Height} off {(kind.Count() > 1 ? "each corner" : Spoken.The(kind.First().Opening.Name))} of {of}{(kind.Count() > 1 ? $", {Saying.Times(kind.Count())}" : "")}"),
+                CutKind.Snip => Words.Of($"Snip into {of} along the score at {Words.List(lines.Where(l => l.Edge == "along the score").Select(l => Words.Of($"{l.First.Value}")))}, from {(kind.Select(o => o.Box.Left == Length.Zero || o.Box.Bottom == Length.Zero).Distinct().Count() > 1 ? "both edges" : "the edge")} as far as the score that crosses it"),
                 CutKind.Divide => Words.Of($"Cut {of} in two at {lines.FirstOrDefault()?.First.Value ?? Length.Zero}"),
                 _ => Words.Of($"Cut the {string.Join(", ", kind.Select(o => o.Opening.Name).Distinct())} of {of}: {Words.List(lines.Select(l => Words.Of($"{l.Edge} at {l.First.Value}")))}"),
             };
-            var blade = machine ? [] : kind.Key == CutKind.Notch ? new[] { "scissors" } : kind.Key == CutKind.Divide ? ["trimmer"] : ["knife"];
-            yield return new Step($"open-{piece.Piece.Id}-{kind.Key.ToString().ToLowerInvariant()}", what.Add($"."), [.. lines.SelectMany(l => l.Figures).Select(f => f.Id.ToString())], machine ? "machine" : kind.Key == CutKind.Notch ? "scissors" : kind.Key == CutKind.Divide ? "trimmer" : "knife and metal rule", null, "up", [], "flat", null, 60 * count, blade)
+            var (blade, with, title) = kind.Key switch
             {
-                Phase = Phase.Flat, Title = kind.Key == CutKind.Notch ? "snip the corners" : kind.Key == CutKind.Divide ? "cut it in two" : $"cut the {kind.First().Opening.Name}", Pieces = [piece.Piece.Id],
+                CutKind.Notch => ("scissors", "scissors", "snip the corners"),
+                CutKind.Snip => ("scissors", "scissors", "snip in along the scores"),
+                CutKind.Divide => ("trimmer", "trimmer", "cut it in two"),
+                _ => ("knife", "knife and metal rule", $"cut the {kind.First().Opening.Name}"),
+            };
+            yield return new Step($"open-{piece.Piece.Id}-{kind.Key.ToString().ToLowerInvariant()}", what.Add($"."), [.. lines.SelectMany(l => l.Figures).Select(f => f.Id.ToString())], machine ? "machine" : with, null, "up", [], "flat", null, 60 * count, machine ? [] : [blade])
+            {
+                Phase = Phase.Flat, Title = title, Pieces = [piece.Piece.Id],
                 Why = lines.FirstOrDefault()?.First.Said, LookFor = Words.Of($"The cut ends where its lines meet, and no further."),
             };
         }

@@ -118,7 +118,7 @@ internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences
             var setting = opening.Kind switch
             {
                 CutKind.Divide => Setting.ForCut(tools, at[edge.Edge], to - from),
-                CutKind.Notch => Setting.ForNotch(tools, at[edge.Edge], from, to),
+                CutKind.Notch or CutKind.Snip => Setting.ForNotch(tools, at[edge.Edge], from, to),
                 _ => Setting.ForInnerCut(tools, at[edge.Edge], from, to, upright == (piece.Axis == Axis.X)),
             };
             return new Measured(new FigureRef.Line(piece.Id, opening.Id, edge.Edge), at[edge.Edge], setting, explainer.For(edge.At, $"{opening.Name}, {edge.Name}: {opening.Rule}", at[edge.Edge], setting));

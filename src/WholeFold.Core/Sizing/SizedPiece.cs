@@ -151,7 +151,14 @@ public sealed record SizedPiece(
                 }
             }
 
-            foreach (var lines in MarkedLines.Except(snipped).GroupBy(l => (l.Name, l.Figure.Value, l.Opening.Opening.Kind)))
+            // Of a line in from an edge one needs where it is, and how far it goes.
+            var into = MarkedLines.Where(l => l.Opening.Opening.Kind == CutKind.Snip).ToList();
+            foreach (var lines in into.GroupBy(l => (Along: l.Opening.Box.Width == Length.Zero == l.Name is "left edge", l.Figure.Value)))
+            {
+                yield return new EqualCuts("snip", lines.Key.Along ? "along the score" : "as far as", [.. lines.Select(l => l.Figure)]);
+            }
+
+            foreach (var lines in MarkedLines.Except(snipped).Except(into).GroupBy(l => (l.Name, l.Figure.Value, l.Opening.Opening.Kind)))
             {
                 yield return new EqualCuts(string.Join(", ", lines.Select(l => l.Opening.Opening.Name).Distinct()), lines.Key.Name, [.. lines.Select(l => l.Figure)]);
             }

@@ -1,7 +1,9 @@
+using System.Text;
 using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Exchange;
+using WholeFold.Core.Exchange.Drawings;
 using WholeFold.Core.Folding;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Lists.Own;
@@ -117,6 +119,26 @@ public class OwnFlapsTests
         Assert.False(lid.FaceUp);
         Assert.True(lid.Box.Width > box.Box.Width && lid.Box.Width - box.Box.Width < Length.Mm(3));
         PlacedPanel Of(string piece) => card.Closed.Panels.First(p => p.Plate.Piece.Piece == piece && p.Plate.Plate == "panel2");
+    }
+
+    /// <summary>Out as a crease pattern and in again it is the same sheets, scored the same both ways; a square’s sides are told apart.</summary>
+    [Theory]
+    [MemberData(nameof(Lists))]
+    public void A_crease_pattern_of_it_comes_back(string name, string text, int deep, int bonds)
+    {
+        Assert.True(deep + bonds >= 0, name);
+        var read = Support.Reader.Read(Spec(text) with { Tools = "machine" });
+        var card = Attempt.Of(read.Design, read.Target).Card!;
+        var (written, _) = DrawnList.Of(DrawingFile.Read(Encoding.UTF8.GetString(CreasePattern.Write(card, "Kite")), "drawing"), DisplayUnit.Millimetre, "drawing");
+        var back = OwnListReader.Read(written, DisplayUnit.Millimetre);
+        Assert.Empty(back.Left);
+        foreach (var piece in card.Pieces.Where(p => p.Openings.All(o => o.Opening.Kind != CutKind.Notch)))
+        {
+            static bool Are(IEnumerable<Length> one, IEnumerable<Length> other) => one.Order().ToList() is var a && other.Order().ToList() is var b && a.Count == b.Count && a.Zip(b).All(z => (z.First - z.Second).Abs() < Length.Mm(0.3m));
+            var (scores, cross) = (piece.Scores.Select(s => s.Figure.Value), piece.Lines.Where(l => l.Axis is { } axis && axis != piece.Piece.Axis).Select(l => l.Figure.Value));
+            var upright = piece.Piece.Axis == Axis.Y;
+            Assert.True(back.Cards.Any(c => Are(c.AlongFirst == !upright ? c.Scores : c.Cross, scores) && Are(c.AlongFirst == !upright ? c.Cross : c.Scores, cross)), $"{name}: {piece.Piece.Name} is none of {written}");
+        }
     }
 
     /// <summary>What stays uncertain is said: scores in its middle, diagonals, more than two across.</summary>

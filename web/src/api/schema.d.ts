@@ -924,7 +924,7 @@ export interface components {
          * @description What a cut inside a sheet makes.
          * @enum {unknown}
          */
-        CutKind: "window" | "slit" | "notch" | "flap" | "divide";
+        CutKind: "window" | "slit" | "notch" | "flap" | "divide" | "snip";
         CutView: {
             id: string;
             name: string;

@@ -14,6 +14,9 @@ public static class DrawnList
 {
     private const double Near = 0.3;
 
+    /// <summary>Sides that differ by less, in millimetres, are not told apart by their figures.</summary>
+    private const double SquareWithin = 1.6;
+
     private const int MostPieces = 40, MostScores = 30;
 
     /// <summary>The list, a piece a line, and what could not be carried over.</summary>
@@ -108,13 +111,17 @@ public static class DrawnList
 
         // Which way they fold stands before those that fold so; what a list cannot say of scores that run the other way is said here.
         string Fold(IGrouping<Stroke, (double At, Stroke Stroke)> alike) => $"{alike.Key switch { Stroke.Valley => "valley ", Stroke.Mountain => "mountain ", _ => "" }}at {string.Join(", ", alike.Select(a => Said(a.At)))}";
-        string Across(List<(double At, Stroke Stroke)> at, double side) => at.Count == 0 ? "" : $"along the {Said(side)} {named} side {string.Join(", ", at.Take(MostScores).GroupBy(a => a.Stroke).OrderByDescending(g => g.Key).Select(Fold))}";
+
+        // The sides of a square are told apart by which of them is named first.
+        var isSquare = Math.Abs(box.Width - box.Height) < SquareWithin;
+        string Across(List<(double At, Stroke Stroke)> at, double side, string which) => at.Count == 0 ? "" : $"along the {(isSquare ? which : $"{Said(side)} {named}")} side {string.Join(", ", at.Take(MostScores).GroupBy(a => a.Stroke).OrderByDescending(g => g.Key).Select(Fold))}";
         if (upright.Count > 0 && level.Count > 0 && (upright.Count >= level.Count ? level : upright).Any(l => l.Stroke != Stroke.Score))
         {
             left.Add("which way scores fold that cross a piece's other ones");
         }
 
-        var (along, cross) = upright.Count >= level.Count ? (Across(upright, box.Width), Across(level, box.Height)) : (Across(level, box.Height), Across(upright, box.Width));
+        var (along, cross) = (Across(upright, box.Width, "first"), Across(level, box.Height, "second"));
+        (along, cross) = upright.Count >= level.Count ? (along, cross) : (cross, along);
         var scores = along.Length == 0 ? "" : $"score {along}{(cross.Length > 0 ? $" and {cross}" : "")}";
         return ($"{Said(box.Width)} x {Said(box.Height)} {named}", scores, string.Join(';', windows.Select(w => $"{Said(w.EnvelopeInternal.Width)} x {Said(w.EnvelopeInternal.Height)} {named}").Order(StringComparer.Ordinal)));
     }

@@ -229,9 +229,9 @@ internal sealed class OwnFlaps
 
     private AssemblyStep Step(IReadOnlyList<string> bonds) => _rows.Kind switch
     {
-        FlapKind.Tray => new($"Cut into the {_listed.Name} from two opposite edges, along the scores as far as those that cross them. Fold all sides up and bond the corners inside them.", bonds, Pressed.Held, "the corners stand square and the rim is level"),
-        FlapKind.Tube => new($"Cut between the flaps of the {_listed.Name}, fold it round, bond its tab inside the panel opposite, then the flaps over each other.", bonds, Pressed.Held, "its edges are level and it stands square"),
-        FlapKind.Pocket => new($"Snip the corners off the {_listed.Name} and fold its flaps over.", [], null, null),
+        FlapKind.Tray => new($"Fold all sides of the {_listed.Name} up and bond the corners inside them.", bonds, Pressed.Held, "the corners stand square and the rim is level"),
+        FlapKind.Tube => new($"Fold the {_listed.Name} round, bond its tab inside the panel opposite, then the flaps over each other.", bonds, Pressed.Held, "its edges are level and it stands square"),
+        FlapKind.Pocket => new($"Fold the flaps of the {_listed.Name} over.", [], null, null),
         _ => new($"Fold the flap of the {_listed.Name} over first, then the folds through it.", [], null, null),
     };
 
@@ -257,7 +257,7 @@ internal sealed class OwnFlaps
         {
             if (_rows.Stands)
             {
-                Cut($"{id}-cut{i + 1}", $"cut beside {panels[i].Name}", panels[i].Id, new Rectangle(_at[i + 1], from, _at[i + 1], to), "from the edge along the score, as far as the score that crosses it", CutKind.Slit);
+                Cut($"{id}-cut{i + 1}", $"snip beside {panels[i].Name}", panels[i].Id, new Rectangle(_at[i + 1], from, _at[i + 1], to), "from the edge along the score, as far as the score that crosses it", CutKind.Snip);
                 Corner(id, i, at, inner: lengths[i] < lengths[i + 1] || (lengths[i] == lengths[i + 1] && i % 2 == 1) ? i : i + 1, isFoot: id == "foot");
             }
             else
