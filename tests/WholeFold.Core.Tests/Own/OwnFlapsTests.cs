@@ -34,6 +34,8 @@ public class OwnFlapsTests
         { "two pockets", Pocket.Replace("pocket", "2 pockets", StringComparison.Ordinal), 0, 6 },
         { "folded up first", FoldedUp, 0, 0 },
         { "folded in three", "card 12 x 7, score along the 12 side at 4 and 8; score along the 7 side at 1 1/2", 0, 0 },
+        { "walls that fall open", "Base 9 x 9, score at 3 and 6, turn, score at 3 and 6\nlid 4 1/8 x 4 1/8, score 1/2 on all four sides", 96, 4 },
+        { "one in the other", "Base 9 x 9, score at 3 and 6, turn, score at 3 and 6\nsecond layer 8 x 8, score at 2 3/4 and 5 1/4, turn, score at 2 3/4 and 5 1/4", 96, 0 },
         { "upright tray", "tray 8 x 5, score 1/2 on all four sides", 16, 4 },
         { "metric box", "base 146 x 146 mm, score 25 mm on all four sides\nlid 118 x 118 mm, score 10 mm on all four sides", 31, 8 },
     };

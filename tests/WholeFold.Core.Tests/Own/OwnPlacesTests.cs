@@ -32,6 +32,16 @@ public class OwnPlacesTests
     [InlineData("tier 4 x 3 5/8; 1/2 tabs", "tier 4 x 3.625: 0.5 3.5")]
     [InlineData("tier 4 x 3 & stage 4 x 5, both with 1/2 tabs", "tier 4 x 3: 0.5 3.5 / & stage 4 x 5: 0.5 3.5")]
     [InlineData("inner 5 x 3 3/4 1/4\" tabs both sides", "inner 5 x 3.75: 0.25 4.75")]
+    [InlineData("pocket 6 x 4, score 1/2 from each end along the 6 side and 1/2 from the bottom", "pocket 6 x 4: 0.5 5.5 | 0.5")]
+    [InlineData("pocket 6 x 4, score at 1/2 and 5 1/2 across the width and at 1/2 up from the bottom", "pocket 6 x 4: 0.5 5.5 | 0.5")]
+    [InlineData("pocket 6 x 4. Score both short sides at 1/2. Score the bottom at 1/2.", "pocket 6 x 4: 0.5 5.5 | 0.5")]
+    [InlineData("bag 11 x 6, score 3 1/2, 5 1/4, 8 3/4 and 10 1/2, then bottom at 1 1/4", "bag 11 x 6: 3.5 5.25 8.75 10.5 | 1.25")]
+    [InlineData("tray 6 x 8, score at 1/2 on every side", "tray 6 x 8: 0.5 5.5 | 0.5 7.5")]
+    [InlineData("tray 8 x 5, score 1/2 along each edge", "tray 8 x 5: 0.5 7.5 | 0.5 4.5")]
+    [InlineData("sheet 6 x 14: long side scores 4 and 10; short side scores 1 and 5", "sheet 6 x 14: 4 10 | 1 5")]
+    [InlineData("carrier 3 x 6, score at 3 and lengthwise at 1 1/2", "carrier 3 x 6: 3 | 1.5")]
+    [InlineData("Two sheets 8 x 3. Score one along the 3 side at 1 and 2. Score the other along the 8 side at 2 and 6.", "sheets 8 x 3: 1 2 / other sheets 8 x 3: 2 6")]
+    [InlineData("layer 5 x 4\n2 1/2 circle cut from both front and layer", "Paper layer 5 x 4 / Window front layer 2.5 x 2.5 x2")]
     public void Ends_may_stand_before_their_figure(string text, string pieces) => Reads(text, pieces);
 
     /// <summary>Scores that follow each other, by how far they are apart; how many there are is no count of pieces.</summary>

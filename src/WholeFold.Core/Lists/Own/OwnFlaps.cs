@@ -10,6 +10,9 @@ internal enum FlapKind
     /// <summary>Walls on all four sides: cut in along two scores at each corner, the corners bonded inside the walls.</summary>
     Tray,
 
+    /// <summary>Walls as high as it is wide, that fall open: the corners cut out, nothing bonded.</summary>
+    Cross,
+
     /// <summary>A tube with a tab along it, closed at one end or both by flaps that are bonded over each other.</summary>
     Tube,
 
@@ -24,9 +27,9 @@ internal enum FlapKind
 internal sealed record FlapRows(FlapKind Kind, bool HasFoot, bool HasHead, Length Body)
 {
     /// <summary>Whether what it is seen by is the face that lies down on the board.</summary>
-    public bool ShowsDown => Kind != FlapKind.FoldedOver;
+    public bool ShowsDown => Kind is not (FlapKind.FoldedOver or FlapKind.Cross);
 
-    public bool Stands => Kind is FlapKind.Tray or FlapKind.Tube;
+    public bool Stands => Kind is FlapKind.Tray or FlapKind.Cross or FlapKind.Tube;
 
     public string NameOf(int row) => HasFoot && row == 0 ? "the lower flaps" : HasHead && row == (HasFoot ? 2 : 1) ? "the upper flaps" : "the middle";
 }
@@ -41,8 +44,8 @@ internal sealed class OwnFlaps
     /// <summary>What is no further off is as long: a tab, a nested side.</summary>
     private static readonly Length Alike = Length.Mm(1.7m);
 
-    /// <summary>Walls that are higher than that share of what they stand round are flaps to fold over.</summary>
-    private const double HighestWall = 0.6;
+    /// <summary>Walls that are higher than that share of what they stand round are not bonded at their corners; still higher ones are flaps to fold over.</summary>
+    private const double HighestWall = 0.6, HighestOpen = 1.25;
 
     /// <summary>A lid is no wider than that beyond its box.</summary>
     private static readonly Length MostLoose = Length.Mm(6);
@@ -79,25 +82,20 @@ internal sealed class OwnFlaps
         }
 
         List<Length> rows = [.. listed.Cross.Append(listed.Across).Zip(listed.Cross.Prepend(Length.Zero), (to, from) => to - from)];
-        var body = rows.Max();
-        var middle = rows.IndexOf(body);
-        if (rows.Count(r => (r - body).Abs() <= Alike) > 1 || (rows.Count == 3 && middle != 1))
+        var panels = listed.Panels;
+        if (panels.Count == 3 && rows.Count == 3 && (panels[0] - panels[2]).Abs() <= Alike && (rows[0] - rows[2]).Abs() <= Alike && Length.Max(panels[0], rows[0]).Units is var wall && Math.Min(panels[1].Units, rows[1].Units) is var body && wall <= HighestOpen * body)
+        {
+            return new FlapRows(wall <= HighestWall * body ? FlapKind.Tray : FlapKind.Cross, true, true, rows[1]);
+        }
+
+        var (widest, middle) = (rows.Max(), rows.IndexOf(rows.Max()));
+        if (rows.Count(r => (r - widest).Abs() <= Alike) > 1 || (rows.Count == 3 && middle != 1))
         {
             return null;
         }
 
-        return new FlapRows(KindOf(listed.Panels, rows, body), middle > 0, middle < rows.Count - 1, body);
-    }
-
-    private static FlapKind KindOf(IReadOnlyList<Length> panels, IReadOnlyList<Length> rows, Length body)
-    {
-        if (panels.Count == 3 && rows.Count == 3 && (panels[0] - panels[2]).Abs() <= Alike && (rows[0] - rows[2]).Abs() <= Alike
-            && Length.Max(panels[0], rows[0]).Units <= HighestWall * Math.Min(panels[1].Units, body.Units))
-        {
-            return FlapKind.Tray;
-        }
-
-        return SeamOf(panels) is not null ? FlapKind.Tube : panels.Count > 1 && IsTab(panels, 0) && IsTab(panels, panels.Count - 1) ? FlapKind.Pocket : FlapKind.FoldedOver;
+        var kind = SeamOf(panels) is not null ? FlapKind.Tube : panels.Count > 1 && IsTab(panels, 0) && IsTab(panels, panels.Count - 1) ? FlapKind.Pocket : FlapKind.FoldedOver;
+        return new FlapRows(kind, middle > 0, middle < rows.Count - 1, widest);
     }
 
     /// <summary>Which panel is the tab of a tube of four, with two sides and two.</summary>
@@ -122,14 +120,14 @@ internal sealed class OwnFlaps
     /// <returns>True where the second is the lid, false where the first is; null where neither is.</returns>
     public static bool? Covers((OwnPiece Listed, FlapRows? Rows) one, (OwnPiece Listed, FlapRows? Rows) other)
     {
-        if (one.Rows is not { Kind: FlapKind.Tray, Body: var high } || other.Rows is not { Kind: FlapKind.Tray, Body: var otherHigh })
+        if (one.Rows is not { Kind: FlapKind.Tray or FlapKind.Cross, Body: var high } || other.Rows is not { Kind: FlapKind.Tray or FlapKind.Cross, Body: var otherHigh })
         {
             return null;
         }
 
         var (along, across) = (other.Listed.Panels[1] - one.Listed.Panels[1], otherHigh - high);
         bool IsOver(Length by) => by > Length.Zero && by <= MostLoose;
-        return IsOver(along) && IsOver(across) ? true : IsOver(-along) && IsOver(-across) ? false : null;
+        return IsOver(along) && IsOver(across) && other.Rows.Kind == FlapKind.Tray ? true : IsOver(-along) && IsOver(-across) && one.Rows.Kind == FlapKind.Tray ? false : null;
     }
 
     /// <summary>A lid over its box: turned over, its top on the rim, a wall of it outside each of the box’s.</summary>
@@ -192,7 +190,7 @@ internal sealed class OwnFlaps
         var creases = _piece.Creases.ToList();
         if (_rows.Stands)
         {
-            creases = [.. creases.Select(c => c with { Fold = Fold.Valley, Working = false, Shown = 90, Closed = 90 })];
+            creases = [.. creases.Select(c => c with { Fold = Fold.Valley, Working = Falls, Shown = Falls ? 0 : 90, Closed = 90 })];
         }
         else if (_rows.Kind == FlapKind.Pocket)
         {
@@ -200,7 +198,7 @@ internal sealed class OwnFlaps
         }
 
         // Out from the widest panel, and from each panel to its flaps.
-        var (panels, root) = (_piece.Panels, Enumerable.Range(0, _piece.Panels.Count).MaxBy(i => _listed.Panels[i].Units));
+        var (panels, root) = (_piece.Panels, _rows.Kind is FlapKind.Tray or FlapKind.Cross ? 1 : Enumerable.Range(0, _piece.Panels.Count).MaxBy(i => _listed.Panels[i].Units));
         foreach (var i in Enumerable.Range(0, root + 1).Reverse().Concat(Enumerable.Range(root + 1, panels.Count - root - 1)))
         {
             AddPlate(panels[i].Id, panels[i].Name, _at[i], _low, _at[i + 1], _high, i == root ? null : panels[i < root ? i + 1 : i - 1].Id, i == root ? -1 : i < root ? i : i - 1);
@@ -230,19 +228,23 @@ internal sealed class OwnFlaps
     private AssemblyStep Step(IReadOnlyList<string> bonds) => _rows.Kind switch
     {
         FlapKind.Tray => new($"Fold all sides of the {_listed.Name} up and bond the corners inside them.", bonds, Pressed.Held, "the corners stand square and the rim is level"),
+        FlapKind.Cross => new($"Fold the four walls of the {_listed.Name} up, and let them fall open again.", [], null, null),
         FlapKind.Tube => new($"Fold the {_listed.Name} round, bond its tab inside the panel opposite, then the flaps over each other.", bonds, Pressed.Held, "its edges are level and it stands square"),
         FlapKind.Pocket => new($"Fold the flaps of the {_listed.Name} over.", [], null, null),
         _ => new($"Fold the flap of the {_listed.Name} over first, then the folds through it.", [], null, null),
     };
 
+    /// <summary>Whether its walls fall open, and it is shown so.</summary>
+    private bool Falls => _rows.Kind == FlapKind.Cross;
+
     private void Row(string id, string name, Affine from, Affine to, Affine at, string rule, List<WrittenCrease> creases)
     {
-        // The tab of a tube has no flap, nor has what is folded over flat at the side.
+        // The tab of a tube has no flap, nor have sides that nothing is bonded to.
         var (panels, lengths) = (_piece.Panels, _listed.Panels);
-        var without = Enumerable.Range(0, panels.Count).Where(i => _rows.Kind == FlapKind.Tray ? false : _rows.Kind == FlapKind.Tube ? i == SeamOf(lengths) : IsTab(lengths, i)).ToHashSet();
+        var without = Enumerable.Range(0, panels.Count).Where(i => _rows.Kind switch { FlapKind.Tray => false, FlapKind.Cross => i != 1, FlapKind.Tube => i == SeamOf(lengths), _ => IsTab(lengths, i) }).ToHashSet();
         var with = Enumerable.Range(0, panels.Count).Where(i => !without.Contains(i)).ToList();
         var (angle, line) = (_rows.Stands ? 90 : 180, creases.Count + _lines.Count);
-        _lines.Add(new WrittenLine(Spot(_at[with[0]], at), Spot(_at[with[^1] + 1], at), new WrittenCrease(Fold.Valley, false, angle, angle, rule), $"panels | {name} flaps"));
+        _lines.Add(new WrittenLine(Spot(_at[with[0]], at), Spot(_at[with[^1] + 1], at), new WrittenCrease(Fold.Valley, Falls, Falls ? 0 : angle, angle, rule), $"panels | {name} flaps"));
         foreach (var i in without)
         {
             Cut($"{id}-corner{i + 1}", $"corner of {panels[i].Name}", panels[i].Id, new Rectangle(_at[i], from, _at[i + 1], to), "beside the flaps", CutKind.Notch);

@@ -148,7 +148,7 @@ public static partial class OwnListReader
     private static partial Regex CutInHalf();
 
     // One of two that were cut alike: what else is done to the other.
-    [GeneratedRegex(@"^\W*(?:the\s+)?(?:(?:other|second|2nd)(?:\s+(?:one|piece))?\b|(?:#|no\.?\s*|number\s+|(?:piece|one|strip|card|sheet|panel)\s+)(?:2|two)\b|b\s*[:.)=])", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\W*(?:the\s+)?(?:(?:other|second|2nd)(?:\s+(?:one|piece))?\b|(?:#|no\.?\s*|number\s+|(?:piece|one|strip|card|sheet|panel)\s+)(?:2|two)\b|b\s*[:.)=])|^\W*(?:then\s+)?(?:score|fold|crease)\s+the\s+(?:other|second)\b(?:\s+(?:one|piece))?(?!\s+(?:sides?|ways?|ends?|edges?|directions?)\b)", RegexOptions.IgnoreCase)]
     private static partial Regex OtherOne();
 
     // One score of several that have a line each: crease 2: 90 from the left; or 2nd score: 7 1/4.

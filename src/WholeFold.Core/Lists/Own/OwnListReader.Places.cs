@@ -24,7 +24,7 @@ public static partial class OwnListReader
     private static partial Regex IsOpening();
 
     // What goes through a piece is no paper on it.
-    [GeneratedRegex(@"\bthrough\s+(?:both|all|the|it|front|back|base|cover|card)\b|\bout\s+of\s+it\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\bthrough\s+(?:both|all|the|it|front|back|base|cover|card)\b|\bout\s+of\s+it\b|\bcut\s+(?:out\s+)?(?:from|out\s+of|into)\s+(?:the\s+|its\s+)?(?:both|front|cover|layer|flap|door)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Through();
 
     // Where a piece is scored may stand before what says so: both ends scored at 2, sides and bottom scored at 1/2.

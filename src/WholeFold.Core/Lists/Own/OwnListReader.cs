@@ -180,7 +180,7 @@ public static partial class OwnListReader
             return Adds(head, sizes, tail[..clause.Index], number, unit, pieces) && ReadPart(tail[(clause.Index + clause.Length - clause.Groups["words"].Length)..], number, unit, pieces, named);
         }
 
-        return sizes.Count == 0 ? Continues(part, score.Success ? (OwnScores.SideForm().IsMatch(head) ? part : tail) : null, number, unit, pieces, named) : Adds(head, sizes, score.Success ? tail : null, number, unit, pieces);
+        return sizes.Count == 0 ? Continues(part, score.Success ? (OwnScores.SideForm().IsMatch(part[..(score.Index + score.Length)]) ? part : tail) : null, number, unit, pieces, named) : Adds(head, sizes, score.Success ? tail : null, number, unit, pieces);
     }
 
     /// <summary>What stands behind a size without a word that it is scored, where it is its scores, its panels or figures in a row; null where it is none of that.</summary>

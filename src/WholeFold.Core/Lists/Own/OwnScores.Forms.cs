@@ -16,8 +16,11 @@ internal sealed partial record OwnScores
     [GeneratedRegex(@"\([^()]*\b(?:is|are|makes?|leaves?|gives?|only)\b[^()]*\)|[,;]\s*(?:the\s+)?(?:(?!scor|fold|creas|valley|mountain)[a-z]+\s+){1,2}(?:is|are)\s+[^,;)]*|(?:\s-\s|[,;])(?:(?!\s-\s|[,;]).)*\b(?:is|are|stays?)\s+left(?:\s+over)?\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex Remark();
 
-    [GeneratedRegex($@"(?:read\s+)?(?:along|on|across|down)\s+(?:the|its)\s+(?:(?<word>long|longer|short|shorter|first|second|width|height|length)|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit}))(?:\s*(?:side|edge|length|way))?|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})\s+(?:side|edge)\b|\b(?<word>long|short)(?:er)?\s+(?:side|edge)\b(?=\s*(?:at\b|:|@|\d))|\b(?<word>lengthwise|lengthways|crosswise|widthwise|widthways)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex($@"(?:read\s+)?(?:along|on|across|down)\s+(?:the|its)\s+(?:(?<word>long|longer|short|shorter|first|second|width|height|length)|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit}))(?:\s*(?:side|edge|length|way))?|(?<n>{OwnFigures.Number})(?<u>{OwnFigures.Unit})\s+(?:side|edge)\b|\b(?<word>long|short)(?:er)?\s+(?:side|edge)\b(?=\s*(?:at\b|:|@|\d|scores?\b|scored\b))|\b(?<word>lengthwise|lengthways|crosswise|widthwise|widthways)\b", RegexOptions.IgnoreCase)]
     internal static partial Regex SideForm();
+
+    [GeneratedRegex(@"(?:,|;|\band|&|\bthen)\s*$", RegexOptions.IgnoreCase)]
+    private static partial Regex EndsInAnd();
 
     // So far from the foot or the head: the last figure before it, and what parts that from others.
     [GeneratedRegex($@"(?:[\s,;&+]|\band\b|\bthen\b|\bat\b|\ba(?:nother)?\b){{0,8}}(?>{OwnFigures.Number})(?>{OwnFigures.Unit})\s*(?:up\s+|down\s+|in\s+)?from\s+(?:the\s+|its\s+)?(?:top|bottom|foot|head)\b(?!\s+(?:and|&|of|right|left))(?:\s+(?:edge|end|side))?|(?:[\s,;&+]|\band\b|\bthen\b){{0,6}}(?<!\b(?:and|&)\s)\b(?:(?:on|along)\s+)?(?:the\s+|its\s+)?(?:top|bottom|foot|head)(?:\s+(?:edge|end|side))?\s*(?:at\b|by\b|:)\s*(?>{OwnFigures.Number})(?>{OwnFigures.Unit})(?!\s*(?:x|×|by)\s*\d)", RegexOptions.IgnoreCase)]

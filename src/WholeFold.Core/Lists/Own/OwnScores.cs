@@ -96,6 +96,8 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         foreach (var (side, i) in sides.Select((s, i) => (s, i)))
         {
             var isAdverb = side.Groups["word"].Value.EndsWith("wise", StringComparison.OrdinalIgnoreCase) || side.Groups["word"].Value.EndsWith("ways", StringComparison.OrdinalIgnoreCase);
+            // Whoever says 3, and lengthwise 1 1/2, has said so of what follows.
+            isAdverb &= !(Any(parts[i + 1]) && EndsInAnd().IsMatch(parts[i]));
             along[(behind || isAdverb) && Any(parts[i]) ? i : i + 1] ??= Side(side, first, second, unit);
         }
 
