@@ -123,6 +123,17 @@ public class OwnFlapsTests
         PlacedPanel Of(string piece) => card.Closed.Panels.First(p => p.Plate.Piece.Piece == piece && p.Plate.Plate == "panel2");
     }
 
+    /// <summary>What has walls on all sides is as large as it is between them, and walls that fall open are papered like its floor.</summary>
+    [Fact]
+    public void Walls_that_fall_open_are_papered()
+    {
+        var spec = Spec("Base 9 x 9, score at 3 and 6, turn, score at 3 and 6\nmats 2 3/4 x 2 3/4 (5)");
+        var read = Support.Reader.Read(spec);
+        Assert.Equal((Support.In("3"), Support.In("3")), (read.Target.Width, read.Target.Height));
+        Assert.Equal(["panel1", "panel2", "panel3", "panel2-foot", "panel2-head"], Assert.Single(spec.Made!.Variants[0].Layers).Panels);
+        Assert.Equal((Support.In("4"), Support.In("5")), Support.Reader.Read(Spec("lid 5 x 6, score 1/2 on all four sides")).Target is var lid ? (lid.Width, lid.Height) : default);
+    }
+
     /// <summary>Out as a crease pattern and in again it is the same sheets, scored the same both ways; a square’s sides are told apart.</summary>
     [Theory]
     [MemberData(nameof(Lists))]

@@ -12,7 +12,7 @@ internal static partial class FinishedSize
 {
     // Log odds, by trial on lists: a size that has a name; a paper that is that size less a border; the largest panel of a chain, half of a
     // sheet; what does not fit.
-    private const double Named = 5, Titled = 4, HasPaper = 3, HasCover = 3, HasBothCovers = 5.5, LargestPanel = 2.5, Half = 2, EdgeToCrease = 0.7, Misfit = 6, Whole = 1.5, Turned = 1.2, Lesser = 0.8, Sheared = 8, AllFolded = 1, Twins = 8, Fins = 7, Pillars = 5, OneWay = 1.5, Mirrored = 1.5, Slender = 2, SquareCard = 0.7, HalfSheet = 2.2, Spanning = 2.5, Elongated = 1.5, ZigzagSides = 1, Round = 0.8, Swings = 2, Stepped = 2.5, Large = 2;
+    private const double Walled = 10, Named = 5, Titled = 4, HasPaper = 3, HasCover = 3, HasBothCovers = 5.5, LargestPanel = 2.5, Half = 2, EdgeToCrease = 0.7, Misfit = 6, Whole = 1.5, Turned = 1.2, Lesser = 0.8, Sheared = 8, AllFolded = 1, Twins = 8, Fins = 7, Pillars = 5, OneWay = 1.5, Mirrored = 1.5, Slender = 2, SquareCard = 0.7, HalfSheet = 2.2, Spanning = 2.5, Elongated = 1.5, ZigzagSides = 1, Round = 0.8, Swings = 2, Stepped = 2.5, Large = 2;
 
     /// <summary>So many times as long as wide few are that have no name.</summary>
     private const decimal LongFrom = 1.85m;
@@ -51,6 +51,12 @@ internal static partial class FinishedSize
         {
             foreach (var (piece, doubt) in main.Turned is { } turned ? [(main, 0d), (turned, Turned)] : new[] { (main, 0d) })
             {
+                // What has walls on all sides is as large as it is between them.
+                if (OwnFlaps.RowsOf(piece) is { Kind: FlapKind.Tray or FlapKind.Cross } walls)
+                {
+                    found.Add((main, piece.Panels[1], walls.Body, Walled - doubt - (rank * Lesser)));
+                }
+
                 // Scored both ways it is folded both ways.
                 var heights = piece.Cross.Count == 0 ? [(piece.Across, 0d)] : Widths(piece with { Scores = piece.Cross, AlongFirst = !piece.AlongFirst, Cross = [] }, list, near).ToList();
                 found.AddRange(from width in Widths(piece, list, near) from height in heights select (main, width.Width, height.Item1, width.Likely + height.Item2 - doubt - (rank * Lesser)));

@@ -37,6 +37,11 @@ public sealed class OwnConstruction
     {
         /// <summary>How high its panels are.</summary>
         public Length High => Rows?.Body ?? Listed.Across;
+
+        /// <summary>What papers go on: its panels, and walls that fall open.</summary>
+        public IEnumerable<(string Plate, Length Along, Length Across)> Faces => Faced(this);
+
+        private static IEnumerable<(string Plate, Length Along, Length Across)> Faced(Part part) => [.. part.Written.Panels.Zip(part.Listed.Panels, (p, along) => (p.Id, along, part.High)), .. OwnFlaps.Walls(part.Written, part.Listed, part.Rows)];
     }
 
     private OwnConstruction(RuleGuess rules, UnitSystem system) => (_rules, _system) = (rules, system);
@@ -240,7 +245,7 @@ public sealed class OwnConstruction
     private void Lay(OwnPiece paper)
     {
         var usual = UsualBorders.All.Select(u => 2 * u.For(_system)).ToList();
-        var places = _pieces.Select(part => (Part: part, Fits: part.Listed.Panels.Select((p, i) => (Index: i, Border: BorderOf(p, part.High, paper))).Where(p => p.Border is not null).ToList())).Where(p => p.Fits.Count > 0);
+        var places = _pieces.Select(part => (Part: part, Fits: part.Faces.Select(f => (f.Plate, Border: BorderOf(f.Along, f.Across, paper))).Where(p => p.Border is not null).ToList())).Where(p => p.Fits.Count > 0);
         foreach (var (part, fits) in places.OrderByDescending(p => usual.Any(u => (u - p.Fits[0].Border!.Value).Abs() <= Slight)))
         {
             var (written, listed, face) = (part.Written, part.Listed, part.Rows is { ShowsDown: true } ? Face.Down : Face.Up);
@@ -250,7 +255,7 @@ public sealed class OwnConstruction
                 Id = $"{written.Id}-paper{_roles.Count + 1}",
                 Name = $"{paper.Name}, on the {listed.Name}",
                 Piece = written.Id,
-                Panels = [.. fits.Take(Math.Max(1, paper.Quantity)).Select(f => written.Panels[f.Index].Id).Where(p => _roles.All(r => r.Piece != written.Id || r.Face != face || !r.Panels.Contains(p)))],
+                Panels = [.. fits.Take(Math.Max(1, paper.Quantity)).Select(f => f.Plate).Where(p => _roles.All(r => r.Piece != written.Id || r.Face != face || !r.Panels.Contains(p)))],
                 Face = face,
                 Reveal = ConstructionWriter.Write(Affine.Constant(border)),
             });

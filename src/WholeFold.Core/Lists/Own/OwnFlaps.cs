@@ -116,6 +116,10 @@ internal sealed class OwnFlaps
         return flaps.Make(rules);
     }
 
+    /// <summary>Walls below and above that fall open, and may be papered as its panels are.</summary>
+    public static IEnumerable<(string Plate, Length Along, Length Across)> Walls(WrittenPiece piece, OwnPiece listed, FlapRows? rows) => rows is not { Kind: FlapKind.Cross } ? []
+        : [($"{piece.Panels[1].Id}-foot", listed.Panels[1], listed.Cross[0]), ($"{piece.Panels[1].Id}-head", listed.Panels[1], listed.Across - listed.Cross[^1])];
+
     /// <summary>Whether one of two trays goes over the other as its lid.</summary>
     /// <returns>True where the second is the lid, false where the first is; null where neither is.</returns>
     public static bool? Covers((OwnPiece Listed, FlapRows? Rows) one, (OwnPiece Listed, FlapRows? Rows) other)
