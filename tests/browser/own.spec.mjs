@@ -39,6 +39,30 @@ test("a drawing of another program becomes a list, and what no construction expl
   await expect(page.getByText(/it carries “script”, which is not read/)).toBeVisible();
 });
 
+test("a box and its lid, scored both ways, become a card that closes, is stretched where it is made, and has its steps", async ({ page }) => {
+  await page.goto("/own");
+  await page
+    .getByRole("textbox", { name: /Pieces, a line each/ })
+    .fill("base 5 15/16 x 5 15/16, score 1 on all four sides\nlid 5 x 5, score 1/2 on all four sides");
+  await page.getByRole("button", { name: "make it a card of my own" }).click({ timeout: 20_000 });
+  await page.waitForURL("**/bench/**");
+  await expect(page.locator("[data-part=score]").first()).toBeVisible();
+  const id = page.url().split("/").pop();
+  await page.goto(`/build/${id}`);
+  const says = page.locator("[data-part=build-says]");
+  await expect(says).toContainText("It closes to 4 × 4", { timeout: 20_000 });
+  await expect(page.getByText("score across at 1", { exact: false }).first()).toBeVisible();
+  const floor = page.getByLabel("panel 2", { exact: true });
+  await floor.fill("width + 1 in");
+  await floor.press("Enter");
+  await expect(says).toContainText("it stands out");
+  await page.keyboard.press("Control+z");
+  await expect(says).toContainText("It closes to 4 × 4");
+  await page.goto(`/folding/${id}`);
+  await expect(page.getByText(/Snip into the base along the score at/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/bond the corners inside them/).first()).toBeVisible();
+});
+
 test("a construction of the library is copied and changed, refused where it makes no sum, and taken back", async ({ page }) => {
   await page.goto("/build/market-lanterns");
   await expect(page.locator("[data-part=build-says]")).toContainText("It closes to", { timeout: 20_000 });

@@ -56,6 +56,7 @@ public class OwnFlapsTests
         var made = spec.Made!.Variants[0];
         Assert.Equal(bonds, made.Bonds.Count(b => !b.Loose));
         Assert.DoesNotContain(made.Watch, w => w.Contains("by hand", StringComparison.Ordinal));
+        Assert.Contains(made.Watch, w => w.Contains("is taken to be", StringComparison.Ordinal));
         var sized = 0;
         foreach (var tools in new[] { spec.Tools, "machine", "imperial-eighths", "metric" }.Where(t => t is null || Inventory.Shipped.Tools.Any(k => k.Id == t)))
         {

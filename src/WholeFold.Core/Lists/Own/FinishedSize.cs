@@ -52,7 +52,7 @@ internal static partial class FinishedSize
             foreach (var (piece, doubt) in main.Turned is { } turned ? [(main, 0d), (turned, Turned)] : new[] { (main, 0d) })
             {
                 // What has walls on all sides is as large as it is between them.
-                if (OwnFlaps.RowsOf(piece) is { Kind: FlapKind.Tray or FlapKind.Cross } walls)
+                if (FlapRows.Of(piece) is { Kind: FlapKind.Tray or FlapKind.Cross } walls)
                 {
                     found.Add((main, piece.Panels[1], walls.Body, Walled - doubt - (rank * Lesser)));
                 }

@@ -89,6 +89,11 @@ public sealed class OwnConstruction
             _watch.Add($"The {both.Name} is scored the other way too; that is marked and scored by hand, and how it folds there is not worked out.");
         }
 
+        foreach (var part in _pieces.Where(p => p.Rows is not null))
+        {
+            _watch.Add($"The {part.Listed.Name} is taken to be {part.Rows!.Said}.");
+        }
+
         foreach (var figure in _rules.Figures.Where(f => f.Sure < 0.6 && f.Next.Count > 0).Take(6))
         {
             _watch.Add($"{Spoken.First(figure.Figure)} of the {figure.Piece.Name} is taken to be {figure.Rule.Words.Write(_system.UnitOf())}; {figure.Next[0].Rule.Words.Write(_system.UnitOf())} would fit too.");
@@ -135,7 +140,7 @@ public sealed class OwnConstruction
         var (along, across) = (Figure(listed.AlongFirst ? "width" : "height"), Figure(listed.AlongFirst ? "height" : "width"));
         var id = $"p{_pieces.Count + 1}";
 
-        var rows = OwnFlaps.RowsOf(listed);
+        var rows = FlapRows.Of(listed);
         var settable = new List<(Span Span, Affine Extent)>();
         var extents = Extents(listed, [.. Enumerable.Range(1, listed.Scores.Count).Select(n => Figure($"score {n}"))], along, settable, panels => $"panel {string.Join(" and ", panels.Select(i => i + 1))}", i => $"{id}Panel{i + 1}");
         var extent = Of(across.Rule.ByWidth, across.Rule.ByHeight, across.Value);
@@ -282,10 +287,10 @@ public sealed class OwnConstruction
         var (piece, listed, panels) = (part.Written, part.Listed, part.Panels);
         foreach (var (host, i) in _pieces.Take(index).Select((h, i) => (h, i)))
         {
-            if (host.Written.Axis == piece.Axis && OwnFlaps.Covers((host.Listed, host.Rows), (listed, part.Rows)) is { } isLid)
+            if (host.Written.Axis == piece.Axis && FlapBonds.Covers((host.Listed, host.Rows), (listed, part.Rows)) is { } isLid)
             {
                 var (box, lid) = isLid ? (host, part) : (part, host);
-                _bonds.Add(OwnFlaps.Over(box.Written, lid.Written, lid.Listed.Panels[0] < box.Listed.Panels[0]));
+                _bonds.Add(FlapBonds.Over(box.Written, lid.Written, lid.Listed.Panels[0] < box.Listed.Panels[0]));
                 return;
             }
 
@@ -304,7 +309,7 @@ public sealed class OwnConstruction
             var (to, on) = places.Count == 0 ? (0, Enumerable.Range(0, _pieces[0].Listed.Panels.Count).MaxBy(i => _pieces[0].Listed.Panels[i].Units)) : (places[copy % places.Count].Host, places[copy % places.Count].Panel);
             if (part.Rows?.Kind == FlapKind.Pocket && panels.Count == 3 && places.Count > 0 && _pieces[to].Written.Axis == piece.Axis)
             {
-                List<WrittenBond> held = [.. OwnFlaps.Held((_pieces[to].Written, on), piece, copy)];
+                List<WrittenBond> held = [.. FlapBonds.Held((_pieces[to].Written, on), piece, copy)];
                 _bonds.AddRange(held);
                 _folding.Add(new AssemblyStep($"Bond the flaps of the {listed.Name} to the {_pieces[to].Listed.Name}, in the middle of its {_pieces[to].Written.Panels[on].Name}, its open side up.", [.. held.Select(b => b.Id)], Pressed.Flat, "the same border shows on opposite sides"));
                 continue;

@@ -4,36 +4,6 @@ using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Lists.Own;
 
-/// <summary>How a piece is made that is scored both ways.</summary>
-internal enum FlapKind
-{
-    /// <summary>Walls on all four sides: cut in along two scores at each corner, the corners bonded inside the walls.</summary>
-    Tray,
-
-    /// <summary>Walls as high as it is wide, that fall open: the corners cut out, nothing bonded.</summary>
-    Cross,
-
-    /// <summary>A tube with a tab along it, closed at one end or both by flaps that are bonded over each other.</summary>
-    Tube,
-
-    /// <summary>Flaps folded over flat, the corners between them cut out.</summary>
-    Pocket,
-
-    /// <summary>A flap folded over flat before the folds through it, which go the other way there.</summary>
-    FoldedOver,
-}
-
-/// <summary>Between which scores a piece is as its panels are, and where beside that it has flaps.</summary>
-internal sealed record FlapRows(FlapKind Kind, bool HasFoot, bool HasHead, Length Body)
-{
-    /// <summary>Whether what it is seen by is the face that lies down on the board.</summary>
-    public bool ShowsDown => Kind is not (FlapKind.FoldedOver or FlapKind.Cross);
-
-    public bool Stands => Kind is FlapKind.Tray or FlapKind.Cross or FlapKind.Tube;
-
-    public string NameOf(int row) => HasFoot && row == 0 ? "the lower flaps" : HasHead && row == (HasFoot ? 2 : 1) ? "the upper flaps" : "the middle";
-}
-
 /// <summary>
 /// The flaps of a piece that is scored along its chain and, near its ends, across it: a box or its lid, a bag, a pocket, a flap that is folded
 /// up before the card is. Every panel has a flap of its own at such a score; where they are cut apart, where they are cut off, and what is
@@ -41,17 +11,8 @@ internal sealed record FlapRows(FlapKind Kind, bool HasFoot, bool HasHead, Lengt
 /// </summary>
 internal sealed class OwnFlaps
 {
-    /// <summary>What is no further off is as long: a tab, a nested side.</summary>
-    private static readonly Length Alike = Length.Mm(1.7m);
-
-    /// <summary>Walls that are higher than that share of what they stand round are not bonded at their corners; still higher ones are flaps to fold over.</summary>
-    private const double HighestWall = 0.6, HighestOpen = 1.25;
-
-    /// <summary>A lid is no wider than that beyond its box.</summary>
-    private static readonly Length MostLoose = Length.Mm(6);
-
     /// <summary>On a board’s marks opposite sides may come out this much apart, and still be bonded square.</summary>
-    private static readonly WrittenSum Hair = new(In: "1/32", Mm: "4/5");
+    internal static readonly WrittenSum Hair = new(In: "1/32", Mm: "4/5");
 
     private readonly OwnPiece _listed;
     private readonly FlapRows _rows;
@@ -73,40 +34,6 @@ internal sealed class OwnFlaps
         _top = high.Aggregate(Affine.Zero, (sum, h) => sum + h);
     }
 
-    /// <summary>Where a piece has flaps; null where it has none, or where what runs across it is none: in its middle, or right through a chain of its own.</summary>
-    public static FlapRows? RowsOf(OwnPiece listed)
-    {
-        if (listed.Diagonals || listed.Scores.Count == 0 || listed.Cross.Count is 0 or > 2)
-        {
-            return null;
-        }
-
-        List<Length> rows = [.. listed.Cross.Append(listed.Across).Zip(listed.Cross.Prepend(Length.Zero), (to, from) => to - from)];
-        var panels = listed.Panels;
-        if (panels.Count == 3 && rows.Count == 3 && (panels[0] - panels[2]).Abs() <= Alike && (rows[0] - rows[2]).Abs() <= Alike && Length.Max(panels[0], rows[0]).Units is var wall && Math.Min(panels[1].Units, rows[1].Units) is var body && wall <= HighestOpen * body)
-        {
-            return new FlapRows(wall <= HighestWall * body ? FlapKind.Tray : FlapKind.Cross, true, true, rows[1]);
-        }
-
-        var (widest, middle) = (rows.Max(), rows.IndexOf(rows.Max()));
-        if (rows.Count(r => (r - widest).Abs() <= Alike) > 1 || (rows.Count == 3 && middle != 1))
-        {
-            return null;
-        }
-
-        var kind = SeamOf(panels) is not null ? FlapKind.Tube : panels.Count > 1 && IsTab(panels, 0) && IsTab(panels, panels.Count - 1) ? FlapKind.Pocket : FlapKind.FoldedOver;
-        return new FlapRows(kind, middle > 0, middle < rows.Count - 1, widest);
-    }
-
-    /// <summary>Which panel is the tab of a tube of four, with two sides and two.</summary>
-    private static int? SeamOf(IReadOnlyList<Length> panels)
-    {
-        bool IsTube(int from, Length tab) => (panels[from] - panels[from + 2]).Abs() <= Alike && (panels[from + 1] - panels[from + 3]).Abs() <= Alike && tab + Alike < panels[from] && tab <= panels[from + 1];
-        return panels.Count != 5 ? null : IsTube(0, panels[4]) ? 4 : IsTube(1, panels[0]) ? 0 : null;
-    }
-
-    private static bool IsTab(IReadOnlyList<Length> panels, int index) => index == 0 || index == panels.Count - 1 ? 2 * panels[index].Units < panels.Max().Units : false;
-
     /// <summary>The piece with its flaps, what bonds it to itself, and how that is done.</summary>
     /// <param name="panels">How long each panel is; <paramref name="high"/> each row, from the foot.</param>
     /// <param name="rules">What each score across it follows.</param>
@@ -119,75 +46,6 @@ internal sealed class OwnFlaps
     /// <summary>Walls below and above that fall open, and may be papered as its panels are.</summary>
     public static IEnumerable<(string Plate, Length Along, Length Across)> Walls(WrittenPiece piece, OwnPiece listed, FlapRows? rows) => rows is not { Kind: FlapKind.Cross } ? []
         : [($"{piece.Panels[1].Id}-foot", listed.Panels[1], listed.Cross[0]), ($"{piece.Panels[1].Id}-head", listed.Panels[1], listed.Across - listed.Cross[^1])];
-
-    /// <summary>Whether one of two trays goes over the other as its lid.</summary>
-    /// <returns>True where the second is the lid, false where the first is; null where neither is.</returns>
-    public static bool? Covers((OwnPiece Listed, FlapRows? Rows) one, (OwnPiece Listed, FlapRows? Rows) other)
-    {
-        if (one.Rows is not { Kind: FlapKind.Tray or FlapKind.Cross, Body: var high } || other.Rows is not { Kind: FlapKind.Tray or FlapKind.Cross, Body: var otherHigh })
-        {
-            return null;
-        }
-
-        var (along, across) = (other.Listed.Panels[1] - one.Listed.Panels[1], otherHigh - high);
-        bool IsOver(Length by) => by > Length.Zero && by <= MostLoose;
-        return IsOver(along) && IsOver(across) && other.Rows.Kind == FlapKind.Tray ? true : IsOver(-along) && IsOver(-across) && one.Rows.Kind == FlapKind.Tray ? false : null;
-    }
-
-    /// <summary>A lid over its box: turned over, its top on the rim, a wall of it outside each of the box’s.</summary>
-    public static WrittenBond Over(WrittenPiece box, WrittenPiece lid, bool isShallow)
-    {
-        var (wall, cover) = (Span.Of(box, 0), Span.Of(lid, 2));
-        var (deep, side) = (isShallow ? cover.Along : wall.Along, wall.Across);
-        WrittenSide Strip(WrittenPiece piece, int panel, Face face, Span of)
-        {
-            var from = (of.FromAcross + of.ToAcross - side) / 2;
-            return new(OneOf(piece), piece.Panels[panel].Id, face, new Span(of.FromAlong, from, of.FromAlong + deep, from + side).On(piece));
-        }
-
-        return new WrittenBond($"{lid.Id}-over", Strip(box, 0, Face.Down, wall), Strip(lid, 2, Face.Up, cover), "the lid on the rim of its box", Loose: true);
-    }
-
-    /// <summary>A pocket in the middle of a panel of another piece, held by its flaps.</summary>
-    /// <param name="copy">Which of several it is, from 0.</param>
-    public static IEnumerable<WrittenBond> Held((WrittenPiece Piece, int Panel) host, WrittenPiece pocket, int copy)
-    {
-        var (room, body) = (Span.Of(host.Piece, host.Panel), Span.Of(pocket, 1));
-        var (left, foot) = ((room.FromAlong + room.ToAlong - body.Along) / 2, (room.FromAcross + room.ToAcross - body.Across) / 2);
-        foreach (var (plate, i) in pocket.Plates!.Where(p => p.HangsOn is not null).Select((p, i) => (p, i)))
-        {
-            // The pocket is turned over, so that the flaps of its chain lie as they did on the board, and those across it turned round.
-            var flap = Span.Of(pocket, plate);
-            var on = flap.ToAlong.IsSameAs(body.FromAlong) ? flap.Moved(left + body.ToAlong - (2 * body.FromAlong), foot - body.FromAcross)
-                : flap.FromAlong.IsSameAs(body.ToAlong) ? flap.Moved(left - body.ToAlong, foot - body.FromAcross)
-                : flap.Round(left + body.ToAlong, flap.ToAcross.IsSameAs(body.FromAcross) ? foot + body.FromAcross : foot + (2 * body.ToAcross) - body.FromAcross);
-            yield return new WrittenBond($"{pocket.Id}-{copy + 1}-flap{i + 1}", new WrittenSide(OneOf(host.Piece), host.Piece.Panels[host.Panel].Id, Face.Up, on.On(host.Piece)),
-                new WrittenSide(OneOf(pocket, copy), plate.Id, Face.Down, flap.On(pocket)), "folded behind the pocket, in the middle of its panel", Play: Hair);
-        }
-    }
-
-    private static string OneOf(WrittenPiece piece, int copy = 0) => piece.Quantity == 1 ? piece.Id : $"{piece.Id}:{copy + 1}";
-
-    /// <summary>A rectangle of a piece, along its chain and across it.</summary>
-    private readonly record struct Span(Affine FromAlong, Affine FromAcross, Affine ToAlong, Affine ToAcross)
-    {
-        public Affine Along => ToAlong - FromAlong;
-
-        public Affine Across => ToAcross - FromAcross;
-
-        public static Span Of(WrittenPiece piece, int panel) => Of(piece, Laid.Of(piece, panel));
-
-        public static Span Of(WrittenPiece piece, WrittenPlate plate) => Of(piece, Laid.Of(plate)!);
-
-        private static Span Of(WrittenPiece piece, Rectangle r) => piece.Axis == Axis.X ? new(r.FromX, r.FromY, r.ToX, r.ToY) : new(r.FromY, r.FromX, r.ToY, r.ToX);
-
-        public Span Moved(Affine along, Affine across) => new(FromAlong + along, FromAcross + across, ToAlong + along, ToAcross + across);
-
-        /// <summary>Turned round, so that what lay at nothing lies at these.</summary>
-        public Span Round(Affine along, Affine across) => new(along - FromAlong, across - FromAcross, along - ToAlong, across - ToAcross);
-
-        public WrittenRegion On(WrittenPiece piece) => new(ConstructionWriter.Write(piece.Axis == Axis.X ? new Rectangle(FromAlong, FromAcross, ToAlong, ToAcross) : new Rectangle(FromAcross, FromAlong, ToAcross, ToAlong)));
-    }
 
     private (WrittenPiece Piece, IReadOnlyList<WrittenBond> Bonds, AssemblyStep Step) Make(IReadOnlyList<string> rules)
     {
@@ -220,7 +78,7 @@ internal sealed class OwnFlaps
 
         if (_rows.Kind == FlapKind.Tube)
         {
-            Seam(SeamOf(_listed.Panels)!.Value);
+            Seam(FlapRows.SeamOf(_listed.Panels)!.Value);
         }
 
         // What holds one holds each that is cut like it.
@@ -245,7 +103,7 @@ internal sealed class OwnFlaps
     {
         // The tab of a tube has no flap, nor have sides that nothing is bonded to.
         var (panels, lengths) = (_piece.Panels, _listed.Panels);
-        var without = Enumerable.Range(0, panels.Count).Where(i => _rows.Kind switch { FlapKind.Tray => false, FlapKind.Cross => i != 1, FlapKind.Tube => i == SeamOf(lengths), _ => IsTab(lengths, i) }).ToHashSet();
+        var without = Enumerable.Range(0, panels.Count).Where(i => _rows.Kind switch { FlapKind.Tray => false, FlapKind.Cross => i != 1, FlapKind.Tube => i == FlapRows.SeamOf(lengths), _ => FlapRows.IsTab(lengths, i) }).ToHashSet();
         var with = Enumerable.Range(0, panels.Count).Where(i => !without.Contains(i)).ToList();
         var (angle, line) = (_rows.Stands ? 90 : 180, creases.Count + _lines.Count);
         _lines.Add(new WrittenLine(Spot(_at[with[0]], at), Spot(_at[with[^1] + 1], at), new WrittenCrease(Fold.Valley, Falls, Falls ? 0 : angle, angle, rule), $"panels | {name} flaps"));

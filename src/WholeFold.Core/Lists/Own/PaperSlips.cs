@@ -32,7 +32,7 @@ internal static class PaperSlips
     {
         var system = list.Cards.First().Unit.SystemOf();
         var papers = list.Papers.Concat(others).Where(p => !Recogniser.IsExtra(p.Name)).ToList();
-        var places = list.Cards.Except(others).SelectMany(c => c.Panels.Select((p, i) => new Place(c.Panels.Count == 1 ? c.Name : $"{c.Name}’s panel {i + 1}", c, p, OwnFlaps.RowsOf(c)?.Body ?? c.Across)).Append(new Place(c.Name, c, c.Along, c.Across)))
+        var places = list.Cards.Except(others).SelectMany(c => c.Panels.Select((p, i) => new Place(c.Panels.Count == 1 ? c.Name : $"{c.Name}’s panel {i + 1}", c, p, FlapRows.Of(c)?.Body ?? c.Across)).Append(new Place(c.Name, c, c.Along, c.Across)))
             .Concat(card is null ? [] : card.Pieces.SelectMany(p => p.Panels.Select(q => new Place(q.Panel.Name, null, q.Extent, p.Across.Value))))
             .Concat(papers.Select(p => new Place(p.Name, p, p.First, p.Second))).ToList();
         var borders = UsualBorders.All.Take(Commonest).Select(u => u.For(system)).ToList();
