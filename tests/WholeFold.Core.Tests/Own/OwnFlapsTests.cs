@@ -135,6 +135,17 @@ public class OwnFlapsTests
         Assert.Equal((Support.In("4"), Support.In("5")), Support.Reader.Read(Spec("lid 5 x 6, score 1/2 on all four sides")).Target is var lid ? (lid.Width, lid.Height) : default);
     }
 
+    /// <summary>What goes into a pocket is not glued there.</summary>
+    [Fact]
+    public void What_lies_in_a_pocket_is_taken_out_again()
+    {
+        var made = Spec($"{Pocket}\nvoucher 2 3/4 x 2 1/2").Made!.Variants[0];
+        var voucher = made.Pieces.Single(p => p.Name == "Voucher").Id;
+        var bond = Assert.Single(made.Bonds, b => b.B.Piece == voucher);
+        Assert.True(bond.Loose);
+        Assert.Equal("Pocket", made.Pieces.Single(p => p.Id == bond.A.Piece).Name);
+    }
+
     /// <summary>Out as a crease pattern and in again it is the same sheets, scored the same both ways; a square’s sides are told apart.</summary>
     [Theory]
     [MemberData(nameof(Lists))]

@@ -316,7 +316,10 @@ public sealed class OwnConstruction
             }
 
             var taken = _bonds.Any(b => !b.Loose && b.A.Piece.Split(':')[0] == _pieces[to].Written.Id && b.A.Plate == _pieces[to].Written.Panels[on].Id);
-            Lie(index, copy, widest, to, on, loose: panels.Count > 1 || places.Count == 0 || taken);
+
+            // What lies in a box or a pocket is taken out again.
+            var isInside = _pieces[to].Rows is { ShowsDown: true };
+            Lie(index, copy, widest, to, on, loose: panels.Count > 1 || places.Count == 0 || taken || isInside);
         }
     }
 
