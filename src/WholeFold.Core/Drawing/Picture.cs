@@ -35,6 +35,9 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
 
     private sealed record Seen(IReadOnlyList<Vec> Corners, Vec Normal, IReadOnlyList<Shape> Shapes)
     {
+        /// <summary>Which plate it is, the one that it is folded from, and whether over the face of that which is up on the board.</summary>
+        public (PlateRef Id, PlateRef? From, bool OverUp) Folded { get; init; }
+
         public double Depth { get; } = Corners.Average(c => c.Z);
 
         private (double Left, double Right, double Low, double High) Box { get; } = (Corners.Min(c => c.X), Corners.Max(c => c.X), Corners.Min(c => c.Y), Corners.Max(c => c.Y));
@@ -59,6 +62,9 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
 
             return before == behind ? 0 : before ? 1 : -1;
         }
+
+        /// <summary>Folded flat over the plate that it hangs on, 1 where it lies before that, −1 where behind it; 0 where it is not.</summary>
+        public int SideOn(Seen other) => Folded.From != other.Folded.Id || Normal.Dot(other.Normal) >= 0 ? 0 : Folded.OverUp == (other.Normal.Z >= 0) ? 1 : -1;
     }
 
     public static Picture Of(Figures sized, IReadOnlyList<Body> bodies, MotionFrame frame, From? from = null)
@@ -90,7 +96,10 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
         IEnumerable<IReadOnlyList<Point>> Cut(bool layer) => holes.Concat(bodies.Where(b => b.IsHole && (layer || b.OfCard) && b.Plate == plate.Id && b.Copies.Contains(id)).Select(b => b.Outline));
         Shape Draw(IEnumerable<Point> corners, bool layer, string? tint = null, string? element = null) => new(new PlateRef(id, plate.Id), Outline(corners), [.. Cut(layer).Select(Outline)], light, inside, layer, tint, element);
         var layers = bodies.Where(b => !b.IsHole && b.Copies.Contains(id) && b.Plate == plate.Id && (b.Face == Face.Up) == inside).Select(b => Draw(b.Outline, true, b.Tint, b.Id));
-        return new Seen([.. plate.Corners.Select(c => at.Apply(c.X.Units, c.Y.Units))], at.Ez, [Draw(plate.Corners, false), .. layers]);
+        return new Seen([.. plate.Corners.Select(c => at.Apply(c.X.Units, c.Y.Units))], at.Ez, [Draw(plate.Corners, false), .. layers])
+        {
+            Folded = (new PlateRef(id, plate.Id), plate.HangsOn is { } on ? new PlateRef(id, on) : null, plate.By >= 0 && piece.Score(plate.By).Crease.Fold == Fold.Valley),
+        };
     }
 
     /// <summary>
@@ -109,6 +118,7 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
                 {
                     var side = a.SideOf(b);
                     side = side != 0 ? side : -b.SideOf(a);
+                    side = side != 0 ? side : b.SideOn(a) - a.SideOn(b);
                     side = side != 0 ? side : b.Depth.CompareTo(a.Depth);
                     _ = side > 0 ? before[b].Add(a) : before[a].Add(b);
                 }

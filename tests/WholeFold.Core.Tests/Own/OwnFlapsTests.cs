@@ -135,6 +135,19 @@ public class OwnFlapsTests
         Assert.Equal((Support.In("4"), Support.In("5")), Support.Reader.Read(Spec("lid 5 x 6, score 1/2 on all four sides")).Target is var lid ? (lid.Width, lid.Height) : default);
     }
 
+    /// <summary>A pocket hides its flaps: they are drawn before it.</summary>
+    [Fact]
+    public void A_pocket_hides_its_flaps()
+    {
+        var read = Support.Reader.Read(Spec(Pocket));
+        var card = Attempt.Of(read.Design, read.Target).Card!;
+        foreach (var frame in Motion.Of(card.Figures).Frames.Where(f => f.Share > 0))
+        {
+            var drawn = Core.Drawing.Picture.Of(card.Figures, [], frame).Shapes.Select(s => s.Plate).Where(p => p.Piece.Piece == "p2").Select(p => p.Plate).ToList();
+            Assert.Equal("panel2", drawn[^1]);
+        }
+    }
+
     /// <summary>What goes into a pocket is not glued there.</summary>
     [Fact]
     public void What_lies_in_a_pocket_is_taken_out_again()
