@@ -153,7 +153,7 @@ public sealed record SizedPiece(
 
             // Of a line in from an edge one needs where it is, and how far it goes.
             var into = MarkedLines.Where(l => l.Opening.Opening.Kind == CutKind.Snip).ToList();
-            foreach (var lines in into.GroupBy(l => (Along: l.Opening.Box.Width == Length.Zero == l.Name is "left edge", l.Figure.Value)))
+            foreach (var lines in into.GroupBy(l => (Along: l.Name == (l.Opening.Box.Width == Length.Zero ? "left edge" : "lower edge"), l.Figure.Value)))
             {
                 yield return new EqualCuts("snip", lines.Key.Along ? "along the score" : "as far as", [.. lines.Select(l => l.Figure)]);
             }

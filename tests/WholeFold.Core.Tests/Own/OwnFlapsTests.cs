@@ -135,6 +135,26 @@ public class OwnFlapsTests
         Assert.Equal((Support.In("4"), Support.In("5")), Support.Reader.Read(Spec("lid 5 x 6, score 1/2 on all four sides")).Target is var lid ? (lid.Width, lid.Height) : default);
     }
 
+    /// <summary>Upright on its sheet it is cut in where its scores are too, and each lid of several lies on a box.</summary>
+    [Theory]
+    [InlineData(false, 1)]
+    [InlineData(true, 1)]
+    [InlineData(true, 2)]
+    public void It_is_cut_in_where_it_is_scored(bool upright, int copies)
+    {
+        var list = OwnListReader.Read($"{Treats.Replace("\n", $" ({copies})\n", StringComparison.Ordinal)} ({copies})", DisplayUnit.Inch);
+        var guess = RuleGuess.Of(list, Inventory.Shipped.Formats)!;
+        var read = Support.Reader.Read(OwnConstruction.Design(list, upright ? guess.Corrected([new(RuleGuess.Opens, 1)]) : guess, "box"));
+        var card = Attempt.Of(read.Design, read.Target).Card!;
+        Assert.Equal(copies, card.Construction.Bonds.Count(b => b.Id.Contains("over", StringComparison.Ordinal)));
+        Assert.Empty(card.Closed.Misses);
+        foreach (var piece in card.Pieces)
+        {
+            Assert.Equal((copies, upright ? Axis.Y : Axis.X), (piece.Piece.Quantity, piece.Piece.Axis));
+            Assert.Equal(piece.Scores.Select(s => s.Figure.Value), piece.CutLines.Where(c => c.Edge == "along the score").Select(c => c.First.Value).Order());
+        }
+    }
+
     /// <summary>A pocket hides its flaps: they are drawn before it.</summary>
     [Fact]
     public void A_pocket_hides_its_flaps()

@@ -13,8 +13,8 @@ public static class Laid
         var (left, foot) = ((room.FromX + room.ToX - own.ToX + own.FromX) / 2, (room.FromY + room.ToY - own.ToY + own.FromY) / 2);
         return new WrittenBond(
             $"{piece.Id}-{copy + 1}",
-            new WrittenSide(to.Quantity == 1 ? to.Id : $"{to.Id}:1", to.Panels[on].Id, Face.Up, Region(new Rectangle(left, foot, left + own.ToX - own.FromX, foot + own.ToY - own.FromY))),
-            new WrittenSide(piece.Quantity == 1 ? piece.Id : $"{piece.Id}:{copy + 1}", piece.Panels[panel].Id, Face.Down, Region(own)), loose ? "where it lies when the card is closed" : "in the middle of its panel", Loose: loose);
+            new WrittenSide(to.Copy(1), to.Panels[on].Id, Face.Up, Region(new Rectangle(left, foot, left + own.ToX - own.FromX, foot + own.ToY - own.FromY))),
+            new WrittenSide(piece.Copy(copy + 1), piece.Panels[panel].Id, Face.Down, Region(own)), loose ? "where it lies when the card is closed" : "in the middle of its panel", Loose: loose);
     }
 
     private static WrittenRegion Region(Rectangle r) => new(ConstructionWriter.Write(r));

@@ -209,6 +209,10 @@ public sealed record WrittenPiece
     public IReadOnlyList<WrittenPlate>? Plates { get; init; }
 
     public IReadOnlyList<Ring> Rings { get; init; } = [];
+
+    /// <summary>What bonds call it, or one of several.</summary>
+    /// <param name="number">Which, from 1.</param>
+    public string Copy(int number) => Quantity == 1 ? Id : $"{Id}:{number}";
 }
 
 /// <param name="Piece">The piece, with which of several: <c>fin:2</c>.</param>

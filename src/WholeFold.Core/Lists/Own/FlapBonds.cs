@@ -25,17 +25,18 @@ internal static class FlapBonds
     }
 
     /// <summary>A lid over its box: turned over, its top on the rim, a wall of it outside each of the box’s.</summary>
-    public static WrittenBond Over(WrittenPiece box, WrittenPiece lid, bool isShallow)
+    /// <param name="copy">Which of each it is, from 1; where there are fewer of the other, the last of those.</param>
+    public static WrittenBond Over(WrittenPiece box, WrittenPiece lid, bool isShallow, int copy)
     {
         var (wall, cover) = (Span.Of(box, 0), Span.Of(lid, 2));
         var (deep, side) = (isShallow ? cover.Along : wall.Along, wall.Across);
         WrittenSide Strip(WrittenPiece piece, int panel, Face face, Span of)
         {
             var from = (of.FromAcross + of.ToAcross - side) / 2;
-            return new(OneOf(piece), piece.Panels[panel].Id, face, new Span(of.FromAlong, from, of.FromAlong + deep, from + side).On(piece));
+            return new(piece.Copy(Math.Min(copy, piece.Quantity)), piece.Panels[panel].Id, face, new Span(of.FromAlong, from, of.FromAlong + deep, from + side).On(piece));
         }
 
-        return new WrittenBond($"{lid.Id}-over", Strip(box, 0, Face.Down, wall), Strip(lid, 2, Face.Up, cover), "the lid on the rim of its box", Loose: true);
+        return new WrittenBond($"{lid.Id}-over{copy}", Strip(box, 0, Face.Down, wall), Strip(lid, 2, Face.Up, cover), "the lid on the rim of its box", Loose: true);
     }
 
     /// <summary>A pocket in the middle of a panel of another piece, held by its flaps.</summary>
@@ -51,12 +52,10 @@ internal static class FlapBonds
             var on = flap.ToAlong.IsSameAs(body.FromAlong) ? flap.Moved(left + body.ToAlong - (2 * body.FromAlong), foot - body.FromAcross)
                 : flap.FromAlong.IsSameAs(body.ToAlong) ? flap.Moved(left - body.ToAlong, foot - body.FromAcross)
                 : flap.Round(left + body.ToAlong, flap.ToAcross.IsSameAs(body.FromAcross) ? foot + body.FromAcross : foot + (2 * body.ToAcross) - body.FromAcross);
-            yield return new WrittenBond($"{pocket.Id}-{copy + 1}-flap{i + 1}", new WrittenSide(OneOf(host.Piece), host.Piece.Panels[host.Panel].Id, Face.Up, on.On(host.Piece)),
-                new WrittenSide(OneOf(pocket, copy), plate.Id, Face.Down, flap.On(pocket)), "folded behind the pocket, in the middle of its panel", Play: OwnFlaps.Hair);
+            yield return new WrittenBond($"{pocket.Id}-{copy + 1}-flap{i + 1}", new WrittenSide(host.Piece.Copy(1), host.Piece.Panels[host.Panel].Id, Face.Up, on.On(host.Piece)),
+                new WrittenSide(pocket.Copy(copy + 1), plate.Id, Face.Down, flap.On(pocket)), "folded behind the pocket, in the middle of its panel", Play: OwnFlaps.Hair);
         }
     }
-
-    private static string OneOf(WrittenPiece piece, int copy = 0) => piece.Quantity == 1 ? piece.Id : $"{piece.Id}:{copy + 1}";
 
     /// <summary>A rectangle of a piece, along its chain and across it.</summary>
     private readonly record struct Span(Affine FromAlong, Affine FromAcross, Affine ToAlong, Affine ToAcross)

@@ -290,7 +290,7 @@ public sealed class OwnConstruction
             if (host.Written.Axis == piece.Axis && FlapBonds.Covers((host.Listed, host.Rows), (listed, part.Rows)) is { } isLid)
             {
                 var (box, lid) = isLid ? (host, part) : (part, host);
-                _bonds.Add(FlapBonds.Over(box.Written, lid.Written, lid.Listed.Panels[0] < box.Listed.Panels[0]));
+                _bonds.AddRange(Enumerable.Range(1, piece.Quantity).Select(copy => FlapBonds.Over(box.Written, lid.Written, lid.Listed.Panels[0] < box.Listed.Panels[0], copy)));
                 return;
             }
 
@@ -311,7 +311,7 @@ public sealed class OwnConstruction
             {
                 List<WrittenBond> held = [.. FlapBonds.Held((_pieces[to].Written, on), piece, copy)];
                 _bonds.AddRange(held);
-                _folding.Add(new AssemblyStep($"Bond the flaps of the {listed.Name} to the {_pieces[to].Listed.Name}, in the middle of its {_pieces[to].Written.Panels[on].Name}, its open side up.", [.. held.Select(b => b.Id)], Pressed.Flat, "the same border shows on opposite sides"));
+                _folding.Add(new AssemblyStep($"Bond the flaps of the {listed.Name} to the {_pieces[to].Listed.Name}, in the middle of its {_pieces[to].Written.Panels[on].Name}{(part.Rows.HasFoot && part.Rows.HasHead ? "" : ", one side left open")}.", [.. held.Select(b => b.Id)], Pressed.Flat, "the same border shows on opposite sides"));
                 continue;
             }
 

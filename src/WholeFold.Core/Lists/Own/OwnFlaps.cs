@@ -37,11 +37,8 @@ internal sealed class OwnFlaps
     /// <summary>The piece with its flaps, what bonds it to itself, and how that is done.</summary>
     /// <param name="panels">How long each panel is; <paramref name="high"/> each row, from the foot.</param>
     /// <param name="rules">What each score across it follows.</param>
-    public static (WrittenPiece Piece, IReadOnlyList<WrittenBond> Bonds, AssemblyStep Step) Made(OwnPiece listed, FlapRows rows, WrittenPiece piece, IReadOnlyList<Affine> panels, IReadOnlyList<Affine> high, IReadOnlyList<string> rules)
-    {
-        var flaps = new OwnFlaps(listed, rows, piece, panels, high);
-        return flaps.Make(rules);
-    }
+    public static (WrittenPiece Piece, IReadOnlyList<WrittenBond> Bonds, AssemblyStep Step) Made(OwnPiece listed, FlapRows rows, WrittenPiece piece, IReadOnlyList<Affine> panels, IReadOnlyList<Affine> high, IReadOnlyList<string> rules) =>
+        new OwnFlaps(listed, rows, piece, panels, high).Make(rules);
 
     /// <summary>Walls below and above that fall open, and may be papered as its panels are.</summary>
     public static IEnumerable<(string Plate, Length Along, Length Across)> Walls(WrittenPiece piece, OwnPiece listed, FlapRows? rows) => rows is not { Kind: FlapKind.Cross } ? []
@@ -82,8 +79,7 @@ internal sealed class OwnFlaps
         }
 
         // What holds one holds each that is cut like it.
-        string Copy(int n) => _piece.Quantity == 1 ? _piece.Id : $"{_piece.Id}:{n}";
-        var bonds = Enumerable.Range(1, _piece.Quantity).SelectMany(n => _bonds.Select(b => b with { Id = n == 1 ? b.Id : $"{b.Id}-{n}", A = b.A with { Piece = Copy(n) }, B = b.B with { Piece = Copy(n) } })).ToList();
+        var bonds = Enumerable.Range(1, _piece.Quantity).SelectMany(n => _bonds.Select(b => b with { Id = n == 1 ? b.Id : $"{b.Id}-{n}", A = b.A with { Piece = _piece.Copy(n) }, B = b.B with { Piece = _piece.Copy(n) } })).ToList();
         return (_piece with { Creases = creases, Lines = _lines, Openings = _openings, Plates = _plates, Rings = _rings }, bonds, Step([.. bonds.Select(b => b.Id)]));
     }
 
