@@ -252,8 +252,5 @@ internal sealed class StudioPreparation(IServiceScopeFactory scopes, IConfigurat
         {
             await DemoStudio.Fill(context, scope.ServiceProvider.GetRequiredService<TimeProvider>(), cancel);
         }
-
-        // Nobody waits for it yet: the shelf is filled while the first page is looked at.
-        _ = scope.ServiceProvider.GetRequiredService<FilledShelf>().Written();
     }
 }

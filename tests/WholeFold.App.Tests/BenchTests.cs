@@ -6,14 +6,9 @@ using Xunit;
 
 namespace WholeFold.App.Tests;
 
-public sealed class BenchTests : IDisposable
+public sealed class BenchTests(SharedStudio shared)
 {
-    private readonly Studio _studio = new(demo: false);
-    private readonly HttpClient _client;
-
-    public BenchTests() => _client = _studio.CreateClient();
-
-    public void Dispose() => _studio.Dispose();
+    private readonly HttpClient _client = shared.Client();
 
     private static DesignSpec Spec(string construction, string format) => new() { Name = "x", Construction = construction, Format = format };
 

@@ -121,7 +121,7 @@ public sealed class DoorTests(DoorTests.OneStudio one) : IClassFixture<DoorTests
                 Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
             }
 
-            Assert.True(watch.ElapsedMilliseconds < 1000, $"{watch.ElapsedMilliseconds} ms for {text[..8]}…");
+            Assert.True(watch.ElapsedMilliseconds < 20_000, $"{watch.ElapsedMilliseconds} ms for {text[..8]}…");
         }
 
         var scores = string.Join(", ", Enumerable.Range(1, 1500).Select(n => $"{n} {n % 7 + 1}/16"));

@@ -10,14 +10,9 @@ using Xunit;
 namespace WholeFold.App.Tests;
 
 /// <summary>What a card wears, over the real host.</summary>
-public sealed class DressTests : IDisposable
+public sealed class DressTests(SharedStudio shared)
 {
-    private readonly Studio _studio = new(demo: true);
-    private readonly HttpClient _client;
-
-    public DressTests() => _client = _studio.CreateClient();
-
-    public void Dispose() => _studio.Dispose();
+    private readonly HttpClient _client = shared.Client();
 
     private static CancellationToken Cancel => TestContext.Current.CancellationToken;
 

@@ -17,14 +17,9 @@ using Xunit;
 namespace WholeFold.App.Tests;
 
 /// <summary>The shelf, the drawings of all constructions, and how a card folds.</summary>
-public sealed class FoldingTests : IDisposable
+public sealed class FoldingTests(SharedStudio shared)
 {
-    private readonly Studio _studio = new(demo: false);
-    private readonly HttpClient _client;
-
-    public FoldingTests() => _client = _studio.CreateClient();
-
-    public void Dispose() => _studio.Dispose();
+    private readonly HttpClient _client = shared.Client();
 
     private static DesignReader Reader { get; } = new(ConstructionLibrary.Catalogue, Inventory.Shipped);
 

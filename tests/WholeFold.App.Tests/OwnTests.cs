@@ -10,16 +10,11 @@ using Xunit;
 namespace WholeFold.App.Tests;
 
 /// <summary>A list of one's own, typed into the interface and read on the command line.</summary>
-public sealed class OwnTests : IDisposable
+public sealed class OwnTests(SharedStudio shared)
 {
     private const string Tiers = "base 8 x 5, score at 1 and 7\ntier one 7 x 3, scores 1/2, 6 1/2\ntier two 7 x 4 1/8, scores 1/2, 6 1/2";
 
-    private readonly Studio _studio = new(demo: false);
-    private readonly HttpClient _client;
-
-    public OwnTests() => _client = _studio.CreateClient();
-
-    public void Dispose() => _studio.Dispose();
+    private readonly HttpClient _client = shared.Client();
 
     private async Task<OwnView> Ask(OwnRequest request)
     {
@@ -149,8 +144,7 @@ public sealed class OwnTests : IDisposable
     public async Task Stand_ins_answer_and_fail_like_machines()
     {
         var cancel = TestContext.Current.CancellationToken;
-        using var demo = new Studio(demo: true);
-        using var client = demo.CreateClient();
+        using var client = shared.Client();
         var state = (await client.Design("signal-flags")).State;
         async Task<(System.Net.HttpStatusCode Status, string Text)> Ask(string what, object more)
         {
@@ -189,8 +183,7 @@ public sealed class OwnTests : IDisposable
     [Fact]
     public async Task The_demo_studio_has_a_card_that_was_recognised_and_one_that_was_inferred()
     {
-        using var demo = new Studio(demo: true);
-        using var client = demo.CreateClient();
+        using var client = shared.Client();
         var tide = (await client.Design("tide-window")).State;
         var taken = (await Ask(new OwnRequest(Store.DemoStudio.TideWindow))).Design!;
         Assert.Equal((taken.Name, taken.Construction, taken.Format), (tide.Name, tide.Construction, tide.Format));

@@ -11,14 +11,9 @@ using Xunit;
 namespace WholeFold.App.Tests;
 
 /// <summary>What the Show and Hand out stages ask for.</summary>
-public sealed class ShowTests : IDisposable
+public sealed class ShowTests(SharedStudio shared)
 {
-    private readonly Studio _studio = new(demo: true);
-    private readonly HttpClient _client;
-
-    public ShowTests() => _client = _studio.CreateClient();
-
-    public void Dispose() => _studio.Dispose();
+    private readonly HttpClient _client = shared.Client();
 
     private static CancellationToken Cancel => TestContext.Current.CancellationToken;
 

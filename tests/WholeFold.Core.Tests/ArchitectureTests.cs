@@ -88,6 +88,8 @@ public partial class ArchitectureTests
     private static List<string> ChecksIds() =>
         [.. Directory.EnumerateFiles(Path.Combine(Source, "WholeFold.Core", "Checks"), "*.cs").Select(File.ReadAllText).SelectMany(t => CheckId().Matches(t)).Select(m => m.Groups[1].Value).Distinct()];
 
+    private const string NeverOfALibraryCard = "bond-apart";
+
     [Fact]
     public void Every_check_has_a_file_of_its_own_and_can_fire()
     {
@@ -95,9 +97,8 @@ public partial class ArchitectureTests
         var own = Support.Own(
             [new() { Id = "small-board", Name = "Small board", Groove = "1/4", BoardLength = "5", TrimmerMark = "1/16", RulerMark = "1/32" }],
             [new() { Id = "one-sided", Name = "Printed 250", Caliper = "250gsm", Sides = "one" }, new() { Id = "way-up", Name = "Reed stems", Kind = "paper", Caliper = "0.15mm", Directional = true }]);
-        var fired = new[] { "imperial-eighths", "metric-5mm", "both" }
-            .SelectMany(t => Support.Grid(t, "0.6mm"))
-            .Append(Support.Spec("gatefold", "5x7", "relief=0"))
+        var fired = new HashSet<string>();
+        var designs = new[] { Support.Spec("gatefold", "5x7", "relief=0") }
             .Append(Support.Spec("plain-fold", "12x12in"))
             .Append(Support.Spec("gatefold", "5x7", "relief=1in"))
             .Append(Support.Spec("trough-pop-up", "210x148mm"))
@@ -116,10 +117,16 @@ public partial class ArchitectureTests
             .Append(Support.Spec("front-step", "a2-us") with { Dressing = new DressingSpec { Contours = [new ContourSpec("hills", "front")] } })
             .Concat(RandomDesigns.Known.Take(1))
             .Concat(KnownMistakes.Spoilt)
-            .Select(Support.Try).Where(s => s is not null).SelectMany(s => s!.Checks).Select(c => c.Id).ToHashSet();
+            .Concat(new[] { "imperial-eighths", "metric-5mm", "both" }.SelectMany(t => Support.Grid(t, "0.6mm")));
+
+        // The grid is gone through until all have fired, and no further.
+        foreach (var design in designs.TakeWhile(_ => checks.Any(c => c != NeverOfALibraryCard && !fired.Contains(c))))
+        {
+            fired.UnionWith(Support.Try(design)?.Checks.Select(c => c.Id) ?? []);
+        }
 
         // A bond apart is a fault of a construction itself: ClosedPoseTests makes it.
-        Assert.Equal(["bond-apart"], checks.Where(c => !fired.Contains(c)).Order());
+        Assert.Equal([NeverOfALibraryCard], checks.Where(c => !fired.Contains(c)).Order());
     }
 
     private static string Find(string folder)

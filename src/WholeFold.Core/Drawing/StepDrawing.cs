@@ -163,10 +163,12 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
     private static StepDrawing InSpace(string name, Card card, IReadOnlyList<Body> bodies, MotionFrame frame, Func<Shape, bool> isNew)
     {
         var shapes = Picture.Of(card.Figures, bodies, frame).Shapes;
-        var (left, top) = (shapes.Min(s => s.Corners.Min(c => c.X)), shapes.Max(s => s.Corners.Max(c => c.Y)));
-        IReadOnlyList<(double, double)> Line(IReadOnlyList<(double X, double Y)> corners) => [.. corners.Select(c => ((c.X - left) / Length.PerMillimetre, (top - c.Y) / Length.PerMillimetre))];
+        var corners = shapes.SelectMany(s => s.Corners).ToList();
+        var (left, top) = (corners.Min(c => c.X), corners.Max(c => c.Y));
+        IReadOnlyList<(double, double)> Line(IReadOnlyList<(double X, double Y)> outline) => [.. outline.Select(c => ((c.X - left) / Length.PerMillimetre, (top - c.Y) / Length.PerMillimetre))];
         var marks = shapes.Select(s => new StepMark(s.IsLayer ? s.Id is { } id && !id.StartsWith("layers.", StringComparison.Ordinal) ? "thing" : "layer" : s.Inside ? "inside" : "outside", [Line(s.Corners), .. s.Holes.Select(Line)], true, isNew(s), s.Tint, s.Light)).ToList();
-        return new StepDrawing(name, marks.Max(m => m.Lines.Max(l => l.Max(p => p.X))), marks.Max(m => m.Lines.Max(l => l.Max(p => p.Y))), marks);
+        var drawn = marks.SelectMany(m => m.Lines).SelectMany(l => l).ToList();
+        return new StepDrawing(name, drawn.Max(p => p.X), drawn.Max(p => p.Y), marks);
     }
 
     private static double Mm(Length length) => length.Units / (double)Length.PerMillimetre;

@@ -22,10 +22,14 @@ public static class SheetCount
     {
         ArgumentNullException.ThrowIfNull(sized);
         var system = sized.Target.Format.System;
-        var all = sized.Pieces.Where(p => p.Piece.Id != sized.Blank?.Piece).SelectMany(p => Enumerable.Repeat((p.Piece.Name, Width: p.Width.Value, Height: p.Height.Value, Sheet: sized.Design.SheetFor(p.Width.Value, p.Height.Value, system)), p.Piece.Quantity * cards)).ToList();
+        var all = sized.Pieces.Where(p => p.Piece.Id != sized.Blank?.Piece).SelectMany(p => Enumerable.Repeat((p.Piece.Name, Width: p.Width.Value, Height: p.Height.Value, Sheet: sized.Design.SheetFor(p.Width.Value, p.Height.Value, system)), p.Piece.Quantity)).ToList();
         return all.Any(p => p.Sheet is null) ? null : [.. all.GroupBy(p => p.Sheet!).OrderBy(g => g.Key.System == system ? 0 : 1).ThenBy(g => g.Key.Width.Units * g.Key.Height.Units)
-            .Select(g => new SheetsNeeded(g.Key, Rows(g.Key, [.. g.Select(p => (p.Width, p.Height))]), [.. g.Select(p => p.Name).Distinct()]))];
+            .Select(g => new SheetsNeeded(g.Key, ForAll(g.Key, [.. g.Select(p => (p.Width, p.Height))], cards), [.. g.Select(p => p.Name).Distinct()]))];
     }
+
+    /// <summary>Together, or each card from its own sheets where rows of all their pieces happen to take more.</summary>
+    private static int ForAll(Sheet sheet, List<(Length Width, Length Height)> ofOne, int cards) =>
+        Math.Min(Rows(sheet, [.. Enumerable.Repeat(ofOne, cards).SelectMany(p => p)]), cards * Rows(sheet, ofOne));
 
     /// <summary>First fit: each piece goes on the first row with room, or begins one on the first sheet with room, or begins a sheet.</summary>
     private static int Rows(Sheet sheet, List<(Length Width, Length Height)> pieces)

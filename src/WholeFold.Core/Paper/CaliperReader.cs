@@ -20,8 +20,8 @@ public static class CaliperReader
 
     private static readonly string[] Units = ["mm", "cm", "in", "\""];
 
-    // Linear in the text, whatever it is.
-    private const RegexOptions Plain = RegexOptions.NonBacktracking | RegexOptions.IgnoreCase | RegexOptions.CultureInvariant;
+    // Each part is bounded and so is the text, so that there is little to go back over.
+    private const RegexOptions Plain = RegexOptions.IgnoreCase | RegexOptions.CultureInvariant;
 
     private static readonly Regex Weight = new("^(?<n>[0-9]{1,4}(?:[.,][0-9]{1,2})?)\\s*(?:(?:gsm|g/m2|g/m²)|(?:lb|lbs|#)\\s*(?<basis>cover|text|index|bristol))(?:\\s+(?<finish>coated|smooth|uncoated|felt|cotton))?$", Plain);
 

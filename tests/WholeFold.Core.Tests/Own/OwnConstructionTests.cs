@@ -17,6 +17,8 @@ namespace WholeFold.Core.Tests.Own;
 /// <summary>A list that no construction explains becomes a construction of its own: sized, folded, dressed, converted and kept like any other.</summary>
 public class OwnConstructionTests
 {
+    private const int Every = 8;
+
     private static IEnumerable<(string Name, OwnList List, DesignSpec Spec)> All()
     {
         foreach (var (name, unit, text) in OwnListTests.Texts)
@@ -34,7 +36,7 @@ public class OwnConstructionTests
     public void At_home_each_figure_is_the_one_in_the_list()
     {
         var (sized, wrong) = (0, new List<string>());
-        foreach (var (name, list, spec) in All())
+        foreach (var (name, list, spec) in All().Stride(Every))
         {
             var read = Support.Reader.Read(spec with { Tools = "machine" });
             if (Attempt.Of(read.Design, read.Target) is not { Card: { } card } attempt)
@@ -56,14 +58,14 @@ public class OwnConstructionTests
             Assert.DoesNotContain(card.Closed.Misses, m => m.Bond is not null && card.Construction.Bonds.First(b => b.Id == m.Bond) is { IsLoose: false });
         }
 
-        Assert.True(wrong.Count <= 0.04 * sized && sized > 100, $"{sized} sized; {string.Join("\n", wrong)}");
+        Assert.True(wrong.Count <= Day.AtMost(0.04, sized) && sized > Day.AtLeast(100, Every), $"{sized} sized; {string.Join("\n", wrong)}");
     }
 
     [Fact]
     public void It_goes_through_all_that_a_library_construction_goes_through()
     {
         var made = 0;
-        foreach (var (name, _, spec) in All().Where((_, i) => i % 6 == 0))
+        foreach (var (name, _, spec) in All().Stride(6 * Every, whole: 6))
         {
             var file = DesignFile.Read(DesignFile.Write(spec), name);
             Assert.Equal(DesignFile.State(spec), DesignFile.State(file));
@@ -84,7 +86,7 @@ public class OwnConstructionTests
             }
         }
 
-        Assert.True(made > 25, $"{made}");
+        Assert.True(made > Day.AtLeast(25, Every), $"{made}");
     }
 
     [Fact]

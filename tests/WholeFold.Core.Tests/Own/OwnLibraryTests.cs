@@ -15,7 +15,7 @@ public class OwnLibraryTests
     public void A_construction_is_recognised_by_its_own_figures(string family)
     {
         var tried = 0;
-        foreach (var (format, turn) in new[] { ("a2-us", true), ("5x7", false), ("6x6", false), ("a6-iso", true) })
+        foreach (var (format, turn) in new[] { ("a2-us", true), ("5x7", false), ("6x6", false), ("a6-iso", true) }.Skip(Day.Whole ? 0 : (Day.Seed + family.Length) % 2).Take(Day.Whole ? 4 : 3))
         {
             var read = Support.Reader.Read(new DesignSpec { Construction = family, Format = format, Turn = turn });
             if (Sizer.TrySize(read.Design, read.Target, TestContext.Current.CancellationToken) is not { } card || card.Pieces.All(p => p.Scores.All(s => s.Axis is null)))

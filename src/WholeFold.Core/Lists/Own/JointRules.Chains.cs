@@ -128,7 +128,7 @@ internal sealed partial class JointRules
         {
             var isEnd = isChain && panels.Select((p, i) => (p, i)).Where(p => p.p == length).All(p => p.i == 0 || p.i == panels.Count - 1) && _values[length] <= LeastAlike;
             var isWall = walls && (length == panels[0] || length == panels[^1]);
-            var byDie = CutByDie().IsMatch(piece.Name);
+            var byDie = CutByDie.IsMatch(piece.Name);
             var isInner = isChain && panels[0] != length && panels[^1] != length;
             _steps.Add(state =>
             {

@@ -12,7 +12,7 @@ internal sealed partial class JointRules
         var (first, second) = (Add(piece.First), Add(piece.Second));
         _figures.Add(new Figure(piece, "width", piece.First, [(first, 1)]));
         _figures.Add(new Figure(piece, "height", piece.Second, [(second, 1)]));
-        var (byDie, goesRound, oblong) = (CutByDie().IsMatch(piece.Name), RoundTheCard().IsMatch(piece.Name), (_width - _height).Abs() > _near);
+        var (byDie, goesRound, oblong) = (CutByDie.IsMatch(piece.Name), RoundTheCard.IsMatch(piece.Name), (_width - _height).Abs() > _near);
         var lies = regions.SelectMany(r => new[] { (r.A, r.B, r.Weight, r.Alike), (A: r.B, B: r.A, r.Weight, r.Alike) }).SelectMany(r => BorderOf(piece, r.A, r.B) is { } b ? [(r.A, r.B, b.Border, Weight: b.Weight + r.Weight + (piece.Quantity > 1 && r.Alike % piece.Quantity == 0 ? OfEach : 0))] : Array.Empty<(Known A, Known B, Length Border, double Weight)>()).ToList();
         _steps.Add(state =>
         {

@@ -37,11 +37,9 @@ internal sealed partial class JointRules
     /// <summary>Borders of a paper on each side, with the log odds of both ways having it.</summary>
     private static readonly (Pair Border, double Weight)[] Borders = [(Pair.Of(1, 8, 3m), 4.8), (Pair.Of(1, 16, 1.5m), 3.8), (Pair.Of(1, 4, 6m), 4.3), (Pair.Of(3, 16, 5m), 3.6), (Pair.Of(1, 32, 1m), 3.3), (Pair.Of(3, 8, 10m), 3.2)];
 
-    [GeneratedRegex(@"\b(?:die|dies|punch|punched|circles?|discs?|rings?|eyelets?|gift cards?|coins?|sentiments?|greetings?|labels?|stamped|stamps?|toppers?|buckles?|medallions?|buttons?|magnets?)\b", RegexOptions.IgnoreCase)]
-    private static partial Regex CutByDie();
+    private static Regex CutByDie => field ??= new Regex(@"\b(?:die|dies|punch|punched|circles?|discs?|rings?|eyelets?|gift cards?|coins?|sentiments?|greetings?|labels?|stamped|stamps?|toppers?|buckles?|medallions?|buttons?|magnets?)\b", RegexOptions.IgnoreCase);
 
-    [GeneratedRegex(@"\b(?:bands?|belts?|wraps?|wrapper|sash)\b", RegexOptions.IgnoreCase)]
-    private static partial Regex RoundTheCard();
+    private static Regex RoundTheCard => field ??= new Regex(@"\b(?:bands?|belts?|wraps?|wrapper|sash)\b", RegexOptions.IgnoreCase);
 
     /// <summary>A figure of the list, as the sum of lengths that have rules of their own.</summary>
     public sealed record Figure(OwnPiece Piece, string Name, Length Value, IReadOnlyList<(int Length, int Times)> Terms);

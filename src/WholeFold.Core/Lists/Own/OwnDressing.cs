@@ -121,12 +121,12 @@ internal sealed partial class OwnDressing
     private double For(Place place, OwnPiece paper, (Length X, Length Y) border, int left, Place? last)
     {
         var words = Words(place);
-        return (Called * Math.Min(MostWords, Word().Matches($"{paper.Name} {paper.Said}").Select(Stem).Distinct().Count(words.Contains)))
+        return (Called * Math.Min(MostWords, Word.Matches($"{paper.Name} {paper.Said}").Select(Stem).Distinct().Count(words.Contains)))
             + (place.Role.Levels > place.Layers.Count ? UsuallyCovered : 0)
             + ((border.X - border.Y).Abs() <= Near ? Even : 0)
             + (UsualBorders.All.Any(b => (b.For(_system) - border.X).Abs() <= Slight) ? UsualBorder : 0)
             + (place.Layers.Count > 0 && place.Layers.Count < place.Role.Levels && border.X <= MatShows ? OnAMat : 0)
-            + (Inner().IsMatch($"{paper.Name} {paper.Said}") && !place.IsShut ? Hidden : 0)
+            + (Inner.IsMatch($"{paper.Name} {paper.Said}") && !place.IsShut ? Hidden : 0)
             + (last is not null && last.Role == place.Role ? WithTheOthers : 0)
             + (place.Face.Copies.Count > left ? TooMany : 0)
             + (LaterRole * place.Order);
@@ -134,8 +134,8 @@ internal sealed partial class OwnDressing
 
     private WindowSpec? Cut(OwnPiece window, string id, RuleGuess rules)
     {
-        var isRound = window.First == window.Second && Round().IsMatch(window.Said);
-        foreach (var place in _places.OrderByDescending(p => (Called * Word().Matches($"{window.Name} {window.Said}").Select(Stem).Distinct().Count(Words(p).Contains)) + (p.IsShut ? Shut : 0) + (LaterRole * p.Order)))
+        var isRound = window.First == window.Second && Round.IsMatch(window.Said);
+        foreach (var place in _places.OrderByDescending(p => (Called * Word.Matches($"{window.Name} {window.Said}").Select(Stem).Distinct().Count(Words(p).Contains)) + (p.IsShut ? Shut : 0) + (LaterRole * p.Order)))
         {
             // Wide and high as one reads the face.
             var (wide, high) = IsUpright(place.Face) ? (place.Box.Width, place.Box.Height) : (place.Box.Height, place.Box.Width);
@@ -185,17 +185,14 @@ internal sealed partial class OwnDressing
     /// <summary>Whether it is the border that papers have where nobody says another; on a narrow strip that is less.</summary>
     private bool IsUsual(Place place, (Length X, Length Y) border) => (border.X - _usual).Abs() <= Slight && (border.Y - _usual).Abs() <= Slight && Length.Min(place.Box.Width, place.Box.Height) >= Strip;
 
-    private static HashSet<string> Words(Place place) => [.. Word().Matches($"{place.Role.Name} {place.Face.Name}").Select(Stem)];
+    private static HashSet<string> Words(Place place) => [.. Word.Matches($"{place.Role.Name} {place.Face.Name}").Select(Stem)];
 
     private static string Stem(Match word) => word.Value.ToLowerInvariant().TrimEnd('s');
 
     // Words that name a place; how it lies there does not.
-    [GeneratedRegex(@"\b(?!(?:paper|outside|inner|outer|face|with|from|that|this|each|other|half)s?\b)\p{L}{4,}", RegexOptions.IgnoreCase)]
-    private static partial Regex Word();
+    private static Regex Word => field ??= new Regex(@"\b(?!(?:paper|outside|inner|outer|face|with|from|that|this|each|other|half)s?\b)\p{L}{4,}", RegexOptions.IgnoreCase);
 
-    [GeneratedRegex(@"\b(?:inside|inner|liner|interior|message|writing)\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Inner();
+    private static Regex Inner => field ??= new Regex(@"\b(?:inside|inner|liner|interior|message|writing)\b", RegexOptions.IgnoreCase);
 
-    [GeneratedRegex(@"\b(?:circles?|discs?|round)\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Round();
+    private static Regex Round => field ??= new Regex(@"\b(?:circles?|discs?|round)\b", RegexOptions.IgnoreCase);
 }

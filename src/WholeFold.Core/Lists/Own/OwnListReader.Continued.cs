@@ -10,11 +10,11 @@ public static partial class OwnListReader
     {
         var last = pieces.FindLastIndex(p => p.Kind is OwnKind.Piece or OwnKind.Paper);
         // So much at both ends may stand before the word.
-        tail = tail is not null && !tail.Any(char.IsAsciiDigit) && OwnScores.EndsForm().IsMatch(tail) && part.Any(char.IsAsciiDigit) ? part : tail;
-        var isOfEach = OfEach().IsMatch(part);
+        tail = tail is not null && !tail.Any(char.IsAsciiDigit) && OwnScores.EndsForm.IsMatch(tail) && part.Any(char.IsAsciiDigit) ? part : tail;
+        var isOfEach = OfEach.IsMatch(part);
         bool IsAlike(OwnPiece piece) => piece.Line == number && piece.Name == pieces[last].Name;
         static bool Is(OwnPiece piece, string called) => piece.Name.TrimEnd('s').EndsWith(called.TrimEnd('s'), StringComparison.OrdinalIgnoreCase);
-        var ofThose = OfEachNamed().Match(part).Groups["name"].Value is { Length: > 0 } called && pieces.Any(p => Is(p, called)) ? called : null;
+        var ofThose = OfEachNamed.Match(part).Groups["name"].Value is { Length: > 0 } called && pieces.Any(p => Is(p, called)) ? called : null;
         last = ofThose is null ? last : pieces.FindLastIndex(p => Is(p, ofThose));
         if (last > 0 && tail is not null && (isOfEach || ofThose is not null || (IsAlike(pieces[last - 1]) && !part.StartsWith("the ", StringComparison.OrdinalIgnoreCase))) && Each(tail, unit, pieces, last, p => ofThose is not null ? Is(p, ofThose) : isOfEach ? p.Line >= pieces[last].Line - MostRows : IsAlike(p)))
         {
@@ -32,7 +32,7 @@ public static partial class OwnListReader
             return true;
         }
 
-        if (tail is null && NamedForm().Match(part) is { Success: true } m && OwnFigures.Figure(m.Groups["n"].Value, m.Groups["u"].Value, unit) is { } value && value > Length.Zero)
+        if (tail is null && NamedForm.Match(part) is { Success: true } m && OwnFigures.Figure(m.Groups["n"].Value, m.Groups["u"].Value, unit) is { } value && value > Length.Zero)
         {
             named.Add(new OwnNamed(number, $"{m.Groups["name"].Value.Trim()}{m.Groups["rest"].Value}".Trim(' ', '.', ',').ToLowerInvariant(), value));
             return true;
@@ -45,7 +45,7 @@ public static partial class OwnListReader
     private static bool IsDone(string part, DisplayUnit unit, OwnPiece piece)
     {
         bool Has(Length figure) => piece.Scores.Concat(piece.Cross).Append(piece.First).Append(piece.Second).SelectMany(l => new[] { l, new Length(l.Units / 2) }).Any(l => (l - figure).Abs() <= Length.Mm(0.5m));
-        return DoneWord().IsMatch(part) && (!FoldFirst().IsMatch(part) || OwnFigures.All(OwnFigures.WithoutCounts(Angle().Replace(part, "")), unit, MostPieces).All(Has));
+        return DoneWord.IsMatch(part) && (!FoldFirst.IsMatch(part) || OwnFigures.All(OwnFigures.WithoutCounts(Angle.Replace(part, "")), unit, MostPieces).All(Has));
     }
 
     /// <summary>Of several pieces in a row that nothing is scored on yet each is scored so.</summary>
@@ -102,9 +102,9 @@ public static partial class OwnListReader
     private static OwnPiece? Changed(string part, string? tail, DisplayUnit unit, List<OwnPiece> pieces, OwnPiece piece)
     {
         var isScored = piece.Scores.Count > 0;
-        var isOther = DoneWord().IsMatch(part) && !part.TrimStart().StartsWith("fold", StringComparison.OrdinalIgnoreCase) && !part.Contains("then fold", StringComparison.OrdinalIgnoreCase);
-        tail ??= OnASide().IsMatch(part) ? part : null;
-        if (!isOther && !isScored && (tail ?? (BareForm().IsMatch(part) || EndsOnly().IsMatch(part) ? part : null)) is { } said && Scored(piece, OwnScores.Read(said, piece.First, piece.Second, unit), pieces) is { } scored)
+        var isOther = DoneWord.IsMatch(part) && !part.TrimStart().StartsWith("fold", StringComparison.OrdinalIgnoreCase) && !part.Contains("then fold", StringComparison.OrdinalIgnoreCase);
+        tail ??= OnASide.IsMatch(part) ? part : null;
+        if (!isOther && !isScored && (tail ?? (BareForm.IsMatch(part) || EndsOnly.IsMatch(part) ? part : null)) is { } said && Scored(piece, OwnScores.Read(said, piece.First, piece.Second, unit), pieces) is { } scored)
         {
             return scored;
         }
@@ -116,10 +116,10 @@ public static partial class OwnListReader
 
         if (tail is null)
         {
-            return !isOther && DiagonalWord().IsMatch(part) ? piece with { Diagonals = true } : null;
+            return !isOther && DiagonalWord.IsMatch(part) ? piece with { Diagonals = true } : null;
         }
 
-        if (isScored && OwnScores.HalfTurnForm().IsMatch(part) && OwnScores.Read(tail, piece.Along, piece.Along, unit) is { } far && (far.Scores.Count > 0 || far.Same))
+        if (isScored && OwnScores.HalfTurnForm.IsMatch(part) && OwnScores.Read(tail, piece.Along, piece.Along, unit) is { } far && (far.Scores.Count > 0 || far.Same))
         {
             var near = new OwnScores(piece.Scores, piece.AlongFirst, [], piece.SideSaid, false, Same: false) { Folds = piece.Folds };
             var both = near.AndFrom(far.Same ? near : far, piece.Along);
@@ -135,12 +135,12 @@ public static partial class OwnListReader
         }
 
         // Of two that are cut alike this is the other.
-        if (piece.Quantity > 1 && OtherOne().IsMatch(part))
+        if (piece.Quantity > 1 && OtherOne.IsMatch(part))
         {
             return null;
         }
 
-        if (!isOther && isScored && piece.Cross.Count == 0 && OwnScores.TurnForm().IsMatch(part[..part.IndexOf(tail, StringComparison.Ordinal)]) && OwnScores.Read(tail, piece.Across, piece.Across, unit) is { Scores.Count: > 0 } turned)
+        if (!isOther && isScored && piece.Cross.Count == 0 && OwnScores.TurnForm.IsMatch(part[..part.IndexOf(tail, StringComparison.Ordinal)]) && OwnScores.Read(tail, piece.Across, piece.Across, unit) is { Scores.Count: > 0 } turned)
         {
             return piece with { Cross = turned.Scores, SideSaid = true };
         }
@@ -151,7 +151,7 @@ public static partial class OwnListReader
             return more.Diagonals ? piece with { Diagonals = true } : null;
         }
 
-        return OtherWay().IsMatch(tail) && more.Scores[^1] < piece.Along && (!more.SideSaid || more.AlongFirst == piece.AlongFirst)
+        return OtherWay.IsMatch(tail) && more.Scores[^1] < piece.Along && (!more.SideSaid || more.AlongFirst == piece.AlongFirst)
             ? piece with { Scores = [.. piece.Scores.Concat(more.Scores).Distinct().Order()], Folds = more.Folds.Concat(piece.Folds).DistinctBy(f => f.Key).ToDictionary() }
             : !isOther && piece.Cross.Count == 0 && more.SideSaid && more.AlongFirst != piece.AlongFirst ? piece with { Cross = more.Scores, SideSaid = true } : null;
     }
@@ -165,10 +165,10 @@ public static partial class OwnListReader
             return false;
         }
 
-        if (AllTheSame().Match(part) is { Success: true } again)
+        if (AllTheSame.Match(part) is { Success: true } again)
         {
             // Of two that are cut alike nothing new is said.
-            if (piece.Quantity > 1 && OtherOne().IsMatch(part))
+            if (piece.Quantity > 1 && OtherOne.IsMatch(part))
             {
                 return true;
             }
@@ -177,7 +177,7 @@ public static partial class OwnListReader
             return true;
         }
 
-        if (tail is not null && piece.Quantity > 1 && OtherOne().IsMatch(part) && Scored(piece with { Quantity = 1, Scores = [] }, OwnScores.Read(tail, piece.First, piece.Second, unit), pieces) is { } different)
+        if (tail is not null && piece.Quantity > 1 && OtherOne.IsMatch(part) && Scored(piece with { Quantity = 1, Scores = [] }, OwnScores.Read(tail, piece.First, piece.Second, unit), pieces) is { } different)
         {
             pieces[last] = piece with { Quantity = piece.Quantity - 1 };
             pieces.Add(different with { Line = number, Name = $"other {piece.Name}" });
@@ -191,7 +191,7 @@ public static partial class OwnListReader
     private static bool? WithAWindow(string part, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
     {
         var window = pieces.FindLast(p => p.Kind == OwnKind.Window);
-        var said = window is not null && SameWindow().Match(part) is { Success: true } same ? same : FramedWindow().Match(part);
+        var said = window is not null && SameWindow.Match(part) is { Success: true } same ? same : FramedWindow.Match(part);
         if (!said.Success)
         {
             return null;

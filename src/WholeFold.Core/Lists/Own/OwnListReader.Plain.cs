@@ -31,32 +31,32 @@ public static partial class OwnListReader
             });
         }
 
-        var figures = SeveralOf().Replace(WholeAndPart().Replace(WordedFigure().Replace(WordedInches().Replace(plain.ToString(), m => $"{InFigures(m)} inch"), InFigures), "$1 "), "");
-        figures = WholeAndWorded().Replace(figures, m => $"{m.Groups["whole"].Value} {InFigures(m)}");
-        figures = NameBetween().Replace(figures, "${name} ${wide} ${long}");
-        figures = PartedFigures().Replace(figures, ", ");
+        var figures = SeveralOf.Replace(WholeAndPart.Replace(WordedFigure.Replace(WordedInches.Replace(plain.ToString(), m => $"{InFigures(m)} inch"), InFigures), "$1 "), "");
+        figures = WholeAndWorded.Replace(figures, m => $"{m.Groups["whole"].Value} {InFigures(m)}");
+        figures = NameBetween.Replace(figures, "${name} ${wide} ${long}");
+        figures = PartedFigures.Replace(figures, ", ");
 
-        figures = LongStroke().Replace(figures, "-");
-        figures = StrokedRun().Replace(figures, m => m.Value.Replace("-", ", ", StringComparison.Ordinal));
+        figures = LongStroke.Replace(figures, "-");
+        figures = StrokedRun.Replace(figures, m => m.Value.Replace("-", ", ", StringComparison.Ordinal));
 
         // A slash between three figures or more parts them, and makes no fraction; nor does one between figures that are none.
-        figures = MaybeFraction().Replace(figures, m => IsFraction(m) ? m.Value : m.Value.Replace("/", " / ", StringComparison.Ordinal));
-        var parted = SlashedRun().Replace(figures, m => m.Value.Replace("/", " / ", StringComparison.Ordinal));
+        figures = MaybeFraction.Replace(figures, m => IsFraction(m) ? m.Value : m.Value.Replace("/", " / ", StringComparison.Ordinal));
+        var parted = SlashedRun.Replace(figures, m => m.Value.Replace("/", " / ", StringComparison.Ordinal));
         parted = OwnScores.Repeated(parted);
-        parted = TabsAtEnds().Replace(parted, "score ${figure} ${ends}");
-        parted = NotScored().Replace(parted, "");
-        parted = ThreeSidesScored().Replace(EndsScored().Replace(parted, "score ${figure} from ${where}"), "score ${figure} from both sides and the ${foot}");
-        parted = DoorsOfEach().Replace(parted, "score ${figure} from each end");
-        parted = HalfFold().Replace(parted, "folded in half");
-        parted = WindowDie().Replace(parted, "${name} ${figure} square");
-        parted = SquareFirst().Replace(parted, "${name} ${figure} square");
-        parted = SoFarApart().Replace(parted, "score every ${step}, ${n} times");
-        parted = WallsOnly().Replace(parted, "score ${figure} from each end");
-        parted = Halving().Replace(parted, "folded in half");
-        parted = CornerToCorner().Replace(parted, "diagonals");
-        parted = CountAtEnd().Replace(parted, m => OwnScores.Word().IsMatch(m.Groups["said"].Value) ? $"{m.Groups["said"].Value} ({m.Groups["n"].Value})" : m.Value);
-        var folds = LetteredWays().Replace(parted, m => $"score {LetteredWay().Replace(m.Value, w => w.Value is "m" or "M" ? "mountain" : "valley")}");
-        folds = WordedWays().Replace(folds, m => OwnScores.Word().IsMatch(folds[..m.Index]) ? m.Value : $"score {m.Value}");
+        parted = TabsAtEnds.Replace(parted, "score ${figure} ${ends}");
+        parted = NotScored.Replace(parted, "");
+        parted = ThreeSidesScored.Replace(EndsScored.Replace(parted, "score ${figure} from ${where}"), "score ${figure} from both sides and the ${foot}");
+        parted = DoorsOfEach.Replace(parted, "score ${figure} from each end");
+        parted = HalfFold.Replace(parted, "folded in half");
+        parted = WindowDie.Replace(parted, "${name} ${figure} square");
+        parted = SquareFirst.Replace(parted, "${name} ${figure} square");
+        parted = SoFarApart.Replace(parted, "score every ${step}, ${n} times");
+        parted = WallsOnly.Replace(parted, "score ${figure} from each end");
+        parted = Halving.Replace(parted, "folded in half");
+        parted = CornerToCorner.Replace(parted, "diagonals");
+        parted = CountAtEnd.Replace(parted, m => OwnScores.Word.IsMatch(m.Groups["said"].Value) ? $"{m.Groups["said"].Value} ({m.Groups["n"].Value})" : m.Value);
+        var folds = LetteredWays.Replace(parted, m => $"score {LetteredWay.Replace(m.Value, w => w.Value is "m" or "M" ? "mountain" : "valley")}");
+        folds = WordedWays.Replace(folds, m => OwnScores.Word.IsMatch(folds[..m.Index]) ? m.Value : $"score {m.Value}");
         return folds.Trim().TrimStart('-', '*', '•').Trim();
     }
 
@@ -87,8 +87,8 @@ public static partial class OwnListReader
         var joined = lines.ToArray();
         for (var i = 0; i < lines.Length; i++)
         {
-            var run = lines.Skip(i).Select(l => NumberedScore().Match(Plain(l))).TakeWhile(m => m.Success).ToList();
-            run = run.Count > 0 ? run : [.. lines.Skip(i).Select(l => OnlyFigure().Match(Plain(l))).TakeWhile(m => m.Success)];
+            var run = lines.Skip(i).Select(l => NumberedScore.Match(Plain(l))).TakeWhile(m => m.Success).ToList();
+            run = run.Count > 0 ? run : [.. lines.Skip(i).Select(l => OnlyFigure.Match(Plain(l))).TakeWhile(m => m.Success)];
             if (run.Count > 1)
             {
                 joined[i] = $"score at {string.Join(", ", run.Select(m => m.Groups["score"].Value))}";
@@ -101,24 +101,24 @@ public static partial class OwnListReader
     }
 
     /// <summary>A line for each of several heights that one names.</summary>
-    private static IEnumerable<string> EachHeight(string line) => SeveralHeights().Match(line) is not { Success: true } all ? [line]
-        : OwnFigures.NumberForm().Matches(all.Groups["heights"].Value).Select(h => $"{OwnFigures.WithoutCounts(all.Groups["name"].Value)} {all.Groups["w"].Value} x {h.Value}{all.Groups["between"].Value}").Take(MostPieces);
+    private static IEnumerable<string> EachHeight(string line) => SeveralHeights.Match(line) is not { Success: true } all ? [line]
+        : OwnFigures.NumberForm.Matches(all.Groups["heights"].Value).Select(h => $"{OwnFigures.WithoutCounts(all.Groups["name"].Value)} {all.Groups["w"].Value} x {h.Value}{all.Groups["between"].Value}").Take(MostPieces);
 
     /// <summary>A line as its maker means it: what was corrected, and what is said the other way about.</summary>
     private static string AsMeant(string part, DisplayUnit unit)
     {
-        if (Corrected().Match(part) is { Success: true } corrected && OwnFigures.Sizes(part[..corrected.Index], unit) is [var wrong, ..] && OwnFigures.Sizes(part[(corrected.Index + corrected.Length)..], unit).Count > 0)
+        if (Corrected.Match(part) is { Success: true } corrected && OwnFigures.Sizes(part[..corrected.Index], unit) is [var wrong, ..] && OwnFigures.Sizes(part[(corrected.Index + corrected.Length)..], unit).Count > 0)
         {
             part = part[..wrong.At] + part[(corrected.Index + corrected.Length)..];
         }
 
-        part = AlongASide().Replace(part, m => $"score along the {(m.Groups["first"].Success ? "width" : "height")} {m.Groups["scores"].Value}");
-        part = SideOnTop().Replace(part, "${word} along the ${side} side at");
-        part = FoldedUp().Replace(part, "score ${figure} from the ${end} ");
-        part = AdverbFirst().Replace(part, m => $"score along the {(m.Groups["across"].Success ? "long" : "short")} side ");
+        part = AlongASide.Replace(part, m => $"score along the {(m.Groups["first"].Success ? "width" : "height")} {m.Groups["scores"].Value}");
+        part = SideOnTop.Replace(part, "${word} along the ${side} side at");
+        part = FoldedUp.Replace(part, "score ${figure} from the ${end} ");
+        part = AdverbFirst.Replace(part, m => $"score along the {(m.Groups["across"].Success ? "long" : "short")} side ");
 
         // Whoever corrects figures means those that stand behind.
-        part = FigureCorrected().Replace(ScoresCorrected().Replace(part, "$1"), "");
-        return MiddleFold().Replace(part, m => m.Groups["figure"].Success ? "score " : "score in half");
+        part = FigureCorrected.Replace(ScoresCorrected.Replace(part, "$1"), "");
+        return MiddleFold.Replace(part, m => m.Groups["figure"].Success ? "score " : "score in half");
     }
 }

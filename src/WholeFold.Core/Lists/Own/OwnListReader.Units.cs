@@ -15,7 +15,7 @@ public static partial class OwnListReader
 
     /// <param name="far">Whether some figure can be no inches: then what is so far in from an edge names none.</param>
     private static DisplayUnit? NamedUnit(string text, bool far) =>
-        Regex.Match(far ? InSomething().Replace(SoFarIn().Replace(text, " "), " ") : text, @"(?<=\d\s?)(mm|cm|inches|inch|in|"")(?![a-z])(?!\s+half)|\b(?:all|sizes|measures|everything)\s+in\s+(mm|cm|inches|inch)\b|\bunits?:?\s*(mm|cm|in)\b", RegexOptions.IgnoreCase) is { Success: true } m
+        Regex.Match(far ? InSomething.Replace(SoFarIn.Replace(text, " "), " ") : text, @"(?<=\d\s?)(mm|cm|inches|inch|in|"")(?![a-z])(?!\s+half)|\b(?:all|sizes|measures|everything)\s+in\s+(mm|cm|inches|inch)\b|\bunits?:?\s*(mm|cm|in)\b", RegexOptions.IgnoreCase) is { Success: true } m
             ? (m.Groups[1].Value + m.Groups[2].Value + m.Groups[3].Value).ToLowerInvariant() switch { "mm" => DisplayUnit.Millimetre, "cm" => DisplayUnit.Centimetre, _ => DisplayUnit.Inch } : null;
 
     /// <summary>What bare numbers are that nobody says the unit of: no side of a card is longer than 60 in, and no inch is written 14,8.</summary>

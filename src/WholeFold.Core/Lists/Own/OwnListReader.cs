@@ -26,23 +26,23 @@ public static partial class OwnListReader
         }
 
         var (pieces, named, left) = (new List<OwnPiece>(), new List<OwnNamed>(), new List<NotUnderstood>());
-        var far = OwnFigures.NumberForm().Matches(text).Any(n => decimal.TryParse(n.Groups["n"].Value, NumberStyles.None, CultureInfo.InvariantCulture, out var whole) && whole > Longest);
+        var far = OwnFigures.NumberForm.Matches(text).Any(n => decimal.TryParse(n.Groups["n"].Value, NumberStyles.None, CultureInfo.InvariantCulture, out var whole) && whole > Longest);
         var unit = NamedUnit(text, far) ?? bare ?? Usual(text);
         var (number, title) = (0, (string?)null);
         var table = new OwnTable();
         var written = text.Split('\n');
-        var (lines, isNumbered) = (InOneLine(written), FirstNumber().IsMatch(text));
+        var (lines, isNumbered) = (InOneLine(written), FirstNumber.IsMatch(text));
         foreach (var raw in lines)
         {
             number++;
             var line = table.Row(Plain(raw, keepTabs: true));
             unit = Sensible(NamedUnit(line, far) ?? unit, line);
-            line = unit == DisplayUnit.Inch ? line : InSomething().Replace(SoFarIn().Replace(line, " "), " into ");
-            line = NextColumn().Replace(line, "; ");
-            line = isNumbered ? line : CountAhead().Replace(line, "(${n}) ");
-            if (line.Length == 0 || (line.StartsWith('#') && !(line.Length > 1 && char.IsAsciiDigit(line[1]))) || UnitsOnly().IsMatch(line) || IsHeading(line, pieces.Count == 0) || (pieces.Count == 0 && FitsEnvelope().IsMatch(line)))
+            line = unit == DisplayUnit.Inch ? line : InSomething.Replace(SoFarIn.Replace(line, " "), " into ");
+            line = NextColumn.Replace(line, "; ");
+            line = isNumbered ? line : CountAhead.Replace(line, "(${n}) ");
+            if (line.Length == 0 || (line.StartsWith('#') && !(line.Length > 1 && char.IsAsciiDigit(line[1]))) || UnitsOnly.IsMatch(line) || IsHeading(line, pieces.Count == 0) || (pieces.Count == 0 && FitsEnvelope.IsMatch(line)))
             {
-                title ??= pieces.Count == 0 && line.Length > 0 && !line.EndsWith(':') && (IsHeading(line, true) || FitsEnvelope().IsMatch(line)) ? line : null;
+                title ??= pieces.Count == 0 && line.Length > 0 && !line.EndsWith(':') && (IsHeading(line, true) || FitsEnvelope.IsMatch(line)) ? line : null;
                 continue;
             }
 
@@ -61,7 +61,7 @@ public static partial class OwnListReader
             }
         }
 
-        return new OwnList([.. ToldApart(ByHabit(WithItsCard(pieces)))], named, left) { Title = title, Fits = FormatThatItFits().Match(text) is { Success: true } fits ? fits.Groups["name"].Value : null };
+        return new OwnList([.. ToldApart(ByHabit(WithItsCard(pieces)))], named, left) { Title = title, Fits = FormatThatItFits.Match(text) is { Success: true } fits ? fits.Groups["name"].Value : null };
     }
 
     /// <summary>Whether figures stand behind the size of a piece, or between two sizes, that were not taken for anything.</summary>
@@ -74,20 +74,20 @@ public static partial class OwnListReader
 
         var sizes = OwnFigures.Sizes(part, unit);
         var rest = sizes is [.., var last] ? part[last.End..] : part;
-        return (now.All(p => p.Kind == OwnKind.Piece) && IsUnread(rest)) || (OwnScores.Word().IsMatch(rest) && !now.All(p => p.Diagonals)) || sizes.Zip(sizes.Skip(1)).Any(two => IsUnread($"{part[two.First.End..two.Second.At]} x"));
+        return (now.All(p => p.Kind == OwnKind.Piece) && IsUnread(rest)) || (OwnScores.Word.IsMatch(rest) && !now.All(p => p.Diagonals)) || sizes.Zip(sizes.Skip(1)).Any(two => IsUnread($"{part[two.First.End..two.Second.At]} x"));
 
-        static bool IsUnread(string words) => !DoneWord().IsMatch(words) && Unread().IsMatch(OwnFigures.WithoutCounts(words));
+        static bool IsUnread(string words) => !DoneWord.IsMatch(words) && Unread.IsMatch(OwnFigures.WithoutCounts(words));
     }
 
     private static IEnumerable<string> Sentences(string part, DisplayUnit unit)
     {
         // Each is a piece, or what is scored on the one before it; lines may be numbered.
-        part = LineNumber().Replace(part, "");
-        var sentences = SentenceEnd().Split(part).Select(s => StepNumber().Replace(s, "").TrimEnd('.', ' ')).ToArray();
+        part = LineNumber.Replace(part, "");
+        var sentences = SentenceEnd.Split(part).Select(s => StepNumber.Replace(s, "").TrimEnd('.', ' ')).ToArray();
 
         // What a line begins with may be no more than the card's name.
-        sentences = sentences.Length > 2 && !sentences[0].Any(char.IsAsciiDigit) && !OwnScores.Word().IsMatch(sentences[0]) ? sentences[1..] : sentences;
-        return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0 || (OwnScores.Word().Match(s) is { Success: true } word && OwnScores.IsSaid(s[word.Index..])) || BareForm().IsMatch(s) || (s.Length > 0 && char.IsUpper(s[0]) && NamedForm().IsMatch(s) && !GoesOn().IsMatch(s))) ? sentences : [StepNumber().Replace(part, "")];
+        sentences = sentences.Length > 2 && !sentences[0].Any(char.IsAsciiDigit) && !OwnScores.Word.IsMatch(sentences[0]) ? sentences[1..] : sentences;
+        return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0 || (OwnScores.Word.Match(s) is { Success: true } word && OwnScores.IsSaid(s[word.Index..])) || BareForm.IsMatch(s) || (s.Length > 0 && char.IsUpper(s[0]) && NamedForm.IsMatch(s) && !GoesOn.IsMatch(s))) ? sentences : [StepNumber.Replace(part, "")];
     }
 
     /// <summary>Whoever names the side that is scored second, where there is no doubt, does so in what comes after it too.</summary>
@@ -115,7 +115,7 @@ public static partial class OwnListReader
     private static bool ReadPart(string part, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
     {
         part = AsMeant(part, unit);
-        if (OneAndOther().Match(part) is { Success: true } two && (OwnFigures.Sizes(part[..two.Index], unit).Count == 1 || (two.Index == 0 && pieces is [.., { Quantity: > 1, Scores.Count: 0 }])))
+        if (OneAndOther.Match(part) is { Success: true } two && (OwnFigures.Sizes(part[..two.Index], unit).Count == 1 || (two.Index == 0 && pieces is [.., { Quantity: > 1, Scores.Count: 0 }])))
         {
             var sheet = part[..two.Index].TrimEnd(' ', ':', ',', '-');
             return ReadPart(sheet.Length > 0 ? $"{sheet}, {two.Groups["one"].Value}" : two.Groups["one"].Value, number, unit, pieces, named) && ReadPart($"the other {two.Groups["other"].Value}", number, unit, pieces, named);
@@ -127,14 +127,14 @@ public static partial class OwnListReader
         }
 
         // A piece may be called a folded one: what is scored stands behind its size.
-        var score = OwnScores.Word().Match(part);
-        if (score.Success && OwnFigures.Sizes(part, unit) is [var only, ..] && only.At > score.Index && !part[score.Index..only.At].Any(char.IsAsciiDigit) && OwnScores.Word().Match(part, only.End) is { Success: true } behindIt)
+        var score = OwnScores.Word.Match(part);
+        if (score.Success && OwnFigures.Sizes(part, unit) is [var only, ..] && only.At > score.Index && !part[score.Index..only.At].Any(char.IsAsciiDigit) && OwnScores.Word.Match(part, only.End) is { Success: true } behindIt)
         {
             score = behindIt;
         }
 
         var (head, tail) = score.Success ? (part[..score.Index], part[score.Index..]) : (part, "");
-        head = Plural().IsMatch(score.Value) && SoManyScores().Match(head) is { Success: true } many && OwnFigures.Sizes(head[..many.Index], unit).Count > 0 ? head[..many.Index] : head;
+        head = Plural.IsMatch(score.Value) && SoManyScores.Match(head) is { Success: true } many && OwnFigures.Sizes(head[..many.Index], unit).Count > 0 ? head[..many.Index] : head;
         var sizes = OwnFigures.Sizes(head, unit);
         if (sizes.Count == 0 && score.Success && OwnFigures.Sizes(tail, unit) is [var behind, ..])
         {
@@ -143,28 +143,28 @@ public static partial class OwnListReader
             tail = tail[..behind.At];
         }
 
-        if (sizes.Count == 0 && SameSize().Match(head) is { Success: true } same && As(same.Groups["as"].Value, pieces) is { } model)
+        if (sizes.Count == 0 && SameSize.Match(head) is { Success: true } same && As(same.Groups["as"].Value, pieces) is { } model)
         {
             sizes = [new OwnFigures.Size(same.Index, same.Length, model.First, model.Second)];
         }
 
-        if (sizes.Count > 0 && OffCorners().IsMatch(head) && pieces.Count > 0)
+        if (sizes.Count > 0 && OffCorners.IsMatch(head) && pieces.Count > 0)
         {
             return true;
         }
 
-        if (sizes.Count == 1 && sizes[0].End <= head.Length && CutInHalf().IsMatch(head[..sizes[0].At]) && Halved(sizes[0], tail, number, unit, pieces, named) is { } halved)
+        if (sizes.Count == 1 && sizes[0].End <= head.Length && CutInHalf.IsMatch(head[..sizes[0].At]) && Halved(sizes[0], tail, number, unit, pieces, named) is { } halved)
         {
             return halved;
         }
 
-        if (score.Success && sizes.Count == 1 && sizes[0].End <= head.Length && !OwnFigures.BeforeSize(tail, unit).Any(char.IsAsciiDigit) && BeforeWord().Match(head[sizes[0].End..]) is { Success: true } ahead)
+        if (score.Success && sizes.Count == 1 && sizes[0].End <= head.Length && !OwnFigures.BeforeSize(tail, unit).Any(char.IsAsciiDigit) && BeforeWord.Match(head[sizes[0].End..]) is { Success: true } ahead)
         {
-            return ReadPart($"{head[..sizes[0].End]}, score {ahead.Groups["scores"].Value} {OwnScores.Word().Replace(tail, "", 1)}", number, unit, pieces, named);
+            return ReadPart($"{head[..sizes[0].End]}, score {ahead.Groups["scores"].Value} {OwnScores.Word.Replace(tail, "", 1)}", number, unit, pieces, named);
         }
 
         // Figures behind a size, and another size behind them: what is cut out of it, mostly.
-        if (!score.Success && sizes.Count > 1 && LastClause().Match(part[..sizes[1].At]) is { Success: true } next && next.Index > sizes[0].End && BehindForm().IsMatch(part[sizes[0].End..next.Index]))
+        if (!score.Success && sizes.Count > 1 && LastClause.Match(part[..sizes[1].At]) is { Success: true } next && next.Index > sizes[0].End && BehindForm.IsMatch(part[sizes[0].End..next.Index]))
         {
             return ReadPart(part[..next.Index], number, unit, pieces, named) && ReadPart(part[(next.Index + next.Length - next.Groups["words"].Length)..], number, unit, pieces, named);
         }
@@ -175,24 +175,24 @@ public static partial class OwnListReader
         }
 
         // A size behind scores is another piece: what goes into it, mostly.
-        if (sizes.Count > 0 && score.Success && OwnFigures.Sizes(tail, unit) is [var other, ..] && LastClause().Match(tail[..other.At]) is { Success: true } clause && !OwnScores.FoldedTo().IsMatch(tail))
+        if (sizes.Count > 0 && score.Success && OwnFigures.Sizes(tail, unit) is [var other, ..] && LastClause.Match(tail[..other.At]) is { Success: true } clause && !OwnScores.FoldedTo.IsMatch(tail))
         {
             return Adds(head, sizes, tail[..clause.Index], number, unit, pieces) && ReadPart(tail[(clause.Index + clause.Length - clause.Groups["words"].Length)..], number, unit, pieces, named);
         }
 
-        return sizes.Count == 0 ? Continues(part, score.Success ? (OwnScores.SideForm().IsMatch(part[..(score.Index + score.Length)]) ? part : tail) : null, number, unit, pieces, named) : Adds(head, sizes, score.Success ? tail : null, number, unit, pieces);
+        return sizes.Count == 0 ? Continues(part, score.Success ? (OwnScores.SideForm.IsMatch(part[..(score.Index + score.Length)]) ? part : tail) : null, number, unit, pieces, named) : Adds(head, sizes, score.Success ? tail : null, number, unit, pieces);
     }
 
     /// <summary>What stands behind a size without a word that it is scored, where it is its scores, its panels or figures in a row; null where it is none of that.</summary>
     private static bool? BehindSize(string head, OwnFigures.Size size, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
     {
         var behind = head[size.End..];
-        if (!DoneWord().IsMatch(behind) && BehindForm().Match(OwnScores.CountForm().Replace(behind, "").TrimEnd(' ', '.', '!')) is { Success: true } figures)
+        if (!DoneWord.IsMatch(behind) && BehindForm.Match(OwnScores.CountForm.Replace(behind, "").TrimEnd(' ', '.', '!')) is { Success: true } figures)
         {
             return Adds(head[..size.End], [size], $"{figures.Groups["scores"].Value}{(OwnFigures.Count("", TailCount(behind)) is > 1 and var many ? $" ({many})" : "")}", number, unit, pieces);
         }
 
-        if (EndsOnly().IsMatch(behind))
+        if (EndsOnly.IsMatch(behind))
         {
             return Adds(head[..size.End], [size], behind, number, unit, pieces);
         }
@@ -203,12 +203,12 @@ public static partial class OwnListReader
             return Adds(head[..size.End], [size], null, number, unit, pieces) && pieces.Count > before && Scored(pieces[^1], panels, pieces) is { } scored && (pieces[^1] = scored) is not null;
         }
 
-        if (RunForm().Match(behind) is { Success: true } run && OwnScores.Read(run.Groups["scores"].Value, size.A, size.B, unit) is { Scores.Count: > 1 })
+        if (RunForm.Match(behind) is { Success: true } run && OwnScores.Read(run.Groups["scores"].Value, size.A, size.B, unit) is { Scores.Count: > 1 })
         {
             return Adds(head[..size.End], [size], run.Groups["scores"].Value, number, unit, pieces) && (!run.Groups["rest"].Value.Any(char.IsAsciiDigit) || ReadPart(run.Groups["rest"].Value, number, unit, pieces, named));
         }
 
-        if (BracketForm().Match(behind) is { Success: true } inBrackets)
+        if (BracketForm.Match(behind) is { Success: true } inBrackets)
         {
             return Adds(head[..size.End], [size], inBrackets.Groups["scores"].Value, number, unit, pieces);
         }
@@ -226,7 +226,7 @@ public static partial class OwnListReader
         var from = 0;
 
         // Two tiers of two sizes are one of each.
-        var ofEach = sizes.Count > 1 && sizes.Zip(sizes.Skip(1)).All(two => two.Second.At <= head.Length && OnlyAnd().IsMatch(head[two.First.End..two.Second.At])) && OwnFigures.Count(head[..Math.Min(sizes[0].At, head.Length)], "") == sizes.Count;
+        var ofEach = sizes.Count > 1 && sizes.Zip(sizes.Skip(1)).All(two => two.Second.At <= head.Length && OnlyAnd.IsMatch(head[two.First.End..two.Second.At])) && OwnFigures.Count(head[..Math.Min(sizes[0].At, head.Length)], "") == sizes.Count;
         for (var i = 0; i < sizes.Count && pieces.Count < MostPieces; i++)
         {
             var size = sizes[i];
@@ -235,7 +235,7 @@ public static partial class OwnListReader
             from = Math.Min(size.End, head.Length);
 
             // Where the one before goes is no name of this one.
-            before = i > 0 ? WhereItGoes().Replace(before, "") : before;
+            before = i > 0 ? WhereItGoes.Replace(before, "") : before;
 
             // A folded card, and in brackets the sheet that it is folded from.
             if (i == 0 && sizes.Count == 2 && tail is not null && after.TrimEnd().EndsWith('(') && ComesTo(sizes[1].A, sizes[1].B, size.A, size.B))
@@ -246,23 +246,23 @@ public static partial class OwnListReader
             }
 
             // What it is made for is the card, and no piece.
-            if ((i > 0 || (pieces.Count + sizes.Count > 1 && GoesIn().Match(before).Groups["kept"] is { Success: true, Length: 0 })) && IsMadeFor(before, after, head))
+            if ((i > 0 || (pieces.Count + sizes.Count > 1 && GoesIn.Match(before).Groups["kept"] is { Success: true, Length: 0 })) && IsMadeFor(before, after, head))
             {
                 pieces.Add(new OwnPiece(number, "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit));
                 continue;
             }
 
             // And what goes into it is scored no more than it is.
-            var holds = i > 0 && GoesIn().IsMatch(before);
-            after = i + 1 < sizes.Count && GoesIn().Match(after) is { Success: true } goes && IsMadeFor(after, head[Math.Min(sizes[i + 1].End, head.Length)..], head) ? goes.Groups["kept"].Value : after;
-            var behind = i == 0 && carried?.Kind != OwnKind.Finished && !Aside().IsMatch(after) ? Name(after) : "";
+            var holds = i > 0 && GoesIn.IsMatch(before);
+            after = i + 1 < sizes.Count && GoesIn.Match(after) is { Success: true } goes && IsMadeFor(after, head[Math.Min(sizes[i + 1].End, head.Length)..], head) ? goes.Groups["kept"].Value : after;
+            var behind = i == 0 && carried?.Kind != OwnKind.Finished && !Aside.IsMatch(after) ? Name(after) : "";
             var itself = head[Math.Min(size.At, head.Length)..Math.Min(size.End, head.Length)];
-            var isRound = CircleWord().IsMatch(itself);
+            var isRound = CircleWord.IsMatch(itself);
             var scores = tail is null || holds || (isRound && sizes.Count > 1) ? null : OwnScores.Read(tail, size.A, size.B, unit);
-            var own = Name(before) is { Length: > 0 } named ? named : i == 0 && size.At == 0 && CircleFirst().Match(head) is { Success: true } round ? round.Value.ToLowerInvariant() : "";
-            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : (i > 0 && Within().IsMatch(before)) || ((i > 0 || own.Length == 0) && IsOpening().IsMatch(after)) || (CutA().IsMatch(before) && OutOf().IsMatch(after)) || (carried?.Kind == OwnKind.Window && InAnother().IsMatch(before)) || WindowWord().IsMatch(itself) ? OwnKind.Window : Kind(own.Length > 0 || carried is null ? before : behind.Length > 0 ? behind : carried.Name, before + (i > 0 && OnlyWhereItGoes().IsMatch(after) ? "" : after), carried);
+            var own = Name(before) is { Length: > 0 } named ? named : i == 0 && size.At == 0 && CircleFirst.Match(head) is { Success: true } round ? round.Value.ToLowerInvariant() : "";
+            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : (i > 0 && Within.IsMatch(before)) || ((i > 0 || own.Length == 0) && IsOpening.IsMatch(after)) || (CutA.IsMatch(before) && OutOf.IsMatch(after)) || (carried?.Kind == OwnKind.Window && InAnother.IsMatch(before)) || WindowWord.IsMatch(itself) ? OwnKind.Window : Kind(own.Length > 0 || carried is null ? before : behind.Length > 0 ? behind : carried.Name, before + (i > 0 && OnlyWhereItGoes.IsMatch(after) ? "" : after), carried);
             var name = own.Length > 0 && (own != "a" || behind.Length == 0) ? own : (i > 0 || carried is not null) && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : behind.Length > 0 ? behind : carried?.Name ?? (kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when isRound => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
-            var isSlanted = tail is null && sizes.Count == 1 && FoldedDiagonally().IsMatch(after);
+            var isSlanted = tail is null && sizes.Count == 1 && FoldedDiagonally.IsMatch(after);
             var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(ofEach && i == 0 ? "" : before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit) { Diagonals = isSlanted, Said = $"{before} {itself} {after}".ToLowerInvariant() };
             pieces.Add(scores is null ? piece : Scored(piece, scores, pieces) ?? piece);
             carried = carried is null || own.Length > 0 ? pieces[^1] with { Scores = [], Cross = [] } : carried;
@@ -270,17 +270,17 @@ public static partial class OwnListReader
 
         return true;
 
-        static bool IsMadeFor(string before, string after, string head) => GoesIn().IsMatch(before) && (CardBehind().IsMatch(after) || (EnvelopeWord().IsMatch(head) && NothingBehind().IsMatch(after)));
+        static bool IsMadeFor(string before, string after, string head) => GoesIn.IsMatch(before) && (CardBehind.IsMatch(after) || (EnvelopeWord.IsMatch(head) && NothingBehind.IsMatch(after)));
 
         // What stands before the next name belongs to the size before it.
         static string Until(string after) => Regex.Match(after, @"^\W*(?:\(\s*\d+\s*\)|x\s*\d+)") is { Success: true } m ? m.Value : "";
     }
 
     /// <summary>What says how many there are, behind scores.</summary>
-    private static string TailCount(string tail) => string.Join(' ', OwnScores.CountForm().Matches(tail).Select(m => m.Value));
+    private static string TailCount(string tail) => string.Join(' ', OwnScores.CountForm.Matches(tail).Select(m => m.Value));
 
     private static OwnKind Kind(string name, string words, OwnPiece? carried) =>
-        FinishedWord().IsMatch(words) ? OwnKind.Finished : WindowWord().IsMatch(name) || Through().IsMatch(words) ? OwnKind.Window : PaperWord().IsMatch(words) ? OwnKind.Paper : carried?.Kind is OwnKind.Paper or OwnKind.Window && (Name(words).Length == 0 || OneOfThem().IsMatch(Name(name))) ? carried.Kind : OwnKind.Piece;
+        FinishedWord.IsMatch(words) ? OwnKind.Finished : WindowWord.IsMatch(name) || Through.IsMatch(words) ? OwnKind.Window : PaperWord.IsMatch(words) ? OwnKind.Paper : carried?.Kind is OwnKind.Paper or OwnKind.Window && (Name(words).Length == 0 || OneOfThem.IsMatch(Name(name))) ? carried.Kind : OwnKind.Piece;
 
     private static OwnPiece? Scored(OwnPiece piece, OwnScores scores, List<OwnPiece> pieces)
     {
@@ -298,14 +298,14 @@ public static partial class OwnListReader
     private static string Name(string words)
     {
         // A letter with its mark is a name, and no article.
-        if (LetterName().IsMatch(words))
+        if (LetterName.IsMatch(words))
         {
             return "a";
         }
 
-        var name = Small().Replace(OwnFigures.WithoutCounts(Regex.Replace(words, @"\bcut[\s-]out\b", "cutout", RegexOptions.IgnoreCase)), " ").ToLowerInvariant();
+        var name = Small.Replace(OwnFigures.WithoutCounts(Regex.Replace(words, @"\bcut[\s-]out\b", "cutout", RegexOptions.IgnoreCase)), " ").ToLowerInvariant();
         name = string.Join(' ', name.Split(' ', StringSplitOptions.RemoveEmptyEntries)).Trim(' ', '-', '\'');
-        name = NoName().Replace(name, "");
+        name = NoName.Replace(name, "");
         return name.Length > LongestName ? name[..LongestName] : name;
     }
 

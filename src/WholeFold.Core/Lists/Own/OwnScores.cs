@@ -30,22 +30,22 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     private static string Parted(Match run) => run.Value.Split(',').Select(f => int.Parse(f, System.Globalization.CultureInfo.InvariantCulture)).ToList() is var f && f.Zip(f.Skip(1)).All(p => p.First < p.Second) ? run.Value.Replace(",", ", ", StringComparison.Ordinal) : run.Value;
 
     /// <summary>With what comes several times written out.</summary>
-    public static string Repeated(string text) => RepeatedForm().Replace(text, m => string.Join(", ", Enumerable.Repeat(m.Groups["f"].Value.Trim(), OwnFigures.Times(m.Groups["n"].Value))));
+    public static string Repeated(string text) => RepeatedForm.Replace(text, m => string.Join(", ", Enumerable.Repeat(m.Groups["f"].Value.Trim(), OwnFigures.Times(m.Groups["n"].Value))));
 
     /// <summary>Whether it says where.</summary>
-    public static bool IsSaid(string text) => text.Any(char.IsAsciiDigit) || HalfForm().IsMatch(text) || MeetForm().IsMatch(text);
+    public static bool IsSaid(string text) => text.Any(char.IsAsciiDigit) || HalfForm.IsMatch(text) || MeetForm.IsMatch(text);
 
     /// <param name="text">From the word that says it is about scores to the end of the line.</param>
     public static OwnScores Read(string text, Length first, Length second, DisplayUnit unit)
     {
-        text = OwnListReader.FormatName().Replace(text, " ");
-        if (FoldedOnly().IsMatch(CountForm().Replace(text, "")))
+        text = OwnListReader.FormatName.Replace(text, " ");
+        if (FoldedOnly.IsMatch(CountForm.Replace(text, "")))
         {
             text = "in half";
         }
 
-        text = text.Any(char.IsAsciiDigit) && WordedForm().Count(text) < 2 ? text : WordedForm().Replace(text, OwnListReader.InFigures);
-        var said = Otherwise().Replace(Word().Replace(CountForm().Replace(Remark().Replace(text, " "), " "), Kept), " ");
+        text = text.Any(char.IsAsciiDigit) && WordedForm.Count(text) < 2 ? text : WordedForm.Replace(text, OwnListReader.InFigures);
+        var said = Otherwise.Replace(Word.Replace(CountForm.Replace(Remark.Replace(text, " "), " "), Kept), " ");
         if (FromBothEnds(said) is { } parted && Read(parted.Near, first, second, unit) is { Scores.Count: > 0 } near)
         {
             // What would come to the same from the other end is read along the other side.
@@ -54,12 +54,12 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             return both.Scores.Count > near.Scores.Count || near.SideSaid ? both : (near with { AlongFirst = !near.AlongFirst }).AndFrom(far, near.AlongFirst ? second : first);
         }
 
-        if (TurnForm().Match(said) is { Success: true } turn && Read(said[..turn.Index], first, second, unit) is { Scores.Count: > 0 } before && Read(said[(turn.Index + turn.Length)..], first, second, unit) is { Scores.Count: > 0 } turned)
+        if (TurnForm.Match(said) is { Success: true } turn && Read(said[..turn.Index], first, second, unit) is { Scores.Count: > 0 } before && Read(said[(turn.Index + turn.Length)..], first, second, unit) is { Scores.Count: > 0 } turned)
         {
             return before with { Cross = turned.Scores };
         }
 
-        if (FoldedTo().Match(said) is { Success: true } to && OwnFigures.Figure(to.Groups["a"].Value, to.Groups["ua"].Value, unit) is { } a && OwnFigures.Figure(to.Groups["b"].Value, to.Groups["ub"].Value, unit) is { } b)
+        if (FoldedTo.Match(said) is { Success: true } to && OwnFigures.Figure(to.Groups["a"].Value, to.Groups["ua"].Value, unit) is { } a && OwnFigures.Figure(to.Groups["b"].Value, to.Groups["ub"].Value, unit) is { } b)
         {
             said = said.Remove(to.Index, to.Length);
             bool Halves(Length whole, Length other) => new[] { (a, b), (b, a) }.Any(s => (s.Item1 + s.Item1 - whole).Abs() <= Length.Mm(1.6m) && (s.Item2 - other).Abs() <= Length.Mm(1.6m));
@@ -70,25 +70,25 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         }
 
         var diagonals = Regex.IsMatch(text, @"\bdiagonal", RegexOptions.IgnoreCase);
-        said = HalfAtForm().Replace(said, " ");
-        said = diagonals ? SlantForm().Replace(said, " ") : said;
-        said = RisingRun().Replace(said, Parted);
-        said = WithParts().IsMatch(said) ? CommaForm().Replace(said, ", ") : said;
-        said = unit == DisplayUnit.Inch ? PartedForm().Replace(said, ", ") : said;
+        said = HalfAtForm.Replace(said, " ");
+        said = diagonals ? SlantForm.Replace(said, " ") : said;
+        said = RisingRun.Replace(said, Parted);
+        said = WithParts.IsMatch(said) ? CommaForm.Replace(said, ", ") : said;
+        said = unit == DisplayUnit.Inch ? PartedForm.Replace(said, ", ") : said;
         if (Regex.IsMatch(said, @"\bsame\b|^\W*(?:as|like)\s+(?:the|above|before|on)\b", RegexOptions.IgnoreCase) && OwnFigures.All(said, unit, 1).Count == 0)
         {
             return new OwnScores([], true, [], false, diagonals, Same: true);
         }
 
         // What is so far from the foot is read along the height; behind figures that it does not go on from, it alone is.
-        var upright = UprightForm().Match(said) is { Success: true } foot && !SideForm().IsMatch(said[foot.Index..]) ? foot : null;
+        var upright = UprightForm.Match(said) is { Success: true } foot && !SideForm.IsMatch(said[foot.Index..]) ? foot : null;
         if (upright is not null && OwnFigures.All(said[..upright.Index], unit, Most) is [.., var beside] && OwnFigures.All(upright.Value, unit, 1) is [var up, ..] && up < beside && Read(said[..upright.Index], first, second, unit) is { Scores.Count: > 0, Cross.Count: 0 } across && up < (across.AlongFirst ? second : first))
         {
             return across with { Cross = [up], SideSaid = true };
         }
 
         // Figures stand before the side that they are read along, or behind it; a word such as lengthwise stands behind.
-        var sides = SideForm().Matches(said).ToList();
+        var sides = SideForm.Matches(said).ToList();
         var ends = sides.Select(s => s.Index).Append(said.Length).ToList();
         var parts = ends.Select((end, i) => said[(i == 0 ? 0 : sides[i - 1].Index + sides[i - 1].Length)..end]).ToList();
         var along = new bool?[parts.Count];
@@ -97,7 +97,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         {
             var isAdverb = side.Groups["word"].Value.EndsWith("wise", StringComparison.OrdinalIgnoreCase) || side.Groups["word"].Value.EndsWith("ways", StringComparison.OrdinalIgnoreCase);
             // Whoever says 3, and lengthwise 1 1/2, has said so of what follows.
-            isAdverb &= !(Any(parts[i + 1]) && EndsInAnd().IsMatch(parts[i]));
+            isAdverb &= !(Any(parts[i + 1]) && EndsInAnd.IsMatch(parts[i]));
             along[(behind || isAdverb) && Any(parts[i]) ? i : i + 1] ??= Side(side, first, second, unit);
         }
 
@@ -113,21 +113,21 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 
         var main = read[0];
         var others = read.Skip(1).ToList();
-        if (AllSidesForm().IsMatch(said) && others.Count == 0)
+        if (AllSidesForm.IsMatch(said) && others.Count == 0)
         {
             IReadOnlyList<Length> Both(Length room, IReadOnlyList<Length> at) => [.. at.Concat(at.Select(s => room - s)).Where(s => s > Length.Zero && s < room).Distinct().Order()];
             IReadOnlyList<Length> inFrom = main.FromEnds ? [.. main.Scores.Where(s => s + s < (main.AlongFirst ? first : second))] : main.Scores;
             return new OwnScores(Both(first, inFrom), true, Both(second, inFrom), true, diagonals, Same: false);
         }
 
-        if (ThreeSidesForm().IsMatch(said) && others.Count == 0)
+        if (ThreeSidesForm.IsMatch(said) && others.Count == 0)
         {
             return new OwnScores([.. main.Scores.Concat(main.Scores.Select(s => first - s)).Where(s => s > Length.Zero && s < first).Distinct().Order()], true, [.. main.Scores.Where(s => s < second)], true, diagonals, Same: false);
         }
 
-        if (others.Count == 0 && (BothWays().IsMatch(said) || (EveryForm().IsMatch(said) && EndsForm().IsMatch(said))))
+        if (others.Count == 0 && (BothWays.IsMatch(said) || (EveryForm.IsMatch(said) && EndsForm.IsMatch(said))))
         {
-            var other = Group(EveryForm().Match(said) is { Success: true } every ? every.Value : said, !main.AlongFirst, first, second, unit).Scores;
+            var other = Group(EveryForm.Match(said) is { Success: true } every ? every.Value : said, !main.AlongFirst, first, second, unit).Scores;
             return new OwnScores(main.Scores, main.AlongFirst, other, true, diagonals, Same: false) { Folds = main.Folds };
         }
 
@@ -147,7 +147,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 
         // Which way it folds, that it is folded in half or scored as before, is still to be read.
         static string Kept(Match word) => word.Value.Contains("same", StringComparison.OrdinalIgnoreCase) ? " same " : word.Value.StartsWith("half", StringComparison.OrdinalIgnoreCase) ? " in half " : word.Value.StartsWith("m", StringComparison.OrdinalIgnoreCase) ? " mountain " : word.Value.StartsWith("v", StringComparison.OrdinalIgnoreCase) ? " valley " : " ";
-        static bool Any(string part) => OwnFigures.NumberForm().IsMatch(part) || HalfForm().IsMatch(part) || EveryForm().IsMatch(part) || EqualForm().IsMatch(part) || MeetForm().IsMatch(part);
+        static bool Any(string part) => OwnFigures.NumberForm.IsMatch(part) || HalfForm.IsMatch(part) || EveryForm.IsMatch(part) || EqualForm.IsMatch(part) || MeetForm.IsMatch(part);
     }
 
     /// <summary>The scores between panels that are told one after the other, each with its name, and come to the whole of a side: left 3, back 5, right 2. Null where they do not.</summary>
@@ -157,7 +157,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         var panels = OwnFigures.All(words, unit, Most);
 
         // Two that rise may be places as far from both ends.
-        if (panels.Count < 2 || OtherThanPanels().IsMatch(words) || (panels.Count == 2 && panels[0] < panels[1]) || OwnFigures.Sizes(words, unit).Count > 0 || PanelForm().Count(words) < panels.Count)
+        if (panels.Count < 2 || OtherThanPanels.IsMatch(words) || (panels.Count == 2 && panels[0] < panels[1]) || OwnFigures.Sizes(words, unit).Count > 0 || PanelForm.Count(words) < panels.Count)
         {
             return null;
         }
@@ -173,31 +173,31 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     /// <summary>What is scored from one end and what from the other, where both are said; a far part without figures is the same again.</summary>
     private static (string Near, string Far)? FromBothEnds(string said)
     {
-        said = OnASide().Matches(said).Select(m => m.Groups["side"].Value.ToUpperInvariant()).Distinct().Count() > 1 ? OnASide().Replace(said, "from the ${side}") : said;
-        if (HalfTurnForm().Match(said) is { Success: true } turn)
+        said = OnASide.Matches(said).Select(m => m.Groups["side"].Value.ToUpperInvariant()).Distinct().Count() > 1 ? OnASide.Replace(said, "from the ${side}") : said;
+        if (HalfTurnForm.Match(said) is { Success: true } turn)
         {
             return (said[..turn.Index], said[(turn.Index + turn.Length)..]);
         }
 
-        var ends = OneEndForm().Matches(said).ToList();
+        var ends = OneEndForm.Matches(said).ToList();
         if (!ends.Any(e => e.Groups["far"].Success))
         {
             return null;
         }
 
-        if (ends is [var only] && OwnFigures.NumberForm().IsMatch(said[..only.Index]) && OwnFigures.NumberForm().IsMatch(said[(only.Index + only.Length)..]))
+        if (ends is [var only] && OwnFigures.NumberForm.IsMatch(said[..only.Index]) && OwnFigures.NumberForm.IsMatch(said[(only.Index + only.Length)..]))
         {
             return (said[..only.Index], said[(only.Index + only.Length)..]);
         }
 
         // Two figures, and the last of them from the other end.
-        if (ends is [{ Groups: var named } last] && named["other"].Success && LastOfThem().Match(said[..last.Index]) is { Success: true } then)
+        if (ends is [{ Groups: var named } last] && named["other"].Success && LastOfThem.Match(said[..last.Index]) is { Success: true } then)
         {
             return (said[..then.Index], then.Value);
         }
 
         // Figures stand before the end that they are counted from, or behind it.
-        var behind = OwnFigures.NumberForm().IsMatch(said[..ends[0].Index]);
+        var behind = OwnFigures.NumberForm.IsMatch(said[..ends[0].Index]);
         var (near, far) = ("", "");
         foreach (var (end, i) in ends.Select((e, i) => (e, i)))
         {
@@ -205,7 +205,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             (near, far) = end.Groups["far"].Success ? (near, far + part) : (near + part, far);
         }
 
-        return near.Length > 0 ? (near, far) : AgainForm().IsMatch(far) ? (far, "") : null;
+        return near.Length > 0 ? (near, far) : AgainForm.IsMatch(far) ? (far, "") : null;
     }
 
     /// <summary>These, and others that are counted from the other end.</summary>
@@ -237,7 +237,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     private static Dictionary<Length, Fold> Ways(string text, DisplayUnit unit, Length? room)
     {
         var said = new Dictionary<Length, Fold>();
-        var words = WayForm().Matches(text).ToList();
+        var words = WayForm.Matches(text).ToList();
         foreach (var (word, i) in words.Select((w, i) => (w, i)))
         {
             var fold = word.Groups["m"].Success ? Fold.Mountain : Fold.Valley;
@@ -259,7 +259,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 
     private static Chain Group(string text, bool? along, Length first, Length second, DisplayUnit unit)
     {
-        if (MeetForm().Match(text) is { Success: true } meet)
+        if (MeetForm.Match(text) is { Success: true } meet)
         {
             var doors = along ?? EndsAlong(meet, first, second) ?? first >= second;
             var sheet = doors ? first : second;
@@ -267,7 +267,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         }
 
         // Where the panels are told apart by figures too, those hold.
-        if (EqualForm().Match(text) is { Success: true } equal)
+        if (EqualForm.Match(text) is { Success: true } equal)
         {
             text = text.Remove(equal.Index, equal.Length);
             var way = along ?? first >= second;
@@ -277,13 +277,13 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             }
         }
 
-        if (HalfForm().Match(text) is { Success: true } half && OwnFigures.All(text, unit, 1).Count == 0)
+        if (HalfForm.Match(text) is { Success: true } half && OwnFigures.All(text, unit, 1).Count == 0)
         {
             var halved = along ?? first >= second;
             return new([new Length((halved ? first : second).Units / 2)], halved, along is not null || Length.Max(first, second).Units > LongToHalve * Length.Min(first, second).Units);
         }
 
-        if (EveryForm().Match(text) is { Success: true } every)
+        if (EveryForm.Match(text) is { Success: true } every)
         {
             var step = every.Groups["n"].Success ? OwnFigures.Figure(every.Groups["n"].Value, every.Groups["u"].Value, unit) ?? Length.In(1) : every.Groups["cm"].Success ? Length.Mm(10) : Length.In(1);
             var last = every.Groups["to"].Success ? OwnFigures.Figure(every.Groups["to"].Value, every.Groups["tu"].Value, unit) : null;
@@ -298,14 +298,14 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             return new(step <= Length.Zero ? [] : [.. Enumerable.Range(0, Math.Min(times, Most)).Select(i => from + (i * step)).TakeWhile(at => at < room - Length.Mm(0.5m))], which, along is not null);
         }
 
-        var ends = EndsForm().Match(text);
+        var ends = EndsForm.Match(text);
         along ??= EndsAlong(ends, first, second);
         var figures = OwnFigures.All(text, unit, Most);
 
         // Who reads along a ruler may name its end too.
         figures = figures.Count > 1 && (figures[^1] - Length.Max(first, second)).Abs() <= Length.Mm(0.5m) ? figures[..^1] : figures;
         // Panels one after the other, and no places: they come to the whole of a side, and do not rise; of two only where they are parted as panels are.
-        if (figures.Count > (text.AsSpan().ContainsAny('|', '+') ? 1 : 2) && !WayForm().IsMatch(text) && figures.Zip(figures.Skip(1)).Any(p => p.Second <= p.First) && figures.Aggregate((a, b) => a + b) is var sum && new[] { first, second }.Where(s => (s - sum).Abs() <= Length.Mm(0.5m)).ToList() is [var whole, ..])
+        if (figures.Count > (text.AsSpan().ContainsAny('|', '+') ? 1 : 2) && !WayForm.IsMatch(text) && figures.Zip(figures.Skip(1)).Any(p => p.Second <= p.First) && figures.Aggregate((a, b) => a + b) is var sum && new[] { first, second }.Where(s => (s - sum).Abs() <= Length.Mm(0.5m)).ToList() is [var whole, ..])
         {
             return new(Between(figures), whole == first, true);
         }
@@ -327,7 +327,7 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         IEnumerable<Length> all = ends.Success ? figures.Concat(figures.Select(f => length - f)) : figures;
 
         // The middle may be named beside figures.
-        all = HalfForm().IsMatch(text) ? all.Append(new Length(length.Units / 2)) : all;
+        all = HalfForm.IsMatch(text) ? all.Append(new Length(length.Units / 2)) : all;
         return new([.. all.Distinct().Order()], side, along is not null || Holds(first) != Holds(second)) { Folds = Ways(text, unit, ends.Success ? length : null), FromEnds = ends.Success };
     }
 

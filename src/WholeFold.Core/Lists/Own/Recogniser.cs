@@ -44,10 +44,9 @@ public sealed partial class Recogniser(DesignReader reader)
     private const int MostOut = 2;
 
     /// <summary>What goes with a card and is no part of how it folds.</summary>
-    [GeneratedRegex(@"\b(?:band|ribbon|tags?|toppers?|sentiments?|banners?|labels?|flowers?|lea(?:f|ves)|greeting|strip for|medallion|embellishment|closures?|gift card|focal(?:\s+\w+)?|images?|motifs?|pictures?|photos?|die[\s-]cuts?)\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Extra();
+    private static Regex Extra => field ??= new Regex(@"\b(?:band|ribbon|tags?|toppers?|sentiments?|banners?|labels?|flowers?|lea(?:f|ves)|greeting|strip for|medallion|embellishment|closures?|gift card|focal(?:\s+\w+)?|images?|motifs?|pictures?|photos?|die[\s-]cuts?)\b", RegexOptions.IgnoreCase);
 
-    internal static bool IsExtra(string name) => Extra().IsMatch(name);
+    internal static bool IsExtra(string name) => Extra.IsMatch(name);
 
     private static readonly bool[] Turns = [false, true];
 
@@ -110,10 +109,9 @@ public sealed partial class Recogniser(DesignReader reader)
 
     private readonly Lazy<IReadOnlyDictionary<string, IReadOnlyList<string>>> _names = new(() => reader.Catalogue.All.ToDictionary(f => f.Id, f => NameWords(f.Name)));
 
-    private static IReadOnlyList<string> NameWords(string text) => [.. NameWord().Matches(text).Select(w => w.Value.ToUpperInvariant().TrimEnd('S'))];
+    private static IReadOnlyList<string> NameWords(string text) => [.. NameWord.Matches(text).Select(w => w.Value.ToUpperInvariant().TrimEnd('S'))];
 
-    [GeneratedRegex(@"\p{L}{3,}")]
-    private static partial Regex NameWord();
+    private static Regex NameWord => field ??= new Regex(@"\p{L}{3,}");
 
     /// <summary>Whether it is called what few pieces are, one or several of them.</summary>
     private bool NamesIt(OwnPiece listed, Piece piece) => (string.Equals(piece.Name, listed.Name, StringComparison.OrdinalIgnoreCase) || string.Equals($"{piece.Name}s", listed.Name, StringComparison.OrdinalIgnoreCase)) && _rare.Value.Contains(piece.Name.ToUpperInvariant());

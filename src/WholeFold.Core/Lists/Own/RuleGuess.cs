@@ -183,12 +183,20 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
 
     private static (double, double) Rounded((double ByWidth, double ByHeight) rule) => (Math.Round(rule.ByWidth, 3), Math.Round(rule.ByHeight, 3));
 
+    /// <summary>Readings by what they make of one figure, the likeliest first.</summary>
+    /// <remarks>Steps with names of their own: a compiler tries every overload of sums within sums, which took it six seconds.</remarks>
+    private static List<List<(JointRules.Reading Reading, double Odds)>> Votes(List<(JointRules.Reading Reading, double Odds)> readings, int figure) =>
+        [.. readings.GroupBy(r => Rounded(r.Reading.Rules[figure])).OrderByDescending(g => g.Sum(OddsOf)).Select(g => g.ToList())];
+
+    private static double OddsOf((JointRules.Reading Reading, double Odds) likely) => likely.Odds;
+
     private static RuleGuess Guess(OwnList list, Length width, Length height, bool? upwards, JointRules rules)
     {
         var readings = rules.Read(Look);
         var odds = readings.Select(r => Math.Exp(Heat * (r.Score - readings[0].Score))).ToList();
         var all = odds.Sum();
-        var votes = rules.Figures.Select((_, i) => readings.Select((r, n) => (Reading: r, Odds: odds[n] / all)).GroupBy(r => Rounded(r.Reading.Rules[i])).OrderByDescending(g => g.Sum(r => r.Odds)).Select(g => g.ToList()).ToList()).ToList();
+        List<(JointRules.Reading Reading, double Odds)> likely = [.. readings.Select((r, n) => (r, odds[n] / all))];
+        List<List<List<(JointRules.Reading Reading, double Odds)>>> votes = [.. Enumerable.Range(0, rules.Figures.Count).Select(i => Votes(likely, i))];
         var figures = rules.Figures.Select((figure, i) =>
         {
             var ranked = votes[i].Select(v => (Rule: new FigureRule(v[0].Reading.Rules[i].ByWidth, v[0].Reading.Rules[i].ByHeight, v[0].Reading.Why[i], 0), Sure: v.Sum(r => r.Odds))).ToList();
@@ -203,7 +211,9 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
         }).ToList();
 
         // What would settle most: how many figures would be surer with the answer to it.
-        double SurerWith(int asked) => votes[asked].Sum(answer => Enumerable.Range(0, votes.Count).Sum(f => answer.GroupBy(a => Rounded(a.Reading.Rules[f])).Max(g => g.Sum(a => a.Odds)))) - figures.Sum(f => f.Sure);
+        double SureOnce(List<(JointRules.Reading Reading, double Odds)> answer, int figure) => Votes(answer, figure)[0].Sum(OddsOf);
+        double SureWith(List<(JointRules.Reading Reading, double Odds)> answer) => Enumerable.Range(0, votes.Count).Sum(f => SureOnce(answer, f));
+        double SurerWith(int asked) => votes[asked].Sum(SureWith) - figures.Sum(f => f.Sure);
         var asks = figures.Select((f, i) => (Figure: f, Gain: f.Sure < SureEnough && f.Next.Count > 0 ? SurerWith(i) : 0)).Where(a => a.Gain >= WorthAsking).OrderByDescending(a => a.Gain).DistinctBy(a => Math.Round(a.Gain, 3)).Take(MostQuestions).Select(a => Ask(a.Figure));
         var turned = upwards is null ? [] : new[] { new OwnQuestion(figures[0].Piece.Line, Opens, Words.Of($"The card is square: does it open sideways or upwards? {(upwards.Value ? "Upwards" : "Sideways")} is taken.")) };
         return new RuleGuess(width, height, upwards, figures, [.. turned, .. asks]) { List = list };
