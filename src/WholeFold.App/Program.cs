@@ -10,7 +10,25 @@ if (args.Length == 0 || (args[0].StartsWith("--", StringComparison.Ordinal) && a
 }
 
 Console.OutputEncoding = System.Text.Encoding.UTF8;
-return CommandLine.Run(args, Console.Out, Console.Error);
+try
+{
+    var code = CommandLine.Run(args, Console.Out, Console.Error);
+    Console.Out.Flush();
+    return code;
+}
+catch (IOException e)
+{
+    // The output is full, or nobody reads it any more; saying so may not be possible either.
+    try
+    {
+        Console.Error.WriteLine($"The output cannot be written: {e.Message.TrimEnd('.')}.");
+    }
+    catch (IOException)
+    {
+    }
+
+    return CommandLine.NotUnderstood;
+}
 
 /// <summary>Named for the tests, which start the real host.</summary>
 public partial class Program;

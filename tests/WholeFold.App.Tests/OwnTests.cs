@@ -69,7 +69,9 @@ public sealed class OwnTests(SharedStudio shared)
         var view = await Ask(asked);
         var design = view.Design! with { Target = "a6-iso" };
         Assert.Equal(("Signal flags", "own-signal-flags", "own-signal-flags"), (design.Name, design.Construction, design.Made!.Id));
-        var kept = await _client.PostAsync("/api/designs", JsonContent.Create(new { state = design }, options: StrictJson.Options), cancel);
+        using var studio = new Studio(demo: false);
+        using var its = studio.CreateClient();
+        var kept = await its.PostAsync("/api/designs", JsonContent.Create(new { state = design }, options: StrictJson.Options), cancel);
         Assert.True(kept.IsSuccessStatusCode, await kept.Content.ReadAsStringAsync(cancel));
         using var answer = JsonDocument.Parse(await kept.Content.ReadAsStringAsync(cancel));
         Assert.Equal("mountain", answer.RootElement.GetProperty("state").GetProperty("made").GetProperty("variants")[0].GetProperty("pieces")[0].GetProperty("creases")[1].GetProperty("fold").GetString());

@@ -20,15 +20,16 @@ public sealed class Studio : WebApplicationFactory<Program>
     {
         _ownsFolder = folder is null;
         Folder = folder ?? Directory.CreateTempSubdirectory("wholefold-").FullName;
-        if (demo && !File.Exists(DataFile))
+        if (demo && !File.Exists(Path.Combine(Folder, "studio.db")))
         {
-            File.WriteAllBytes(DataFile, DemoFile.Value);
+            LayDemo(Folder);
         }
     }
 
     public string Folder { get; }
 
-    private string DataFile => Path.Combine(Folder, "studio.db");
+    /// <summary>Lays the demo studio's data into a folder.</summary>
+    public static void LayDemo(string folder) => File.WriteAllBytes(Path.Combine(folder, "studio.db"), DemoFile.Value);
 
     /// <summary>Whether the host fills the demo studio itself, as <c>wholefold demo</c> does at its first start.</summary>
     private bool Fills { get; init; }

@@ -1,7 +1,38 @@
+import { spawn } from "node:child_process";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { test as base, expect } from "@playwright/test";
+
+/** What of a large grid is looked at today; all of it with --whole (tests/Day.cs has the same). */
+export const whole = Boolean(process.env.WHOLEFOLD_WHOLE);
+const seed = Number(process.env.WHOLEFOLD_SEED ?? Math.floor(Date.now() / 86_400_000));
+export const todays = (all, every) => (whole ? all : all.filter((_, i) => (i + Math.floor(i / every) + seed) % every === 0));
 
 /** A page that must stay quiet: no errors in its console, nothing asked of any other host. */
 export const test = base.extend({
+  /** Each worker has a demo studio of its own, on a port and with data of its own. */
+  studio: [
+    async ({}, use, worker) => {
+      const data = mkdtempSync(join(tmpdir(), "wholefold-browser-"));
+      const port = 20_000 + (process.ppid % 20_000) + worker.workerIndex;
+      const app = spawn("dotnet", [join(import.meta.dirname, "../../.build/app/wholefold.dll"), "demo", "--no-open", "--port", String(port), "--data", data], {
+        stdio: ["ignore", "pipe", "inherit"],
+      });
+      const said = await new Promise((ready, gone) => {
+        app.stdout.once("data", ready);
+        app.once("exit", (code) => gone(new Error(`the studio ended with ${code}`)));
+      });
+      if (!String(said).includes(`:${port}`)) throw new Error(`the studio says ${said}`);
+      await use(`http://127.0.0.1:${port}`);
+      const ended = new Promise((done) => app.once("exit", done));
+      app.kill();
+      await ended;
+      rmSync(data, { recursive: true, force: true });
+    },
+    { scope: "worker" },
+  ],
+  baseURL: async ({ studio }, use) => use(studio),
   page: async ({ page, baseURL }, use) => {
     const heard = [];
     page.on("console", (m) => {
@@ -17,6 +48,13 @@ export const test = base.extend({
   },
 });
 export { expect };
+
+/** To another address inside the app, as a link there goes: nothing is loaded anew. */
+export const go = (page, path) =>
+  page.evaluate((to) => {
+    history.pushState({}, "", to);
+    dispatchEvent(new PopStateEvent("popstate", { state: {} }));
+  }, path);
 
 /** The design as it is stored. */
 export const stored = async (page, id) => (await page.request.get(`/api/designs/${id}`)).json();

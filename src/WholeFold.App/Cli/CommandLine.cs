@@ -67,27 +67,6 @@ internal static class CommandLine
     public static DesignReader Reader(FileInfo? workshop) =>
         new(ConstructionLibrary.Catalogue, workshop is null ? Inventory.Shipped : Inventory.Shipped.With(WrittenThings.Parse(ReadFile(workshop, "--workshop"), "--workshop"), "--workshop"));
 
-    /// <summary>All of it or nothing: it is written beside its place and put there once it is whole.</summary>
-    /// <exception cref="InputProblemException">It cannot be written there.</exception>
-    public static void Save(FileInfo target, byte[] bytes, string place)
-    {
-        var beside = $"{target.FullName}.{Guid.NewGuid():N}.part";
-        try
-        {
-            File.WriteAllBytes(beside, bytes);
-            File.Move(beside, target.FullName, overwrite: true);
-        }
-        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
-        {
-            if (File.Exists(beside))
-            {
-                File.Delete(beside);
-            }
-
-            throw new InputProblemException("file.unwritable", place, $"{target.Name} cannot be written there: {e.Message.TrimEnd('.')}", "a path in a folder that is there, may be written to and has room");
-        }
-    }
-
     /// <exception cref="InputProblemException">There is no such file, or it is too large or cannot be read.</exception>
     public static string ReadFile(FileInfo file, string place)
     {

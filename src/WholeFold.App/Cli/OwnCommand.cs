@@ -41,7 +41,7 @@ internal static class OwnCommand
             var taken = parsed.GetValue(save) is null ? null : own.Take(reader);
             if (taken is not null)
             {
-                CommandLine.Save(parsed.GetValue(save)!, Encoding.UTF8.GetBytes(DesignFile.Write(taken.Design)), "--save");
+                Saving.Save(parsed.GetValue(save)!, Encoding.UTF8.GetBytes(DesignFile.Write(taken.Design)), "--save");
             }
 
             var unit = own.List.Cards.First().Unit;

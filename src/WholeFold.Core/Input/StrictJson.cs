@@ -9,6 +9,10 @@ using System.Text.Json.Serialization.Metadata;
 
 namespace WholeFold.Core.Input;
 
+/// <summary>Of a text: it may have line breaks and tabs in it, as a measure list has.</summary>
+[AttributeUsage(AttributeTargets.Property | AttributeTargets.Parameter)]
+public sealed class ManyLinesAttribute : Attribute;
+
 /// <summary>
 /// The one gate through which JSON comes in: files, requests, stored states. What is missing, unknown, null where something
 /// must be, too long or of another type is refused in plain words, with its place and what would be accepted; no sentence of
@@ -44,7 +48,12 @@ public static class StrictJson
     /// <summary>The same on one line, for what is stored.</summary>
     public static JsonSerializerOptions OnOneLine { get; } = new(Options) { WriteIndented = false };
 
-    private static readonly ConcurrentDictionary<(Type, string), int> Longest = new();
+    private static readonly ConcurrentDictionary<(Type, string), Bound> Bounds = new();
+
+    private static readonly Bound OneLine = new(LongestText, Lines: false);
+
+    /// <summary>How long a text may be, and whether it may have more than one line.</summary>
+    private readonly record struct Bound(int Longest, bool Lines);
 
     /// <summary>Reads a text.</summary>
     /// <param name="place">Where it comes from: an option, a file, or nothing for the body of a request.</param>
@@ -69,7 +78,7 @@ public static class StrictJson
     /// <inheritdoc cref="Read{T}(string, string, string, string)"/>
     public static T Read<T>(JsonElement json, string place, string code, string accepted)
     {
-        new Gate(code, accepted).Check(json, Options.GetTypeInfo(typeof(T)), place, LongestText);
+        new Gate(code, accepted).Check(json, Options.GetTypeInfo(typeof(T)), place, OneLine);
         try
         {
             return json.Deserialize<T>(Options)!;
@@ -85,7 +94,7 @@ public static class StrictJson
 
     private sealed class Gate(string code, string accepted)
     {
-        public void Check(JsonElement json, JsonTypeInfo type, string place, int longest)
+        public void Check(JsonElement json, JsonTypeInfo type, string place, Bound bound)
         {
             var plain = Nullable.GetUnderlyingType(type.Type) ?? type.Type;
             if (plain == typeof(JsonElement) || typeof(JsonNode).IsAssignableFrom(plain))
@@ -110,7 +119,7 @@ public static class StrictJson
                     foreach (var item in json.EnumerateArray())
                     {
                         Few(++index, place);
-                        Inner(item, type, $"{place}[{index - 1}]", longest);
+                        Inner(item, type, $"{place}[{index - 1}]", bound);
                     }
 
                     break;
@@ -120,23 +129,23 @@ public static class StrictJson
                     foreach (var member in json.EnumerateObject())
                     {
                         Few(names.Count, place);
-                        Name(member.Name, place);
-                        if (!names.Add(member.Name))
+                        var name = Name(member, place);
+                        if (!names.Add(name))
                         {
-                            throw Problem(Join(place, member.Name), "it stands here twice");
+                            throw Problem(Join(place, name), "it stands here twice");
                         }
 
-                        Inner(member.Value, type, Join(place, member.Name), longest);
+                        Inner(member.Value, type, Join(place, name), bound);
                     }
 
                     break;
                 default:
-                    Value(json, plain, place, longest);
+                    Value(json, plain, place, bound);
                     break;
             }
         }
 
-        private void Inner(JsonElement json, JsonTypeInfo type, string place, int longest)
+        private void Inner(JsonElement json, JsonTypeInfo type, string place, Bound bound)
         {
             // What a list may hold is not said by its type where it holds references; nothing here ever holds nulls.
             var element = type.ElementType!;
@@ -145,7 +154,7 @@ public static class StrictJson
                 return;
             }
 
-            Check(json, Options.GetTypeInfo(element), place, longest);
+            Check(json, Options.GetTypeInfo(element), place, bound);
         }
 
         /// <summary>Of several forms, the one that the JSON says it is.</summary>
@@ -164,7 +173,7 @@ public static class StrictJson
             }
 
             var form = forms.DerivedTypes.FirstOrDefault(d => told.ValueEquals(d.TypeDiscriminator as string)).DerivedType
-                ?? throw Problem(Join(place, forms.TypeDiscriminatorPropertyName), $"“{Short(told.GetString()!)}” is not known; {names} are");
+                ?? throw Problem(Join(place, forms.TypeDiscriminatorPropertyName), $"“{Short(Said(told, place))}” is not known; {names} are");
             return Options.GetTypeInfo(form);
         }
 
@@ -180,30 +189,30 @@ public static class StrictJson
 
             foreach (var member in json.EnumerateObject())
             {
-                Name(member.Name, place);
-                if (member.Name == form)
+                var name = Name(member, place);
+                if (name == form)
                 {
                     continue;
                 }
 
-                var property = type.Properties.FirstOrDefault(p => p.Name == member.Name && (p.Set is not null || p.AssociatedParameter is not null))
-                    ?? throw Problem(Join(place, member.Name), $"“{Short(member.Name)}” is not known here; {string.Join(", ", type.Properties.Select(p => p.Name))} are");
+                var property = type.Properties.FirstOrDefault(p => p.Name == name && (p.Set is not null || p.AssociatedParameter is not null))
+                    ?? throw Problem(Join(place, name), $"“{Short(name)}” is not known here; {string.Join(", ", type.Properties.Select(p => p.Name))} are");
                 if (!seen.Add(property))
                 {
-                    throw Problem(Join(place, member.Name), "it stands here twice");
+                    throw Problem(Join(place, name), "it stands here twice");
                 }
 
                 if (member.Value.ValueKind == JsonValueKind.Null)
                 {
                     if (!MayBeNull(property))
                     {
-                        throw Problem(Join(place, member.Name), "there is nothing here");
+                        throw Problem(Join(place, name), "there is nothing here");
                     }
 
                     continue;
                 }
 
-                Check(member.Value, Options.GetTypeInfo(property.PropertyType), Join(place, member.Name), LongestOf(type.Type, property));
+                Check(member.Value, Options.GetTypeInfo(property.PropertyType), Join(place, name), Bounds.GetOrAdd((type.Type, property.Name), _ => BoundOf(property)));
             }
 
             if (type.Properties.FirstOrDefault(p => IsRequired(p) && !seen.Contains(p)) is { } missing)
@@ -219,16 +228,18 @@ public static class StrictJson
         private static bool MayBeNull(JsonPropertyInfo property) =>
             Nullable.GetUnderlyingType(property.PropertyType) is not null || (!property.PropertyType.IsValueType && (property.AssociatedParameter?.IsNullable ?? property.IsSetNullable));
 
-        private static int LongestOf(Type type, JsonPropertyInfo property) => Longest.GetOrAdd((type, property.Name), _ =>
-            (property.AttributeProvider?.GetCustomAttributes(typeof(MaxLengthAttribute), true).FirstOrDefault() as MaxLengthAttribute
-                ?? property.AssociatedParameter?.AttributeProvider?.GetCustomAttributes(typeof(MaxLengthAttribute), true).FirstOrDefault() as MaxLengthAttribute)?.Length ?? LongestText);
+        private static Bound BoundOf(JsonPropertyInfo property) => new(Told<MaxLengthAttribute>(property)?.Length ?? LongestText, Told<ManyLinesAttribute>(property) is not null);
 
-        private void Value(JsonElement json, Type type, string place, int longest)
+        private static T? Told<T>(JsonPropertyInfo property) where T : Attribute =>
+            property.AttributeProvider?.GetCustomAttributes(typeof(T), true).FirstOrDefault() as T
+            ?? property.AssociatedParameter?.AttributeProvider?.GetCustomAttributes(typeof(T), true).FirstOrDefault() as T;
+
+        private void Value(JsonElement json, Type type, string place, Bound bound)
         {
             if (type == typeof(string) || type.IsEnum)
             {
                 Expect(json, JsonValueKind.String, place, "a text");
-                Text(json.GetString()!, place, longest);
+                Text(json, place, bound);
                 if (type.IsEnum && Enum.GetNames(type).Select(JsonNamingPolicy.CamelCase.ConvertName).ToList() is var names && !names.Contains(json.GetString()!))
                 {
                     throw Problem(place, $"“{Short(json.GetString()!)}” is not known here; {string.Join(", ", names)} are");
@@ -275,7 +286,7 @@ public static class StrictJson
             switch (json.ValueKind)
             {
                 case JsonValueKind.String:
-                    Text(json.GetString()!, place, LongestText);
+                    Text(json, place, OneLine);
                     break;
                 case JsonValueKind.Array:
                     Few(json.GetArrayLength(), place);
@@ -288,19 +299,38 @@ public static class StrictJson
                 case JsonValueKind.Object:
                     foreach (var member in json.EnumerateObject())
                     {
-                        Name(member.Name, place);
-                        Any(member.Value, Join(place, member.Name));
+                        Any(member.Value, Join(place, Name(member, place)));
                     }
 
                     break;
             }
         }
 
-        private void Text(string text, string place, int longest)
+        /// <summary>What it says. A sign of which only a half is there is in no text, and no reader further on expects it.</summary>
+        private string Said(JsonElement json, string place)
         {
-            if (text.Length > longest)
+            try
             {
-                throw Problem(place, $"it has {text.Length} characters, and at most {longest} are read");
+                return json.GetString()!;
+            }
+            catch (InvalidOperationException)
+            {
+                throw Problem(place, "there is half a sign in it");
+            }
+        }
+
+        private void Text(JsonElement json, string place, Bound bound)
+        {
+            var text = Said(json, place);
+            if (text.Length > bound.Longest)
+            {
+                throw Problem(place, $"it has {text.Length} characters, and at most {bound.Longest} are read");
+            }
+
+            // Where its member does not say that it may have many, a text is one line: it stands in lists, on labels and in files by lines.
+            if (!bound.Lines && text.AsSpan().IndexOfAny('\n', '\r', '\t') is >= 0 and var at)
+            {
+                throw Problem(place, $"there is a {(text[at] == '\t' ? "tab" : "line break")} in it{(at == 0 ? "" : $", after “{Short(text[..at])}”")}");
             }
 
             if (text.Any(c => char.IsControl(c) && c is not ('\n' or '\r' or '\t')))
@@ -309,12 +339,21 @@ public static class StrictJson
             }
         }
 
-        private void Name(string name, string place)
+        private string Name(JsonProperty member, string place)
         {
-            if (name.Length is 0 or > 80 || name.Any(char.IsControl))
+            string name;
+            try
             {
-                throw Problem(place, $"“{Short(new string([.. name.Where(c => !char.IsControl(c))]))}” cannot be a name");
+                name = member.Name;
             }
+            catch (InvalidOperationException)
+            {
+                throw Problem(place, "there is half a sign in a name");
+            }
+
+            return name.Length is 0 or > 80 || name.Any(char.IsControl)
+                ? throw Problem(place, $"“{Short(new string([.. name.Where(c => !char.IsControl(c))]))}” cannot be a name")
+                : name;
         }
 
         private void Few(int count, string place)

@@ -72,8 +72,13 @@ public static class FormatReader
             return null;
         }
 
-        static string Bare(string side) => side.Trim(' ', '-', '\t');
-        var (first, second) = (Bare(sizes[..by]), Bare(sizes[(by + 1)..]));
+        // An id has hyphens for spaces, one on either side of the sign; any other is somebody's minus.
+        var (first, second) = (sizes[..by].Trim(), sizes[(by + 1)..].Trim());
+        if (first.EndsWith('-') && second.StartsWith('-'))
+        {
+            (first, second) = (first[..^1].Trim(), second[1..].Trim());
+        }
+
         return first.Length == 0 || second.Length == 0 ? null : (first, second, unit);
     }
 }

@@ -17,7 +17,7 @@ namespace WholeFold.Core.Tests.Own;
 /// <summary>A list that no construction explains becomes a construction of its own: sized, folded, dressed, converted and kept like any other.</summary>
 public class OwnConstructionTests
 {
-    private const int Every = 8;
+    private const int Every = 12;
 
     private static IEnumerable<(string Name, OwnList List, DesignSpec Spec)> All()
     {

@@ -15,7 +15,7 @@ namespace WholeFold.Core.Tests.Own;
 /// </summary>
 public class OwnListTests
 {
-    private const int Every = 8;
+    private const int Every = 14;
 
     internal sealed record Listed(string Name, DisplayUnit Unit, string? Construction, bool Kept, string Text);
 

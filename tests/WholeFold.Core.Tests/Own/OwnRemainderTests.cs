@@ -8,7 +8,7 @@ namespace WholeFold.Core.Tests.Own;
 /// <summary>The lists of <c>lists.json</c> with less to go by than they have: without one of their lines, and without the library.</summary>
 public class OwnRemainderTests
 {
-    private const int Every = 8;
+    private const int Every = 16;
 
     /// <summary>A line that is missing: what is left is mostly still taken for the same. Some lists without a piece are another construction (a tunnel without its layer is a box).</summary>
     [Fact]

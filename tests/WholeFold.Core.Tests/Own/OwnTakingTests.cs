@@ -8,7 +8,7 @@ namespace WholeFold.Core.Tests.Own;
 /// <summary>What is begun with a list: the card that it says, with the windows and papers that it says.</summary>
 public class OwnTakingTests
 {
-    private const int Every = 14;
+    private const int Every = 24;
 
     private static readonly Length Near = Length.Mm(1);
 

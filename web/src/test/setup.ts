@@ -19,5 +19,5 @@ vi.stubGlobal(
   },
 );
 // Nor does it load fonts.
-Object.defineProperty(document, "fonts", { value: { addEventListener() {}, removeEventListener() {} } });
+Object.defineProperty(document, "fonts", { configurable: true, value: { addEventListener() {}, removeEventListener() {} } });
 afterEach(cleanup);

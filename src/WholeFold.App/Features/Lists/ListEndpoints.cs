@@ -2,6 +2,7 @@ using System.ComponentModel.DataAnnotations;
 using WholeFold.App.Features.Bench;
 using WholeFold.Core.Checks;
 using WholeFold.Core.Folding;
+using WholeFold.Core.Input;
 using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
 
@@ -10,7 +11,7 @@ namespace WholeFold.App.Features.Lists;
 /// <summary>A measure list as it was typed.</summary>
 public sealed record ListRequest
 {
-    [MaxLength(MeasureList.LongestText)]
+    [MaxLength(MeasureList.LongestText), ManyLines]
     public required string Text { get; init; }
 
     /// <summary>The unit of bare numbers: in, cm or mm.</summary>

@@ -18,7 +18,7 @@ public sealed record RuleSaid([property: MaxLength(120)] string Key, int Which);
 /// <param name="Units">Of bare numbers where the list names none: in, cm or mm.</param>
 /// <param name="Format">A format to see it in.</param>
 /// <param name="Rules">What its maker says of rules, one after the other.</param>
-public sealed record OwnRequest([property: MaxLength(20_000)] string List, [property: MaxLength(5)] string Units = "in", [property: MaxLength(60)] string? Format = null, [property: MaxLength(200)] IReadOnlyList<RuleSaid>? Rules = null);
+public sealed record OwnRequest([property: MaxLength(20_000), ManyLines] string List, [property: MaxLength(5)] string Units = "in", [property: MaxLength(60)] string? Format = null, [property: MaxLength(200)] IReadOnlyList<RuleSaid>? Rules = null);
 
 /// <summary>A piece as it was read, to be drawn: its sides and scores in units.</summary>
 /// <param name="Mountains">Of its scores those that are said to fold away from one.</param>
@@ -49,7 +49,7 @@ public sealed record OwnView(IReadOnlyList<SentencePart> Says, IReadOnlyList<Own
 
 /// <summary>A drawing as its file says it.</summary>
 /// <param name="Units">What its list is to be written in: in, cm or mm.</param>
-public sealed record DrawingRequest([property: MaxLength(DrawingFile.Longest)] string Text, [property: MaxLength(5)] string Units = "mm");
+public sealed record DrawingRequest([property: MaxLength(DrawingFile.Longest), ManyLines] string Text, [property: MaxLength(5)] string Units = "mm");
 
 public sealed record DrawingView(string List, IReadOnlyList<string> LeftOut);
 
