@@ -100,6 +100,7 @@ public static class WebHost
         builder.Services.AddSingleton<OwnLists>();
         builder.Services.AddDbContext<WholeFoldContext>((services, options) => options.UseSqlite(StudioFile.ConnectionString(StudioFolder(services.GetRequiredService<IConfiguration>()))));
         builder.Services.AddScoped<DesignStore>();
+        builder.Services.AddSingleton<ThingsRead>();
         builder.Services.AddScoped<Things>();
         builder.Services.AddScoped<Studio>();
         if (!DescribesItself)

@@ -46,7 +46,7 @@ internal static class Supplies
             string Text(Length? length, DisplayUnit unit) => length is { } l ? LengthWriter.Write(l, unit) : "";
             foreach (var field in new[] { s.From, s.Name, $"{s.Each}", $"{s.Each * ask.Cards}", Text(s.Width, DisplayUnit.Inch), Text(s.Height, DisplayUnit.Inch), Text(s.Width, DisplayUnit.Centimetre), Text(s.Height, DisplayUnit.Centimetre), s.Note })
             {
-                csv.WriteField(field);
+                csv.WriteField(Inert(field));
             }
 
             csv.EndRecord();
@@ -55,6 +55,9 @@ internal static class Supplies
         csv.Flush();
         return text.ToString();
     }
+
+    /// <summary>A name that begins as a formula does is a name all the same: spreadsheets would run it, so that a sign before it says it is text.</summary>
+    private static string Inert(string field) => field.Length > 0 && field[0] is '=' or '+' or '-' or '@' or '\t' or '\r' ? $"'{field}" : field;
 
     private static IReadOnlyList<SentencePart> Measured(Supply s, DisplayUnit unit) => (s.Height is { } high ? Words.Of($"{s.Width} × {high:u}") : Words.Of($"{s.Width:u}")).Parts(unit);
 

@@ -20,7 +20,7 @@ public static class DemoStudio
             return;
         }
 
-        var store = new DesignStore(context, clock);
+        var store = new DesignStore(context, clock, ConstructionLibrary.Catalogue, new Things(context, new ThingsRead()));
         foreach (var (id, state) in Designs)
         {
             await store.Create(id, state, "from the demo studio", cancel);
@@ -31,7 +31,7 @@ public static class DemoStudio
         foreach (var edit in new DesignEdit[] { new SetFigure("centre", "1 in"), new ConvertTo("a6-us") })
         {
             var first = (await store.Find(Designs[0].Id, cancel))!;
-            await store.Save(first.Id, first.Version, state => (edit.Apply(state, reader), [edit], edit.Describe(state, reader).Write(DisplayUnit.Inch)), cancel);
+            await store.Save(first.Id, first.Version, null, state => (edit.Apply(state, reader), [edit], edit.Describe(state, reader).Write(DisplayUnit.Inch)), cancel);
         }
 
         var position = 0;

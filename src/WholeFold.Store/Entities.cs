@@ -2,7 +2,7 @@ using WholeFold.Core.Inventories;
 
 namespace WholeFold.Store;
 
-/// <summary>A design in the drawer. Its state is the history entry at <see cref="HeadId"/>.</summary>
+/// <summary>A design in the drawer. It stands at the history entry <see cref="HeadId"/>.</summary>
 public sealed class DesignRow
 {
     public required string Id { get; set; }
@@ -18,10 +18,19 @@ public sealed class DesignRow
     /// <summary>Goes up with every write; a write that names an older one is refused.</summary>
     public int Version { get; set; }
 
+    /// <summary>The design as it stands, as it is written down (<c>DesignSpec</c>): what was chosen, never figures.</summary>
+    public string? State { get; set; }
+
+    /// <summary>What the list shows of it, so that listing works nothing out; null where that has to be made anew.</summary>
+    public string? Card { get; set; }
+
+    /// <summary>The build of the program and the studio's things that <see cref="Card"/> was made with.</summary>
+    public string? CardFor { get; set; }
+
     public List<HistoryRow> History { get; set; } = [];
 }
 
-/// <summary>One gesture: what the design was after it. Entries form a tree; editing after undo grows another branch.</summary>
+/// <summary>One gesture: what was done to the design. Entries form a tree; editing after undo grows another branch.</summary>
 public sealed class HistoryRow
 {
     public long Id { get; set; }
@@ -36,13 +45,32 @@ public sealed class HistoryRow
     /// <summary>What was done, for the undo button: "centre to 3/4".</summary>
     public required string Gesture { get; set; }
 
-    /// <summary>The design as written down (<c>DesignSpec</c>): parameters, never figures.</summary>
-    public required string State { get; set; }
+    /// <summary>The whole design after it, as it is written down; null where the edits since the last whole one lead to it.</summary>
+    public string? State { get; set; }
 
     /// <summary>The edits that made it of the entry before it, as they are written down; null at the beginning, and of what is older than them.</summary>
     public string? Edits { get; set; }
 
+    /// <summary>How many gestures lie before it.</summary>
+    public int Depth { get; set; }
+
+    /// <summary>What whoever did it calls it, so that it cannot be done twice; null where it has no name.</summary>
+    public string? Mark { get; set; }
+
+    /// <summary>The build of the program that wrote it; null of what is older than that.</summary>
+    public string? Program { get; set; }
+
     public DateTimeOffset At { get; set; }
+}
+
+/// <summary>A design is made with a thing, or was: undo may lead back to it.</summary>
+public sealed class UseRow
+{
+    public required string DesignId { get; set; }
+
+    public required string Kind { get; set; }
+
+    public required string ThingId { get; set; }
 }
 
 /// <summary>Something the studio has, of any kind: kept to hand on the bench or put away.</summary>

@@ -1,10 +1,15 @@
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
+using WholeFold.Core.Designs;
+using WholeFold.Core.Exchange;
 
 namespace WholeFold.Store;
 
 /// <summary>The studio's data cannot be used; the message says why, as a sentence to be read by a person.</summary>
 public sealed class StudioUnusableException(string message, Exception? inner = null) : Exception(message, inner);
+
+/// <summary>The data file went away while it was in use.</summary>
+public sealed class StudioGoneException(string file) : Exception($"{file} was deleted or moved while Whole Fold was open. Put it back where it was, or close Whole Fold and start it again; what is open here is kept until this window is closed.");
 
 /// <summary>Where the studio's data lie, and how the file is made ready.</summary>
 public static class StudioFile
@@ -17,6 +22,17 @@ public static class StudioFile
     /// <summary>Writes are on disk before they are acknowledged; readers never wait for a writer.</summary>
     public static string ConnectionString(string folder) =>
         new SqliteConnectionStringBuilder { DataSource = Path.Combine(folder, Name), ForeignKeys = true, Pooling = true, DefaultTimeout = 10 }.ToString();
+
+    /// <summary>A file that was deleted takes writes as long as it is held open, and all of them are gone with it: none is acknowledged.</summary>
+    /// <exception cref="StudioGoneException">It is not where it was.</exception>
+    internal static void StillThere(WholeFoldContext context)
+    {
+        var file = new SqliteConnectionStringBuilder(context.Database.GetConnectionString()).DataSource;
+        if (!File.Exists(file))
+        {
+            throw new StudioGoneException(file);
+        }
+    }
 
     /// <summary>
     /// Brings the file up to the newest shape, keeping a copy of it before each change of shape.
@@ -53,6 +69,10 @@ public static class StudioFile
             }
 
             await context.Database.MigrateAsync(cancel);
+            if (pending.Any(m => m.EndsWith("_EditsAsHistory", StringComparison.Ordinal)))
+            {
+                await FillUses(context, cancel);
+            }
         }
         catch (SqliteException e)
         {
@@ -69,6 +89,27 @@ public static class StudioFile
         {
             throw new StudioUnusableException($"The data cannot be kept in {folder}: there is no right to write there, or it is no folder.", e);
         }
+    }
+
+    /// <summary>Which things designs were made with, of a history from before that was written down: every state of it is whole.</summary>
+    private static async Task FillUses(WholeFoldContext context, CancellationToken cancel)
+    {
+        var uses = new HashSet<(string Design, string Kind, string Id)>();
+        await foreach (var entry in context.History.AsNoTracking().Where(h => h.State != null).Select(h => new { h.DesignId, h.State }).AsAsyncEnumerable().WithCancellation(cancel))
+        {
+            try
+            {
+                uses.UnionWith(DesignUses.Of(DesignFile.Read(entry.State!, "design")).Select(u => (entry.DesignId, u.Kind, u.Id)));
+            }
+            catch (Exception e) when (e is not OperationCanceledException)
+            {
+                // One that cannot be read cannot be gone back to either.
+            }
+        }
+
+        context.Uses.AddRange(uses.Select(u => new UseRow { DesignId = u.Design, Kind = u.Kind, ThingId = u.Id }));
+        await context.SaveChangesAsync(cancel);
+        context.ChangeTracker.Clear();
     }
 
     // SQLite's own result codes.

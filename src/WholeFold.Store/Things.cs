@@ -14,30 +14,36 @@ namespace WholeFold.Store;
 /// <param name="Written">As it is written down, where it is the studio's own.</param>
 public sealed record KeptThing(string Kind, string Id, bool ToHand, JsonObject? Written);
 
-/// <summary>What the studio has to hand, of every kind alike: kept as it is written down.</summary>
-public sealed class Things(WholeFoldContext context)
+/// <summary>What was read of a studio's things last, for as long as none of them changes: one of these for each data file.</summary>
+public sealed class ThingsRead
 {
-    private static readonly Lock Gate = new();
-    private static (string Stamp, Inventory Inventory) _last = ("", Inventory.Shipped);
+    private volatile Tuple<string, Inventory>? _last;
 
+    /// <summary>Null until they have been read, and once they are read no more.</summary>
+    internal Tuple<string, Inventory>? Last { get => _last; set => _last = value; }
+}
+
+/// <summary>What the studio has to hand, of every kind alike: kept as it is written down.</summary>
+public sealed class Things(WholeFoldContext context, ThingsRead read)
+{
     /// <summary>The same as long as the studio's own things are; known once they have been read.</summary>
     public string Stamp { get; private set; } = "";
 
     /// <summary>What ships, and the studio's own beside it or in its place.</summary>
     public async Task<Inventory> Read(CancellationToken cancel)
     {
+        if (read.Last is { } last)
+        {
+            Stamp = last.Item1;
+            return last.Item2;
+        }
+
         var rows = await context.Drawer.AsNoTracking().Where(d => d.Own != null).OrderBy(d => d.Kind).ThenBy(d => d.Position).Select(d => new { d.Kind, d.Own }).ToListAsync(cancel);
         Stamp = rows.Count == 0 ? "" : Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(string.Join('\n', rows.Select(r => $"{r.Kind} {r.Own}")))));
-        lock (Gate)
-        {
-            if (_last.Stamp != Stamp)
-            {
-                var written = rows.GroupBy(r => r.Kind).ToDictionary(g => g.Key, g => (IReadOnlyList<JsonObject>)[.. g.Select(r => (JsonObject)JsonNode.Parse(r.Own!)!)]);
-                _last = (Stamp, Inventory.Shipped.With(written));
-            }
-
-            return _last.Inventory;
-        }
+        var written = rows.GroupBy(r => r.Kind).ToDictionary(g => g.Key, g => (IReadOnlyList<JsonObject>)[.. g.Select(r => (JsonObject)JsonNode.Parse(r.Own!)!)]);
+        var inventory = rows.Count == 0 ? Inventory.Shipped : Inventory.Shipped.With(written);
+        read.Last = Tuple.Create(Stamp, inventory);
+        return inventory;
     }
 
     public async Task<IReadOnlyList<KeptThing>> Kept(CancellationToken cancel) =>
@@ -79,8 +85,7 @@ public sealed class Things(WholeFoldContext context)
         // What ships under that id takes its place again. Otherwise undo may lead back to it, so the whole history counts.
         if (Inventory.Shipped.All(known).All(t => t.Id != id))
         {
-            var named = $"\"{id}\"";
-            var users = await context.History.Where(h => h.State.Contains(named)).Select(h => h.DesignId).Distinct().Join(context.Designs, d => d, d => d.Id, (_, d) => d.Name).ToListAsync(cancel);
+            var users = await context.Uses.Where(u => u.Kind == kind && u.ThingId == id).Join(context.Designs, u => u.DesignId, d => d.Id, (_, d) => d.Name).ToListAsync(cancel);
             if (users.Count > 0)
             {
                 throw new InputProblemException("drawer.inUse", id, $"it is or was used for {string.Join(", ", users.Order(StringComparer.Ordinal))}", "something that no design was made with; it can be put away instead");
@@ -89,11 +94,13 @@ public sealed class Things(WholeFoldContext context)
 
         context.Drawer.Remove(row);
         await context.SaveChangesAsync(cancel);
+        read.Last = null;
         return true;
     }
 
     private async Task Put(string kind, string id, Action<DrawerRow> change, CancellationToken cancel)
     {
+        StudioFile.StillThere(context);
         if (await context.Drawer.FindAsync([kind, id], cancel) is not { } row)
         {
             context.Drawer.Add(row = new DrawerRow { Kind = kind, Id = id, ToHand = true, Position = await context.Drawer.CountAsync(cancel) });
@@ -101,6 +108,7 @@ public sealed class Things(WholeFoldContext context)
 
         change(row);
         await context.SaveChangesAsync(cancel);
+        read.Last = null;
     }
 
     private static Kind KindOf(string kind) =>

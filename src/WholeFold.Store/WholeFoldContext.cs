@@ -13,6 +13,8 @@ public sealed class WholeFoldContext(DbContextOptions<WholeFoldContext> options)
 
     public DbSet<HistoryRow> History => Set<HistoryRow>();
 
+    public DbSet<UseRow> Uses => Set<UseRow>();
+
     public DbSet<DrawerRow> Drawer => Set<DrawerRow>();
 
     protected override void OnModelCreating(ModelBuilder modelBuilder) =>
@@ -39,7 +41,21 @@ internal sealed class HistoryConfiguration : IEntityTypeConfiguration<HistoryRow
         builder.ToTable("history");
         builder.HasKey(h => h.Id);
         builder.Property(h => h.Gesture).HasMaxLength(200);
+        builder.Property(h => h.Mark).HasMaxLength(40);
+        builder.Property(h => h.Program).HasMaxLength(12);
         builder.HasIndex(h => h.ParentId);
+        builder.HasIndex(h => new { h.DesignId, h.Mark }).IsUnique();
+    }
+}
+
+internal sealed class UseConfiguration : IEntityTypeConfiguration<UseRow>
+{
+    public void Configure(EntityTypeBuilder<UseRow> builder)
+    {
+        builder.ToTable("uses");
+        builder.HasKey(u => new { u.DesignId, u.Kind, u.ThingId });
+        builder.HasIndex(u => new { u.Kind, u.ThingId });
+        builder.HasOne<DesignRow>().WithMany().HasForeignKey(u => u.DesignId).OnDelete(DeleteBehavior.Cascade);
     }
 }
 

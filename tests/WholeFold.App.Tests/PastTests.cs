@@ -49,8 +49,8 @@ public sealed class PastTests : IDisposable
         var client = studio.CreateClient();
         var all = (await Http.Read<List<DesignCard>>(await client.GetAsync("/api/designs", Cancel))).Count;
         const string Broken = """{"wholeFold": 2, "construction": "a-construction-of-tomorrow", "format": "5x7", "name": "Tandem", "colour": "red"}""";
-        await Ask(Data, $"UPDATE history SET State = '{Broken}' WHERE DesignId = 'tandem'");
-        await Ask(Data, """UPDATE history SET State = '{"wholeFold": 2, "construction": "gatefold", "format": "5x7", "stock": "gone", "name": "Kettle song"}' WHERE DesignId = 'kettle-song'""");
+        await Ask(Data, $"UPDATE designs SET State = '{Broken}' WHERE Id = 'tandem'");
+        await Ask(Data, """UPDATE designs SET State = '{"wholeFold": 2, "construction": "gatefold", "format": "5x7", "stock": "gone", "name": "Kettle song"}' WHERE Id = 'kettle-song'""");
         var cards = await Http.Read<List<DesignCard>>(await client.GetAsync("/api/designs", Cancel));
         Assert.Equal(all, cards.Count);
         Assert.Equal(["kettle-song", "tandem"], cards.Where(c => c.Problem is not null).Select(c => c.Id).Order());

@@ -1,5 +1,7 @@
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Http.Metadata;
+using WholeFold.App.Features.Bench;
 using WholeFold.App.Features.Designs;
 using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
@@ -9,7 +11,7 @@ using WholeFold.Store;
 namespace WholeFold.App.Features;
 
 /// <summary>Turns what can go wrong into problem documents with a stable code, the place, and what would be accepted.</summary>
-internal sealed class ProblemHandler : IExceptionHandler
+internal sealed partial class ProblemHandler(ILogger<ProblemHandler> log) : IExceptionHandler
 {
     /// <summary>Nobody waits for this answer any more.</summary>
     private const int ClientGone = 499;
@@ -22,14 +24,25 @@ internal sealed class ProblemHandler : IExceptionHandler
             return true;
         }
 
-        if (Problem(exception) is not { } problem)
+        var problem = Problem(exception);
+        if (problem is null)
         {
-            return false;
+            if (httpContext.GetEndpoint()?.Metadata.GetMetadata<IAcceptsMetadata>()?.RequestType?.IsAssignableTo(typeof(DeskRequest)) != true)
+            {
+                return false;
+            }
+
+            // It is of this one design, and stays with it.
+            DesignBroke(httpContext.Request.Path, exception);
+            problem = Of(StatusCodes.Status422UnprocessableEntity, "This card could not be worked out", "Undo the last change, or save its file and begin again from it. No other design has to do with it.", "card.broken");
         }
 
         await problem.ExecuteAsync(httpContext);
         return true;
     }
+
+    [LoggerMessage(Level = LogLevel.Error, Message = "A design could not be worked out for {Path}")]
+    private partial void DesignBroke(string path, Exception exception);
 
     public static ProblemHttpResult Of(int status, string title, string detail, string code) =>
         TypedResults.Problem(statusCode: status, title: title, detail: detail, extensions: new Dictionary<string, object?> { ["code"] = code });
@@ -57,6 +70,7 @@ internal sealed class ProblemHandler : IExceptionHandler
             title: "This was not understood",
             detail: "The request cannot be read. Accepted: what /openapi/v1.json describes.",
             extensions: new Dictionary<string, object?> { ["code"] = "request.unreadable", ["field"] = "body", ["accepted"] = "what /openapi/v1.json describes" }),
+        StudioGoneException => Of(StatusCodes.Status503ServiceUnavailable, "Nothing can be stored", exception.Message, "studio.gone"),
         _ => null,
     };
 }

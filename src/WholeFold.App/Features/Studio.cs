@@ -5,6 +5,7 @@ using WholeFold.Core.Designs;
 using WholeFold.Core.Exchange;
 using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
 using WholeFold.Core.Tooling;
 using WholeFold.Store;
 
@@ -23,7 +24,7 @@ public sealed record Desk(DesignSpec Spec, DesignReader Reader, ReadDesign Read,
 }
 
 /// <summary>Reads designs with the studio's own things, and keeps what was worked out lately.</summary>
-public sealed class Studio(Things things, Catalogue catalogue, SizedCards cards)
+public sealed partial class Studio(Things things, Catalogue catalogue, SizedCards cards, ILogger<Studio> log)
 {
     public async Task<DesignReader> Reader(CancellationToken cancel) => new(catalogue, await things.Read(cancel));
 
@@ -45,10 +46,22 @@ public sealed class Studio(Things things, Catalogue catalogue, SizedCards cards)
     public IReadOnlyList<Attempt> Attempts(Desk desk, IReadOnlyList<Target> targets, CancellationToken cancel) =>
         [.. targets.AsParallel().AsOrdered().WithCancellation(cancel).Select(t =>
         {
-            var attempt = Attempt(desk, t, cancel);
-            _ = attempt.Verdict;
-            return attempt;
+            try
+            {
+                var attempt = Attempt(desk, t, cancel);
+                _ = attempt.Verdict;
+                return attempt;
+            }
+            catch (Exception e) when (e is not OperationCanceledException)
+            {
+                // One format must not take the others with it.
+                FormatBroke(t.Key, e);
+                return new Attempt(t, null, Words.Of($"this card could not be worked out"), [new Conflict("card:broken", Words.Of($"this card could not be worked out"))]);
+            }
         })];
+
+    [LoggerMessage(Level = LogLevel.Error, Message = "A design could not be worked out in {Format}")]
+    private partial void FormatBroke(string format, Exception exception);
 }
 
 /// <summary>Cards that were sized lately, by what was asked. What an abandoned request had begun is not kept.</summary>

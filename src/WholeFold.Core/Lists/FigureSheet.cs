@@ -103,7 +103,8 @@ public sealed record FigureSheet(SheetColumn? Inches, SheetColumn? Centimetres)
             {
                 notes.Add(Words.Of($"The {unit} are the same card for {column.Settled.Figures.Tools.Name}, {(column.Differences.Count == 0 ? "no figure further off than half a groove" : "as near as that allows")}."));
                 var called = FigureRows.Of(column.Settled, inOrderOfSetting: false).SelectMany(s => s.Rows.Select(r => (s.Title, Row: r))).ToDictionary(r => r.Row.Figure.Id);
-                notes.AddRange(column.Differences.Take(MostDifferences).Select((d, i) => Words.Of(
+                // Of lines that are equal only one has a row, and what has none is told with it.
+                notes.AddRange(column.Differences.Where(d => called.ContainsKey(d.Id)).Take(MostDifferences).Select((d, i) => Words.Of(
                     $"{(i == 0 ? "Most of all, in" : "In")} {unit} {called[d.Id].Title}, {called[d.Id].Row.Label}{(called[d.Id].Row.Detail is { Length: > 0 } detail && detail != "cut" ? $" ({detail})" : "")}: {d.Off:u} {(d.Here < d.First ? "less" : "more")}.")));
             }
         }

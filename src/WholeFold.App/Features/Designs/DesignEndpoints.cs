@@ -1,9 +1,11 @@
 using System.ComponentModel.DataAnnotations;
 using System.Text;
+using System.Text.Json;
 using WholeFold.App.Features.Bench;
 using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
+using WholeFold.Core.Drawing;
 using WholeFold.Core.Exchange;
 using WholeFold.Core.Folding;
 using WholeFold.Core.Input;
@@ -49,11 +51,18 @@ public sealed record DesignCard
     /// <summary>The one worked on last, which opens first.</summary>
     public required bool Latest { get; init; }
 
-    /// <summary>What is wrong where it cannot be read; its file can be taken out all the same.</summary>
+    /// <summary>What is wrong where it cannot be read or worked out; its file can be taken out all the same, and the last change undone.</summary>
     public required string? Problem { get; init; }
+
+    /// <summary>What a change of it, or undo, has to name.</summary>
+    public required int Version { get; init; }
+
+    /// <summary>What undo would take back; null where there is nothing.</summary>
+    public required string? Undo { get; init; }
 }
 
-public sealed record NewDesign(DesignSpec State);
+/// <param name="Id">What it is to be called in addresses: chosen by whoever begins it, so that asking again after a lost answer begins no second one.</param>
+public sealed record NewDesign(DesignSpec State, [property: MaxLength(40)] string? Id = null);
 
 /// <param name="Edits">What is done to it, in that order: one gesture.</param>
 public sealed record SaveDesign
@@ -61,6 +70,10 @@ public sealed record SaveDesign
     public required int Version { get; init; }
 
     public required IReadOnlyList<DesignEdit> Edits { get; init; }
+
+    /// <summary>A name for this gesture, chosen by whoever does it: sent again after a lost answer, it is not done a second time.</summary>
+    [MaxLength(40)]
+    public string? Mark { get; init; }
 
     /// <summary>What the gesture is called; put together from the edits where it is not given.</summary>
     [MaxLength(160)]
@@ -81,7 +94,14 @@ internal static class DesignEndpoints
                 var all = await store.List(cancel);
                 var latest = all.MaxBy(d => d.ChangedAt);
                 var reader = await studio.Reader(cancel);
-                return all.Select(d => Card(d, d == latest, reader)).ToList();
+                var cards = new List<DesignCard>(all.Count);
+                foreach (var listed in all)
+                {
+                    var card = listed.Card is { } kept ? JsonSerializer.Deserialize<DesignCard>(kept, Kept)! : await Made(listed, store, reader, cancel);
+                    cards.Add(card with { Latest = listed == latest, Version = listed.Version, Undo = listed.Undo });
+                }
+
+                return cards;
             })
             .Describes<List<DesignCard>>("listDesigns", "Every design in the drawer, those that cannot be read as well.");
 
@@ -95,7 +115,7 @@ internal static class DesignEndpoints
         designs.MapPost("/", async (Body<NewDesign> body, DesignStore store, Studio studio, CancellationToken cancel) =>
             {
                 var state = Checked(body.Value.State, await studio.Reader(cancel));
-                return TypedResults.Ok(View(await store.Create(Guid.NewGuid().ToString("N"), state, "begun", cancel)));
+                return Found("", await store.Create(IdOf(body.Value), state, "begun", cancel));
             })
             .Describes<DesignView>("createDesign", "Begins a design.");
 
@@ -107,7 +127,7 @@ internal static class DesignEndpoints
                     throw new InputProblemException("edits.none", "edits", "there is nothing to be done", DesignEdit.Accepted);
                 }
 
-                return Found(id, await store.Save(id, request.Version, state => (Checked(DesignEdit.Apply(request.Edits, state, reader), reader), request.Edits, request.Gesture ?? Gesture(request.Edits, state, reader)), cancel));
+                return Found(id, await store.Save(id, request.Version, request.Mark, state => (Checked(DesignEdit.Apply(request.Edits, state, reader), reader), request.Edits, request.Gesture ?? Gesture(request.Edits, state, reader)), cancel));
             })
             .Describes<DesignView>("saveDesign", "Does edits to a design, as one gesture.").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
 
@@ -121,6 +141,22 @@ internal static class DesignEndpoints
             .WithName("removeDesign").WithSummary("Takes a design out of the drawer for good.").Produces(StatusCodes.Status204NoContent).ProducesProblem(StatusCodes.Status404NotFound);
     }
 
+    /// <summary>How the list's cards are kept: read only by the build that wrote them.</summary>
+    private static readonly JsonSerializerOptions Kept = new(JsonSerializerDefaults.Web);
+
+    /// <summary>A card of the list worked out, and kept for the next time.</summary>
+    private static async Task<DesignCard> Made(ListedDesign listed, DesignStore store, DesignReader reader, CancellationToken cancel)
+    {
+        var stored = (await store.Find(listed.Id, cancel))!;
+        var card = Card(stored, latest: false, reader);
+        await store.KeepCard(stored, JsonSerializer.Serialize(card, Kept), cancel);
+        return card;
+    }
+
+    private static string IdOf(NewDesign begun) => begun.Id is not { } id ? Guid.NewGuid().ToString("N")
+        : id.Length > 0 && id.All(c => char.IsAsciiLetterOrDigit(c) || c == '-') ? id
+        : throw new InputProblemException("design.id", "id", $"“{id}” cannot stand in an address", "letters, digits and hyphens, such as 7d0c2f");
+
     /// <summary>A design is only stored once every word of it is understood; figures it cannot have yet do not matter.</summary>
     private static DesignSpec Checked(DesignSpec state, DesignReader reader)
     {
@@ -131,7 +167,7 @@ internal static class DesignEndpoints
         }
 
         // One that has no figures is kept all the same: the person is told on the bench what conflicts, and frees it there.
-        reader.Read(state);
+        Trial.Make(state, reader);
         return state with { Name = name, WholeFold = DesignSpec.Newest };
     }
 
@@ -172,6 +208,8 @@ internal static class DesignEndpoints
             Stock = "",
             Changed = stored.ChangedAt.ToString("d MMM yyyy", System.Globalization.CultureInfo.InvariantCulture),
             Latest = latest,
+            Version = stored.Version,
+            Undo = stored.Undo,
             Problem = stored.Problem is { } problem ? Words(problem) : null,
         };
         if (stored.State is null)
@@ -202,6 +240,11 @@ internal static class DesignEndpoints
         {
             // It is of a known form, but something that it names is not to hand any more.
             return card with { Problem = Words(e) };
+        }
+        catch (Exception e) when (e is not OperationCanceledException)
+        {
+            // Whatever it is, it is this one's.
+            return card with { Problem = "This card could not be worked out." };
         }
     }
 
