@@ -196,7 +196,7 @@ public sealed class DesignStore(WholeFoldContext context, TimeProvider clock, Ca
     {
         var since = new Stack<HistoryRow>();
         var at = entry;
-        while (at.State is null)
+        while (at.State.Length == 0)
         {
             since.Push(at);
             at = await Entry(at.ParentId, cancel) ?? throw new InvalidOperationException("The history has no state to begin with.");
@@ -231,9 +231,9 @@ public sealed class DesignStore(WholeFoldContext context, TimeProvider clock, Ca
             Program = Program,
             At = at,
         };
-        if (head is { State: null } && head.Program != Program)
+        if (head is { State.Length: 0 } && head.Program != Program)
         {
-            head.State = row.State;
+            head.State = row.State ?? "";
         }
 
         var inventory = await things.Read(cancel);

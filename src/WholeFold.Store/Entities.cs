@@ -45,8 +45,8 @@ public sealed class HistoryRow
     /// <summary>What was done, for the undo button: "centre to 3/4".</summary>
     public required string Gesture { get; set; }
 
-    /// <summary>The whole design after it, as it is written down; null where the edits since the last whole one lead to it.</summary>
-    public string? State { get; set; }
+    /// <summary>The whole design after it, as it is written down; empty where the edits since the last whole one lead to it.</summary>
+    public string State { get; set; } = "";
 
     /// <summary>The edits that made it of the entry before it, as they are written down; null at the beginning, and of what is older than them.</summary>
     public string? Edits { get; set; }

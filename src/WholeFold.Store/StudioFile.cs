@@ -95,11 +95,11 @@ public static class StudioFile
     private static async Task FillUses(WholeFoldContext context, CancellationToken cancel)
     {
         var uses = new HashSet<(string Design, string Kind, string Id)>();
-        await foreach (var entry in context.History.AsNoTracking().Where(h => h.State != null).Select(h => new { h.DesignId, h.State }).AsAsyncEnumerable().WithCancellation(cancel))
+        await foreach (var entry in context.History.AsNoTracking().Where(h => h.State != "").Select(h => new { h.DesignId, h.State }).AsAsyncEnumerable().WithCancellation(cancel))
         {
             try
             {
-                uses.UnionWith(DesignUses.Of(DesignFile.Read(entry.State!, "design")).Select(u => (entry.DesignId, u.Kind, u.Id)));
+                uses.UnionWith(DesignUses.Of(DesignFile.Read(entry.State, "design")).Select(u => (entry.DesignId, u.Kind, u.Id)));
             }
             catch (Exception e) when (e is not OperationCanceledException)
             {

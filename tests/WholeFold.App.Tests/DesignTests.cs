@@ -46,7 +46,7 @@ public sealed class DesignTests : IDisposable
         await using var connection = new SqliteConnection($"Data Source={Path.Combine(_studio.Folder, "studio.db")};Mode=ReadOnly");
         await connection.OpenAsync(Cancel);
         await using var command = connection.CreateCommand();
-        command.CommandText = "SELECT State FROM designs UNION ALL SELECT State FROM history WHERE State IS NOT NULL UNION ALL SELECT Edits FROM history WHERE Edits IS NOT NULL";
+        command.CommandText = "SELECT State FROM designs UNION ALL SELECT State FROM history WHERE State <> ''";
         await using var reader = await command.ExecuteReaderAsync(Cancel);
         var states = 0;
         while (await reader.ReadAsync(Cancel))
@@ -150,7 +150,7 @@ public sealed class DesignTests : IDisposable
     [InlineData("format", "0x5in", "format.unknown")]
     [InlineData("format", "five", "format.unknown")]
     [InlineData("convert", "5x", "format.unknown")]
-    [InlineData("name", "two\nlines", "name.length")]
+    [InlineData("name", "two\nlines", "request.unreadable")]
     [InlineData("stock", "tin", "stock.unknown")]
     [InlineData("construction", "nothing", "construction.unknown")]
     [InlineData("name", "  ", "name.length")]

@@ -22,7 +22,18 @@ public sealed class PastTests : IDisposable
     public void Dispose()
     {
         SqliteConnection.ClearAllPools();
-        Directory.Delete(_folder, recursive: true);
+        for (var tries = 0; Directory.Exists(_folder); tries++)
+        {
+            try
+            {
+                Directory.Delete(_folder, recursive: true);
+            }
+            catch (IOException) when (tries < 50)
+            {
+                // A start that was refused its port may be closing its file still.
+                Thread.Sleep(100);
+            }
+        }
     }
 
     [Fact]

@@ -55,6 +55,11 @@ internal static class CommandLine
             error.WriteLine($"Accepted: {e.Accepted}.");
             return NotUnderstood;
         }
+        catch (NoFiguresException e)
+        {
+            error.WriteLine(e.Text.Write(DisplayUnit.Inch));
+            return NoFigures;
+        }
         catch (StudioUnusableException e)
         {
             error.WriteLine(e.Message);

@@ -4,6 +4,7 @@ using WholeFold.Core.Folding;
 using WholeFold.Core.Guide;
 using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Drawing;
 
@@ -27,6 +28,10 @@ public static class Trial
                 {
                     Go(card, spec.Made is not null);
                 }
+            }
+            catch (NoFiguresException)
+            {
+                // It is told on the stage that asks for it, with what conflicts.
             }
             catch (Exception e) when (e is not (InputProblemException or OperationCanceledException))
             {

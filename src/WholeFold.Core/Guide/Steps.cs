@@ -32,11 +32,13 @@ public static class Steps
     };
 
     /// <param name="cards">How many cards are made of it at once.</param>
+    /// <exception cref="NoFiguresException">As it is sized, it cannot be put together.</exception>
     public static IReadOnlyList<Step> Of(Card card, int cards = 1)
     {
         ArgumentNullException.ThrowIfNull(card);
         ArgumentOutOfRangeException.ThrowIfLessThan(cards, 1);
-        var order = BondOrder.Of(card.Figures) ?? throw new InvalidOperationException($"{card.Construction.Id} cannot be put together.");
+        var order = BondOrder.Of(card.Figures) ?? throw new NoFiguresException(
+            [new Conflict("bonds:order", Words.Of($"the parts of the {card.Design.Family.Name.ToLowerInvariant()} at these sizes: in no order does a hand reach everything that is to be glued"))]);
         var (flat, together, dressed) = (new FlatSteps(card, cards), new TogetherSteps(card, cards, order), new DressedSteps(card, cards));
         var steps = new List<Step>();
         steps.AddRange(flat.Cut());

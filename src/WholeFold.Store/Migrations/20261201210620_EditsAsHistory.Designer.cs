@@ -119,6 +119,7 @@ namespace WholeFold.Store.Migrations
                         .HasColumnType("INTEGER");
 
                     b.Property<string>("State")
+                        .IsRequired()
                         .HasColumnType("TEXT");
 
                     b.HasKey("Id");

@@ -14,14 +14,6 @@ namespace WholeFold.Store.Migrations
                 name: "IX_history_DesignId",
                 table: "history");
 
-            migrationBuilder.AlterColumn<string>(
-                name: "State",
-                table: "history",
-                type: "TEXT",
-                nullable: true,
-                oldClrType: typeof(string),
-                oldType: "TEXT");
-
             migrationBuilder.AddColumn<int>(
                 name: "Depth",
                 table: "history",
@@ -127,16 +119,6 @@ namespace WholeFold.Store.Migrations
             migrationBuilder.DropColumn(
                 name: "State",
                 table: "designs");
-
-            migrationBuilder.AlterColumn<string>(
-                name: "State",
-                table: "history",
-                type: "TEXT",
-                nullable: false,
-                defaultValue: "",
-                oldClrType: typeof(string),
-                oldType: "TEXT",
-                oldNullable: true);
 
             migrationBuilder.CreateIndex(
                 name: "IX_history_DesignId",
