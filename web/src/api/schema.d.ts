@@ -949,6 +949,9 @@ export interface components {
             changed: string;
             latest: boolean;
             problem: null | string;
+            /** Format: int32 */
+            version: number;
+            undo: null | string;
         };
         /**
          * @description A change of a design: the one vocabulary in which interface, command line, remedies and checks' fixes say what is to be
@@ -1684,6 +1687,7 @@ export interface components {
         };
         NewDesign: {
             state: components["schemas"]["DesignSpec"];
+            id?: null | string;
         };
         NudgeRequest: {
             element: string;
@@ -1943,6 +1947,7 @@ export interface components {
             /** Format: int32 */
             version: number;
             edits: components["schemas"]["DesignEdit"][];
+            mark?: null | string;
             gesture?: null | string;
         };
         ScoreView: {

@@ -5,6 +5,7 @@ import { ErrorBoundary, type FallbackProps } from "react-error-boundary";
 import { Link, Outlet, useLocation } from "react-router";
 import { Wordmark } from "../components/Bar";
 import { AllKeys } from "../keys/AllKeys";
+import { LeftBehind } from "./LeftBehind";
 import { Rail } from "./Rail";
 import s from "./Shell.module.css";
 
@@ -21,6 +22,7 @@ export function Shell() {
             <Outlet />
           </Suspense>
         </ErrorBoundary>
+        <LeftBehind />
       </div>
     </AllKeys>
   );

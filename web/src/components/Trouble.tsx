@@ -1,9 +1,9 @@
-import { Alert } from "@mantine/core";
+import { Alert, Button } from "@mantine/core";
 import { problemOf } from "../api/client";
 import s from "./Trouble.module.css";
 
 /** What was wrong, where, and what would be accepted. */
-export function Trouble({ problem: error, onClose }: { problem: Error; onClose?: () => void }) {
+export function Trouble({ problem: error, onClose, onAgain }: { problem: Error; onClose?: () => void; onAgain?: () => void }) {
   const problem = problemOf(error);
   return (
     <Alert
@@ -16,6 +16,11 @@ export function Trouble({ problem: error, onClose }: { problem: Error; onClose?:
     >
       {problem.field ? <b>{problem.field}: </b> : null}
       {problem.detail}
+      {onAgain ? (
+        <Button size="compact-sm" variant="default" onClick={onAgain} className={s.again}>
+          Try again
+        </Button>
+      ) : null}
     </Alert>
   );
 }

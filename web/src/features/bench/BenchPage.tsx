@@ -7,6 +7,7 @@ import type { Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
 import { Bar } from "../../components/Bar";
+import { Drawn } from "../../components/Drawn";
 import { Sentence, sentenceText } from "../../components/Fig";
 import { Later } from "../../components/Later";
 import { Trouble } from "../../components/Trouble";
@@ -108,7 +109,9 @@ export function BenchPage() {
               {view.stuck ? (
                 <Stuck desk={desk.desk} view={view} stuck={view.stuck} onRemedy={commit} />
               ) : (
-                <Table view={view} selected={open} onSelect={select} />
+                <Drawn of={view}>
+                  <Table view={view} selected={open} onSelect={select} />
+                </Drawn>
               )}
             </div>
             <aside className={s.right}>

@@ -58,13 +58,23 @@ function Unreadable({ design, problem }: { design: DesignCard; problem: string }
     mutationFn: () => answer(api.DELETE("/api/designs/{id}", { params: { path: { id: design.id } } })),
     onSuccess: () => cache.invalidateQueries({ queryKey: queries.designs().queryKey }),
   });
+  const undo = useMutation({
+    mutationFn: () =>
+      answer(api.POST("/api/designs/{id}/undo", { params: { path: { id: design.id } }, body: { version: design.version } })),
+    onSettled: () => cache.invalidateQueries({ queryKey: queries.designs().queryKey }),
+  });
   return (
     <div className={s.design}>
       <b>{design.name}</b>
-      <span>This one cannot be read: {problem}</span>
+      <span>There is a problem with this one. {problem}</span>
       <small>changed {design.changed}</small>
-      {remove.error ? <Trouble problem={remove.error} /> : null}
+      {(undo.error ?? remove.error) ? <Trouble problem={(undo.error ?? remove.error) as Error} /> : null}
       <span className={s.buttons}>
+        {design.undo ? (
+          <Button size="compact-sm" variant="default" loading={undo.isPending} onClick={() => undo.mutate()}>
+            undo the last change: {design.undo}
+          </Button>
+        ) : null}
         <Button
           size="compact-sm"
           variant="default"

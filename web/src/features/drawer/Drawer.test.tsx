@@ -30,6 +30,8 @@ const card = (id: string, more = {}) => ({
   changed: "25 Nov 2026",
   latest: false,
   problem: null,
+  version: 4,
+  undo: null,
   ...more,
 });
 const asked = vi.spyOn(api, "POST");
@@ -55,12 +57,24 @@ describe("the designs in the drawer", () => {
     thrown.mockResolvedValue(answers(undefined));
     shown(<Designs designs={[card("kite"), card("boat", { problem: "stock: “gone” is not a stock." })]} />);
     expect(screen.getByRole("link", { name: /^kite/ })).toBeTruthy();
-    expect(screen.getByText(/cannot be read: stock: “gone”/)).toBeTruthy();
+    expect(screen.getByText(/a problem with this one. stock: “gone”/)).toBeTruthy();
+    expect(screen.queryByRole("button", { name: /^undo/ })).toBeNull();
     const file = screen.getByRole("link", { name: "take its file out" });
     expect([file.getAttribute("href"), file.getAttribute("download")]).toEqual(["/api/designs/boat/file", "boat.json"]);
     expect(thrown).not.toHaveBeenCalled();
     fireEvent.click(screen.getByRole("button", { name: "throw it away" }));
     await waitFor(() => expect(thrown.mock.calls[0]?.[1]).toMatchObject({ params: { path: { id: "boat" } } }));
+  });
+  it("have their last change undone where it spoilt them", async () => {
+    asked.mockResolvedValue(answers({ id: "boat", version: 5 }));
+    shown(<Designs designs={[card("boat", { problem: "This card could not be worked out.", undo: "a window" })]} />);
+    fireEvent.click(screen.getByRole("button", { name: "undo the last change: a window" }));
+    await waitFor(() =>
+      expect(asked.mock.calls[0]).toMatchObject([
+        "/api/designs/{id}/undo",
+        { params: { path: { id: "boat" } }, body: { version: 4 } },
+      ]),
+    );
   });
 });
 

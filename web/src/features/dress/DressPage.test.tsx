@@ -1,7 +1,7 @@
-import { fireEvent, screen } from "@testing-library/react";
+import { fireEvent, screen, within } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
-import type { Schemas } from "../../api/client";
-import { desk, fig, say, shown } from "../../test/views";
+import { Problem, type Schemas } from "../../api/client";
+import { fig, say, shown } from "../../test/views";
 import { Dress } from "./DressPage";
 import { mirrored, newId } from "./edits";
 import { scaleFor } from "./fit";
@@ -157,9 +157,11 @@ const view = {
 } as unknown as Schemas["DressView"];
 
 function laid(onCommit = vi.fn()) {
-  shown(<Dress view={view} desk={desk} onCommit={onCommit} format={null} />);
+  shown(<Dress {...asking} view={view} onCommit={onCommit} format={null} />);
   return onCommit;
 }
+
+const asking = { onAsk: vi.fn(), failed: null, onAgain: vi.fn(), onLetGo: vi.fn() };
 
 describe("Dress", () => {
   it("shows the faces of one pose at a time, each with what it wears", () => {
@@ -189,6 +191,31 @@ describe("Dress", () => {
     expect(commit).toHaveBeenLastCalledWith([
       expect.objectContaining({ element: expect.objectContaining({ shape: "polygon", motif: "star" }) }),
     ]);
+  });
+
+  it("nudges through the queue, each press for itself, and says beside a thing what went wrong with it", () => {
+    const ask = vi.fn();
+    const again = vi.fn();
+    const problem = new Problem("This was not understood", "the moon lies on no face", "input.invalid");
+    shown(
+      <Dress
+        {...asking}
+        view={view}
+        onCommit={vi.fn()}
+        onAsk={ask}
+        failed={{ about: "moon", problem }}
+        onAgain={again}
+        format={null}
+      />,
+    );
+    const moonOnFace = screen.getByRole("button", { name: /^moon: / });
+    fireEvent.keyDown(moonOnFace, { key: "ArrowRight" });
+    fireEvent.keyDown(moonOnFace, { key: "ArrowRight" });
+    expect(ask.mock.calls.map(([about]) => about)).toEqual(["moon", "moon"]);
+    const row = screen.getByRole("button", { name: /^Moon/ }).closest("li") as HTMLElement;
+    expect(row.textContent).toContain("the moon lies on no face");
+    fireEvent.click(within(row).getByRole("button", { name: "Try again" }));
+    expect(again).toHaveBeenCalledOnce();
   });
 
   it("takes a thing off with a key, mends with a click, puts on what is asked for on the face that is chosen", () => {

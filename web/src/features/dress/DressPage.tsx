@@ -3,15 +3,17 @@ import { useDocumentTitle, useElementSize } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
 import { lazy, type PointerEvent, Suspense, useCallback, useEffect, useRef, useState } from "react";
 import { useParams } from "react-router";
-import { answer, api, type Desk, type Edit, type Schemas } from "../../api/client";
+import { answer, api, type Edit, type Problem, type Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
 import { Bar } from "../../components/Bar";
+import { Drawn } from "../../components/Drawn";
 import { Sentence, sentenceText } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
 import { Pose } from "../../drawing/Pose";
 import { useKeys } from "../../keys/useKeys";
 import bench from "../bench/BenchPage.module.css";
+import type { Ask } from "../bench/desk/DraftQueue";
 import { useDesk } from "../bench/desk/useDesk";
 import { convert, nextUnits } from "../bench/edits";
 import foot from "../bench/Foot.module.css";
@@ -85,8 +87,11 @@ export function DressPage() {
       ) : null}
       <Dress
         view={dress.data}
-        desk={desk.desk}
         onCommit={commit}
+        onAsk={desk.ask}
+        failed={desk.failed}
+        onAgain={desk.tryAgain}
+        onLetGo={desk.letGo}
         format={
           <NativeSelect
             size="sm"
@@ -115,13 +120,19 @@ type Drag = { id: string; window: boolean; x: number; y: number; fromX: number; 
 
 export function Dress({
   view,
-  desk,
   onCommit,
+  onAsk,
+  failed,
+  onAgain,
+  onLetGo,
   format,
 }: {
   view: DressView;
-  desk: Desk | undefined;
   onCommit: (edits: Edit[]) => void;
+  onAsk: (about: string, ask: Ask, told?: (came: boolean) => void) => void;
+  failed: { about: string; problem: Problem } | null;
+  onAgain: () => void;
+  onLetGo: () => void;
   format: React.ReactNode;
 }) {
   const [pose, setPose] = useState(view.poses.find((p) => p.id === "shown")?.id ?? view.poses[0]?.id ?? "shown");
@@ -152,32 +163,25 @@ export function Dress({
   const scale = scaleFor(sides, width, height);
   const found = lit === null ? null : view.found[lit];
 
-  const ask = useCallback(
-    async (edit: Promise<Schemas["DropView"]>) => {
-      const { edit: done } = await edit;
-      if (done) {
-        onCommit([done]);
-      }
-    },
-    [onCommit],
-  );
   const nudge = useCallback(
     (element: string, window: boolean, across: number, up: number) =>
-      desk && ask(answer(api.POST("/api/dress/nudge", { body: { ...desk, element, window, across, up } }))),
-    [ask, desk],
+      onAsk(element, async (desk) => {
+        const { edit } = await answer(api.POST("/api/dress/nudge", { body: { ...desk, element, window, across, up } }));
+        return edit ? [edit] : [];
+      }),
+    [onAsk],
   );
   const hide = useCallback(
-    async (element: string) => {
-      if (desk) {
-        const { edit } = await answer(api.POST("/api/dress/hide", { body: { ...desk, element } }));
-        if (edit) {
-          onCommit([edit]);
-        }
-        return edit !== null;
-      }
-      return false;
-    },
-    [desk, onCommit],
+    (element: string, told: (came: boolean) => void) =>
+      onAsk(
+        element,
+        async (desk) => {
+          const { edit } = await answer(api.POST("/api/dress/hide", { body: { ...desk, element } }));
+          return edit ? [edit] : [];
+        },
+        told,
+      ),
+    [onAsk],
   );
   const takeOff = useCallback(
     (element: string, window: boolean) => {
@@ -220,18 +224,16 @@ export function Dress({
       }
       const side = document.elementFromPoint(e.clientX, e.clientY)?.closest("svg[data-side]");
       setDrag(null);
-      if (side instanceof SVGElement && desk) {
+      if (side instanceof SVGElement) {
         const box = side.getBoundingClientRect();
         const [per, edge] = [Number(side.dataset.scale), Number(side.dataset.edge)];
         const x = Math.round((now.middle.x + now.x - box.left - edge) / per);
         const y = Math.round((box.bottom - edge - now.middle.y - now.y) / per);
-        void ask(
-          answer(
-            api.POST("/api/dress/drop", {
-              body: { ...desk, element: now.id, window: now.window, side: side.dataset.side ?? "", x, y },
-            }),
-          ),
-        );
+        onAsk(now.id, async (desk) => {
+          const body = { ...desk, element: now.id, window: now.window, side: side.dataset.side ?? "", x, y };
+          const { edit } = await answer(api.POST("/api/dress/drop", { body }));
+          return edit ? [edit] : [];
+        });
       }
     };
     window.addEventListener("pointermove", move);
@@ -240,7 +242,7 @@ export function Dress({
       window.removeEventListener("pointermove", move);
       window.removeEventListener("pointerup", drop);
     };
-  }, [ask, desk]);
+  }, [onAsk]);
 
   return (
     <>
@@ -270,21 +272,23 @@ export function Dress({
             ))}
           </nav>
           <div className={s.table} ref={ref} data-part="faces">
-            {sides.map((side) => (
-              <Side
-                key={side.id}
-                side={side}
-                pose={shown}
-                scale={scale}
-                chosen={chosen}
-                lit={found?.side === side.id ? (found.box ?? null) : null}
-                dragged={drag}
-                onChoose={choose}
-                onGrip={grip}
-                onNudge={nudge}
-                onTakeOff={takeOff}
-              />
-            ))}
+            <Drawn of={view}>
+              {sides.map((side) => (
+                <Side
+                  key={side.id}
+                  side={side}
+                  pose={shown}
+                  scale={scale}
+                  chosen={chosen}
+                  lit={found?.side === side.id ? (found.box ?? null) : null}
+                  dragged={drag}
+                  onChoose={choose}
+                  onGrip={grip}
+                  onNudge={nudge}
+                  onTakeOff={takeOff}
+                />
+              ))}
+            </Drawn>
           </div>
         </div>
         <aside className={s.right}>
@@ -292,7 +296,16 @@ export function Dress({
             <span>{view.atHome ? "At home in" : "Now in"}</span>
             {format}
           </div>
-          <List view={view} chosen={chosen} onChoose={choose} onCommit={onCommit} onHide={hide} />
+          <List
+            view={view}
+            chosen={chosen}
+            onChoose={choose}
+            onCommit={onCommit}
+            onHide={hide}
+            failed={failed}
+            onAgain={onAgain}
+            onLetGo={onLetGo}
+          />
         </aside>
       </div>
       <footer className={foot.foot} data-part="foot">

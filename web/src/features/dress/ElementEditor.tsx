@@ -16,7 +16,7 @@ export function ElementEditor({
   view: DressView;
   id: string;
   onCommit: Commit;
-  onHide: (element: string) => Promise<boolean>;
+  onHide: (element: string, told: (came: boolean) => void) => void;
 }) {
   const [told, setTold] = useState("");
   const now = view.dressing.elements?.find((e) => e.id === id);
@@ -134,8 +134,8 @@ export function ElementEditor({
         <Button
           size="compact-sm"
           variant="default"
-          onClick={async () =>
-            setTold((await onHide(id)) ? "" : "Nothing before it can be made high enough, or it is hidden already.")
+          onClick={() =>
+            onHide(id, (came) => setTold(came ? "" : "Nothing before it can be made high enough, or it is hidden already."))
           }
         >
           just high enough to hide it

@@ -1,7 +1,8 @@
 import { Button } from "@mantine/core";
-import { useRef } from "react";
-import type { Edit, Schemas } from "../../api/client";
+import { type ReactNode, useRef } from "react";
+import type { Edit, Problem, Schemas } from "../../api/client";
 import { Sentence } from "../../components/Fig";
+import { Trouble } from "../../components/Trouble";
 import s from "./Dress.module.css";
 import { ContourEditor, Editor, LayerEditor, SoftEditor, WindowEditor } from "./Editors";
 import { ElementEditor } from "./ElementEditor";
@@ -25,12 +26,18 @@ export function List({
   onChoose,
   onCommit,
   onHide,
+  failed,
+  onAgain,
+  onLetGo,
 }: {
   view: DressView;
   chosen: Chosen;
   onChoose: (c: Chosen) => void;
   onCommit: (edits: Edit[]) => void;
-  onHide: (element: string) => Promise<boolean>;
+  onHide: (element: string, told: (came: boolean) => void) => void;
+  failed: { about: string; problem: Problem } | null;
+  onAgain: () => void;
+  onLetGo: () => void;
 }) {
   const face = chosen?.kind === "face" ? chosen.id : null;
   const faces = view.sides.flatMap((x) => x.faces);
@@ -57,7 +64,9 @@ export function List({
                   onChoose={onChoose}
                   onCommit={onCommit}
                   onHide={onHide}
-                />
+                >
+                  {failed?.about === row.id ? <Trouble problem={failed.problem} onAgain={onAgain} onClose={onLetGo} /> : null}
+                </ListRow>
               ))}
             </ul>
           </section>
@@ -118,13 +127,15 @@ function ListRow({
   onChoose,
   onCommit,
   onHide,
+  children,
 }: {
   row: Row;
   view: DressView;
   chosen: Chosen;
   onChoose: (c: Chosen) => void;
   onCommit: (edits: Edit[]) => void;
-  onHide: (element: string) => Promise<boolean>;
+  onHide: (element: string, told: (came: boolean) => void) => void;
+  children: ReactNode;
 }) {
   const kind = row.kind as NonNullable<Chosen>["kind"];
   const open = chosen?.kind === kind && chosen.id === row.id;
@@ -157,6 +168,7 @@ function ListRow({
           {row.count > 1 ? <small> × {row.count}</small> : null}
         </span>
       </button>
+      {children}
       {open ? (
         <Editor why={<Sentence parts={row.why} />}>
           {kind === "layer" ? (

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { type DesignView, type Edit, Problem } from "../../../api/client";
+import { type DesignView, type Desk, type Edit, Problem } from "../../../api/client";
 import { DraftQueue, type Store } from "./DraftQueue";
 
 const set = (value: string): Edit => ({ edit: "set", parameter: "relief", value });
@@ -13,7 +13,9 @@ function studio() {
   let version = 1;
   const kept: Edit[][] = [];
   const fail: Problem[] = [];
-  const put = async (from: number, edits: Edit[]) => {
+  const marks: string[] = [];
+  const put = async (from: number, edits: Edit[], mark = "") => {
+    marks.push(mark);
     const problem = fail.shift();
     if (problem) {
       throw problem;
@@ -25,7 +27,7 @@ function studio() {
     return design(++version);
   };
   const store: Store = { save: put, step: (from, way) => put(from, [{ edit: way } as unknown as Edit]) };
-  return { store, kept, fail, somebodyElse: () => version++ };
+  return { store, kept, fail, marks, somebodyElse: () => version++ };
 }
 
 beforeEach(() => void vi.useFakeTimers());
@@ -98,14 +100,77 @@ describe("a studio that is away", () => {
     expect(kept).toEqual([[set("1")], [set("2")]]);
     expect(queue.snapshot()).toMatchObject({ away: false, problem: null, edits: [] });
   });
-  it("is not tried by a page that nobody looks at", async () => {
-    const { queue, kept, fail } = opened();
-    fail.push(away());
+});
+
+describe("what has to be asked for first", () => {
+  it("is asked on the state that will be: the second of two quick ones on what the first came to", async () => {
+    const { queue, kept } = opened();
+    const asked: number[] = [];
+    const ask = async ({ design }: Desk) => {
+      const name = design.name ?? "";
+      asked.push(Number(name.slice(1)));
+      return [set(name)];
+    };
+    queue.ask("moon", ask);
+    queue.ask("moon", ask);
+    await settle();
+    expect(asked).toEqual([1, 2]);
+    expect(kept).toEqual([[set("v1")], [set("v2")]]);
+  });
+  it("waits for a studio that is away, and is not lost", async () => {
+    const { queue, kept } = opened();
+    const ask = vi
+      .fn<() => Promise<Edit[]>>()
+      .mockRejectedValueOnce(away())
+      .mockResolvedValue([set("1")]);
+    queue.ask("moon", ask);
+    await settle();
+    expect(queue.snapshot()).toMatchObject({ away: true, waiting: 1 });
+    await vi.advanceTimersByTimeAsync(1_000);
+    expect(kept).toEqual([[set("1")]]);
+    expect(queue.snapshot()).toMatchObject({ away: false, waiting: 0 });
+  });
+  it("is told where it was refused, with what follows done, and can be tried again", async () => {
+    const { queue, kept } = opened();
+    const ask = vi
+      .fn<() => Promise<Edit[]>>()
+      .mockRejectedValueOnce(new Problem("Refused", "it lies on no face", "input.invalid", "x"))
+      .mockResolvedValue([set("2")]);
+    queue.ask("moon", ask);
     queue.commit([set("1")]);
     await settle();
-    queue.stop();
-    await vi.advanceTimersByTimeAsync(60_000);
+    expect(kept).toEqual([[set("1")]]);
+    expect(queue.snapshot()).toMatchObject({
+      failed: { about: "moon", problem: { detail: "it lies on no face" } },
+      problem: null,
+    });
+    queue.tryAgain();
+    await settle();
+    expect(kept).toEqual([[set("1")], [set("2")]]);
+    expect(queue.snapshot().failed).toBeNull();
+  });
+  it("comes to nothing where the core finds nothing to be done, and that is told", async () => {
+    const { queue, kept } = opened();
+    const told = vi.fn();
+    queue.ask("moon", async () => [], told);
+    await settle();
     expect(kept).toEqual([]);
+    expect(told).toHaveBeenCalledWith(false);
+    expect(queue.snapshot().waiting).toBe(0);
+  });
+});
+
+describe("a change that is sent again", () => {
+  it("has the same name as before, so that it cannot be done twice", async () => {
+    const { queue, fail, marks } = opened();
+    fail.push(away());
+    queue.commit([set("1")]);
+    queue.commit([set("2")]);
+    await settle();
+    await vi.advanceTimersByTimeAsync(1_000);
+    expect(marks).toHaveLength(3);
+    expect(marks[0]).toBe(marks[1]);
+    expect(marks[2]).not.toBe(marks[1]);
   });
 });
 

@@ -1,11 +1,20 @@
-import { type DesignView, type Edit, isAway, type Problem, problemOf } from "../../../api/client";
+import { type DesignView, type Desk, type Edit, isAway, type Problem, problemOf } from "../../../api/client";
 
-/** What was done in one go: edits, or a step through what was done before. */
-export type Gesture = { edits: Edit[] } | { step: "undo" | "redo" };
+/** What the core makes of a gesture: where a nudge comes to, say. Nothing where it comes to nothing. */
+export type Ask = (desk: Desk) => Promise<Edit[]>;
+
+/**
+ * What was done in one go: edits, or a step through what was done before. What has to be asked for first is asked on the state that
+ * will be, once all that was done before it is stored. A gesture has a name of its own, so that sent again it is not done again.
+ */
+export type Gesture =
+  | { mark: string; edits: Edit[]; about?: string }
+  | { mark: string; ask: Ask; about: string; told?: (came: boolean) => void }
+  | { step: "undo" | "redo" };
 
 /** How gestures reach the store: each names the version that the one before it returned. */
 export type Store = {
-  save: (version: number, edits: Edit[]) => Promise<DesignView>;
+  save: (version: number, edits: Edit[], mark: string) => Promise<DesignView>;
   step: (version: number, way: "undo" | "redo") => Promise<DesignView>;
 };
 
@@ -17,6 +26,10 @@ export type DraftState = {
   problem: Problem | null;
   /** The studio does not answer: gestures wait, and are tried again. */
   away: boolean;
+  /** What was not understood, and of which thing: it can be tried again. */
+  failed: { about: string; problem: Problem } | null;
+  /** Gestures that are not stored yet. */
+  waiting: number;
   /** A gesture that came too late: somebody else's stands in the store, this one and what follows it wait. */
   clash: { mine: Edit[]; theirs: DesignView } | null;
 };
@@ -35,13 +48,14 @@ export class DraftQueue {
   private waiting: Gesture[] = [];
   private trying: Edit[] = [];
   private problem: Problem | null = null;
+  private failure: { gesture: Gesture; about: string; problem: Problem } | null = null;
   private away = false;
   private clash: DraftState["clash"] = null;
   private sending = false;
   private wait = FIRST_WAIT;
   private timer: ReturnType<typeof setTimeout> | null = null;
   private readonly listeners = new Set<() => void>();
-  private state: DraftState = { stored: null, edits: [], problem: null, away: false, clash: null };
+  private state: DraftState = { stored: null, edits: [], problem: null, failed: null, waiting: 0, away: false, clash: null };
 
   constructor(
     private readonly store: Store,
@@ -74,16 +88,37 @@ export class DraftQueue {
   }
 
   /** Stores a gesture. */
-  commit(edits: Edit[]) {
-    this.trying = [];
-    this.waiting.push({ edits });
-    this.tell();
-    void this.send();
+  commit(edits: Edit[], about?: string) {
+    this.add({ mark: crypto.randomUUID(), edits, about });
+  }
+
+  /** Asks what a gesture comes to, and stores that. */
+  ask(about: string, ask: Ask, told?: (came: boolean) => void) {
+    this.add({ mark: crypto.randomUUID(), ask, about, told });
   }
 
   step(way: "undo" | "redo") {
+    this.add({ step: way });
+  }
+
+  /** Does again what was not understood: something else may have changed since. */
+  tryAgain() {
+    if (this.failure) {
+      const { gesture } = this.failure;
+      this.failure = null;
+      this.add(gesture);
+    }
+  }
+
+  /** Lets go of what was not understood. */
+  letGo() {
+    this.failure = null;
+    this.tell();
+  }
+
+  private add(gesture: Gesture) {
     this.trying = [];
-    this.waiting.push({ step: way });
+    this.waiting.push(gesture);
     this.tell();
     void this.send();
   }
@@ -123,14 +158,6 @@ export class DraftQueue {
     this.tell();
   }
 
-  /** Nobody looks any more. */
-  stop() {
-    if (this.timer) {
-      clearTimeout(this.timer);
-      this.timer = null;
-    }
-  }
-
   private async send() {
     if (this.sending || this.clash) {
       return;
@@ -140,10 +167,7 @@ export class DraftQueue {
       while (this.waiting.length > 0 && this.stored && !this.clash) {
         const gesture = this.waiting[0] as Gesture;
         try {
-          const next =
-            "step" in gesture
-              ? await this.store.step(this.stored.version, gesture.step)
-              : await this.store.save(this.stored.version, gesture.edits);
+          const next = await this.done(gesture, this.stored);
           this.waiting.shift();
           this.stored = next;
           this.problem = null;
@@ -160,6 +184,18 @@ export class DraftQueue {
     } finally {
       this.sending = false;
     }
+  }
+
+  private async done(gesture: Gesture, on: DesignView): Promise<DesignView> {
+    if ("step" in gesture) {
+      return this.store.step(on.version, gesture.step);
+    }
+    if ("edits" in gesture) {
+      return this.store.save(on.version, gesture.edits, gesture.mark);
+    }
+    const edits = await gesture.ask({ design: on.state, edits: [] });
+    gesture.told?.(edits.length > 0);
+    return edits.length > 0 ? this.store.save(on.version, edits, gesture.mark) : on;
   }
 
   /** Whether the rest has to wait. */
@@ -180,13 +216,17 @@ export class DraftQueue {
         this.tell();
         return false;
       }
-      this.clash = { mine: gesture.edits, theirs: problem.current };
+      this.clash = { mine: "edits" in gesture ? gesture.edits : [], theirs: problem.current };
       this.tell();
       return true;
     }
-    // It was not understood, and would not be a second time.
+    // It was not understood. What follows goes on; this one is told where it was done.
     this.waiting.shift();
-    this.problem = problem;
+    if ("step" in gesture || gesture.about === undefined) {
+      this.problem = problem;
+    } else {
+      this.failure = { gesture, about: gesture.about, problem };
+    }
     this.tell();
     return false;
   }
@@ -197,6 +237,8 @@ export class DraftQueue {
       stored: this.stored,
       edits: [...done, ...this.trying],
       problem: this.problem,
+      failed: this.failure && { about: this.failure.about, problem: this.failure.problem },
+      waiting: this.waiting.length,
       away: this.away,
       clash: this.clash,
     };

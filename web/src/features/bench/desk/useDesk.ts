@@ -1,32 +1,15 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useMemo, useState, useSyncExternalStore } from "react";
-import { answer, api, type Desk, type Edit } from "../../../api/client";
+import type { Desk, Edit } from "../../../api/client";
 import { queries } from "../../../api/queries";
-import { DraftQueue } from "./DraftQueue";
+import type { Ask } from "./DraftQueue";
+import { lookAt, queueOf } from "./desks";
 
 /** One design with its history, and the bench's view of it: a thin skin over the queue of what is done to it. */
 export function useDesk(id: string) {
   const cache = useQueryClient();
-  const queue = useMemo(
-    () =>
-      new DraftQueue(
-        {
-          save: (version, edits) => answer(api.PUT("/api/designs/{id}", { params: { path: { id } }, body: { version, edits } })),
-          step: (version, way) =>
-            answer(
-              way === "undo"
-                ? api.POST("/api/designs/{id}/undo", { params: { path: { id } }, body: { version } })
-                : api.POST("/api/designs/{id}/redo", { params: { path: { id } }, body: { version } }),
-            ),
-        },
-        (next) => {
-          cache.setQueryData(queries.design(id).queryKey, next);
-          cache.invalidateQueries({ queryKey: queries.designs().queryKey });
-        },
-      ),
-    [id, cache],
-  );
-  useEffect(() => () => queue.stop(), [queue]);
+  const queue = useMemo(() => queueOf(id, cache), [id, cache]);
+  useEffect(() => lookAt(id), [id]);
   const draft = useSyncExternalStore(queue.subscribe, queue.snapshot);
   const read = useQuery(queries.design(id));
   const design = read.data;
@@ -54,6 +37,12 @@ export function useDesk(id: string) {
       setCompared(null);
       queue.commit(done);
     },
+    /** Does what the core makes of a gesture, once all that was done before is stored. */
+    ask: (about: string, ask: Ask, told?: (came: boolean) => void) => queue.ask(about, ask, told),
+    /** What was not understood, and of which thing. */
+    failed: draft.failed,
+    tryAgain: () => queue.tryAgain(),
+    letGo: () => queue.letGo(),
     commitCompared: (done: Edit[], gesture: string) => {
       if (desk) {
         setCompared({ before: desk, gesture });
