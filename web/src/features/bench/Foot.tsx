@@ -1,6 +1,6 @@
 import type { BenchView, Edit, Schemas } from "../../api/client";
+import s from "../../app/Foot.module.css";
 import { Sentence, sentenceText } from "../../components/Fig";
-import s from "./Foot.module.css";
 
 function Fix({ fix, onFix }: { fix: Schemas["FixView"]; onFix: (edits: Edit[]) => void }) {
   return (

@@ -2,8 +2,8 @@ import { Button, Loader } from "@mantine/core";
 import { useQuery } from "@tanstack/react-query";
 import type { BenchView, Desk, Edit, Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
+import s from "../../app/Work.module.css";
 import { Sentence, sentenceText } from "../../components/Fig";
-import s from "./BenchPage.module.css";
 
 /** Why there are no figures, and the smallest changes with which there would be, each one click. */
 export function Stuck({

@@ -5,18 +5,18 @@ import { lazy, type PointerEvent, Suspense, useCallback, useEffect, useRef, useS
 import { useParams } from "react-router";
 import { answer, api, type Edit, type Problem, type Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
+import foot from "../../app/Foot.module.css";
 import shell from "../../app/Shell.module.css";
+import work from "../../app/Work.module.css";
 import { Bar } from "../../components/Bar";
 import { Drawn } from "../../components/Drawn";
 import { Sentence, sentenceText } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
 import { Pose } from "../../drawing/Pose";
 import { useKeys } from "../../keys/useKeys";
-import bench from "../bench/BenchPage.module.css";
 import type { Ask } from "../bench/desk/DraftQueue";
 import { useDesk } from "../bench/desk/useDesk";
 import { convert, nextUnits } from "../bench/edits";
-import foot from "../bench/Foot.module.css";
 import { Head } from "../bench/Head";
 import s from "./Dress.module.css";
 import { cutWindow, putOn } from "./edits";
@@ -81,7 +81,7 @@ export function DressPage() {
     <main className={shell.page}>
       <Head desk={desk} inventory={inventory.data} tools={tools} />
       {problem ? (
-        <div className={bench.troubleRow}>
+        <div className={work.troubleRow}>
           <Trouble problem={problem} onClose={desk.clearProblem} />
         </div>
       ) : null}
@@ -246,7 +246,7 @@ export function Dress({
 
   return (
     <>
-      <div className={bench.work}>
+      <div className={work.work}>
         <div className={s.left}>
           <svg width={0} height={0} aria-hidden="true" style={{ position: "absolute" }}>
             <PaperDefs papers={view.sides.flatMap((side) => side.faces.flatMap((f) => f.layers))} />
