@@ -30,6 +30,6 @@ internal static class Day
     /// <remarks>Not every case has figures, and which of them have differs from day to day.</remarks>
     public static int AtLeast(int ofAll, int every) => Whole ? ofAll : ofAll / every * 2 / 3;
 
-    /// <summary>How many may be wrong of what is held to a share of all: on a day's few a share says little, so that one or two more may be.</summary>
-    public static double AtMost(double share, int count) => (share * count) + (Whole ? 0 : 2);
+    /// <summary>How many may be wrong of what is held to a share of all: on a day's few a share says little, so that some more may be.</summary>
+    public static double AtMost(double share, int count) => (share * count) + (Whole ? 0 : 2 + (count / 10d));
 }

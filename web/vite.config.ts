@@ -13,6 +13,6 @@ export default defineConfig({
     // One browser stand-in for many files: making it anew took three quarters of the time.
     isolate: false,
     pool: "threads",
-    testTimeout: 20_000,
+    testTimeout: 60_000,
   },
 });

@@ -80,7 +80,9 @@ internal static class Baseline
             var read = Reader.Read(spec);
             if (Card.Try(read.Design, read.Target) is not { } card)
             {
-                return Text(new { conflicts = Sizer.ConflictsOf(read.Design, read.Target).Select(c => new { c.Id, Text = c.Text.Write(read.Design.ToolsFor(read.Target).System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre) }), remedies = Remedies.Of(spec, Reader).Select(r => r.Text.Write(read.Unit)) });
+                return Text(new { conflicts = Sizer.ConflictsOf(read.Design, read.Target)
+                    .Select(c => new { c.Id, Text = c.Text.Write(read.Design.ToolsFor(read.Target).System == UnitSystem.Imperial ? DisplayUnit.Inch
+                    : DisplayUnit.Millimetre) }), remedies = Remedies.Of(spec, Reader).Select(r => r.Text.Write(read.Unit)) });
             }
 
             return Text(new { result = SizedJson.Document(card, read.Unit), sheet = Sheet(card) });

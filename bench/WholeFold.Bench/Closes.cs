@@ -64,7 +64,8 @@ internal static class Closes
         select new DesignSpec { Construction = family.Id, Format = format.Id, Turn = turn, Tools = tools, Caliper = caliper, Set = choices.ToDictionary(c => c.Key, c => new WrittenFigure(c.Value)) };
 
     private static IEnumerable<Dictionary<string, string>> Combinations(ConstructionFamily family) =>
-        family.Choices.Aggregate<Choice, IEnumerable<Dictionary<string, string>>>([[]], (all, choice) => all.SelectMany(c => choice.Options.Select(o => new Dictionary<string, string>(c) { [choice.Id] = o })));
+        family.Choices.Aggregate<Choice, IEnumerable<Dictionary<string, string>>>([[]],
+            (all, choice) => all.SelectMany(c => choice.Options.Select(o => new Dictionary<string, string>(c) { [choice.Id] = o })));
 }
 
 /// <summary>How long it takes to move one card, 48 poses: the aim is under 150 ms.</summary>

@@ -19,7 +19,8 @@ internal static class Comfort
         foreach (var tools in new[] { "imperial-eighths", "metric-5mm", "both" })
         {
             var (scores, off, moved, past) = (0, 0, 0, 0);
-            foreach (var design in from family in ConstructionLibrary.All from format in Inventory.Shipped.Formats from turn in Turns select new DesignSpec { Construction = family.Id, Format = format.Id, Turn = turn, Tools = tools })
+            foreach (var design in from family in ConstructionLibrary.All from format in Inventory.Shipped.Formats from turn in Turns
+                select new DesignSpec { Construction = family.Id, Format = format.Id, Turn = turn, Tools = tools })
             {
                 var read = reader.Read(design);
                 if (Sizer.TrySize(read.Design, read.Target) is not { } sized)

@@ -43,7 +43,9 @@ internal static class Dress
                 {
                     Layers = [.. card.Dressed.Roles.All.Select(r => new LayerSpec(r.Id, Math.Max(1, r.Levels)))],
                     Windows = [.. faces.Take(2).Select((f, i) => new WindowSpec($"w{i}", f.Id, Size: ["1/2 in", "1/2 in"], Place: new PlaceSpec("head")))],
-                    Elements = [.. faces.Take(4).SelectMany((f, i) => new[] { new ElementSpec($"a{i}", f.Id, Size: ["3/4 in", "3/4 in"], Height: "1 mm", Shape: "polygon", Motif: "star"), new ElementSpec($"b{i}", f.Id, Size: ["3/4 in", "1/4 in"], Made: "stamped", Place: new PlaceSpec("foot")) })],
+                    Elements = [.. faces.Take(4).SelectMany((f, i) =>
+                        new[] { new ElementSpec($"a{i}", f.Id, Size: ["3/4 in", "3/4 in"], Height: "1 mm", Shape: "polygon", Motif: "star"),
+                        new ElementSpec($"b{i}", f.Id, Size: ["3/4 in", "1/4 in"], Made: "stamped", Place: new PlaceSpec("foot")) })],
                 },
             };
             var read = reader.Read(spec);

@@ -68,12 +68,16 @@ internal static class Own
         var sure = new (int All, int Right)[10];
         foreach (var listed in lists.Where(l => l.Construction is not null))
         {
-            if (recogniser.Find(listed.List) is not [{ Sure: true, Differs.Count: 0 } best, ..] || best.Family.Id != listed.Construction || RuleGuess.Of(listed.List, Inventory.Shipped.Formats) is not { } guess)
+            if (recogniser.Find(listed.List) is not [{ Sure: true, Differs.Count: 0 } best, ..] || best.Family.Id != listed.Construction
+                || RuleGuess.Of(listed.List, Inventory.Shipped.Formats) is not { } guess)
             {
                 continue;
             }
 
-            var truths = (listed.Unit == DisplayUnit.Inch ? new[] { "6x6", "5x7" } : ["sq-144", "a5"]).Select(id => (Format: Inventory.Shipped.Formats.First(f => f.Id == id), Figures: OwnDesign.Of(listed.List, reader, recogniser, id).Figures.Where(f => f.Now is not null && f.Next.Count == 0).GroupBy(f => f.Key).ToDictionary(g => g.Key, g => g.First().Now!.Value))).ToList();
+            var truths = (listed.Unit == DisplayUnit.Inch ? new[] { "6x6", "5x7" } : ["sq-144", "a5"])
+                .Select(id => (Format: Inventory.Shipped.Formats.First(f => f.Id == id),
+                Figures: OwnDesign.Of(listed.List, reader, recogniser, id).Figures.Where(f => f.Now is not null && f.Next.Count == 0).GroupBy(f => f.Key)
+                .ToDictionary(g => g.Key, g => g.First().Now!.Value))).ToList();
 
             // A square card may open the other way: its maker is asked, and says so.
             static IEnumerable<RuleGuess> Ways(RuleGuess guess) => guess.Upwards is null ? [guess] : [guess, guess.Corrected([new(RuleGuess.Opens, 1)])];
@@ -92,7 +96,9 @@ internal static class Own
             var said = new List<KeyValuePair<string, int>>();
 
             // Which side a piece is scored along is asked, and its maker knows.
-            var sides = from piece in listed.List.Pieces.Where(p => p.IsSideInDoubt) from way in Ways(RuleGuess.Of(listed.List.Turned([piece.SideKey]), Inventory.Shipped.Formats)!).Select((w, i) => new { Guess = w, Asked = i + 1 }) select way;
+            var sides = from piece in listed.List.Pieces.Where(p => p.IsSideInDoubt)
+                from way in Ways(RuleGuess.Of(listed.List.Turned([piece.SideKey]), Inventory.Shipped.Formats)!)
+                .Select((w, i) => new { Guess = w, Asked = i + 1 }) select way;
             if (sides.MaxBy(w => Right(w.Guess)) is { } scored && Right(scored.Guess) > Right(chosen))
             {
                 (asked, chosen) = (scored.Asked, scored.Guess);
@@ -113,7 +119,9 @@ internal static class Own
                 }
 
                 var figure = now.Figures.First(f => RuleGuess.KeyOf(f) == wrong.Key);
-                var which = Enumerable.Range(1, figure.Next.Count).FirstOrDefault(n => truths.All(t => !t.Figures.ContainsKey(wrong.Key) || Is(now, figure, figure.Next[n - 1].Rule, t.Format, t.Figures[wrong.Key])));
+                var which = Enumerable.Range(1, figure.Next.Count)
+                    .FirstOrDefault(n => truths.All(t => !t.Figures.ContainsKey(wrong.Key)
+                    || Is(now, figure, figure.Next[n - 1].Rule, t.Format, t.Figures[wrong.Key])));
                 if (which == 0)
                 {
                     asked++;

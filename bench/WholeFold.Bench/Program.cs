@@ -75,7 +75,8 @@ if (args is ["moves"])
     return;
 }
 
-BenchmarkSwitcher.FromAssembly(typeof(WholeFold.Bench.SizingBench).Assembly).Run(args.Length > 0 ? args : ["--filter", "*"], DefaultConfig.Instance.AddJob(Job.ShortRun.WithWarmupCount(5).WithIterationCount(8)));
+BenchmarkSwitcher.FromAssembly(typeof(WholeFold.Bench.SizingBench).Assembly)
+    .Run(args.Length > 0 ? args : ["--filter", "*"], DefaultConfig.Instance.AddJob(Job.ShortRun.WithWarmupCount(5).WithIterationCount(8)));
 
 namespace WholeFold.Bench
 {

@@ -14,7 +14,8 @@ internal static class Slips
     public static IEnumerable<(OwnList List, int Line, Length Was)> Of(OwnList list, int most)
     {
         var random = new Random(list.Pieces.Count + (list.Pieces.Sum(p => p.Scores.Count) * 31));
-        var places = list.Pieces.Where(p => p.Kind != OwnKind.Finished).SelectMany(p => Enumerable.Range(0, p.Scores.Count + 2).Select(i => (Piece: p, Figure: i))).OrderBy(_ => random.Next()).Take(most).ToList();
+        var places = list.Pieces.Where(p => p.Kind != OwnKind.Finished).SelectMany(p => Enumerable.Range(0, p.Scores.Count + 2).Select(i => (Piece: p, Figure: i)))
+            .OrderBy(_ => random.Next()).Take(most).ToList();
         foreach (var (piece, figure) in places)
         {
             var by = (piece.Unit == DisplayUnit.Inch ? Inches : Millimetres)[random.Next(4)];

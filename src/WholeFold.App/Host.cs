@@ -42,7 +42,9 @@ public static class WebHost
     public static WebApplication Build(string[] args)
     {
         var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory });
-        builder.Services.AddSerilog(log => log.MinimumLevel.Warning().MinimumLevel.Override("Microsoft.Extensions.Hosting.Internal.Host", Serilog.Events.LogEventLevel.Fatal + 1).WriteTo.Console(standardErrorFromLevel: Serilog.Events.LogEventLevel.Verbose, formatProvider: System.Globalization.CultureInfo.InvariantCulture));
+        builder.Services.AddSerilog(log => log.MinimumLevel.Warning().MinimumLevel.Override("Microsoft.Extensions.Hosting.Internal.Host",
+            Serilog.Events.LogEventLevel.Fatal + 1).WriteTo.Console(standardErrorFromLevel: Serilog.Events.LogEventLevel.Verbose,
+            formatProvider: System.Globalization.CultureInfo.InvariantCulture));
         builder.WebHost.ConfigureKestrel(k =>
         {
             k.AddServerHeader = false;
@@ -62,7 +64,10 @@ public static class WebHost
                 // A figure has a form of its own: a plain text, or what was written with the tools it was set with.
                 if (context.JsonTypeInfo.Type == typeof(WrittenFigure))
                 {
-                    schema.AnyOf = [new OpenApiSchema { Type = JsonSchemaType.String }, new OpenApiSchema { Type = JsonSchemaType.Object, Properties = new Dictionary<string, IOpenApiSchema> { ["value"] = new OpenApiSchema { Type = JsonSchemaType.String }, ["tools"] = new OpenApiSchema { Type = JsonSchemaType.String } }, Required = new HashSet<string> { "value" } }];
+                    schema.AnyOf = [new OpenApiSchema { Type = JsonSchemaType.String },
+                        new OpenApiSchema { Type = JsonSchemaType.Object, Properties =
+                        new Dictionary<string, IOpenApiSchema> { ["value"] = new OpenApiSchema { Type = JsonSchemaType.String },
+                        ["tools"] = new OpenApiSchema { Type = JsonSchemaType.String } }, Required = new HashSet<string> { "value" } }];
                 }
 
                 // A length is written as a text; a number and an exact length are read as well.
@@ -159,7 +164,8 @@ public static class WebHost
     private static IResult NothingHere(HttpContext context, IEnumerable<EndpointDataSource> sources)
     {
         var methods = sources.SelectMany(s => s.Endpoints).OfType<RouteEndpoint>()
-            .Where(e => e.RoutePattern.RawText is { } raw && raw.StartsWith("/api/", StringComparison.Ordinal) && !raw.Contains("**", StringComparison.Ordinal) && Matches(e.RoutePattern, context.Request.Path))
+            .Where(e => e.RoutePattern.RawText is { } raw && raw.StartsWith("/api/", StringComparison.Ordinal) && !raw.Contains("**", StringComparison.Ordinal)
+                && Matches(e.RoutePattern, context.Request.Path))
             .SelectMany(e => e.Metadata.GetMetadata<HttpMethodMetadata>()?.HttpMethods ?? [])
             .Distinct().Order(StringComparer.Ordinal).ToList();
         if (methods.Count == 0)
@@ -242,7 +248,8 @@ internal sealed class StudioPreparation(IServiceScopeFactory scopes, IConfigurat
         return Task.CompletedTask;
     }
 
-    public Task StopAsync(CancellationToken cancellationToken) => Ready.WaitAsync(cancellationToken).ContinueWith(_ => { }, CancellationToken.None, TaskContinuationOptions.None, TaskScheduler.Default);
+    public Task StopAsync(CancellationToken cancellationToken) => Ready.WaitAsync(cancellationToken)
+        .ContinueWith(_ => { }, CancellationToken.None, TaskContinuationOptions.None, TaskScheduler.Default);
 
     private async Task Prepare(CancellationToken cancel)
     {

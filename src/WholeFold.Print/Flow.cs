@@ -66,7 +66,8 @@ internal sealed class Flow(Paper paper, string title)
     public void Write(string words, double size, bool bold = false, Reads reads = Reads.Paragraph, string colour = Pen.Black) => Write(Typesetter.Plain(words), size, bold, reads, colour: colour);
 
     /// <summary>A paragraph at a place, and how high it is.</summary>
-    public static (Part Part, double Height) Block(IReadOnlyList<SentencePart> words, double size, double left, double top, double width, bool bold = false, Reads reads = Reads.Paragraph, string colour = Pen.Black)
+    public static (Part Part, double Height) Block(IReadOnlyList<SentencePart> words, double size, double left, double top, double width, bool bold = false,
+        Reads reads = Reads.Paragraph, string colour = Pen.Black)
     {
         var lines = Typesetter.Wrap(Typesetter.Tokens(words), size, bold, width);
         var lead = size * Typesetter.Lead;

@@ -123,7 +123,8 @@ public static class PdfWriter
 
     private static double At(double millimetres) => millimetres * PointsPerMillimetre;
 
-    private static XColor Colour(string hex) => hex.Length == 9 ? XColor.FromArgb(Part(hex, 7), Part(hex, 1), Part(hex, 3), Part(hex, 5)) : XColor.FromArgb(255, Part(hex, 1), Part(hex, 3), Part(hex, 5));
+    private static XColor Colour(string hex) => hex.Length == 9 ? XColor.FromArgb(Part(hex, 7), Part(hex, 1), Part(hex, 3), Part(hex, 5))
+        : XColor.FromArgb(255, Part(hex, 1), Part(hex, 3), Part(hex, 5));
 
     private static int Part(string hex, int at) => Convert.ToInt32(hex.Substring(at, 2), 16);
 }

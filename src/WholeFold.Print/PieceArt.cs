@@ -15,7 +15,8 @@ internal static class PieceArt
 
     /// <summary>A piece in true size from a corner of the page; smaller where a scale is given.</summary>
     /// <param name="figures">Writes the figure of a score beside it; null leaves it out.</param>
-    public static IEnumerable<Mark> Of(Card card, SizedPiece piece, double left, double top, double scale = 1, Func<SizedScore, FigureText>? figures = null, double letter = Letter, bool layers = false)
+    public static IEnumerable<Mark> Of(Card card, SizedPiece piece, double left, double top, double scale = 1, Func<SizedScore, FigureText>? figures = null,
+        double letter = Letter, bool layers = false)
     {
         var drawing = PieceDrawing.Of(card, piece);
         var high = Mm(drawing.Height);
@@ -103,7 +104,8 @@ internal static class PieceArt
         {
             IReadOnlyList<IReadOnlyList<(double, double)>> lines = [.. mark.Lines.Select(l => (IReadOnlyList<(double, double)>)[.. l.Select(p => (x0 + (p.X * scale), y0 + (p.Y * scale)))])];
             var pen = mark.Kind switch { "valley" => Pen.Valley, "mountain" => Pen.Mountain, "layer" or "thing" or "inside" or "outside" => Pen.Hair, _ => Pen.Cut };
-            var fill = mark.Kind switch { "inside" => Shade(mark.Tint ?? "#fbf6ea", mark.Light, tinted), "outside" => Shade(mark.Tint ?? "#e7e0d0", mark.Light, tinted), "layer" or "thing" when mark.Tint is { } tint => Shade(tint, mark.Light, tinted), _ => null };
+            var fill = mark.Kind switch { "inside" => Shade(mark.Tint ?? "#fbf6ea", mark.Light, tinted),
+                "outside" => Shade(mark.Tint ?? "#e7e0d0", mark.Light, tinted), "layer" or "thing" when mark.Tint is { } tint => Shade(tint, mark.Light, tinted), _ => null };
             yield return new Mark.Path(lines, mark.Closed, mark.New ? pen with { Width = Math.Max(0.6, pen.Width * 3), Colour = Pen.Black } : pen, fill, mark.Kind);
         }
     }

@@ -23,7 +23,8 @@ internal static class Supplies
         [
             .. card.Pieces.Select(p => new Supply(card.Design.StockOf(p.Piece.Id).Name, p.Piece.Name, p.Piece.Quantity, p.Width.Value, p.Height.Value, scored(p))),
             .. card.Layers.Select(l => new Supply(l.Stock.Name, l.Level > 1 ? $"{l.Role.Name}, level {l.Level}" : l.Role.Name, l.Quantity, l.Width.Value, l.Height.Value, l.IsRectangle ? "" : "by its template")),
-            .. card.Dressed.Elements.Where(e => !e.Element.IsInk && e.On.Count > 0).Select(e => new Supply(e.Element.Stock.Name, e.Element.Name, e.Quantity, e.Width.Value, e.Height.Value, e.Element.IsRaised ? $"on foam, {e.Element.Stands.Millimetres:0.#} mm" : "")),
+            .. card.Dressed.Elements.Where(e => !e.Element.IsInk && e.On.Count > 0)
+                .Select(e => new Supply(e.Element.Stock.Name, e.Element.Name, e.Quantity, e.Width.Value, e.Height.Value, e.Element.IsRaised ? $"on foam, {e.Element.Stands.Millimetres:0.#} mm" : "")),
             .. SoftGoods.Of(card.Figures, card.Dressed).Select(s => new Supply("off the roll", DressingWriter.Name(s.Good.Kind), 1, s.Length, null, s.Hidden)),
         ];
     }
@@ -44,7 +45,8 @@ internal static class Supplies
         foreach (var s in Of(ask.Card))
         {
             string Text(Length? length, DisplayUnit unit) => length is { } l ? LengthWriter.Write(l, unit) : "";
-            foreach (var field in new[] { s.From, s.Name, $"{s.Each}", $"{s.Each * ask.Cards}", Text(s.Width, DisplayUnit.Inch), Text(s.Height, DisplayUnit.Inch), Text(s.Width, DisplayUnit.Centimetre), Text(s.Height, DisplayUnit.Centimetre), s.Note })
+            foreach (var field in new[] { s.From, s.Name, $"{s.Each}", $"{s.Each * ask.Cards}", Text(s.Width, DisplayUnit.Inch), Text(s.Height, DisplayUnit.Inch),
+                Text(s.Width, DisplayUnit.Centimetre), Text(s.Height, DisplayUnit.Centimetre), s.Note })
             {
                 csv.WriteField(Inert(field));
             }
@@ -131,7 +133,8 @@ internal static class Supplies
                 Row(flow, ask, new Supply("", ask.Card.Design.Inventory.BondTape.Name, 1, tape, null, "for the bonds"), 1);
             }
 
-            Row(flow, ask, new Supply("", ask.Card.Envelope?.Name is { } name ? $"{name} envelope" : "envelope, to make", 1, ask.Card.Envelope?.Width ?? ask.Card.Size.Width, ask.Card.Envelope?.Height ?? ask.Card.Size.Height, ""), 1);
+            Row(flow, ask, new Supply("", ask.Card.Envelope?.Name is { } name ? $"{name} envelope" : "envelope, to make", 1, ask.Card.Envelope?.Width
+                ?? ask.Card.Size.Width, ask.Card.Envelope?.Height ?? ask.Card.Size.Height, ""), 1);
             flow.Skip(4);
             foreach (var caution in ask.Steps.SelectMany(s => s.Cautions).Distinct().Where(c => c is "small-parts" or "magnets" or "button-cell"))
             {

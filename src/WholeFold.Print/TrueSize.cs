@@ -40,12 +40,16 @@ internal static class TrueSize
         var items = new List<Item>();
         foreach (var piece in ask.Card.Pieces)
         {
-            items.Add(new Item($"{piece.Piece.Name}{(piece.Piece.Quantity > 1 ? $", cut {piece.Piece.Quantity}" : "")}", piece.Piece.Quantity, (double)piece.Width.Value.Millimetres, (double)piece.Height.Value.Millimetres, (x, y) => PieceArt.Of(ask.Card, piece, x, y, figures: figures ? s => LengthWriter.Parts(s.Figure.Value, ask.Unit) : null)));
+            items.Add(new Item($"{piece.Piece.Name}{(piece.Piece.Quantity > 1 ? $", cut {piece.Piece.Quantity}" : "")}", piece.Piece.Quantity,
+                (double)piece.Width.Value.Millimetres, (double)piece.Height.Value.Millimetres,
+                (x, y) => PieceArt.Of(ask.Card, piece, x, y, figures: figures ? s => LengthWriter.Parts(s.Figure.Value, ask.Unit) : null)));
         }
 
         foreach (var drawn in DrawRound.Of(ask.Card, shade))
         {
-            items.Add(new Item(drawn.Name, 1, (double)drawn.Width.Millimetres, (double)drawn.Height.Millimetres, (x, y) => [new Mark.Path([[.. drawn.Outline.Select(p => (x + (double)p.X.Millimetres, y + (double)(drawn.Height - p.Y).Millimetres))]], true, Pen.Cut, Class: "cut")]));
+            items.Add(new Item(drawn.Name, 1, (double)drawn.Width.Millimetres, (double)drawn.Height.Millimetres,
+                (x, y) => [new Mark.Path([[.. drawn.Outline.Select(p => (x + (double)p.X.Millimetres, y + (double)(drawn.Height - p.Y).Millimetres))]], true,
+                Pen.Cut, Class: "cut")]));
         }
 
         return items;

@@ -118,7 +118,8 @@ internal static class Typesetter
     /// <summary>The runs of one line from a point of its base line. Words that stand together are one run, so that every renderer sets them as one.</summary>
     public static IEnumerable<Mark> Line(IReadOnlyList<Token> line, double x, double y, double size, bool bold, string colour)
     {
-        var runs = line.SelectMany((token, i) => token.Runs.Select((run, n) => n == 0 && i > 0 && token.SpaceBefore ? run.Share < 1 || run.Up > 0 ? [new Token.Run(" ", 1, 0), run] : new[] { run with { Text = $" {run.Text}" } } : [run])).SelectMany(r => r).ToList();
+        var runs = line.SelectMany((token, i) => token.Runs.Select((run, n) => n == 0 && i > 0 && token.SpaceBefore ? run.Share < 1 || run.Up > 0
+            ? [new Token.Run(" ", 1, 0), run] : new[] { run with { Text = $" {run.Text}" } } : [run])).SelectMany(r => r).ToList();
         for (var i = 0; i < runs.Count;)
         {
             var (share, up, text) = (runs[i].Share, runs[i].Up, runs[i].Text);

@@ -70,10 +70,12 @@ public sealed class DesignStore(WholeFoldContext context, TimeProvider clock, Ca
         var rows = await (from d in context.Designs.AsNoTracking()
                           join h in context.History.AsNoTracking() on d.HeadId equals h.Id into heads
                           from head in heads.DefaultIfEmpty()
-                          select new { d.Id, d.Name, d.Version, d.CreatedAt, d.ChangedAt, d.State, d.Card, d.CardFor, Undo = head == null || head.ParentId == null ? null : head.Gesture }).ToListAsync(cancel);
+                          select new { d.Id, d.Name, d.Version, d.CreatedAt, d.ChangedAt, d.State, d.Card, d.CardFor, Undo = head == null || head.ParentId == null
+                              ? null : head.Gesture }).ToListAsync(cancel);
 
         // SQLite keeps no order of time offsets, so they are put in order here.
-        return [.. rows.OrderBy(r => r.CreatedAt).ThenBy(r => r.Id, StringComparer.Ordinal).Select(r => new ListedDesign(r.Id, r.Name, r.Version, r.ChangedAt, r.Undo, r.CardFor == StampOf(r.State) ? r.Card : null))];
+        return [.. rows.OrderBy(r => r.CreatedAt).ThenBy(r => r.Id, StringComparer.Ordinal)
+            .Select(r => new ListedDesign(r.Id, r.Name, r.Version, r.ChangedAt, r.Undo, r.CardFor == StampOf(r.State) ? r.Card : null))];
     }
 
     /// <summary>Keeps what the list shows of a design, as long as that is of the version it was made of.</summary>
@@ -115,7 +117,8 @@ public sealed class DesignStore(WholeFoldContext context, TimeProvider clock, Ca
     /// <param name="change">From the design as it stands to what it becomes, with the edits that do it and what they are called.</param>
     /// <exception cref="StaleWriteException">The version is not the newest.</exception>
     /// <exception cref="InputProblemException">The design cannot be read.</exception>
-    public async Task<StoredDesign?> Save(string id, int version, string? mark, Func<DesignSpec, (DesignSpec State, IReadOnlyList<DesignEdit> Edits, string Gesture)> change, CancellationToken cancel) =>
+    public async Task<StoredDesign?> Save(string id, int version, string? mark,
+        Func<DesignSpec, (DesignSpec State, IReadOnlyList<DesignEdit> Edits, string Gesture)> change, CancellationToken cancel) =>
         await Change(id, version, mark, async row =>
         {
             var head = await Entry(row.HeadId, cancel);

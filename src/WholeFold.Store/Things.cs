@@ -47,7 +47,8 @@ public sealed class Things(WholeFoldContext context, ThingsRead read)
     }
 
     public async Task<IReadOnlyList<KeptThing>> Kept(CancellationToken cancel) =>
-        [.. (await context.Drawer.AsNoTracking().OrderBy(d => d.Position).ToListAsync(cancel)).Select(d => new KeptThing(d.Kind, d.Id, d.ToHand, d.Own is null ? null : (JsonObject)JsonNode.Parse(d.Own)!))];
+        [.. (await context.Drawer.AsNoTracking().OrderBy(d => d.Position).ToListAsync(cancel))
+            .Select(d => new KeptThing(d.Kind, d.Id, d.ToHand, d.Own is null ? null : (JsonObject)JsonNode.Parse(d.Own)!))];
 
     /// <summary>Puts one in, or in the place of the one with its id.</summary>
     /// <exception cref="InputProblemException">It is not understood.</exception>

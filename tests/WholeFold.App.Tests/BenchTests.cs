@@ -1,6 +1,8 @@
 using System.Globalization;
 using WholeFold.App.Features.Bench;
 using WholeFold.App.Features.Wall;
+using WholeFold.Core.Checks;
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using Xunit;
 
@@ -22,7 +24,7 @@ public sealed class BenchTests(SharedStudio shared)
         Assert.Equal("5x5", Assert.Single(strip, f => f.Home).Format);
         Assert.Equal("a6-iso", Assert.Single(strip, f => f.Target).Format);
         Assert.All(strip, f => Assert.NotEmpty(f.VerdictText));
-        Assert.Equal("largerSheet", strip.Single(f => f.Format == "6x6").Verdict);
+        Assert.Equal(VerdictKind.LargerSheet, strip.Single(f => f.Format == "6x6").Verdict);
     }
 
     [Fact]
@@ -87,7 +89,7 @@ public sealed class BenchTests(SharedStudio shared)
     {
         var view = await _client.Bench(Spec("winged-lock-gatefold", "5x5") with { Lock = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } });
         Assert.NotNull(view.Stuck);
-        Assert.Equal("stuck", view.Verdict);
+        Assert.Equal(VerdictKind.Stuck, view.Verdict);
         Assert.Equal(["centre locked at 3/4 in", "pad locked at 5/8 in"], view.Stuck.Conflicts.Select(c => c.Said()).Where(t => t.Contains(" locked at ", StringComparison.Ordinal)).Order());
         Assert.Empty(view.Pieces);
         Assert.Equal(16, (await _client.Ask<List<StripFormat>>("/api/bench/strip", Spec("winged-lock-gatefold", "5x5") with { Lock = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } })).Count);
@@ -106,7 +108,7 @@ public sealed class BenchTests(SharedStudio shared)
     public async Task The_alternatives_say_what_each_priority_would_give()
     {
         var alternatives = await _client.Ask<List<AlternativeView>>("/api/bench/alternatives", Spec("gatefold", "5x7"));
-        Assert.Equal(["format", "board", "proportions"], alternatives.Select(a => a.Priority));
+        Assert.Equal([Priority.Format, Priority.Board, Priority.Proportions], alternatives.Select(a => a.Priority));
         Assert.Contains("2 by ruler", alternatives[0].Gives.Said(), StringComparison.Ordinal);
         Assert.Contains("4 15/16", alternatives[1].Gives.Said(), StringComparison.Ordinal);
         Assert.False(alternatives[1].Same);
@@ -121,10 +123,10 @@ public sealed class BenchTests(SharedStudio shared)
         var front = view.Pieces.Single(p => p.Id == "front");
         var window = Assert.Single(front.Cuts);
         var rows = view.Ledger.Single(s => s.Id == "front").Rows.ToDictionary(r => r.FigureId);
-        Assert.Equal(("window", window.Line.Min(c => c.X), window.Line.Max(c => c.X)), (window.Kind, rows["front.window.left"].Now.Units, rows["front.window.right"].Now.Units));
+        Assert.Equal((CutKind.Window, window.Line.Min(c => c.X), window.Line.Max(c => c.X)), (window.Kind, rows["front.window.left"].Now.Units, rows["front.window.right"].Now.Units));
         Assert.Equal((window.Line.Min(c => c.Y), window.Line.Max(c => c.Y)), (rows["front.window.foot"].Now.Units, rows["front.window.head"].Now.Units));
         Assert.Contains((await _client.Explain(Spec("shadow-box", "5x7"), "front.window.left")).Ways, w => w.Said().StartsWith("die, its edge", StringComparison.Ordinal));
-        Assert.Contains(view.Checks, c => c is { Id: "knife-work", Severity: "note" });
+        Assert.Contains(view.Checks, c => c is { Id: "knife-work", Severity: Severity.Note });
 
         // Of a slit, which is one line, the two that coincide are told once.
         var slit = (await _client.Bench(Spec("slider-stand", "5x7"))).Ledger.Single(s => s.Id == "base").Rows.Where(r => r.Label == "slit").Select(r => r.Detail);

@@ -49,7 +49,9 @@ public class CommandLineTests
             Assert.Equal(("right", "-1/2"), (moon.GetProperty("place").GetProperty("from")[0].GetProperty("edge").GetString(), moon.GetProperty("place").GetProperty("from")[0].GetProperty("distance").GetProperty("in").GetString()));
             Assert.Equal(2, root.GetProperty("places").EnumerateArray().Count(p => p.GetProperty("id").GetString() is "windows.eye" or "elements.moon"));
             var found = root.GetProperty("checks").EnumerateArray().Single(c => c.GetProperty("id").GetString() == "adhesive-exposed-when-shut");
-            Assert.Equal(("error", "base", "back", "up"), (found.GetProperty("severity").GetString(), found.GetProperty("at").GetProperty("piece").GetString(), found.GetProperty("at").GetProperty("plate").GetString(), found.GetProperty("at").GetProperty("side").GetString()));
+            Assert.Equal(("error", "base", "back", "up"),
+                (found.GetProperty("severity").GetString(), found.GetProperty("at").GetProperty("piece").GetString(), found.GetProperty("at").GetProperty("plate")
+                .GetString(), found.GetProperty("at").GetProperty("side").GetString()));
             Assert.Equal("base.back", found.GetProperty("fix").GetProperty("edit").GetProperty("element").GetProperty("bondedOn").GetString());
             Assert.Equal("night-print", root.GetProperty("layers").EnumerateArray().First(l => l.GetProperty("role").GetString() == "front").GetProperty("stock").GetString());
             Assert.Contains(root.GetProperty("faces").EnumerateArray(), f => f.GetProperty("id").GetString() == "base.back.down");
@@ -176,7 +178,8 @@ public class CommandLineTests
 
         // A never-ending card has nothing to choose: all its figures are quarters.
         Assert.Equal(["never-ending"], constructions.RootElement.EnumerateArray().Where(c => c.GetProperty("parameters").GetArrayLength() == 0).Select(c => c.GetProperty("id").GetString()));
-        Assert.All(constructions.RootElement.EnumerateArray(), c => Assert.True(c.GetProperty("steps").GetArrayLength() > 0 && c.GetProperty("troubles").GetArrayLength() > 0 && c.GetProperty("does").GetString() is not null));
+        Assert.All(constructions.RootElement.EnumerateArray(),
+            c => Assert.True(c.GetProperty("steps").GetArrayLength() > 0 && c.GetProperty("troubles").GetArrayLength() > 0 && c.GetProperty("does").GetString() is not null));
         using var formats = JsonDocument.Parse(Run("formats", "--json").Out);
         Assert.Equal(16, formats.RootElement.GetArrayLength());
         Assert.Contains("relief", Run("constructions").Out, StringComparison.Ordinal);
@@ -235,7 +238,8 @@ public class CommandLineTests
         var file = Path.GetTempFileName();
         try
         {
-            File.WriteAllText(file, """{"tools": [{"id": "window-board", "name": "Board by the window", "units": "mm", "groove": "4", "boardLength": "300", "trimmerMark": "1", "rulerMark": "0.5"}], "stocks": [{"id": "moss", "name": "Moss 250", "caliper": "0.6mm"}]}""");
+            File.WriteAllText(file,
+                """{"tools": [{"id": "window-board", "name": "Board by the window", "units": "mm", "groove": "4", "boardLength": "300", "trimmerMark": "1", "rulerMark": "0.5"}], "stocks": [{"id": "moss", "name": "Moss 250", "caliper": "0.6mm"}]}""");
             using var json = JsonDocument.Parse(Run("convert", "--construction", "plain-fold", "--format", "a6-iso", "--workshop", file, "--tools", "window-board", "--stock", "moss", "--json").Out);
             Assert.Equal(("window-board", "moss"), (json.RootElement.GetProperty("tools").GetString(), json.RootElement.GetProperty("pieces")[0].GetProperty("stock").GetString()));
             File.WriteAllText(file, """{"tools": [{"id": "x", "name": "x", "groove": "5 in", "trimmerMark": "1/16"}]}""");

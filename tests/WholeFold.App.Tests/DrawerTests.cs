@@ -138,7 +138,9 @@ public sealed class DrawerTests : IDisposable
         var figures = (await _client.Bench(spec)).Ledger.SelectMany(s => s.Rows).Select(r => r.FigureId).Order();
         Assert.Equal(figures, sheet.Sections.SelectMany(s => s.Rows).Select(r => r.FigureId).Order());
         Assert.All(sheet.Sections.SelectMany(s => s.Rows), r => Assert.True(r.In is not null && r.Cm is not null));
-        var none = await _client.PostAsJsonAsync("/api/sheet", new DeskRequest { Design = spec with { Construction = "winged-lock-gatefold", Turn = false, Format = "5x5", Lock = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } } }, StrictJson.Options, Cancel);
+        var none = await _client.PostAsJsonAsync("/api/sheet",
+            new DeskRequest { Design = spec with { Construction = "winged-lock-gatefold", Turn = false, Format = "5x5",
+            Lock = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } } }, StrictJson.Options, Cancel);
         Assert.Equal("sheet.noFigures", (await none.Problem()).GetProperty("code").GetString());
     }
 

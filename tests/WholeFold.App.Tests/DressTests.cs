@@ -16,7 +16,8 @@ public sealed class DressTests(SharedStudio shared)
 
     private static CancellationToken Cancel => TestContext.Current.CancellationToken;
 
-    private static DesignSpec Plain(params ElementSpec[] elements) => new() { Name = "x", Construction = "plain-fold", Format = "5x5", Dressing = elements.Length == 0 ? null : new DressingSpec { Elements = elements } };
+    private static DesignSpec Plain(params ElementSpec[] elements) =>
+        new() { Name = "x", Construction = "plain-fold", Format = "5x5", Dressing = elements.Length == 0 ? null : new DressingSpec { Elements = elements } };
 
     private async Task<DesignEdit?> Ask(string path, DeskRequest request)
     {

@@ -1,16 +1,19 @@
-using System.Net;
 using System.Net.Http.Json;
+using System.Net;
 using System.Text.Json;
 using WholeFold.App.Cli;
 using WholeFold.App.Features.Bench;
 using WholeFold.App.Features.Folding;
 using WholeFold.App.Features.Shelf;
-using WholeFold.Core.Exchange;
 using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions.Library;
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
+using WholeFold.Core.Drawing;
+using WholeFold.Core.Exchange;
 using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
+using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
 using Xunit;
 
@@ -39,11 +42,12 @@ public sealed class FoldingTests(SharedStudio shared)
                 var scores = piece.GetProperty("scores").EnumerateArray().ToList();
                 Assert.Equal(scores.Select(s => s.GetProperty("at").GetProperty("units").GetInt64()), drawn.Scores.Select(s => s.At.Units));
                 Assert.Equal(scores.Select(s => s.TryGetProperty("stretches", out var parts) ? parts.GetArrayLength() : 1), drawn.Scores.Select(s => s.Parts.Count));
-                Assert.Equal(piece.GetProperty("cuts").EnumerateArray().Select(c => c.GetProperty("kind").GetString()).Skip(1), drawn.Cuts.Select(o => o.Kind));
+                Assert.Equal(piece.GetProperty("cuts").EnumerateArray().Select(c => c.GetProperty("kind").GetString()).Skip(1), drawn.Cuts.Select(o => SizedJson.Name(o.Kind)));
 
                 // Nothing is drawn off its piece, and nothing as a point.
                 var (width, height) = (drawn.Width.Units, drawn.Height.Units);
-                foreach (var corner in drawn.Cuts.SelectMany(o => o.Line).Concat(drawn.Glue.SelectMany(g => g.Outline)).Concat(drawn.Scores.SelectMany(s => s.Parts).SelectMany(p => new[] { p.From, p.To })))
+                foreach (var corner in drawn.Cuts.SelectMany(o => o.Line).Concat(drawn.Glue.SelectMany(g => g.Outline))
+                    .Concat(drawn.Scores.SelectMany(s => s.Parts).SelectMany(p => new[] { p.From, p.To })))
                 {
                     Assert.True(corner.X >= 0 && corner.X <= width && corner.Y >= 0 && corner.Y <= height, $"{family.Id}: {drawn.Id}");
                 }
@@ -59,7 +63,7 @@ public sealed class FoldingTests(SharedStudio shared)
     public async Task Scores_that_the_rule_does_not_read_say_how_they_run_and_are_set()
     {
         var carrier = (await _client.Bench(Spec("twist-pop"))).Pieces.Single(p => p.Id == "carrier");
-        Assert.Equal(["upright", "level", "slanting", "slanting"], carrier.Scores.Select(s => s.Runs));
+        Assert.Equal([ScoreRun.Upright, ScoreRun.Level, ScoreRun.Slanting, ScoreRun.Slanting], carrier.Scores.Select(s => s.Runs));
         Assert.Equal(["as it lies", "laid the other way", "from tick to tick"], carrier.Order.Select(o => o.Words));
         Assert.StartsWith("ticks at ", carrier.Scores[2].Words.Said(), StringComparison.Ordinal);
         var swing = (await _client.Bench(Spec("double-swing"))).Pieces[0];
@@ -74,7 +78,9 @@ public sealed class FoldingTests(SharedStudio shared)
         Assert.True(view.Poses.Moves);
         Assert.Equal((0d, 1d), (view.Poses.Frames[0].Share, view.Poses.Frames[^1].Share));
         Assert.All(view.Poses.Frames.SelectMany(f => f.Shapes), s => Assert.True(s.Outline.Count >= 6 && s.Outline.Count % 2 == 0));
-        Assert.All(view.Poses.Frames.SelectMany(f => f.Shapes).SelectMany(s => s.Outline.Chunk(2)), p => Assert.True(p[0] >= view.Poses.Left && p[0] <= view.Poses.Left + view.Poses.Width && p[1] >= view.Poses.Top && p[1] <= view.Poses.Top + view.Poses.Height));
+        Assert.All(view.Poses.Frames.SelectMany(f => f.Shapes).SelectMany(s => s.Outline.Chunk(2)),
+            p => Assert.True(p[0] >= view.Poses.Left && p[0] <= view.Poses.Left + view.Poses.Width && p[1] >= view.Poses.Top
+            && p[1] <= view.Poses.Top + view.Poses.Height));
         var press = view.Steps.First(s => s.Lights.Count > 0);
         Assert.Contains("It is right when", press.Say.Said(), StringComparison.Ordinal);
         Assert.Contains("its crease", press.Say.Said(), StringComparison.Ordinal);
@@ -83,7 +89,8 @@ public sealed class FoldingTests(SharedStudio shared)
         // Seen from the other side it is another picture of the same card.
         var behind = await Http.Read<FoldingView>(await _client.PostAsJsonAsync("/api/folding", new FoldingRequest { Design = Spec("tier-scene"), Aside = -150 }, StrictJson.Options, TestContext.Current.CancellationToken));
         Assert.NotEqual(view.Poses.Frames[^1].Shapes[0].Outline, behind.Poses.Frames[^1].Shapes[0].Outline);
-        Assert.Equal(HttpStatusCode.BadRequest, (await _client.PostAsJsonAsync("/api/folding", new FoldingRequest { Design = Spec("tier-scene"), Above = 91 }, StrictJson.Options, TestContext.Current.CancellationToken)).StatusCode);
+        Assert.Equal(HttpStatusCode.BadRequest, (await _client.PostAsJsonAsync("/api/folding", new FoldingRequest { Design = Spec("tier-scene"), Above = 91 },
+            StrictJson.Options, TestContext.Current.CancellationToken)).StatusCode);
         Assert.NotEmpty(view.Troubles);
         Assert.Equal(view.Closed.Thickness, view.Map.Greatest);
         Assert.Contains(view.Map.Spots, s => s.Share == 1);
@@ -130,8 +137,8 @@ public sealed class FoldingTests(SharedStudio shared)
         var shelf = (await _client.GetFromJsonAsync<ShelfView>("/api/shelf", StrictJson.Options, TestContext.Current.CancellationToken))!;
         Assert.Equal(ConstructionLibrary.All.Select(c => c.Id), shelf.Cards.Select(c => c.Id));
         var by = shelf.Cards.ToDictionary(c => c.Id);
-        Assert.Equal(("opens", 1, true, "simple"), (by["plain-fold"].Does, by["plain-fold"].Sheets, by["plain-fold"].GoesFlat, by["plain-fold"].Difficulty));
-        Assert.Equal(("stands", false, "takesPatience"), (by["pillar-tiers"].Does, by["pillar-tiers"].GoesFlat, by["pillar-tiers"].Difficulty));
+        Assert.Equal((Effect.Opens, (int?)1, true, Difficulty.Simple), (by["plain-fold"].Does, by["plain-fold"].Sheets, by["plain-fold"].GoesFlat, by["plain-fold"].Difficulty));
+        Assert.Equal((Effect.Stands, false, Difficulty.TakesPatience), (by["pillar-tiers"].Does, by["pillar-tiers"].GoesFlat, by["pillar-tiers"].Difficulty));
         Assert.Null(by["drop-flap"].Sheets);
         Assert.Equal(["twist-pop-wide"], shelf.Cards.Where(c => !c.Poses.Moves).Select(c => c.Id));
         Assert.All(shelf.Cards, c => Assert.NotEmpty(c.Poses.Frames[^1].Shapes));

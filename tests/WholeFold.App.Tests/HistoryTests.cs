@@ -74,7 +74,8 @@ public sealed class HistoryTests : IDisposable
     public async Task A_change_that_is_sent_again_is_done_once()
     {
         var design = await _client.Design("tandem");
-        async Task<DesignView> Send() => await Http.Read<DesignView>(await _client.PutAsJsonAsync("/api/designs/tandem", new SaveDesign { Version = design.Version, Mark = "one", Edits = [new ConvertTo("5x7")] }, StrictJson.Options, Cancel));
+        async Task<DesignView> Send() => await Http.Read<DesignView>(await _client.PutAsJsonAsync("/api/designs/tandem",
+            new SaveDesign { Version = design.Version, Mark = "one", Edits = [new ConvertTo("5x7")] }, StrictJson.Options, Cancel));
         var (once, again) = (await Send(), await Send());
         Assert.Equal((once.Version, DesignFile.State(once.State)), (again.Version, DesignFile.State(again.State)));
         Assert.Equal(2, await Ask("SELECT COUNT(*) FROM history WHERE DesignId = 'tandem'"));

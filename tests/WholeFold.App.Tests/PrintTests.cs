@@ -61,7 +61,8 @@ public sealed class PrintTests : IDisposable
             using var pdf = Read(ask, HandOutKind.Sheet);
             Assert.Equal(1, pdf.NumberOfPages);
             var page = pdf.GetPage(1);
-            Assert.Equal((ask.Paper.Width * PointsPerMillimetre, ask.Paper.Height * PointsPerMillimetre), (page.Width, page.Height), (a, b) => Math.Abs(a.Item1 - b.Item1) < 0.3 && Math.Abs(a.Item2 - b.Item2) < 0.3);
+            Assert.Equal((ask.Paper.Width * PointsPerMillimetre, ask.Paper.Height * PointsPerMillimetre), (page.Width, page.Height),
+                (a, b) => Math.Abs(a.Item1 - b.Item1) < 0.3 && Math.Abs(a.Item2 - b.Item2) < 0.3);
             var text = Solid(page.Text);
             var sheet = FigureSheet.Of(ask.Card);
             var told = SheetSections.Of(sheet, ask.Card).SelectMany(x => x.Rows.Select(r => r.Figure.Id)).ToHashSet();
@@ -101,20 +102,23 @@ public sealed class PrintTests : IDisposable
         foreach (var page in pdf.GetPages())
         {
             // The check rectangles measure what they say, to a tenth of a millimetre.
-            var sizes = page.Paths.Select(p => p.GetBoundingRectangle()).Where(b => b is not null).Select(b => (Wide: b!.Value.Width / PointsPerMillimetre, High: b.Value.Height / PointsPerMillimetre)).ToList();
+            var sizes = page.Paths.Select(p => p.GetBoundingRectangle()).Where(b => b is not null)
+                .Select(b => (Wide: b!.Value.Width / PointsPerMillimetre, High: b.Value.Height / PointsPerMillimetre)).ToList();
             Assert.Contains(sizes, s => Math.Abs(s.Wide - 25.4) < 0.1 && Math.Abs(s.High - 12.7) < 0.1);
             Assert.Contains(sizes, s => Math.Abs(s.Wide - 50) < 0.1 && Math.Abs(s.High - 10) < 0.1);
         }
 
         // Every piece is there as large as it is, clipped to its page or not.
-        var drawn = pdf.GetPages().SelectMany(p => p.Paths).Select(p => p.GetBoundingRectangle()).Where(b => b is not null).Select(b => (Wide: b!.Value.Width / PointsPerMillimetre, High: b.Value.Height / PointsPerMillimetre)).ToList();
+        var drawn = pdf.GetPages().SelectMany(p => p.Paths).Select(p => p.GetBoundingRectangle()).Where(b => b is not null)
+            .Select(b => (Wide: b!.Value.Width / PointsPerMillimetre, High: b.Value.Height / PointsPerMillimetre)).ToList();
         Assert.All(ask.Card.Pieces, p => Assert.Contains(drawn, d => Math.Abs(d.Wide - (double)p.Width.Value.Millimetres) < 0.1 && Math.Abs(d.High - (double)p.Height.Value.Millimetres) < 0.1));
 
         // Solid, dashes, dash and dot: told apart in black only, and by a letter.
         var letters = pages.SelectMany(p => p.Parts).SelectMany(p => p.Marks).OfType<Core.Drawing.Mark.Text>().Select(t => t.Words).ToList();
         var folds = ask.Card.Pieces.SelectMany(p => p.AllScores).Select(s => s.Crease.Fold).ToList();
         Assert.Equal((folds.Contains(Core.Constructions.Fold.Mountain), folds.Contains(Core.Constructions.Fold.Valley)), (letters.Contains("M"), letters.Contains("V")));
-        Assert.All(pages.SelectMany(p => p.Parts).SelectMany(p => p.Marks).OfType<Core.Drawing.Mark.Path>().Where(m => m.Class is "cut" or "valley" or "mountain"), m => Assert.Equal(Core.Drawing.Pen.Black, m.Pen!.Colour));
+        Assert.All(pages.SelectMany(p => p.Parts).SelectMany(p => p.Marks).OfType<Core.Drawing.Mark.Path>().Where(m => m.Class is "cut" or "valley" or "mountain"),
+            m => Assert.Equal(Core.Drawing.Pen.Black, m.Pen!.Colour));
     }
 
     [Fact]
@@ -277,7 +281,8 @@ public sealed class PrintTests : IDisposable
         {
             var found = plates.Where(p => Math.Abs(p.Wide - same.Key.Wide) < 0.001 && Math.Abs(p.High - same.Key.High) < 0.001).ToList();
             Assert.Equal(same.Sum(p => p.Piece.Quantity), found.Count);
-            Assert.All(found, a => Assert.All(found.Where(b => b != a), b => Assert.True(a.Left + a.Wide < b.Left || b.Left + b.Wide < a.Left || a.Foot + a.High < b.Foot || b.Foot + b.High < a.Foot)));
+            Assert.All(found, a => Assert.All(found.Where(b => b != a),
+                b => Assert.True(a.Left + a.Wide < b.Left || b.Left + b.Wide < a.Left || a.Foot + a.High < b.Foot || b.Foot + b.High < a.Foot)));
         }
 
         Assert.All(plates, p => Assert.True(p.Left > 0 && p.Foot > 0));

@@ -20,7 +20,8 @@ internal sealed class RandomEdits(int seed)
 
     private readonly Random _random = new(seed);
 
-    public DesignSpec Begin() => new() { Name = $"Card {_random.Next(1000)}", Construction = One(ConstructionLibrary.All).Id, Format = One(Inventory.Shipped.Formats).Id, Turn = Maybe, Stock = One(Inventory.Shipped.Stocks).Id };
+    public DesignSpec Begin() => new() { Name = $"Card {_random.Next(1000)}", Construction = One(ConstructionLibrary.All).Id,
+        Format = One(Inventory.Shipped.Formats).Id, Turn = Maybe, Stock = One(Inventory.Shipped.Stocks).Id };
 
     /// <summary>An edit of any kind for a design as it is.</summary>
     public DesignEdit Next(DesignSpec design)
@@ -63,16 +64,24 @@ internal sealed class RandomEdits(int seed)
         (r, _, c) => new SetFigure(r.Parameter(c), r.One(Lengths)),
         (r, _, c) => new LockFigure(r.Parameter(c), r.One(Lengths)),
         (r, _, c) => new FreeFigure(r.Parameter(c)),
-        (r, d, _) => Reader.Find(d)?.Choices is { Count: > 0 } choices && r.One(choices) is var choice ? new Choose(choice.Id, r._random.Next(6) == 0 ? "otherwise" : r.One(choice.Options)) : new Choose("nothing", "at all"),
+        (r, d, _) => Reader.Find(d)?.Choices is { Count: > 0 } choices && r.One(choices) is var choice
+            ? new Choose(choice.Id, r._random.Next(6) == 0 ? "otherwise" : r.One(choice.Options)) : new Choose("nothing", "at all"),
         (r, _, _) => new ConvertTo(r._random.Next(6) == 0 ? r.One(["2x2in", "12x12in", "50.8x304.8mm", "0x5in", "-3x5in", "moon"]) : r.OrNone(r.One(Inventory.Shipped.Formats).Id), r.Maybe),
-        (r, _, _) => new Take(r.One(["tools", "stock", "caliper", "blank", "grain", "layerStock", "matStock", "adhesive", "reveal", "priority", "order", "namedBy", "name", "sky"]), r.OrNone(r.One(["machine", "ruler", "metric-5mm", "card-216", "acetate", "1mm", "0.05 mm", "5x7in", "2x12in", "long", "vellum", "tape", "glue", "framed", "flush", "-1/8 in", "2 in", "board", "decorate", "shown", "closed", "=1+1", "x"]))),
+        (r, _, _) => new Take(r.One(["tools", "stock", "caliper", "blank", "grain", "layerStock", "matStock", "adhesive", "reveal", "priority", "order", "namedBy",
+            "name", "sky"]), r.OrNone(r.One(["machine", "ruler", "metric-5mm", "card-216", "acetate", "1mm", "0.05 mm", "5x7in", "2x12in", "long", "vellum", "tape", "glue", "framed", "flush", "-1/8 in", "2 in", "board", "decorate", "shown", "closed", "=1+1", "x"]))),
         (r, _, c) => new CutFrom(r._random.Next(8) == 0 ? "nothing" : r.Piece(c).Id, r.OrNone(r.One(Inventory.Shipped.Stocks).Id)),
         (r, _, _) => new Prefer(r.One(["no-sixteenths", "one-stop", "mountains-from-behind", "with-ruler", "whole-sheet", "not-eased", "none"]), r.Maybe),
         (r, _, _) => new UseSheets(Enumerable.Range(0, r._random.Next(3)).Select(_ => r.One(["a4", "letter", "12x12", "6x6", "sky"])).ToList()),
         (r, _, _) => new ShowIn(r.OrNone(r.One(["in", "cm", "mm", "ell"])), r.Maybe),
-        (r, _, c) => new Wear(r.Face(c), r._random.Next(-1, 4), r.OrNone(new LayerSpec("", 1, r.OrNone(r.One(Inventory.Shipped.Stocks).Id), r.Maybe, r.Maybe ? null : new RevealSpec(r.Length, r.Length), r.Maybe ? null : "first", r.Maybe))),
-        (r, _, c) => new CutWindow(r.One(["w1", "w2"]), r.OrNone(new WindowSpec("", r.Face(c), r.Maybe ? null : r.One(Inventory.Shipped.All<Die>().Select(d => d.Id).Append("no-die").ToList()), r.Size(), r.One(["rectangle", "circle", "ellipse", "blob"]), Place: r.Place(), Around: r._random.Next(4) == 0 ? "w1" : null))),
-        (r, _, c) => new PutOn(r.One(["star", "e2", "e3"]), r.OrNone(new ElementSpec("", r.Face(c), "A star", r.One(["rectangle", "circle", "ellipse", "polygon"]), r.Size(), r.Maybe ? null : r.Length, Place: r.Place(), BondedOn: r.Maybe ? null : r.Face(c)))),
+        (r, _, c) => new Wear(r.Face(c), r._random.Next(-1, 4),
+            r.OrNone(new LayerSpec("", 1, r.OrNone(r.One(Inventory.Shipped.Stocks).Id), r.Maybe, r.Maybe ? null : new RevealSpec(r.Length, r.Length), r.Maybe ? null
+            : "first", r.Maybe))),
+        (r, _, c) => new CutWindow(r.One(["w1", "w2"]),
+            r.OrNone(new WindowSpec("", r.Face(c), r.Maybe ? null : r.One(Inventory.Shipped.All<Die>().Select(d => d.Id).Append("no-die").ToList()), r.Size(),
+            r.One(["rectangle", "circle", "ellipse", "blob"]), Place: r.Place(), Around: r._random.Next(4) == 0 ? "w1" : null))),
+        (r, _, c) => new PutOn(r.One(["star", "e2", "e3"]),
+            r.OrNone(new ElementSpec("", r.Face(c), "A star", r.One(["rectangle", "circle", "ellipse", "polygon"]), r.Size(), r.Maybe ? null : r.Length,
+            Place: r.Place(), BondedOn: r.Maybe ? null : r.Face(c)))),
         (r, _, c) => new Shape("c1", r.OrNone(new ContourSpec("", r.Face(c), r.One(["hills", "waves", "roofs", "teeth"]), r.Maybe ? null : r.Length))),
         (r, _, c) => new Tie("ribbon", r.OrNone(new SoftSpec("", r.Face(c), r.One(["ribbon", "twine", "thread", "rope"])))),
         (_, _, _) => new MakeOwn(),

@@ -4,6 +4,7 @@ using WholeFold.App.Features.HandOuts;
 using WholeFold.App.Features.Show;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Exchange;
+using WholeFold.Core.Guide;
 using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
 using Xunit;
@@ -54,12 +55,12 @@ public sealed class ShowTests(SharedStudio shared)
     {
         var state = new DesignSpec { Name = "x", Construction = "plain-fold", Format = "5x7" };
         var outcome = await Ask<OutcomeView>("/api/show/came-out", new CameOutRequest { Design = state, Figure = "base.height", Real = "6 7/8" });
-        Assert.Equal("sizedAgain", outcome.Kind);
+        Assert.Equal(Rescue.SizedAgain, outcome.Kind);
         var again = await Ask<ShowView>("/api/show", new ShowRequest { Design = state, Edits = outcome.Edits });
         Assert.Contains(again.Screens[0].Figures, f => f.Id == "base.height" && f.Text.Text == "6 7/8");
         Assert.Contains(outcome.Changes, c => c.Now.Text != c.Was.Text && c.Name.Length > 3 && !c.Name.Contains('.', StringComparison.Ordinal));
         Assert.Contains("such as", await Refused("/api/show/came-out", new CameOutRequest { Design = state, Figure = "base.height", Real = "two" }), StringComparison.Ordinal);
-        Assert.Equal("cutAgain", (await Ask<OutcomeView>("/api/show/came-out", new CameOutRequest { Design = state, Figure = "base.height", Real = "7 1/4" })).Kind);
+        Assert.Equal(Rescue.CutAgain, (await Ask<OutcomeView>("/api/show/came-out", new CameOutRequest { Design = state, Figure = "base.height", Real = "7 1/4" })).Kind);
     }
 
     [Fact]
@@ -91,7 +92,8 @@ public sealed class ShowTests(SharedStudio shared)
             {
                 var file = await _client.PostAsync("/api/handouts/file", JsonContent.Create(new HandOutFileRequest { Design = state, Kind = "templates", Form = form }, options: StrictJson.Options), Cancel);
                 Assert.True(file.IsSuccessStatusCode, $"{id} as {form}: {file.StatusCode}");
-                return (file.Content.Headers.ContentType!.MediaType!, file.Content.Headers.ContentDisposition!.FileNameStar!, System.Text.Encoding.Latin1.GetString(await file.Content.ReadAsByteArrayAsync(Cancel)));
+                return (file.Content.Headers.ContentType!.MediaType!, file.Content.Headers.ContentDisposition!.FileNameStar!,
+                    System.Text.Encoding.Latin1.GetString(await file.Content.ReadAsByteArrayAsync(Cancel)));
             }
 
             var cut = await File("dxf");

@@ -57,7 +57,9 @@ public partial class ArchitectureTests
     public void No_file_outside_the_library_knows_a_construction_by_its_id()
     {
         var ids = ConstructionLibrary.All.Select(c => $"\"{c.Id}\"").ToList();
-        foreach (var file in Directory.EnumerateFiles(Source, "*.cs", SearchOption.AllDirectories).Where(f => !f.Contains("/obj/", StringComparison.Ordinal) && !f.Contains("/Library/", StringComparison.Ordinal) && !f.Contains("/Inventories/Kinds/", StringComparison.Ordinal) && !f.EndsWith("DemoStudio.cs", StringComparison.Ordinal)))
+        foreach (var file in Directory.EnumerateFiles(Source, "*.cs", SearchOption.AllDirectories)
+            .Where(f => !f.Contains("/obj/", StringComparison.Ordinal) && !f.Contains("/Library/", StringComparison.Ordinal)
+            && !f.Contains("/Inventories/Kinds/", StringComparison.Ordinal) && !f.EndsWith("DemoStudio.cs", StringComparison.Ordinal)))
         {
             var text = File.ReadAllText(file);
             Assert.All(ids, id => Assert.False(text.Contains(id, StringComparison.Ordinal), $"{file} names {id}"));

@@ -26,14 +26,19 @@ public partial class TermsTests
         var wrong = new List<string>();
         foreach (var file in new[] { ("src", "*.cs"), (Path.Combine("web", "src"), "*.tsx") }.SelectMany(p => Directory.EnumerateFiles(Path.Combine(Root(), p.Item1), p.Item2, SearchOption.AllDirectories)))
         {
-            if (file.Contains("/obj/", StringComparison.Ordinal) || file.Contains(".test.", StringComparison.Ordinal) || file.Contains("/node_modules/", StringComparison.Ordinal) || file.Contains("/Migrations/", StringComparison.Ordinal))
+            if (file.Contains("/obj/", StringComparison.Ordinal) || file.Contains(".test.", StringComparison.Ordinal)
+                || file.Contains("/node_modules/", StringComparison.Ordinal) || file.Contains("/Migrations/", StringComparison.Ordinal))
             {
                 continue;
             }
 
             // Only what is said: texts in quotes, and what stands between tags. Comments and names are for who works on it; patterns read what others say.
-            var text = string.Join('\n', File.ReadAllLines(file).Where(l => !l.TrimStart().StartsWith("//", StringComparison.Ordinal) && !l.TrimStart().StartsWith('*') && !l.Contains("new Regex(", StringComparison.Ordinal)));
-            var said = Quoted().Matches(text).Select(m => m.Groups[1].Value).Concat(file.EndsWith(".tsx", StringComparison.Ordinal) ? Between().Matches(text).Select(m => m.Groups[1].Value) : []).Where(t => t.Contains(' ', StringComparison.Ordinal));
+            var text = string.Join('\n', File.ReadAllLines(file)
+                .Where(l => !l.TrimStart().StartsWith("//", StringComparison.Ordinal) && !l.TrimStart().StartsWith('*')
+                && !l.Contains("new Regex(", StringComparison.Ordinal)));
+            var said = Quoted().Matches(text).Select(m => m.Groups[1].Value)
+                .Concat(file.EndsWith(".tsx", StringComparison.Ordinal) ? Between().Matches(text).Select(m => m.Groups[1].Value) : [])
+                .Where(t => t.Contains(' ', StringComparison.Ordinal));
             wrong.AddRange(from one in said from a in avoided where Regex.IsMatch(one, $@"\b{Regex.Escape(a.Word)}\b", RegexOptions.IgnoreCase) select $"{Path.GetFileName(file)}: “{one.Trim()}” says “{a.Word}” for {a.Term}");
         }
 

@@ -37,7 +37,8 @@ internal sealed record ChoiceEntry(string Id, string Meaning, IReadOnlyList<stri
 /// <param name="LinedUp">What is lined up with what, for each bond made in it.</param>
 internal sealed record StepEntry(string Text, IReadOnlyList<string> Bonds, IReadOnlyList<string> LinedUp, string? Pressed, string? RightWhen);
 
-internal sealed record ConstructionEntry(string Id, string Name, string Opens, string Does, IReadOnlyList<ChoiceEntry> Choices, IReadOnlyList<ParameterEntry> Parameters, IReadOnlyList<StepEntry> Steps, IReadOnlyList<Trouble> Troubles, IReadOnlyList<string> Watch)
+internal sealed record ConstructionEntry(string Id, string Name, string Opens, string Does, IReadOnlyList<ChoiceEntry> Choices,
+    IReadOnlyList<ParameterEntry> Parameters, IReadOnlyList<StepEntry> Steps, IReadOnlyList<Trouble> Troubles, IReadOnlyList<string> Watch)
 {
     public static ConstructionEntry Of(ConstructionFamily family) => new(
         family.Id,
@@ -45,8 +46,11 @@ internal sealed record ConstructionEntry(string Id, string Name, string Opens, s
         family.Opens,
         SizedJson.Name(family.For().Does),
         [.. family.Choices.Select(c => new ChoiceEntry(c.Id, c.Meaning, c.Options, c.Default))],
-        [.. family.For().Parameters.Select(p => new ParameterEntry(p.Id, p.Meaning, RuleEntry.Of(p.Ideal, family.For()), [.. p.Min.Select(l => RuleEntry.Of(l.Value, family.For()))], [.. p.Max.Select(l => RuleEntry.Of(l.Value, family.For()))], p.OnConversion.ToString().ToLowerInvariant()))],
-        [.. family.For().Steps.Select(s => new StepEntry(s.Text, s.Bonds, [.. s.Bonds.Select(id => family.For().Bonds.First(b => b.Id == id).LinedUp)], s.Pressed is { } pressed ? SizedJson.Name(pressed) : null, s.RightWhen))],
+        [.. family.For().Parameters.Select(p => new ParameterEntry(p.Id, p.Meaning, RuleEntry.Of(p.Ideal, family.For()),
+            [.. p.Min.Select(l => RuleEntry.Of(l.Value, family.For()))], [.. p.Max.Select(l => RuleEntry.Of(l.Value, family.For()))], p.OnConversion.ToString()
+            .ToLowerInvariant()))],
+        [.. family.For().Steps.Select(s => new StepEntry(s.Text, s.Bonds, [.. s.Bonds.Select(id => family.For().Bonds.First(b => b.Id == id).LinedUp)],
+            s.Pressed is { } pressed ? SizedJson.Name(pressed) : null, s.RightWhen))],
         family.For().Troubles,
         family.For().Watch);
 

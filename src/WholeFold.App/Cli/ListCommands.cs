@@ -37,7 +37,8 @@ internal static class ListCommands
         {
             if (parsed.GetValue(json))
             {
-                var list = Inventory.Shipped.Formats.Select(f => new { f.Id, f.Name, System = f.System == UnitSystem.Imperial ? "in" : "mm", Width = LengthJson.Of(f.Width), Height = LengthJson.Of(f.Height) });
+                var list = Inventory.Shipped.Formats.Select(f =>
+                    new { f.Id, f.Name, System = f.System == UnitSystem.Imperial ? "in" : "mm", Width = LengthJson.Of(f.Width), Height = LengthJson.Of(f.Height) });
                 output.WriteLine(JsonSerializer.Serialize(list, StrictJson.Options));
                 return 0;
             }
@@ -70,12 +71,16 @@ internal static class ListCommands
             {
                 var reader = CommandLine.Reader(null);
                 var design = new DesignSpec { Construction = id, Format = unit == DisplayUnit.Inch ? "5x7" : "a5" };
-                findings.InsertRange(0, RuleChecker.Check(list, (parsed.GetValue(set) ?? []).Aggregate(design, (d, text) => DesignEdit.Parse(text, hard: false, d, reader, "--set").Apply(d, reader)), reader));
+                findings.InsertRange(0, RuleChecker.Check(list, (parsed.GetValue(set) ?? [])
+                    .Aggregate(design, (d, text) => DesignEdit.Parse(text, hard: false, d, reader, "--set").Apply(d, reader)), reader));
             }
 
             if (parsed.GetValue(json))
             {
-                output.WriteLine(JsonSerializer.Serialize(findings.Select(f => new { f.Id, f.Line, f.Place, Text = f.Text.Write(unit), Likely = f.Likely.Select(l => new { Value = LengthWriter.WithUnit(l.Value, unit), Because = l.Because.Write(unit) }) }), StrictJson.Options));
+                output.WriteLine(JsonSerializer.Serialize(findings.Select(f =>
+                    new { f.Id, f.Line, f.Place, Text = f.Text.Write(unit),
+                    Likely = f.Likely.Select(l => new { Value = LengthWriter.WithUnit(l.Value, unit), Because = l.Because.Write(unit) }) }),
+                    StrictJson.Options));
             }
             else
             {

@@ -46,7 +46,8 @@ internal static class PrintCommand
 
             var target = parsed.GetValue(to)!;
             var form = target.Extension.TrimStart('.').ToLowerInvariant();
-            var written = new HandOut(card, design.Name, unit, on, parsed.GetValue(cards)).Write(made, form.Length > 0 ? form : null, !parsed.GetValue(bare), parsed.GetValue(step), parsed.GetValue(page));
+            var written = new HandOut(card, design.Name, unit, on, parsed.GetValue(cards)).Write(made, form.Length > 0 ? form : null, !parsed.GetValue(bare),
+                parsed.GetValue(step), parsed.GetValue(page));
             Saving.Save(target, written.Bytes, "--out");
             var what = HandOut.NameOf(made);
             output.WriteLine($"{target.Name}: {what}, {written.Bytes.Length / 1024 + 1} kB.");

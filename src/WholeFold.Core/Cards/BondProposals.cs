@@ -77,9 +77,11 @@ public static class BondProposals
         var glued = card.Construction.Bonds.Where(b => !b.IsLoose).SelectMany(b => new[] { b.A.Plate, b.B.Plate }).ToHashSet();
         foreach (var own in card.Pieces.Skip(1).Where(p => p.Piece.OwnPlates is null))
         {
-            foreach (var host in card.Pieces.Where(p => p != own && p.Piece.OwnPlates is null && p.Piece.Axis == own.Piece.Axis).Where(h => (h.Across.Value - own.Across.Value).Abs() <= Near || own.Across.Value <= h.Across.Value))
+            foreach (var host in card.Pieces.Where(p => p != own && p.Piece.OwnPlates is null && p.Piece.Axis == own.Piece.Axis)
+                .Where(h => (h.Across.Value - own.Across.Value).Abs() <= Near || own.Across.Value <= h.Across.Value))
             {
-                foreach (var (panel, i) in own.Piece.Panels.Select((p, i) => (p, i)).Where(p => p.i == 0 || p.i == own.Piece.Panels.Count - 1).Where(p => !glued.Contains(new PlateRef(own.Piece.Copies[0], p.p.Id))))
+                foreach (var (panel, i) in own.Piece.Panels.Select((p, i) => (p, i)).Where(p => p.i == 0 || p.i == own.Piece.Panels.Count - 1)
+                    .Where(p => !glued.Contains(new PlateRef(own.Piece.Copies[0], p.p.Id))))
                 {
                     foreach (var (on, j) in host.Piece.Panels.Select((p, j) => (p, j)).Where(p => host.Panels[p.j].Extent >= own.Panels[i].Extent - Near))
                     {
@@ -107,7 +109,8 @@ public static class BondProposals
             var words = $"panel “{own.Panels[panel].Name}” to the {host.Name.ToLowerInvariant()}’s “{host.Panels[on].Name}”, flush {(atStart ? "at its start" : "at its end")} and at the foot{(up ? "" : ", from behind")}";
             yield return new BuildBond($"{own.Id}-{own.Panels[panel].Id}", new WrittenBond(
                 $"{own.Id}-{own.Panels[panel].Id}", new WrittenSide(host.Copies[0].ToString(), host.Panels[on].Id, Face.Up, new WrittenRegion(ConstructionWriter.Write(a))),
-                new WrittenSide(own.Copies[0].ToString(), own.Panels[panel].Id, up ? Face.Up : Face.Down, new WrittenRegion(ConstructionWriter.Write(Of(own, start, start + extent, own.Across)))), words));
+                new WrittenSide(own.Copies[0].ToString(), own.Panels[panel].Id, up ? Face.Up : Face.Down,
+                    new WrittenRegion(ConstructionWriter.Write(Of(own, start, start + extent, own.Across)))), words));
         }
     }
 }

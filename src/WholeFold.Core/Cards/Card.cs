@@ -83,7 +83,9 @@ public sealed class Card : ICard
     public (Length Width, Length Height) Size => Figures.Blank is { } blank ? (Length.Max(Packed.Width, blank.Width), Length.Max(Packed.Height, blank.Height)) : (Packed.Width, Packed.Height);
 
     /// <summary>The closed card with all that stands out of it.</summary>
-    public Box Packed => Dressed.Elements.Count + Dressed.Contours.Count == 0 ? Closed.Footprint : Box.Round([.. Closed.Footprint.Corners, .. Dressed.Elements.SelectMany(e => e.On).Concat(Dressed.Contours.SelectMany(c => c.On)).Where(o => Closed.Frames.ContainsKey(o.Face.Ref)).SelectMany(o => Closed.Place(o.Face.Ref, o.Outline))]);
+    public Box Packed => Dressed.Elements.Count + Dressed.Contours.Count == 0 ? Closed.Footprint
+        : Box.Round([.. Closed.Footprint.Corners, .. Dressed.Elements.SelectMany(e => e.On).Concat(Dressed.Contours.SelectMany(c => c.On))
+        .Where(o => Closed.Frames.ContainsKey(o.Face.Ref)).SelectMany(o => Closed.Place(o.Face.Ref, o.Outline))]);
 
     /// <summary>The envelope that it would go into with nothing standing out of it.</summary>
     public Envelope? BareEnvelope => Construction.GoesRound ? null : Design.Inventory.EnvelopeFor(Closed.Width, Closed.Height, Need, Target.Format.System)?.Envelope;

@@ -22,13 +22,16 @@ internal sealed class BondedAcrossCrease : ICheck
             foreach (var on in element.On)
             {
                 var piece = card.Figures.Pieces.First(p => p.Piece.Id == on.Face.Piece);
-                if (!piece.AllScores.Any(s => s.Parts.Any(p => Box.Round([p.From, p.To]) is var line && on.Box.Left <= line.Right && line.Left <= on.Box.Right && on.Box.Bottom <= line.Top && line.Bottom <= on.Box.Top)))
+                if (!piece.AllScores.Any(s => s.Parts.Any(p => Box.Round([p.From, p.To]) is var line && on.Box.Left <= line.Right && line.Left <= on.Box.Right
+                    && on.Box.Bottom <= line.Top && line.Bottom <= on.Box.Top)))
                 {
                     continue;
                 }
 
                 var inside = Plane.Offset(Plane.Shape(on.Outline), -Nothing.Units);
-                var crossed = inside.IsEmpty ? null : piece.AllScores.FirstOrDefault(s => s.Crease.Working && s.Crease.Closed != s.Crease.Shown && s.Parts.Any(p => Plane.Strip(p.From, p.To, 1).Intersects(inside)));
+                var crossed = inside.IsEmpty ? null
+                    : piece.AllScores.FirstOrDefault(s => s.Crease.Working && s.Crease.Closed != s.Crease.Shown
+                    && s.Parts.Any(p => Plane.Strip(p.From, p.To, 1).Intersects(inside)));
                 if (crossed is null)
                 {
                     continue;

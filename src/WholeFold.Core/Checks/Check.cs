@@ -117,7 +117,8 @@ internal static class Held
     /// </summary>
     public static bool HoldsALock(this SizedElement element, ICard card) => element.Element.Held == HeldBy.Lock
         || (element.Element is { Held: HeldBy.Face, IsRaised: true, BondedOn: not null } && element.On.Count > 0 && element.On[0] is var on && on.Face.Open.Box is var box
-            && card.Stack.Over(new FaceRef(on.Face.Ref, on.Face.Face), (box.Left.Units + (box.Width.Units / 4d)), (on.Box.Bottom + on.Box.Top).Units / 2d).Any(p => card.Figures.PieceOf(p.Piece).Piece.Functions.Along == PartFunction.Slides));
+            && card.Stack.Over(new FaceRef(on.Face.Ref, on.Face.Face), (box.Left.Units + (box.Width.Units / 4d)), (on.Box.Bottom + on.Box.Top).Units / 2d)
+                .Any(p => card.Figures.PieceOf(p.Piece).Piece.Functions.Along == PartFunction.Slides));
 }
 
 /// <summary>What is looked for in a card, one file a check.</summary>

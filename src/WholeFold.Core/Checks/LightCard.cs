@@ -18,7 +18,8 @@ internal sealed class LightCard : ICheck
             yield break;
         }
 
-        var light = card.Figures.Pieces.Where(p => p.Piece.Creases.Count > 0 && p.Piece.UsualStock is null && card.Figures.Design.StockOf(p.Piece.Id) is { Kind: StockKind.Card or StockKind.Paper } stock && stock.Weighs < Bears).ToList();
+        var light = card.Figures.Pieces.Where(p => p.Piece.Creases.Count > 0 && p.Piece.UsualStock is null
+            && card.Figures.Design.StockOf(p.Piece.Id) is { Kind: StockKind.Card or StockKind.Paper } stock && stock.Weighs < Bears).ToList();
         if (light.Count > 0)
         {
             var stock = card.Figures.Design.StockOf(light[0].Piece.Id);

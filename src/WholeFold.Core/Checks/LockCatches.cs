@@ -27,7 +27,9 @@ internal sealed class LockCatches : ICheck
                     new Dictionary<string, Length> { ["reaches"] = reaches, ["least"] = least })
                 {
                     At = FoundAt.Of(on),
-                    Fix = new Fix(new PutOn(element.Element.Id, DressingWriter.Write(element.Element) with { Size = [WrittenLength.Of(card.Figures.Tools.CutUp(wider)), WrittenLength.Of(element.Height.Value)] }), Words.Of($"make it {card.Figures.Tools.CutUp(wider)} wide")),
+                    Fix = new Fix(new PutOn(element.Element.Id,
+                        DressingWriter.Write(element.Element) with { Size =
+                        [WrittenLength.Of(card.Figures.Tools.CutUp(wider)), WrittenLength.Of(element.Height.Value)] }), Words.Of($"make it {card.Figures.Tools.CutUp(wider)} wide")),
                 };
             }
         }

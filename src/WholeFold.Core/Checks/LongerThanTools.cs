@@ -18,7 +18,8 @@ internal sealed class LongerThanTools : ICheck
                 yield return new Check("longer-than-trimmer", Severity.Note, Words.Of($"{Spoken.First(Spoken.The(piece.Piece.Name))} is {longest} long and the trimmer cuts {card.Figures.Tools.LongestCut!.Value}: cut it with knife and metal rule, away from the hand, on a mat, the blade capped afterwards."), new Dictionary<string, Length> { ["longest"] = longest });
             }
 
-            var beyond = piece.Scores.Where(s => card.Figures.Tools.HasBoard && s.Figure.Setting is Setting.FromGroove { At: var at } && at > card.Figures.Tools.BoardEnd).Select(s => s.Figure).ToList();
+            var beyond = piece.Scores.Where(s => card.Figures.Tools.HasBoard && s.Figure.Setting is Setting.FromGroove { At: var at }
+                && at > card.Figures.Tools.BoardEnd).Select(s => s.Figure).ToList();
             if (beyond.Count > 0)
             {
                 yield return new Check("longer-than-board", Severity.Caution, Words.Of($"{Spoken.First(Spoken.The(piece.Piece.Name))}: the score at {beyond[0].Value} lies beyond the board from either end; set it with ruler and stylus off the board."), beyond.ToDictionary(f => f.Id.ToString(), f => f.Value));

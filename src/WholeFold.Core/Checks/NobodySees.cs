@@ -8,7 +8,8 @@ internal sealed class NobodySees : ICheck
     public IEnumerable<Check> Find(ICard card)
     {
         var dressing = card.Figures.Design.Dressing;
-        var things = dressing.Elements.Select(e => (What: $"{e.Name} is", e.Role)).Concat(dressing.Windows.Select(w => (What: $"The window {w.Id} is", w.Role))).Concat(dressing.Layers.Where(l => l.Worn && l.Level == 1).Select(l => (What: "A paper is", l.Role)));
+        var things = dressing.Elements.Select(e => (What: $"{e.Name} is", e.Role)).Concat(dressing.Windows.Select(w => (What: $"The window {w.Id} is", w.Role)))
+            .Concat(dressing.Layers.Where(l => l.Worn && l.Level == 1).Select(l => (What: "A paper is", l.Role)));
         foreach (var (what, role) in things.Where(t => card.Dressed.Roles.Of(t.Role).Count == 0))
         {
             var (piece, plate) = role.Split('.') is [var p, var q, ..] ? (card.Figures.Pieces.First(x => x.Piece.Id == p.Split(':')[0]), q) : (card.Figures.Pieces[0], "");

@@ -17,10 +17,12 @@ internal sealed class PlaceToWrite : ICheck
             yield break;
         }
 
-        var faces = card.Dressed.Roles.All.Where(r => r.ToWriteOn).SelectMany(r => r.Faces).Concat(card.Layers.Where(l => l.ToWriteOn).SelectMany(l => l.On.Select(o => o.On))).DistinctBy(f => f.Id).ToList();
+        var faces = card.Dressed.Roles.All.Where(r => r.ToWriteOn).SelectMany(r => r.Faces)
+            .Concat(card.Layers.Where(l => l.ToWriteOn).SelectMany(l => l.On.Select(o => o.On))).DistinctBy(f => f.Id).ToList();
         foreach (var face in faces)
         {
-            var taken = card.Dressed.Elements.SelectMany(e => e.On).Concat(card.Dressed.Windows.SelectMany(w => w.On)).Where(o => o.Face.Id == face.Id || (o.Face.Plate == face.Plate && o.Face.Piece == face.Piece && o.Face.Face == face.Face)).ToList();
+            var taken = card.Dressed.Elements.SelectMany(e => e.On).Concat(card.Dressed.Windows.SelectMany(w => w.On))
+                .Where(o => o.Face.Id == face.Id || (o.Face.Plate == face.Plate && o.Face.Piece == face.Piece && o.Face.Face == face.Face)).ToList();
 
             // On a narrow face it is as much as there is.
             var least = Math.Min(Room.Units, Math.Min(face.Open.Box.Width.Units, face.Open.Box.Height.Units) * 0.8);
@@ -44,7 +46,8 @@ internal sealed class PlaceToWrite : ICheck
             return open.IsRectangle;
         }
 
-        var (box, round) = (open.Box, taken.Select(t => t.Box).Aggregate((a, b) => new Box(Length.Min(a.Left, b.Left), Length.Min(a.Bottom, b.Bottom), Length.Max(a.Right, b.Right), Length.Max(a.Top, b.Top))));
+        var (box, round) = (open.Box, taken.Select(t => t.Box)
+            .Aggregate((a, b) => new Box(Length.Min(a.Left, b.Left), Length.Min(a.Bottom, b.Bottom), Length.Max(a.Right, b.Right), Length.Max(a.Top, b.Top))));
         return new[] { round.Left - box.Left, box.Right - round.Right, round.Bottom - box.Bottom, box.Top - round.Top }.Any(room => room.Units > least);
     }
 

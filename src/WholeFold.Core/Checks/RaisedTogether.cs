@@ -21,7 +21,9 @@ internal sealed class RaisedTogether : ICheck
         {
             foreach (var lower in raised.Take(i).Where(l => upper.Element.Stands - upper.Element.Stock.Caliper < l.Element.Stands && l.Element.Stands - l.Element.Stock.Caliper < upper.Element.Stands))
             {
-                var (on, over) = upper.On.SelectMany(o => lower.On.Where(l => l.Face.Id == o.Face.Id && l.Box.Meets(o.Box)).Select(l => (On: o, Over: Plane.Offset(Plane.Shape(o.Outline).Intersection(Plane.Shape(l.Outline)), -Nothing.Units / 2d)))).FirstOrDefault(o => !o.Over.IsEmpty);
+                var (on, over) = upper.On.SelectMany(o => lower.On.Where(l => l.Face.Id == o.Face.Id && l.Box.Meets(o.Box))
+                    .Select(l => (On: o, Over: Plane.Offset(Plane.Shape(o.Outline).Intersection(Plane.Shape(l.Outline)), -Nothing.Units / 2d))))
+                    .FirstOrDefault(o => !o.Over.IsEmpty);
                 if (on is null)
                 {
                     continue;
@@ -34,7 +36,9 @@ internal sealed class RaisedTogether : ICheck
                     new Dictionary<string, Length> { ["width"] = shared.Width, ["height"] = shared.Height })
                 {
                     At = FoundAt.Of(on),
-                    Fix = new Fix(new PutOn(upper.Element.Id, DressingWriter.Write(upper.Element) with { Height = WrittenLength.Of(lower.Element.Stands + upper.Element.Stock.Caliper + Pad) }), Words.Of($"raise {upper.Element.Name} by one pad more")),
+                    Fix = new Fix(new PutOn(upper.Element.Id,
+                        DressingWriter.Write(upper.Element) with { Height = WrittenLength.Of(lower.Element.Stands + upper.Element.Stock.Caliper + Pad) }),
+                        Words.Of($"raise {upper.Element.Name} by one pad more")),
                 };
             }
         }

@@ -16,7 +16,8 @@ internal sealed class SlideBinds : ICheck
         {
             foreach (var on in element.On)
             {
-                if (element.Element.Stands > Flat && card.SlidePaths.FirstOrDefault(p => p.Plate.Plate == on.Face.Plate && p.Plate.Piece.Piece == on.Face.Piece && Plane.Shape(p.Outline).Intersection(Plane.Shape(on.Outline)).Area > Flat.Units * Flat.Units) is { Outline: not null })
+                if (element.Element.Stands > Flat && card.SlidePaths.FirstOrDefault(p => p.Plate.Plate == on.Face.Plate && p.Plate.Piece.Piece == on.Face.Piece
+                    && Plane.Shape(p.Outline).Intersection(Plane.Shape(on.Outline)).Area > Flat.Units * Flat.Units) is { Outline: not null })
                 {
                     yield return Found(Words.Of($"{element.Element.Name} stands {element.Element.Stands} off {on.Face.Name} where it slides through its slit."), element.Element.Stands, on) with
                     {

@@ -37,9 +37,12 @@ internal sealed class SpinnerTurns : ICheck
             {
                 var (need, has) = (Plane.Round(sweep), Plane.Round(window));
                 var over = Length.Max(Length.Max(need.Width - has.Width, need.Height - has.Height), Length.Mm(0.5m));
-                var scale = Math.Min((double)(has.Width - (2 * hair)).Units / Math.Max(1, need.Width.Units - (2 * hair.Units)), (double)(has.Height - (2 * hair)).Units / Math.Max(1, need.Height.Units - (2 * hair.Units)));
+                var scale = Math.Min((double)(has.Width - (2 * hair)).Units / Math.Max(1, need.Width.Units - (2 * hair.Units)),
+                    (double)(has.Height - (2 * hair)).Units / Math.Max(1, need.Height.Units - (2 * hair.Units)));
                 yield return Found(element.Element, on, Words.Of($"{element.Element.Name} needs {need.Width} × {need.Height} to turn, its larger half on both sides of the thread, and the window is {has.Width} × {has.Height}."), over,
-                    scale is > 0.2 and < 1 ? new Fix(new PutOn(element.Element.Id, DressingWriter.Write(element.Element) with { Size = [Less(card, element.Width.Value, scale), Less(card, element.Height.Value, scale)], Place = new PlaceSpec() }), Words.Of($"a smaller one, in the middle")) : null);
+                    scale is > 0.2 and < 1 ? new Fix(new PutOn(element.Element.Id,
+                        DressingWriter.Write(element.Element) with { Size = [Less(card, element.Width.Value, scale), Less(card, element.Height.Value, scale)],
+                        Place = new PlaceSpec() }), Words.Of($"a smaller one, in the middle")) : null);
             }
         }
     }

@@ -29,7 +29,8 @@ internal sealed class SticksOut : ICheck
             return new[] { bare.Left - box.Left, box.Right - bare.Right, bare.Bottom - box.Bottom, box.Top - bare.Top }.Max();
         }
 
-        var things = card.Dressed.Elements.SelectMany(e => e.On.Select(o => (Name: e.Element.Name, Element: (SizedElement?)e, On: o))).Concat(card.Dressed.Contours.SelectMany(c => c.On.Select(o => (Name: $"the contour of {o.Face.Name}", Element: (SizedElement?)null, On: o))));
+        var things = card.Dressed.Elements.SelectMany(e => e.On.Select(o => (Name: e.Element.Name, Element: (SizedElement?)e, On: o)))
+            .Concat(card.Dressed.Contours.SelectMany(c => c.On.Select(o => (Name: $"the contour of {o.Face.Name}", Element: (SizedElement?)null, On: o))));
         var (name, furthest, at) = things.MaxBy(t => Out(t.On));
         var figures = new Dictionary<string, Length> { ["over"] = most, ["width"] = packed.Width, ["height"] = packed.Height };
         yield return new Check(
@@ -38,7 +39,8 @@ internal sealed class SticksOut : ICheck
         {
             At = FoundAt.Of(at),
             AtAGlance = new Verdict(card.Envelope is null ? VerdictKind.Stuck : VerdictKind.Eased, Words.Of($"{name} sticks out")),
-            Fix = furthest is not null && furthest.On.All(o => o.Reading.Width >= furthest.Width.Value && o.Reading.Height >= furthest.Height.Value) ? new Fix(new PutOn(furthest.Element.Id, DressingWriter.Write(furthest.Element) with { Place = new PlaceSpec() }), Words.Of($"put it in the middle")) : null,
+            Fix = furthest is not null && furthest.On.All(o => o.Reading.Width >= furthest.Width.Value && o.Reading.Height >= furthest.Height.Value)
+                ? new Fix(new PutOn(furthest.Element.Id, DressingWriter.Write(furthest.Element) with { Place = new PlaceSpec() }), Words.Of($"put it in the middle")) : null,
         };
         if (card.BareEnvelope is { } wanted && wanted.Id != card.Envelope?.Id)
         {

@@ -11,7 +11,8 @@ internal sealed class UnequalPieces : ICheck
         foreach (var role in card.Layers.GroupBy(l => (l.Role.Id, l.Level)).Where(g => g.Count() > 1))
         {
             // Only what a person said of one face alone: figures that were rounded differ by a mark and are told elsewhere.
-            var odd = card.Figures.Design.Dressing.Layers.FirstOrDefault(w => w.Level == role.Key.Level && (w.RevealX ?? w.RevealY) is not null && role.Any(l => l.On.Any(o => o.On.Id == w.Role)) && w.Role != role.Key.Id);
+            var odd = card.Figures.Design.Dressing.Layers.FirstOrDefault(w => w.Level == role.Key.Level && (w.RevealX ?? w.RevealY) is not null
+                && role.Any(l => l.On.Any(o => o.On.Id == w.Role)) && w.Role != role.Key.Id);
             var (one, other) = (role.First(), role.Last());
             if (odd is not null && role.First().Role.Faces.Select(f => (f.Usual.Box.Width, f.Usual.Box.Height)).Distinct().Count() == 1)
             {

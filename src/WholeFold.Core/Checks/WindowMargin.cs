@@ -33,7 +33,9 @@ internal sealed class WindowMargin : ICheck
                     Words.Of($"The window {window.Window.Id} {(window.LeastMargin < Length.Zero ? Words.Of($"reaches {-window.LeastMargin} past the edge of {on.Face.Name}") : Words.Of($"leaves {window.LeastMargin} beside it on {on.Face.Name}"))}: under {least} the frame tears or buckles."), figures)
                 {
                     At = FoundAt.Of(on),
-                    Fix = InTheMiddle(window, least) ? new Fix(new CutWindow(window.Window.Id, DressingWriter.Write(window.Window) with { Place = new PlaceSpec() }), Words.Of($"put it in the middle")) : Smaller(card, window, least) ?? ByKnife(card, window),
+                    Fix = InTheMiddle(window, least)
+                        ? new Fix(new CutWindow(window.Window.Id, DressingWriter.Write(window.Window) with { Place = new PlaceSpec() }),
+                        Words.Of($"put it in the middle")) : Smaller(card, window, least) ?? ByKnife(card, window),
                 };
             }
         }
@@ -44,7 +46,10 @@ internal sealed class WindowMargin : ICheck
     /// <summary>The largest die of its set that is there and leaves margins enough.</summary>
     private static Fix? Smaller(ICard card, SizedWindow window, Length least)
     {
-        var die = window.Die is not { } own ? null : card.Figures.Design.Inventory.All<Die>().Where(d => d.IsOwned && d.Family == own.Family && d.Shape == own.Shape && window.On.All(o => o.Reading.Width - d.Width >= 2 * least && o.Reading.Height - d.Height >= 2 * least)).MaxBy(d => d.Width.Units * d.Height.Units);
+        var die = window.Die is not { } own ? null : card.Figures.Design.Inventory.All<Die>()
+            .Where(d => d.IsOwned && d.Family == own.Family && d.Shape == own.Shape
+            && window.On.All(o => o.Reading.Width - d.Width >= 2 * least && o.Reading.Height - d.Height >= 2 * least))
+            .MaxBy(d => d.Width.Units * d.Height.Units);
         return die is null ? null : new Fix(new CutWindow(window.Window.Id, DressingWriter.Write(window.Window) with { Die = die.Id, Size = null, Place = new PlaceSpec() }), Words.Of($"take {die.Name}"));
     }
 
@@ -54,6 +59,8 @@ internal sealed class WindowMargin : ICheck
         var least = Dressed.WindowMargin.For(card.Figures.Tools.System);
         var room = (Width: window.On.Min(o => o.Reading.Width) - (2 * least), Height: window.On.Min(o => o.Reading.Height) - (2 * least));
         var (width, height) = (card.Figures.Tools.CutDown(Length.Min(room.Width, window.Wished.Width)), card.Figures.Tools.CutDown(Length.Min(room.Height, window.Wished.Height)));
-        return width <= Length.Zero || height <= Length.Zero ? null : new Fix(new CutWindow(window.Window.Id, DressingWriter.Write(window.Window) with { Die = null, Size = [WrittenLength.Of(width), WrittenLength.Of(height)], Place = new PlaceSpec() }), Words.Of($"cut it by knife, {width} × {height}"));
+        return width <= Length.Zero || height <= Length.Zero ? null
+            : new Fix(new CutWindow(window.Window.Id, DressingWriter.Write(window.Window) with { Die = null,
+            Size = [WrittenLength.Of(width), WrittenLength.Of(height)], Place = new PlaceSpec() }), Words.Of($"cut it by knife, {width} × {height}"));
     }
 }

@@ -74,7 +74,8 @@ public sealed record Bond(string Id, BondSide A, BondSide B, string LinedUp, Pai
 /// <param name="Free">By panel, the part that is free, where something is bonded over the rest; the whole panel where it is not named.</param>
 /// <param name="Reveal">A border of the construction's own, where the design's reveal does not apply.</param>
 /// <param name="ToWriteOn">It is there for the message.</param>
-public sealed record LayerRole(string Id, string Name, string Piece, IReadOnlyList<string> Panels, Face Face, int Levels, bool BothFaces, IReadOnlyDictionary<string, Rectangle> Free, Affine? Reveal = null, bool ToWriteOn = false)
+public sealed record LayerRole(string Id, string Name, string Piece, IReadOnlyList<string> Panels, Face Face, int Levels, bool BothFaces,
+    IReadOnlyDictionary<string, Rectangle> Free, Affine? Reveal = null, bool ToWriteOn = false)
 {
     /// <summary>What is added to the id of a role on both faces to name the other one.</summary>
     public const string OtherFace = "-back";

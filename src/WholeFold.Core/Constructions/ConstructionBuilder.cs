@@ -51,7 +51,8 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         string? so = null,
         string? absorbs = null)
     {
-        _parameters.Add(new Parameter(id, name, meaning, ideal, [.. min.Select(l => new Limit(l.Value, l.Because))], [.. max.Select(l => new Limit(l.Value, l.Because))], onConversion, held, rule, least, most, zeroByHand, so, absorbs));
+        _parameters.Add(new Parameter(id, name, meaning, ideal, [.. min.Select(l => new Limit(l.Value, l.Because))],
+            [.. max.Select(l => new Limit(l.Value, l.Because))], onConversion, held, rule, least, most, zeroByHand, so, absorbs));
         return Affine.Name(id);
     }
 
@@ -168,7 +169,8 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     /// <exception cref="InvalidOperationException">There is no such bond.</exception>
     public BondHandle Bonded(string id) => _bonds.Any(b => b.Id == id && !b.IsLoose) ? new BondHandle(id) : throw new InvalidOperationException($"there is no bond {id}.");
 
-    public ConstructionBuilder Layer(string id, string name, PieceHandle piece, string[] panels, Face face, int levels = 1, bool bothFaces = false, Rectangle? free = null, Affine? reveal = null, Rectangle[]? frees = null, bool write = false)
+    public ConstructionBuilder Layer(string id, string name, PieceHandle piece, string[] panels, Face face, int levels = 1, bool bothFaces = false,
+        Rectangle? free = null, Affine? reveal = null, Rectangle[]? frees = null, bool write = false)
     {
         ArgumentNullException.ThrowIfNull(piece);
         ArgumentNullException.ThrowIfNull(panels);

@@ -60,7 +60,8 @@ public sealed class ConstructionFamily
 
     /// <summary>Every set of options.</summary>
     public static IEnumerable<Dictionary<string, string>> Combinations(IReadOnlyList<Choice> choices) =>
-        choices.Aggregate<Choice, IEnumerable<Dictionary<string, string>>>([[]], (all, choice) => all.SelectMany(c => choice.Options.Select(o => new Dictionary<string, string>(c) { [choice.Id] = o })));
+        choices.Aggregate<Choice, IEnumerable<Dictionary<string, string>>>([[]],
+            (all, choice) => all.SelectMany(c => choice.Options.Select(o => new Dictionary<string, string>(c) { [choice.Id] = o })));
 
     internal static string KeyOf(IReadOnlyDictionary<string, string> choices) => string.Join('|', choices.OrderBy(v => v.Key, StringComparer.Ordinal).Select(v => $"{v.Key}={v.Value}"));
 }

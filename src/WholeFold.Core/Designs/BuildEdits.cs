@@ -28,7 +28,8 @@ public abstract record BuildEdit : DesignEdit
     public static IReadOnlyDictionary<string, string> NamesIn(WrittenConstruction construction)
     {
         ArgumentNullException.ThrowIfNull(construction);
-        return construction.Parameters.Select(p => KeyValuePair.Create(p.Id, p.Name)).Concat(construction.Allowances.Select((a, i) => KeyValuePair.Create(a.Symbol, $"allowance {i + 1}"))).ToDictionary(n => n.Key, n => n.Value);
+        return construction.Parameters.Select(p => KeyValuePair.Create(p.Id, p.Name))
+            .Concat(construction.Allowances.Select((a, i) => KeyValuePair.Create(a.Symbol, $"allowance {i + 1}"))).ToDictionary(n => n.Key, n => n.Value);
     }
 
     private protected static WrittenConstruction With(WrittenConstruction construction, string piece, Func<WrittenPiece, WrittenPiece> change) =>
@@ -118,7 +119,8 @@ public sealed record BuildCrease(string Piece, int Crease, Fold Fold, int Closed
 
         var sign = Fold == Fold.Mountain ? -1 : 1;
         WrittenCrease Folded(WrittenCrease crease) => crease with { Fold = Fold, Closed = sign * Closed, Shown = sign * Shown, Working = Closed != Shown };
-        return p with { Creases = [.. p.Creases.Select((c, i) => i == Crease ? Folded(c) : c)], Lines = [.. p.Lines.Select((l, i) => p.Creases.Count + i == Crease ? l with { Crease = Folded(l.Crease) } : l)] };
+        return p with { Creases = [.. p.Creases.Select((c, i) => i == Crease ? Folded(c) : c)],
+            Lines = [.. p.Lines.Select((l, i) => p.Creases.Count + i == Crease ? l with { Crease = Folded(l.Crease) } : l)] };
     });
 
     public override Words Describe(DesignSpec before, DesignReader reader) => Words.Of($"{Spoken.First(NameOf(before, Piece))}: crease {Crease + 1} a {(Fold == Fold.Mountain ? "mountain" : "valley")}");
@@ -185,7 +187,8 @@ public sealed record JoinPanels(string Piece, int Crease) : BuildEdit
 }
 
 /// <summary>Moves a crease along its chain: the panel before it takes what the one behind it gives, and every other crease stays.</summary>
-/// <param name="From">Where it is in the format that the design is made for, from the start of the chain, in units; <paramref name="At"/> where it is to be: the nearest sixteenth or half millimetre counts.</param>
+/// <param name="From">Where it is in the format that the design is made for, from the start of the chain, in units; <paramref name="At"/> where it is
+/// to be: the nearest sixteenth or half millimetre counts.</param>
 public sealed record MoveCrease(string Piece, int Crease, long From, long At) : BuildEdit
 {
     private protected override WrittenConstruction Change(WrittenConstruction construction, DesignSpec design, DesignReader reader)
@@ -250,7 +253,8 @@ public sealed record AddPiece(string Name, string Along, string Across) : BuildE
     private static (WrittenPiece Piece, int Panel) Host(WrittenConstruction construction)
     {
         var host = construction.Pieces.FirstOrDefault(p => p.Plates is null) ?? construction.Pieces[0];
-        double Share(WrittenPanel panel) => ConstructionReader.ValueOf(panel.Extent).Terms.Where(t => t.Key == Symbol.Width || t.Key == Symbol.Height).Sum(t => (double)t.Value.Numerator / t.Value.Denominator);
+        double Share(WrittenPanel panel) => ConstructionReader.ValueOf(panel.Extent).Terms.Where(t => t.Key == Symbol.Width || t.Key == Symbol.Height)
+            .Sum(t => (double)t.Value.Numerator / t.Value.Denominator);
         return (host, Enumerable.Range(0, host.Panels.Count).MaxBy(i => Share(host.Panels[i])));
     }
 

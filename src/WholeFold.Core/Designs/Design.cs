@@ -171,7 +171,8 @@ public sealed record Design
 
     /// <summary>The smallest sheet there is, those of the system first, that a piece comes out of whole; null where none does.</summary>
     public Sheet? SheetFor(Length width, Length height, UnitSystem system) =>
-        (Sheets.Count > 0 ? Sheets : Inventory.Sheets.Where(s => s.Usual)).Where(s => s.Holds(width, height)).OrderBy(s => s.System == system ? 0 : 1).ThenBy(s => s.Width.Units * s.Height.Units).FirstOrDefault();
+        (Sheets.Count > 0 ? Sheets : Inventory.Sheets.Where(s => s.Usual)).Where(s => s.Holds(width, height)).OrderBy(s => s.System == system ? 0 : 1)
+            .ThenBy(s => s.Width.Units * s.Height.Units).FirstOrDefault();
 
     /// <summary>The sheet that is taken without a thought: the first that is there, or else the everyday one of the system.</summary>
     public Sheet EverydaySheet(UnitSystem system) => Sheets.Count > 0 ? Sheets[0] : Inventory.EverydaySheet(system);
@@ -193,7 +194,8 @@ public sealed record Design
     internal Papers Papers => new(StockOf, LayerStock.Caliper + Adhesive.Thickness, Inventory.CorrectionOf);
 
     /// <summary>The stock of a piece; the design's own card for null.</summary>
-    public Stock StockOf(string? piece) => piece is not null && PieceStocks.TryGetValue(piece, out var own) ? own : Construction.Pieces.FirstOrDefault(p => p.Id == piece)?.UsualStock is { } usual && Inventory.Find<Stock>(usual) is { } its ? its : Stock;
+    public Stock StockOf(string? piece) => piece is not null && PieceStocks.TryGetValue(piece, out var own) ? own
+        : Construction.Pieces.FirstOrDefault(p => p.Id == piece)?.UsualStock is { } usual && Inventory.Find<Stock>(usual) is { } its ? its : Stock;
 
     /// <summary>The tools that it is made with in a format.</summary>
     public ToolSet ToolsFor(Target target)

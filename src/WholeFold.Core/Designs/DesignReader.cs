@@ -154,7 +154,8 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
     public DisplayUnit UnitOf(DesignSpec spec)
     {
         ArgumentNullException.ThrowIfNull(spec);
-        return spec.Units is "in" or "cm" or "mm" ? UnitReader.Read(spec.Units, "units") : FormatReader.Read(spec.Format, Inventory.With(spec.Own).Formats, out _) is { } home ? home.System.UnitOf() : DisplayUnit.Inch;
+        return spec.Units is "in" or "cm" or "mm" ? UnitReader.Read(spec.Units, "units")
+            : FormatReader.Read(spec.Format, Inventory.With(spec.Own).Formats, out _) is { } home ? home.System.UnitOf() : DisplayUnit.Inch;
     }
 
     /// <summary>The id of the tools that a design is made with: its own, or those of the system of a format.</summary>
@@ -175,7 +176,8 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
         var plain = spec.Tools ?? Inventory.With(spec.Own).DefaultToolsFor(UnitOf(spec).SystemOf()).Id;
         bool IsPlain(KeyValuePair<string, WrittenFigure> figure) => figure.Value.Tools is null && family?.Choices.Any(c => c.Id == figure.Key) != true;
         IReadOnlyDictionary<string, WrittenFigure> Named(IReadOnlyDictionary<string, WrittenFigure> set) => set.ToDictionary(f => f.Key, f => IsPlain(f) ? f.Value with { Tools = plain } : f.Value);
-        return spec.Set.Any(IsPlain) || spec.Adjustments.Values.Any(a => a.Any(IsPlain)) ? spec with { Set = Named(spec.Set), Adjustments = spec.Adjustments.ToDictionary(a => a.Key, a => Named(a.Value)) } : spec;
+        return spec.Set.Any(IsPlain) || spec.Adjustments.Values.Any(a => a.Any(IsPlain))
+            ? spec with { Set = Named(spec.Set), Adjustments = spec.Adjustments.ToDictionary(a => a.Key, a => Named(a.Value)) } : spec;
     }
 
     private static Format FormatOf(string? text, string field, Inventory hand) =>

@@ -47,7 +47,8 @@ public sealed record Wear(string Role, int Level, LayerSpec? Layer) : DressEdit
 {
     private bool IsIt(LayerSpec layer) => layer.Role == Role && layer.Level == Level;
 
-    public override DesignSpec Apply(DesignSpec design, DesignReader reader) => With(design, Of(design) with { Layers = Put(Of(design).Layers, IsIt, Layer is null ? null : Layer with { Role = Role, Level = Level }) });
+    public override DesignSpec Apply(DesignSpec design, DesignReader reader) =>
+        With(design, Of(design) with { Layers = Put(Of(design).Layers, IsIt, Layer is null ? null : Layer with { Role = Role, Level = Level }) });
 
     public override Words Describe(DesignSpec before, DesignReader reader)
     {
@@ -63,17 +64,20 @@ public sealed record Wear(string Role, int Level, LayerSpec? Layer) : DressEdit
 /// <summary>Cuts a window, changes one, or leaves one out.</summary>
 public sealed record CutWindow(string Id, WindowSpec? Window) : DressEdit
 {
-    public override DesignSpec Apply(DesignSpec design, DesignReader reader) => With(design, Of(design) with { Windows = Put(Of(design).Windows, w => w.Id == Id, Window is null ? null : Window with { Id = Id }) });
+    public override DesignSpec Apply(DesignSpec design, DesignReader reader) =>
+        With(design, Of(design) with { Windows = Put(Of(design).Windows, w => w.Id == Id, Window is null ? null : Window with { Id = Id }) });
 
     public override Words Describe(DesignSpec before, DesignReader reader) => Window is null ? Words.Of($"no window {Id}") : Of(before).Windows.Any(w => w.Id == Id) ? Words.Of($"window {Id} changed") : Words.Of($"window in {RoleName(before, reader, Window.Role)}");
 
-    public override DesignEdit Inverse(DesignSpec before, DesignReader reader) => Back(before, Of(before).Windows, w => w.Id == Id, new CutWindow(Id, Of(before).Windows.FirstOrDefault(w => w.Id == Id)));
+    public override DesignEdit Inverse(DesignSpec before, DesignReader reader) =>
+        Back(before, Of(before).Windows, w => w.Id == Id, new CutWindow(Id, Of(before).Windows.FirstOrDefault(w => w.Id == Id)));
 }
 
 /// <summary>Puts an element on a face, changes one, or takes one off.</summary>
 public sealed record PutOn(string Id, ElementSpec? Element) : DressEdit
 {
-    public override DesignSpec Apply(DesignSpec design, DesignReader reader) => With(design, Of(design) with { Elements = Put(Of(design).Elements, e => e.Id == Id, Element is null ? null : Element with { Id = Id }) });
+    public override DesignSpec Apply(DesignSpec design, DesignReader reader) =>
+        With(design, Of(design) with { Elements = Put(Of(design).Elements, e => e.Id == Id, Element is null ? null : Element with { Id = Id }) });
 
     public override Words Describe(DesignSpec before, DesignReader reader)
     {
@@ -82,23 +86,27 @@ public sealed record PutOn(string Id, ElementSpec? Element) : DressEdit
         return Element is null ? Words.Of($"{name} taken off") : was is null ? Words.Of($"{name} on {RoleName(before, reader, Element.Role)}") : was.Role != Element.Role ? Words.Of($"{name} moved to {RoleName(before, reader, Element.Role)}") : Words.Of($"{name} changed");
     }
 
-    public override DesignEdit Inverse(DesignSpec before, DesignReader reader) => Back(before, Of(before).Elements, e => e.Id == Id, new PutOn(Id, Of(before).Elements.FirstOrDefault(e => e.Id == Id)));
+    public override DesignEdit Inverse(DesignSpec before, DesignReader reader) =>
+        Back(before, Of(before).Elements, e => e.Id == Id, new PutOn(Id, Of(before).Elements.FirstOrDefault(e => e.Id == Id)));
 }
 
 /// <summary>Cuts a free edge to a shape, or straight again.</summary>
 public sealed record Shape(string Id, ContourSpec? Contour) : DressEdit
 {
-    public override DesignSpec Apply(DesignSpec design, DesignReader reader) => With(design, Of(design) with { Contours = Put(Of(design).Contours, c => c.Id == Id, Contour is null ? null : Contour with { Id = Id }) });
+    public override DesignSpec Apply(DesignSpec design, DesignReader reader) =>
+        With(design, Of(design) with { Contours = Put(Of(design).Contours, c => c.Id == Id, Contour is null ? null : Contour with { Id = Id }) });
 
     public override Words Describe(DesignSpec before, DesignReader reader) => Contour is null ? Words.Of($"{Id} straight again") : Words.Of($"{Contour.Shape} on {RoleName(before, reader, Contour.Role)}");
 
-    public override DesignEdit Inverse(DesignSpec before, DesignReader reader) => Back(before, Of(before).Contours, c => c.Id == Id, new Shape(Id, Of(before).Contours.FirstOrDefault(c => c.Id == Id)));
+    public override DesignEdit Inverse(DesignSpec before, DesignReader reader) =>
+        Back(before, Of(before).Contours, c => c.Id == Id, new Shape(Id, Of(before).Contours.FirstOrDefault(c => c.Id == Id)));
 }
 
 /// <summary>Ribbon, twine, thread, tape: puts it round, or takes it off.</summary>
 public sealed record Tie(string Id, SoftSpec? Soft) : DressEdit
 {
-    public override DesignSpec Apply(DesignSpec design, DesignReader reader) => With(design, Of(design) with { Soft = Put(Of(design).Soft, s => s.Id == Id, Soft is null ? null : Soft with { Id = Id }) });
+    public override DesignSpec Apply(DesignSpec design, DesignReader reader) =>
+        With(design, Of(design) with { Soft = Put(Of(design).Soft, s => s.Id == Id, Soft is null ? null : Soft with { Id = Id }) });
 
     public override Words Describe(DesignSpec before, DesignReader reader) => Soft is null ? Words.Of($"no {Id}") : Words.Of($"{Soft.Kind} on {RoleName(before, reader, Soft.Role)}");
 

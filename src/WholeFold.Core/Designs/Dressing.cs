@@ -77,7 +77,8 @@ public enum WindowRule
 
 /// <param name="Through">The levels that it goes through, 0 for the card; null for all.</param>
 /// <param name="Around">The window before it that it is cut round, with the same middle.</param>
-public sealed record Window(string Id, string Role, Die? Die, OutlineShape Shape, Length Width, Length Height, IReadOnlyList<int>? Through, Placed Place, WindowRule Rule, string? Family, string? Around = null)
+public sealed record Window(string Id, string Role, Die? Die, OutlineShape Shape, Length Width, Length Height, IReadOnlyList<int>? Through, Placed Place,
+    WindowRule Rule, string? Family, string? Around = null)
 {
     /// <summary>Whether the die is passed twice for a longer opening.</summary>
     public bool Twice => Die is { } die && (Width > die.Width || Height > die.Height);
@@ -123,7 +124,8 @@ public enum HeldBy
 }
 
 /// <param name="Corners">Of a polygon, in shares of its size from its lower left.</param>
-public sealed record Element(string Id, string Name, string Role, OutlineShape Shape, IReadOnlyList<(double X, double Y)> Corners, Length Width, Length Height, Length Stands, bool IsFixed, Placed Place, string? BondedOn, Made Made, Stock Stock, HeldBy Held, string? Motif)
+public sealed record Element(string Id, string Name, string Role, OutlineShape Shape, IReadOnlyList<(double X, double Y)> Corners, Length Width, Length Height,
+    Length Stands, bool IsFixed, Placed Place, string? BondedOn, Made Made, Stock Stock, HeldBy Held, string? Motif)
 {
     public bool IsRaised => Stands > Length.Zero;
 

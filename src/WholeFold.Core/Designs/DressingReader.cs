@@ -125,7 +125,8 @@ internal sealed class DressingReader(Construction construction, Inventory hand, 
             throw new InputProblemException("die.family", $"{place}.family", $"no set of dies is called “{family}”", string.Join(", ", hand.All<Die>().Select(d => d.Family).OfType<string>().Distinct()));
         }
 
-        var inner = written.Around is not { } around ? null : before.FirstOrDefault(w => w.Id == around) ?? throw new InputProblemException("window.around", $"{place}.around", $"there is no window “{around}” before it", before.Count == 0 ? "the id of a window that is listed before it" : string.Join(", ", before.Select(w => w.Id)));
+        var inner = written.Around is not { } around ? null : before.FirstOrDefault(w => w.Id == around)
+            ?? throw new InputProblemException("window.around", $"{place}.around", $"there is no window “{around}” before it", before.Count == 0 ? "the id of a window that is listed before it" : string.Join(", ", before.Select(w => w.Id)));
         if (inner is not null && (written.Place is not null || written.Role != inner.Role))
         {
             throw new InputProblemException("window.around", written.Place is not null ? $"{place}.place" : $"{place}.role", $"it is cut round {inner.Id} and has its middle there", $"no place of its own, and the same role, {inner.Role}");
@@ -159,7 +160,8 @@ internal sealed class DressingReader(Construction construction, Inventory hand, 
 
         return new Window(
             written.Id, Role(written.Role, $"{place}.role"), die,
-            die?.Shape switch { DieShape.Rectangle => OutlineShape.Rectangle, DieShape.Circle => OutlineShape.Circle, DieShape.Oval => OutlineShape.Ellipse, _ => Shape(written.Shape, $"{place}.shape", polygon: false) },
+            die?.Shape switch { DieShape.Rectangle => OutlineShape.Rectangle, DieShape.Circle => OutlineShape.Circle, DieShape.Oval => OutlineShape.Ellipse,
+                _ => Shape(written.Shape, $"{place}.shape", polygon: false) },
             width, height, written.Through, Place(written.Place, $"{place}.place", before),
             written.Rule switch
             {
@@ -282,7 +284,8 @@ internal sealed class DressingReader(Construction construction, Inventory hand, 
             throw new InputProblemException("soft.passes", $"{place}.passes", $"it goes round {written.Passes} times", "1 to 20");
         }
 
-        return new SoftGood(written.Id, Role(written.Role, $"{place}.role"), One<SoftKind>(written.Kind, "kind"), One<SoftRule>(written.Rule, "rule"), written.Width is null ? Length.Zero : Within(written.Width, $"{place}.width", Length.Zero, Length.In(3), "a width"), written.Passes);
+        return new SoftGood(written.Id, Role(written.Role, $"{place}.role"), One<SoftKind>(written.Kind, "kind"), One<SoftRule>(written.Rule, "rule"),
+            written.Width is null ? Length.Zero : Within(written.Width, $"{place}.width", Length.Zero, Length.In(3), "a width"), written.Passes);
     }
 
     private Placed Place(PlaceSpec? written, string place, IReadOnlyList<Window> windows)

@@ -50,7 +50,8 @@ internal sealed class WrittenLengthConverter : JsonConverter<WrittenLength>
         {
             JsonValueKind.String => new WrittenLength(root.GetString()!),
             JsonValueKind.Number when root.TryGetDecimal(out var number) => new WrittenLength(number.ToString(CultureInfo.InvariantCulture)),
-            JsonValueKind.Object when root.TryGetProperty("units", out var units) && units.ValueKind == JsonValueKind.Number && units.TryGetInt64(out var whole) && Math.Abs(whole) < 1_000_000_000 => WrittenLength.Of(new Length(whole)),
+            JsonValueKind.Object when root.TryGetProperty("units", out var units) && units.ValueKind == JsonValueKind.Number && units.TryGetInt64(out var whole)
+                && Math.Abs(whole) < 1_000_000_000 => WrittenLength.Of(new Length(whole)),
             JsonValueKind.Object when root.TryGetProperty("mm", out var mm) && mm.ValueKind == JsonValueKind.Number && mm.TryGetDecimal(out var metric) => new WrittenLength($"{metric.ToString(CultureInfo.InvariantCulture)} mm"),
             _ => throw new JsonException("a length is a text such as “1 1/8 in”, a number in the design's unit, or an object with “units” or “mm”"),
         };
@@ -65,7 +66,8 @@ internal sealed class WrittenLengthConverter : JsonConverter<WrittenLength>
 /// <param name="Worn">False leaves the role bare from this level on.</param>
 /// <param name="Under">free: it ends at what is bonded on its face; first: it goes on first and runs under it.</param>
 /// <param name="Write">Whether it is there to be written on.</param>
-public sealed record LayerSpec([property: MaxLength(80)] string Role, int Level = 1, [property: MaxLength(60)] string? Stock = null, bool Worn = true, RevealSpec? Reveal = null, [property: MaxLength(10)] string? Under = null, bool Write = false);
+public sealed record LayerSpec([property: MaxLength(80)] string Role, int Level = 1, [property: MaxLength(60)] string? Stock = null, bool Worn = true,
+    RevealSpec? Reveal = null, [property: MaxLength(10)] string? Under = null, bool Write = false);
 
 /// <summary>The border of a layer, beside it and above and below it; the design's own where it is not said.</summary>
 public sealed record RevealSpec(WrittenLength? X = null, WrittenLength? Y = null);
@@ -88,7 +90,9 @@ public sealed record FromSpec([property: MaxLength(60)] string Edge, WrittenLeng
 /// <param name="Rule">What it does in another format: scale, fixed or margins.</param>
 /// <param name="Family">Where no die of its own set fits, another set of dies that may be taken.</param>
 /// <param name="Around">A window before it that it is cut round, with the same middle; without a die or a size of its own it is the next larger die of that one's set.</param>
-public sealed record WindowSpec([property: MaxLength(40)] string Id, [property: MaxLength(80)] string Role, [property: MaxLength(60)] string? Die = null, IReadOnlyList<WrittenLength>? Size = null, [property: MaxLength(20)] string Shape = "rectangle", IReadOnlyList<int>? Through = null, PlaceSpec? Place = null, [property: MaxLength(20)] string Rule = "scale", [property: MaxLength(60)] string? Family = null, [property: MaxLength(40)] string? Around = null);
+public sealed record WindowSpec([property: MaxLength(40)] string Id, [property: MaxLength(80)] string Role, [property: MaxLength(60)] string? Die = null,
+    IReadOnlyList<WrittenLength>? Size = null, [property: MaxLength(20)] string Shape = "rectangle", IReadOnlyList<int>? Through = null, PlaceSpec? Place = null,
+    [property: MaxLength(20)] string Rule = "scale", [property: MaxLength(60)] string? Family = null, [property: MaxLength(40)] string? Around = null);
 
 /// <summary>Something that is put on a face: stamped, printed, cut by die, built up.</summary>
 /// <param name="Shape">rectangle, circle, ellipse or polygon.</param>
@@ -101,15 +105,21 @@ public sealed record WindowSpec([property: MaxLength(40)] string Id, [property: 
 /// <param name="Outline">Of a polygon, its corners in shares of its size from its lower left: [[0, 0], [1, 0], [0.5, 1]].</param>
 /// <param name="Svg">Or a drawing that the outline is read from.</param>
 /// <param name="Motif">The drawing that is shown in it.</param>
-public sealed record ElementSpec([property: MaxLength(40)] string Id, [property: MaxLength(80)] string Role, [property: MaxLength(60)] string? Name = null, [property: MaxLength(20)] string Shape = "rectangle", IReadOnlyList<WrittenLength>? Size = null, WrittenLength? Height = null, bool Fixed = true, PlaceSpec? Place = null, [property: MaxLength(80)] string? BondedOn = null, [property: MaxLength(20)] string Made = "die-cut", [property: MaxLength(60)] string? Stock = null, [property: MaxLength(20)] string Held = "face", IReadOnlyList<IReadOnlyList<double>>? Outline = null, [property: MaxLength(SvgOutline.Longest)] string? Svg = null, [property: MaxLength(40)] string? Motif = null);
+public sealed record ElementSpec([property: MaxLength(40)] string Id, [property: MaxLength(80)] string Role, [property: MaxLength(60)] string? Name = null,
+    [property: MaxLength(20)] string Shape = "rectangle", IReadOnlyList<WrittenLength>? Size = null, WrittenLength? Height = null, bool Fixed = true,
+    PlaceSpec? Place = null, [property: MaxLength(80)] string? BondedOn = null, [property: MaxLength(20)] string Made = "die-cut",
+    [property: MaxLength(60)] string? Stock = null, [property: MaxLength(20)] string Held = "face", IReadOnlyList<IReadOnlyList<double>>? Outline = null,
+    [property: MaxLength(SvgOutline.Longest)] string? Svg = null, [property: MaxLength(40)] string? Motif = null);
 
 /// <summary>A free edge that is cut to a shape.</summary>
 /// <param name="Shape">roofs, hills, waves, or a drawing's.</param>
 /// <param name="Height">How far it rises above the height that the rule asks for.</param>
-public sealed record ContourSpec([property: MaxLength(40)] string Id, [property: MaxLength(80)] string Role, [property: MaxLength(20)] string Shape = "hills", WrittenLength? Height = null, [property: MaxLength(SvgOutline.Longest)] string? Svg = null);
+public sealed record ContourSpec([property: MaxLength(40)] string Id, [property: MaxLength(80)] string Role, [property: MaxLength(20)] string Shape = "hills",
+    WrittenLength? Height = null, [property: MaxLength(SvgOutline.Longest)] string? Svg = null);
 
 /// <summary>What is measured off a roll.</summary>
 /// <param name="Kind">ribbon, twine, thread, tape or foam.</param>
 /// <param name="Rule">run (along the face), wrap (round the piece), bow or knot.</param>
 /// <param name="Width">How wide it is.</param>
-public sealed record SoftSpec([property: MaxLength(40)] string Id, [property: MaxLength(80)] string Role, [property: MaxLength(20)] string Kind = "ribbon", [property: MaxLength(20)] string Rule = "wrap", WrittenLength? Width = null, int Passes = 1);
+public sealed record SoftSpec([property: MaxLength(40)] string Id, [property: MaxLength(80)] string Role, [property: MaxLength(20)] string Kind = "ribbon",
+    [property: MaxLength(20)] string Rule = "wrap", WrittenLength? Width = null, int Passes = 1);

@@ -48,7 +48,8 @@ internal sealed class SheetShift
 
     /// <summary>From creases across the chain to the next, and to both edges.</summary>
     private List<double> Rows(WrittenPiece piece) =>
-        [.. piece.Lines.Select(l => piece.Axis == Axis.X ? (l.From.Y, l.To.Y) : (l.From.X, l.To.X)).Where(l => Math.Abs(Value(l.Item1) - Value(l.Item2)) <= Near).Select(l => Value(l.Item1)).Append(0).Append(Value(piece.Across)).Order()];
+        [.. piece.Lines.Select(l => piece.Axis == Axis.X ? (l.From.Y, l.To.Y) : (l.From.X, l.To.X)).Where(l => Math.Abs(Value(l.Item1) - Value(l.Item2)) <= Near)
+            .Select(l => Value(l.Item1)).Append(0).Append(Value(piece.Across)).Order()];
 
     private Rational Exact(Affine sum) => sum.Evaluate(_system, s => _values.GetValueOrDefault(s, Rational.Zero));
 
@@ -60,7 +61,8 @@ internal sealed class SheetShift
         WrittenSum Place(WrittenSum sum) => moves(Value(sum)) ? Sum(sum, by) : sum;
         WrittenSpot Spot(WrittenSpot spot) => axis == Axis.X ? spot with { X = Place(spot.X) } : spot with { Y = Place(spot.Y) };
         WrittenRectangle Box(WrittenRectangle r) => new(Spot(r.From), Spot(r.To));
-        WrittenCrease Crease(WrittenCrease crease, Axis along) => along != axis || crease.Stretches is null ? crease : crease with { Stretches = [.. crease.Stretches.Select(s => new WrittenStretch(Place(s.From), Place(s.To)))] };
+        WrittenCrease Crease(WrittenCrease crease, Axis along) => along != axis || crease.Stretches is null ? crease
+            : crease with { Stretches = [.. crease.Stretches.Select(s => new WrittenStretch(Place(s.From), Place(s.To)))] };
 
         // What is bonded keeps its size: it goes all, or as its middle does.
         WrittenRegion Region(WrittenRegion region)

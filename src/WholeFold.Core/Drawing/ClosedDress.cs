@@ -23,7 +23,8 @@ public static class ClosedDress
             return [];
         }
 
-        var sides = card.Dressed.Roles.All.SelectMany(r => r.Faces).Where(f => f.Seen.Any(s => s.Pose == "closed")).DistinctBy(f => f.Id).ToLookup(f => f.Seen.First(s => s.Pose == "closed").FromBehind, f => f.Id);
+        var sides = card.Dressed.Roles.All.SelectMany(r => r.Faces).Where(f => f.Seen.Any(s => s.Pose == "closed")).DistinctBy(f => f.Id)
+            .ToLookup(f => f.Seen.First(s => s.Pose == "closed").FromBehind, f => f.Id);
         var (front, behind) = (On(card, sides[false].ToHashSet()), On(card, sides[true].ToHashSet()));
         var mirrored = behind.Count > front.Count;
         var foot = card.Closed.Footprint;

@@ -30,7 +30,8 @@ public sealed record WornCrease(Point From, Point To, bool Valley, bool Working)
 /// One side of a flat piece as a reader has it before her: its head uppermost, its left on the left hand. What lies on it is drawn
 /// where it lies, in true size, counted from its lower left corner.
 /// </summary>
-public sealed record DressedSheet(SizedPiece Piece, Face Face, Length Width, Length Height, IReadOnlyList<IReadOnlyList<Point>> Plates, IReadOnlyList<WornCrease> Creases, IReadOnlyList<WornFace> Faces)
+public sealed record DressedSheet(SizedPiece Piece, Face Face, Length Width, Length Height, IReadOnlyList<IReadOnlyList<Point>> Plates,
+    IReadOnlyList<WornCrease> Creases, IReadOnlyList<WornFace> Faces)
 {
     private Reading Reading { get; init; }
 
@@ -58,17 +59,25 @@ public sealed record DressedSheet(SizedPiece Piece, Face Face, Length Width, Len
         // The same place on a plate can have several roles, as posts and rails have; each is drawn by itself.
         var worn = faces.Select(f => new WornFace(
             f.Role, f.Face, Line(f.Face.Usual.Outline), reading.Read(f.Face.Usual.Box),
-            [.. card.Layers.Where(l => l.Role.Id == f.Role.Id).SelectMany(l => l.On.Where(o => o.On.Id == f.Face.Id).Select(o => new ReadLayer(l, Line(o.Outline), [.. o.Holes.Select(h => Line(h))], f.Face.Head)))],
+            [.. card.Layers.Where(l => l.Role.Id == f.Role.Id)
+                .SelectMany(l => l.On.Where(o => o.On.Id == f.Face.Id)
+                .Select(o => new ReadLayer(l, Line(o.Outline), [.. o.Holes.Select(h => Line(h))], f.Face.Head)))],
             [.. card.KeepOutsOn(f.Face).Select(k => new WornKeepOut(k, Line(k.Outline)))],
             [
                 .. card.Dressed.Windows.SelectMany(w => w.On.Where(o => o.Face.Id == f.Face.Id).Select(o => Thing(w.Window.Id, true, w.Window.Place, o))),
                 .. card.Dressed.Elements.SelectMany(e => e.On.Where(o => o.Face.Id == f.Face.Id).Select(o => Thing(e.Element.Id, false, e.Element.Place, o))),
             ])).ToList();
         return new DressedSheet(
-            piece, largest.Face.Face, reading.Width, reading.Height, [.. piece.Plates.Select(p => Line(p.Corners)), .. card.Dressed.Contours.SelectMany(c => c.On).Where(o => o.Face.Piece == piece.Piece.Id).Select(o => Line(o.Outline))],
-            [.. piece.AllScores.SelectMany(s => s.Parts.Select(p => new WornCrease(Read(p.From), Read(p.To), (s.Crease.Fold == Fold.Valley) == (largest.Face.Face == Face.Up), s.Crease.Working)))], worn) { Reading = reading };
+            piece, largest.Face.Face, reading.Width, reading.Height,
+                [.. piece.Plates.Select(p => Line(p.Corners)), .. card.Dressed.Contours.SelectMany(c => c.On).Where(o => o.Face.Piece == piece.Piece.Id)
+                .Select(o => Line(o.Outline))],
+            [.. piece.AllScores.SelectMany(s => s.Parts.Select(p =>
+                new WornCrease(Read(p.From), Read(p.To), (s.Crease.Fold == Fold.Valley) == (largest.Face.Face == Face.Up), s.Crease.Working)))],
+                worn) { Reading = reading };
 
-        WornThing Thing(string id, bool isWindow, Designs.Placed place, OnFace on) => new(id, isWindow, on, Line(on.Outline), reading.Read(on.Box), [.. Guide.DressedPlaces.Distances(place, on).Select(d => Distance(d.Edge, d.Distance, on))]);
+        WornThing Thing(string id, bool isWindow, Designs.Placed place, OnFace on) =>
+            new(id, isWindow, on, Line(on.Outline), reading.Read(on.Box),
+            [.. Guide.DressedPlaces.Distances(place, on).Select(d => Distance(d.Edge, d.Distance, on))]);
 
         WornDistance Distance(Designs.ReadEdge edge, Length distance, OnFace on)
         {

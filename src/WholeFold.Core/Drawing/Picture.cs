@@ -12,7 +12,8 @@ namespace WholeFold.Core.Drawing;
 /// <param name="IsLayer">Decoration on a panel, not the panel.</param>
 /// <param name="Tint">The colour of what it is made of; null where nobody has said.</param>
 /// <param name="Id">Of an element, which one.</param>
-public sealed record Shape(PlateRef Plate, IReadOnlyList<(double X, double Y)> Corners, IReadOnlyList<IReadOnlyList<(double X, double Y)>> Holes, double Light, bool Inside, bool IsLayer, string? Tint = null, string? Id = null);
+public sealed record Shape(PlateRef Plate, IReadOnlyList<(double X, double Y)> Corners, IReadOnlyList<IReadOnlyList<(double X, double Y)>> Holes, double Light,
+    bool Inside, bool IsLayer, string? Tint = null, string? Id = null);
 
 /// <summary>The folded card seen a little from above and from one side, what is behind first.</summary>
 public sealed record Picture(IReadOnlyList<Shape> Shapes)
@@ -94,7 +95,8 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
         var holes = piece.HolesIn(plate).ToList();
         IReadOnlyList<(double, double)> Outline(IEnumerable<Point> corners) => [.. corners.Select(c => at.Apply(c.X.Units, c.Y.Units)).Select(c => (c.X, c.Y))];
         IEnumerable<IReadOnlyList<Point>> Cut(bool layer) => holes.Concat(bodies.Where(b => b.IsHole && (layer || b.OfCard) && b.Plate == plate.Id && b.Copies.Contains(id)).Select(b => b.Outline));
-        Shape Draw(IEnumerable<Point> corners, bool layer, string? tint = null, string? element = null) => new(new PlateRef(id, plate.Id), Outline(corners), [.. Cut(layer).Select(Outline)], light, inside, layer, tint, element);
+        Shape Draw(IEnumerable<Point> corners, bool layer, string? tint = null, string? element = null) =>
+            new(new PlateRef(id, plate.Id), Outline(corners), [.. Cut(layer).Select(Outline)], light, inside, layer, tint, element);
         var layers = bodies.Where(b => !b.IsHole && b.Copies.Contains(id) && b.Plate == plate.Id && (b.Face == Face.Up) == inside).Select(b => Draw(b.Outline, true, b.Tint, b.Id));
         return new Seen([.. plate.Corners.Select(c => at.Apply(c.X.Units, c.Y.Units))], at.Ez, [Draw(plate.Corners, false), .. layers])
         {

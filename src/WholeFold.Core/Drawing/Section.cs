@@ -66,7 +66,8 @@ public sealed record Section(bool AcrossX, Length Width, int Rows, IReadOnlyList
         {
             var plies = Plied(figures, pose, levels, Through);
             var folds = FoldsOf(figures, plies, Crease).ToList();
-            var hit = folds.SelectMany(f => plies.Where(p => p.Row > f.Low && p.Row < f.High && p.From.Units + 1 < f.At.Units && f.At.Units + 1 < p.To.Units).Select(p => (Fold: f, p.Plate))).FirstOrDefault();
+            var hit = folds.SelectMany(f => plies.Where(p => p.Row > f.Low && p.Row < f.High && p.From.Units + 1 < f.At.Units && f.At.Units + 1 < p.To.Units)
+                .Select(p => (Fold: f, p.Plate))).FirstOrDefault();
             if (hit.Plate == default || round == MostRounds)
             {
                 var section = new Section(across, across ? pose.Width : pose.Height, plies.Select(p => p.Row + 1).Append(0).Max(), plies, folds, [.. Bonded(pose, figures, plies, Through)]);
@@ -101,7 +102,8 @@ public sealed record Section(bool AcrossX, Length Width, int Rows, IReadOnlyList
 
     private static List<Ply> Plied(Figures figures, ClosedPose pose, Dictionary<PlateRef, int> levels, Func<IReadOnlyList<Point>, IEnumerable<(Length From, Length To)>> through)
     {
-        List<Ply> plies = [.. pose.Panels.OrderBy(p => levels[p.Plate]).SelectMany(panel => through(panel.Corners).Select(c => new Ply(panel.Plate, figures.PlateOf(panel.Plate).Name, c.From, c.To, 0)))];
+        List<Ply> plies = [.. pose.Panels.OrderBy(p => levels[p.Plate])
+            .SelectMany(panel => through(panel.Corners).Select(c => new Ply(panel.Plate, figures.PlateOf(panel.Plate).Name, c.From, c.To, 0)))];
         bool IsFlat(Ply one, Ply other)
         {
             var piece = figures.PieceOf(one.Plate.Piece);

@@ -40,7 +40,8 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
         }
 
         var papers = card.Layers.Where(l => step.Phase == Phase.Cut && step.Things.Contains($"layers.{l.Id}")).Select(l => Flat(l.Role.Name, l.Width.Value, l.Height.Value)).ToList();
-        return papers.Count > 0 ? part is { } one && one < papers.Count ? [papers[one]] : papers : [.. step.Pieces.Take(3).Select(p => Piece(card, steps, at, card.Pieces.First(s => s.Piece.Id == p), part))];
+        return papers.Count > 0 ? part is { } one && one < papers.Count ? [papers[one]] : papers
+            : [.. step.Pieces.Take(3).Select(p => Piece(card, steps, at, card.Pieces.First(s => s.Piece.Id == p), part))];
     }
 
     private static StepDrawing Flat(string name, Length width, Length height) =>
@@ -129,7 +130,8 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
     /// <summary>The corner at which a ticked thing begins, in the flat piece.</summary>
     private static Point? Where(Card card, SizedPiece piece, string mark)
     {
-        var on = card.Dressed.Windows.Where(w => $"windows.{w.Window.Id}" == mark).SelectMany(w => w.On).Concat(card.Dressed.Elements.Where(e => $"elements.{e.Element.Id}" == mark).SelectMany(e => e.On)).FirstOrDefault(o => o.Face.Piece == piece.Piece.Id);
+        var on = card.Dressed.Windows.Where(w => $"windows.{w.Window.Id}" == mark).SelectMany(w => w.On)
+            .Concat(card.Dressed.Elements.Where(e => $"elements.{e.Element.Id}" == mark).SelectMany(e => e.On)).FirstOrDefault(o => o.Face.Piece == piece.Piece.Id);
         if (on is not null)
         {
             return new Point(on.Box.Left, on.Box.Bottom);
@@ -166,7 +168,8 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
         var corners = shapes.SelectMany(s => s.Corners).ToList();
         var (left, top) = (corners.Min(c => c.X), corners.Max(c => c.Y));
         IReadOnlyList<(double, double)> Line(IReadOnlyList<(double X, double Y)> outline) => [.. outline.Select(c => ((c.X - left) / Length.PerMillimetre, (top - c.Y) / Length.PerMillimetre))];
-        var marks = shapes.Select(s => new StepMark(s.IsLayer ? s.Id is { } id && !id.StartsWith("layers.", StringComparison.Ordinal) ? "thing" : "layer" : s.Inside ? "inside" : "outside", [Line(s.Corners), .. s.Holes.Select(Line)], true, isNew(s), s.Tint, s.Light)).ToList();
+        var marks = shapes.Select(s => new StepMark(s.IsLayer ? s.Id is { } id && !id.StartsWith("layers.", StringComparison.Ordinal) ? "thing" : "layer" : s.Inside
+            ? "inside" : "outside", [Line(s.Corners), .. s.Holes.Select(Line)], true, isNew(s), s.Tint, s.Light)).ToList();
         var drawn = marks.SelectMany(m => m.Lines).SelectMany(l => l).ToList();
         return new StepDrawing(name, drawn.Max(p => p.X), drawn.Max(p => p.Y), marks);
     }

@@ -42,7 +42,8 @@ public sealed class Dressed
         _elements = new(FindElements);
         _contours = new(() => [.. figures.Design.Dressing.Contours.Select(FindContour).Where(c => c.On.Count > 0)]);
         _layers = new(() => new LayerSizer(figures, figures.Design.Dressing.IsBare ? Roles.Named(figures) : Roles, Windows, Contours).Size());
-        _bodies = new(() => [.. Layers.SelectMany(l => l.Bodies(figures.Design.Adhesive)), .. Elements.SelectMany(BodiesOf), .. Windows.Where(w => w.GoesThrough(0)).SelectMany(CutOf), .. Contours.SelectMany(BodiesOf)]);
+        _bodies = new(() => [.. Layers.SelectMany(l => l.Bodies(figures.Design.Adhesive)), .. Elements.SelectMany(BodiesOf), .. Windows.Where(w => w.GoesThrough(0))
+            .SelectMany(CutOf), .. Contours.SelectMany(BodiesOf)]);
     }
 
     public Design Design => _figures.Design;
@@ -121,7 +122,9 @@ public sealed class Dressed
             var on = faces.Select(f => Lay(f, element, width, height, beside, stays)).ToList();
             var room = on.Count == 0 ? Length.Zero : on.Max(o => Length.Max(width - o.Reading.Width, height - o.Reading.Height));
             var large = HangsOver(element) ? Length.Zero : Length.Max(Length.Zero, room);
-            elements.Add(new SizedElement(element, on, Side(element, width, isWidth: true), Side(element, height, isWidth: false), large, large > Length.Zero ? [.. Roles.All.Where(r => r.Faces.All(f => Reading.Of(f, f.Open) is var read && read.Width >= width && read.Height >= height))] : [], (element.Width, element.Height)));
+            elements.Add(new SizedElement(element, on, Side(element, width, isWidth: true), Side(element, height, isWidth: false), large, large > Length.Zero
+                ? [.. Roles.All.Where(r => r.Faces.All(f => Reading.Of(f, f.Open) is var read && read.Width >= width && read.Height >= height))] : [],
+                (element.Width, element.Height)));
         }
 
         return elements;
@@ -163,7 +166,8 @@ public sealed class Dressed
     {
         var reading = on.Reading;
         var (from, to) = (reading.Lay(Length.Zero, reading.Height), reading.Lay(reading.Width, reading.Height));
-        return !_figures.Pieces.First(p => p.Piece.Id == on.Face.Piece).AllScores.Any(s => s.Axis == Axis.X ? from.X == to.X && from.X == s.Figure.Value : s.Axis == Axis.Y && from.Y == to.Y && from.Y == s.Figure.Value);
+        return !_figures.Pieces.First(p => p.Piece.Id == on.Face.Piece).AllScores.Any(s => s.Axis == Axis.X ? from.X == to.X && from.X == s.Figure.Value
+            : s.Axis == Axis.Y && from.Y == to.Y && from.Y == s.Figure.Value);
     }
 
     /// <summary>It is of the card itself, so it is drawn on both faces and lies there once.</summary>
@@ -175,7 +179,9 @@ public sealed class Dressed
     });
 
     /// <summary>What a window takes out of the card.</summary>
-    private IEnumerable<Body> CutOf(SizedWindow window) => window.On.Select(o => new Body(o.Face.Piece, o.Face.Plate, o.Face.Face, o.Outline, -Design.StockOf(o.Face.Piece).Caliper, -Design.StockOf(o.Face.Piece).Weighs, o.Face.Copies, IsHole: true, OfCard: true));
+    private IEnumerable<Body> CutOf(SizedWindow window) =>
+        window.On.Select(o => new Body(o.Face.Piece, o.Face.Plate, o.Face.Face, o.Outline, -Design.StockOf(o.Face.Piece).Caliper,
+        -Design.StockOf(o.Face.Piece).Weighs, o.Face.Copies, IsHole: true, OfCard: true));
 
     /// <summary>An element is as thick as it is with what holds it: foam where it is raised, else its own stock; print has no thickness.</summary>
     private IEnumerable<Body> BodiesOf(SizedElement element)
@@ -183,6 +189,7 @@ public sealed class Dressed
         var flat = element.Element.IsInk;
         var thick = flat ? Length.Zero : Length.Max(element.Element.Stands, element.Element.Stock.Caliper + Design.Adhesive.Thickness);
         var weighs = flat ? 0 : element.Element.Stock.Weighs + (element.Element.IsRaised ? Weight.FoamOf(element.Element.Stands) : Weight.Grammage(Design.Adhesive));
-        return element.On.Select(o => new Body(o.Face.Piece, o.Face.Plate, o.Face.Face, o.Outline, thick, weighs, o.Face.Copies, Id: element.Element.Id, Tint: element.Element.IsInk ? Ink : element.Element.Stock.Colour));
+        return element.On.Select(o => new Body(o.Face.Piece, o.Face.Plate, o.Face.Face, o.Outline, thick, weighs, o.Face.Copies, Id: element.Element.Id,
+            Tint: element.Element.IsInk ? Ink : element.Element.Stock.Colour));
     }
 }

@@ -120,7 +120,9 @@ public static class Faces
     {
         var shipped = Inventory.Shipped;
         var exact = shipped.Tools.FirstOrDefault(t => t.For(UnitSystem.Imperial).Exact);
-        var plain = new Design { Family = figures.Design.Family, Home = figures.Design.Home, Inventory = shipped, Stock = shipped.Stocks[2], LayerStock = shipped.Stocks[0], MatStock = shipped.Stocks[1], Adhesive = figures.Design.Adhesive, Choices = figures.Construction.Choices.ToDictionary(), Tools = exact?.Id };
+        var plain = new Design { Family = figures.Design.Family, Home = figures.Design.Home, Inventory = shipped, Stock = shipped.Stocks[2],
+            LayerStock = shipped.Stocks[0], MatStock = shipped.Stocks[1], Adhesive = figures.Design.Adhesive, Choices = figures.Construction.Choices.ToDictionary(),
+            Tools = exact?.Id };
         return shipped.Formats.OrderBy(f => f.Id == EverydayFormat ? 0 : 1).SelectMany(f => new[] { new Target(f, false), new Target(f, true) })
             .Select(t => Sizer.TrySize(plain with { Home = t }, t)).FirstOrDefault(f => f is not null && ReferenceEquals(f.Construction, figures.Construction));
     }
@@ -137,7 +139,9 @@ public static class Faces
             foreach (var (copies, free) in alike)
             {
                 var face = new FaceRef(new PlateRef(copies[0], plate.Id), side);
-                var seen = free.Select(part => SpotsOn(part)).Select(spots => poses.Where(p => p.Sight.Sees(face, spots, Math.Max(1, spots.Count / 5))).Select(p => view.Of(p.Name, face, p.Sight.Frames)).ToList()).ToList();
+                var seen = free.Select(part => SpotsOn(part))
+                    .Select(spots => poses.Where(p => p.Sight.Sees(face, spots, Math.Max(1, spots.Count / 5))).Select(p => view.Of(p.Name, face, p.Sight.Frames))
+                    .ToList()).ToList();
                 if (seen.Any(s => s.Count > 0))
                 {
                     var at = new Known([.. seen.Select(s => s.Count > 0)], [.. poses.Select(p => seen.SelectMany(s => s).FirstOrDefault(s => s.Pose == p.Name)).OfType<Seen>()]);
@@ -153,7 +157,8 @@ public static class Faces
     }
 
     /// <summary>Every face of every plate with what is free of it; of pieces cut alike, those that are bonded alike together.</summary>
-    private static IEnumerable<(SizedPiece Piece, SizedPlate Plate, Face Face, IReadOnlyList<(IReadOnlyList<PieceRef> Copies, IReadOnlyList<Polygon> Free)> Alike)> Parts(Figures figures, Func<FaceRef, bool> wanted)
+    private static IEnumerable<(SizedPiece Piece, SizedPlate Plate, Face Face, IReadOnlyList<(IReadOnlyList<PieceRef> Copies, IReadOnlyList<Polygon> Free)> Alike)> Parts(Figures figures,
+        Func<FaceRef, bool> wanted)
     {
         var bonded = figures.Construction.Bonds.Where(b => !b.IsLoose).SelectMany(b => b.Sides).ToLookup(s => s.On, s => (IReadOnlyList<Point>)[.. s.Region.Corners.Select(figures.ValueOf)]);
         foreach (var piece in figures.Pieces)
@@ -162,7 +167,9 @@ public static class Faces
             {
                 foreach (var side in new[] { Face.Up, Face.Down })
                 {
-                    var alike = piece.Piece.Copies.Where(copy => wanted(new FaceRef(new PlateRef(copy, plate.Id), side))).GroupBy(copy => string.Join('|', bonded[new FaceRef(new PlateRef(copy, plate.Id), side)].Select(r => string.Join(' ', Box.Round(r).Corners)).Order(StringComparer.Ordinal)))
+                    var alike = piece.Piece.Copies.Where(copy => wanted(new FaceRef(new PlateRef(copy, plate.Id), side)))
+                        .GroupBy(copy => string.Join('|', bonded[new FaceRef(new PlateRef(copy, plate.Id), side)].Select(r => string.Join(' ', Box.Round(r).Corners))
+                        .Order(StringComparer.Ordinal)))
                         .Select(g => ((IReadOnlyList<PieceRef>)[.. g], Free(figures, piece, plate, bonded[new FaceRef(new PlateRef(g.First(), plate.Id), side)]))).ToList();
                     yield return (piece, plate, side, alike);
                 }

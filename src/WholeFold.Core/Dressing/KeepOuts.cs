@@ -159,13 +159,15 @@ internal static class SlidePaths
                     var spots = frames.Select(f => f[on].Inverse.Apply(f[cut].Apply((at.Left.Units + at.Right.Units) / 2d, (at.Bottom.Units + at.Top.Units) / 2d))).ToList();
                     var (dx, dy) = (spots.Max(s => s.X) - spots.Min(s => s.X), spots.Max(s => s.Y) - spots.Min(s => s.Y));
                     var box = plate.Box;
-                    if (spots.Any(s => Math.Abs(s.Z) > Slides.Units || s.X < box.Left.Units - 1 || s.X > box.Right.Units + 1 || s.Y < box.Bottom.Units - 1 || s.Y > box.Top.Units + 1) || Math.Max(dx, dy) < Slides.Units)
+                    if (spots.Any(s => Math.Abs(s.Z) > Slides.Units || s.X < box.Left.Units - 1 || s.X > box.Right.Units + 1 || s.Y < box.Bottom.Units - 1
+                        || s.Y > box.Top.Units + 1) || Math.Max(dx, dy) < Slides.Units)
                     {
                         continue;
                     }
 
                     static Length At(double v) => new((long)Math.Round(v));
-                    paths.Add((on, (dx > dy ? new Box(At(spots.Min(s => s.X)), box.Bottom, At(spots.Max(s => s.X)), box.Top) : new Box(box.Left, At(spots.Min(s => s.Y)), box.Right, At(spots.Max(s => s.Y)))).Corners));
+                    paths.Add((on, (dx > dy ? new Box(At(spots.Min(s => s.X)), box.Bottom, At(spots.Max(s => s.X)), box.Top)
+                        : new Box(box.Left, At(spots.Min(s => s.Y)), box.Right, At(spots.Max(s => s.Y)))).Corners));
                 }
             }
         }

@@ -71,7 +71,8 @@ internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<Siz
             var (y, shrunkY) = Reveal(role, region.Box.Height, levels, Side(chosen, face, across: false));
             xs.Add(x);
             ys.Add(y);
-            yield return new Chosen(face, region, level, chosen?.Stock ?? (level < levels ? _design.MatStock : _design.LayerStock), new Border([.. xs], shrunkX), new Border([.. ys], shrunkY), chosen?.ToWriteOn ?? role.ToWriteOn);
+            yield return new Chosen(face, region, level, chosen?.Stock ?? (level < levels ? _design.MatStock : _design.LayerStock), new Border([.. xs], shrunkX),
+                new Border([.. ys], shrunkY), chosen?.ToWriteOn ?? role.ToWriteOn);
         }
     }
 
@@ -116,7 +117,8 @@ internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<Siz
         Box? inside = first.Region.IsRectangle ? null : shape is null ? default(Box) : Plane.Round(shape);
         var width = Side(new FigureRef.Layer(id, IsWidth: true), "wide", first.Region.Box.Width, first.X, inside?.Width);
         var height = Side(new FigureRef.Layer(id, IsWidth: false), "high", first.Region.Box.Height, first.Y, inside?.Height);
-        return new SizedLayer(id, role, [.. alike.Select(a => Laid(a, shape, first.Region.Box, width.Value, height.Value))], first.Level, first.Stock, width, height, first.Region.IsRectangle, alike.Any(a => a.ToWriteOn));
+        return new SizedLayer(id, role, [.. alike.Select(a => Laid(a, shape, first.Region.Box, width.Value, height.Value))], first.Level, first.Stock, width,
+            height, first.Region.IsRectangle, alike.Any(a => a.ToWriteOn));
     }
 
     /// <param name="inside">The line of the first of those that are cut alike; <paramref name="from"/> the box of its region.</param>
@@ -126,7 +128,9 @@ internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<Siz
         var left = box.Left + new Length((box.Width - width).Units / 2);
         var foot = box.Bottom + new Length((box.Height - height).Units / 2);
         var cut = new Box(left, foot, left + width, foot + height);
-        var holes = windows.Where(w => w.GoesThrough(layer.Level)).SelectMany(w => w.On.Where(o => o.Face.Plate == layer.Face.Plate && o.Face.Piece == layer.Face.Piece && (o.Face.Face == layer.Face.Face || w.Window.Through is null)).Select(o => o.Outline));
+        var holes = windows.Where(w => w.GoesThrough(layer.Level))
+            .SelectMany(w => w.On.Where(o => o.Face.Plate == layer.Face.Plate && o.Face.Piece == layer.Face.Piece
+            && (o.Face.Face == layer.Face.Face || w.Window.Through is null)).Select(o => o.Outline));
         var outline = layer.Region.IsRectangle ? cut.Corners : inside is null ? layer.Region.Outline : Follow(inside, box.Left - from.Left, box.Bottom - from.Bottom, width, height);
         IEnumerable<IReadOnlyList<Point>> own = layer.Region.Holes.Select(h => Plane.Corners(((NetTopologySuite.Geometries.Polygon)Plane.Offset(Plane.Shape(h), layer.X.Sum.Units)).ExteriorRing));
         return new LaidLayer(layer.Face, layer.Region, outline, [.. own.Concat(holes)]);

@@ -13,7 +13,8 @@ namespace WholeFold.Core.Dressing;
 /// <param name="Usual">Which of the two its construction means.</param>
 /// <param name="Head">The side of the flat piece that is uppermost as one reads it.</param>
 /// <param name="Seen">When it is seen; nothing of one that only a hand uncovers.</param>
-public sealed record RoleFace(string Id, string Name, string Piece, string Plate, Face Face, IReadOnlyList<PieceRef> Copies, FreePart Whole, FreePart Open, FreePart Usual, Edge Head, IReadOnlyList<Seen> Seen)
+public sealed record RoleFace(string Id, string Name, string Piece, string Plate, Face Face, IReadOnlyList<PieceRef> Copies, FreePart Whole, FreePart Open,
+    FreePart Usual, Edge Head, IReadOnlyList<Seen> Seen)
 {
     public FreePart For(Under? under) => under switch { Under.First => Whole, Under.Free => Open, _ => Usual };
 
@@ -94,7 +95,9 @@ public sealed class Roles
         {
             var piece = figures.Pieces.First(p => p.Piece.Id == face.Piece);
             var whole = Less(piece, piece.Plate(face.Plate));
-            roles.Add(new Role(face.Id, face.Name, [new RoleFace(face.Id, face.Name, face.Piece, face.Plate, face.Face, face.Copies, whole, face.Main, face.Main, face.Read.Head, face.Poses)], 0, null));
+            roles.Add(new Role(face.Id, face.Name,
+                [new RoleFace(face.Id, face.Name, face.Piece, face.Plate, face.Face, face.Copies, whole, face.Main, face.Main, face.Read.Head,
+                face.Poses)], 0, null));
         }
 
         return new Roles(roles);
@@ -113,10 +116,12 @@ public sealed class Roles
         var bonded = figures.Construction.Bonds.Any(b => !b.IsLoose && b.Sides.Any(s => s.On.Face == face && s.Plate.Plate == plate.Id && s.Piece.Piece == piece.Piece.Id));
         var poses = alike.FirstOrDefault()?.Poses ?? [];
         var head = alike.FirstOrDefault()?.Read.Head ?? (piece.Piece.FromHead ? Edge.Foot : Edge.Head);
-        return new RoleFace(Faces.IdOf(piece.Piece.Id, plate.Id, face), alike.FirstOrDefault()?.Name ?? own.Name, piece.Piece.Id, plate.Id, face, piece.Piece.Copies, bonded ? all : named ?? all, bonded ? open : named ?? open, named ?? all, head, poses);
+        return new RoleFace(Faces.IdOf(piece.Piece.Id, plate.Id, face), alike.FirstOrDefault()?.Name ?? own.Name, piece.Piece.Id, plate.Id, face,
+            piece.Piece.Copies, bonded ? all : named ?? all, bonded ? open : named ?? open, named ?? all, head, poses);
     }
 
-    private static bool Overlaps(FreePart part, Box box) => Length.Min(part.Box.Right, box.Right) > Length.Max(part.Box.Left, box.Left) && Length.Min(part.Box.Top, box.Top) > Length.Max(part.Box.Bottom, box.Bottom);
+    private static bool Overlaps(FreePart part, Box box) => Length.Min(part.Box.Right, box.Right) > Length.Max(part.Box.Left, box.Left)
+        && Length.Min(part.Box.Top, box.Top) > Length.Max(part.Box.Bottom, box.Bottom);
 
     private static FreePart Part(Box box) => new(box.Corners, [], true);
 

@@ -22,7 +22,8 @@ internal sealed class Sight
 
     private readonly IReadOnlyList<Sheet> _sheets;
 
-    private sealed record Sheet(PlateRef Plate, RigidTransform At, RigidTransform Inverse, IReadOnlyList<IReadOnlyList<(double X, double Y)>> Rings, (double Left, double Low, double Right, double High) Box);
+    private sealed record Sheet(PlateRef Plate, RigidTransform At, RigidTransform Inverse, IReadOnlyList<IReadOnlyList<(double X, double Y)>> Rings,
+        (double Left, double Low, double Right, double High) Box);
 
     /// <param name="holes">What the dressing cuts out of a plate, beside its own openings.</param>
     public Sight(Figures figures, MotionFrame frame, Func<PlateRef, IEnumerable<IReadOnlyList<Point>>>? holes = null)
@@ -129,7 +130,8 @@ internal sealed class Sight
 
     /// <summary>The plates that a line from a spot meets, the nearest first.</summary>
     public IEnumerable<(PlateRef Plate, double Far)> Met(Vec from, Vec way) =>
-        _sheets.Select(s => (s.Plate, Far: Far(s, s.Inverse.Apply(from), new Vec(s.At.Ex.Dot(way), s.At.Ey.Dot(way), s.At.Ez.Dot(way))))).Where(m => m.Far is not null).Select(m => (m.Plate, m.Far!.Value)).OrderBy(m => m.Item2);
+        _sheets.Select(s => (s.Plate, Far: Far(s, s.Inverse.Apply(from), new Vec(s.At.Ex.Dot(way), s.At.Ey.Dot(way), s.At.Ez.Dot(way)))))
+            .Where(m => m.Far is not null).Select(m => (m.Plate, m.Far!.Value)).OrderBy(m => m.Item2);
 
     /// <summary>What lies straight off a spot on a face, the nearest first.</summary>
     public IEnumerable<(PlateRef Plate, double Far)> Over(FaceRef face, double x, double y)
@@ -192,7 +194,9 @@ internal sealed class Sight
     private static Sheet Of(Figures figures, PlateRef plate, RigidTransform at, IEnumerable<IReadOnlyList<Point>> holes)
     {
         var sized = figures.PlateOf(plate);
-        IReadOnlyList<IReadOnlyList<(double, double)>> rings = [.. figures.PieceOf(plate.Piece).HolesIn(sized).Concat(holes).Prepend(sized.Corners).Select(r => (IReadOnlyList<(double, double)>)[.. r.Select(c => ((double)c.X.Units, (double)c.Y.Units))])];
+        IReadOnlyList<IReadOnlyList<(double, double)>> rings =
+            [.. figures.PieceOf(plate.Piece).HolesIn(sized).Concat(holes).Prepend(sized.Corners)
+            .Select(r => (IReadOnlyList<(double, double)>)[.. r.Select(c => ((double)c.X.Units, (double)c.Y.Units))])];
         return new Sheet(plate, at, at.Inverse, rings, (sized.Box.Left.Units, sized.Box.Bottom.Units, sized.Box.Right.Units, sized.Box.Top.Units));
     }
 }

@@ -16,7 +16,8 @@ internal static class SightLines
 
     public static IReadOnlyList<SightLine> Of(Figures figures, Dressed dressed)
     {
-        IEnumerable<IReadOnlyList<Point>> Holes(PlateRef plate) => dressed.Windows.Where(w => w.GoesThrough(0)).SelectMany(w => w.On.Where(o => o.Face.Plate == plate.Plate && o.Face.Copies.Contains(plate.Piece)).Select(o => o.Outline));
+        IEnumerable<IReadOnlyList<Point>> Holes(PlateRef plate) => dressed.Windows.Where(w => w.GoesThrough(0))
+            .SelectMany(w => w.On.Where(o => o.Face.Plate == plate.Plate && o.Face.Copies.Contains(plate.Piece)).Select(o => o.Outline));
         var lines = new List<SightLine>();
         foreach (var frame in new[] { Motion.JustAjar(figures), Motion.OnTheTable(figures) })
         {
@@ -25,7 +26,9 @@ internal static class SightLines
             {
                 var (box, reference) = (face.Open.Box, new FaceRef(face.Ref, face.Face));
                 var (wide, high) = (box.Width.Units / (double)Across, box.Height.Units / (double)Up);
-                List<(double X, double Y)> spots = [.. from i in Enumerable.Range(0, Across) from j in Enumerable.Range(0, Up) select (box.Left.Units + (wide * (i + 0.5)), box.Bottom.Units + (high * (j + 0.5)))];
+                List<(double X, double Y)> spots =
+                    [.. from i in Enumerable.Range(0, Across) from j in Enumerable.Range(0, Up)
+                    select (box.Left.Units + (wide * (i + 0.5)), box.Bottom.Units + (high * (j + 0.5)))];
                 List<Box> hidden = [.. spots.Zip(sight.AreSeen(reference, spots)).Where(s => !s.Second).Select(s => s.First)
                     .Select(s => new Box(new Length((long)(s.X - (wide / 2))), new Length((long)(s.Y - (high / 2))), new Length((long)(s.X + (wide / 2))), new Length((long)(s.Y + (high / 2)))))];
                 lines.Add(new SightLine(face, frame.Name!, 1 - (hidden.Count / (double)(Across * Up)), hidden));

@@ -44,7 +44,8 @@ public enum WindowFound
 /// <param name="Wished">What its face asks for in this format, before a die was taken.</param>
 /// <param name="Shift">Of one cut by passing a die twice, how far the second pass is moved.</param>
 /// <param name="Home">Its size at home.</param>
-public sealed record SizedWindow(Window Window, IReadOnlyList<OnFace> On, Die? Die, Measured Width, Measured Height, (Length Width, Length Height) Wished, Length? Shift, WindowFound Found, (Length Width, Length Height) Home)
+public sealed record SizedWindow(Window Window, IReadOnlyList<OnFace> On, Die? Die, Measured Width, Measured Height, (Length Width, Length Height) Wished,
+    Length? Shift, WindowFound Found, (Length Width, Length Height) Home)
 {
     /// <summary>Whether it is cut through a level: 0 the card, 1 its first layer.</summary>
     public bool GoesThrough(int level) => Window.Through?.Contains(level) ?? true;

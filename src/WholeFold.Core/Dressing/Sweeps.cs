@@ -49,7 +49,8 @@ internal static class Sweeps
                 {
                     var worst = spots.Select(s => sight.Nearest(face, s.X, s.Y)).OfType<Hit>().Where(m => name == "shown" || !over.Contains(m.On.Plate))
                         .Select(m => (m.On.Plate, m.Far, Into: At(m, raised.Where(r => r != element))))
-                        .Select(m => (m.Plate, m.Into, Deep: element.Element.Stands + (m.Into?.Element.Stands ?? Length.Zero) - new Length((long)m.Far))).OrderByDescending(m => m.Deep).FirstOrDefault();
+                        .Select(m => (m.Plate, m.Into, Deep: element.Element.Stands + (m.Into?.Element.Stands ?? Length.Zero) - new Length((long)m.Far)))
+                            .OrderByDescending(m => m.Deep).FirstOrDefault();
                     if (worst.Deep > Gives && !struck.Any(s => s.Into == element && s.Element == worst.Into))
                     {
                         struck.Add(new Struck(name, element, on, worst.Plate, worst.Deep, worst.Into));
@@ -64,7 +65,8 @@ internal static class Sweeps
 
     /// <summary>What is raised where a line meets a plate; of several the highest.</summary>
     private static SizedElement? At(Hit hit, IEnumerable<SizedElement> raised) => raised
-        .Where(r => r.On.Any(o => o.Face.Piece == hit.On.Plate.Piece.Piece && o.Face.Copies.Contains(hit.On.Plate.Piece) && o.Face.Plate == hit.On.Plate.Plate && o.Face.Face == hit.On.Face && Plane.Covers(o.Outline, hit.X, hit.Y)))
+        .Where(r => r.On.Any(o => o.Face.Piece == hit.On.Plate.Piece.Piece && o.Face.Copies.Contains(hit.On.Plate.Piece) && o.Face.Plate == hit.On.Plate.Plate
+            && o.Face.Face == hit.On.Face && Plane.Covers(o.Outline, hit.X, hit.Y)))
         .OrderByDescending(r => r.Element.Stands).FirstOrDefault();
 
     /// <summary>Spots all over an outline, its corners a little inside with them.</summary>

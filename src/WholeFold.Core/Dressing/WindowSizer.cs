@@ -18,8 +18,10 @@ internal static class WindowSizer
         var same = was is null || (was.Value.Width == now.Width && was.Value.Height == now.Height);
         var wished = same ? (window.Width, window.Height) : Wish(window, now, was!.Value);
         var margin = Dressed.WindowMargin.For(figures.Tools.System);
-        SizedWindow Put(Die? die, Length width, Length height, Length? shift, WindowFound found) => new(window, [.. faces.Select(f => Lay(f, window, width, height, margin, before, found != WindowFound.AsChosen))], die,
-            Side(figures, window, die, width, isWidth: true, wished.Item1, found), Side(figures, window, die, height, isWidth: false, wished.Item2, found), wished, shift, found, (window.Width, window.Height));
+        SizedWindow Put(Die? die, Length width, Length height, Length? shift, WindowFound found) =>
+            new(window, [.. faces.Select(f => Lay(f, window, width, height, margin, before, found != WindowFound.AsChosen))], die,
+            Side(figures, window, die, width, isWidth: true, wished.Item1, found), Side(figures, window, die, height, isWidth: false, wished.Item2, found), wished,
+                shift, found, (window.Width, window.Height));
         var inner = before.FirstOrDefault(w => w.Window.Id == window.Around);
         if (!same && inner is not null)
         {
@@ -68,7 +70,8 @@ internal static class WindowSizer
         }
 
         var next = inner.Die is { } own && own.Family == die.Family ? figures.Design.Inventory.LargerThan(own).FirstOrDefault() : figures.Design.Inventory.All<Die>()
-            .Where(d => d.IsOwned && d.Family == die.Family && d.Shape == die.Shape && d.Width > inner.Width.Value && d.Height > inner.Height.Value).OrderBy(d => d.Width.Units * d.Height.Units).FirstOrDefault();
+            .Where(d => d.IsOwned && d.Family == die.Family && d.Shape == die.Shape && d.Width > inner.Width.Value && d.Height > inner.Height.Value)
+                .OrderBy(d => d.Width.Units * d.Height.Units).FirstOrDefault();
         return put(next ?? die, (next ?? die).Width, (next ?? die).Height, null, next is null ? WindowFound.NoneFits : WindowFound.NearestDie);
     }
 
@@ -130,7 +133,9 @@ internal static class WindowSizer
             _ => Words.Of($"Chosen {value} {way}."),
         };
         var exact = found is WindowFound.AsChosen ? value : wished;
-        return new Measured(new FigureRef.Worn(window.Id, IsWindow: true, isWidth), value, die is not null ? new Setting.CutOut(value) : figures.Tools.Exact ? new Setting.ByMachine(value) : new Setting.ByBlade(value, Tooling.Lay.AsItLies), new Explanation(() => [new Reason(why, exact, value)], () => why));
+        return new Measured(new FigureRef.Worn(window.Id, IsWindow: true, isWidth), value, die is not null ? new Setting.CutOut(value) : figures.Tools.Exact
+            ? new Setting.ByMachine(value) : new Setting.ByBlade(value, Tooling.Lay.AsItLies),
+            new Explanation(() => [new Reason(why, exact, value)], () => why));
     }
 
     private static OnFace Lay(RoleFace face, Window window, Length width, Length height, Length beside, IReadOnlyList<SizedWindow> before, bool elsewhere)
@@ -143,7 +148,9 @@ internal static class WindowSizer
             return new OnFace(face, face.Open, round, reading.Outline(window.Shape, [], round));
         }
 
-        var read = reading.Put(window.Place, width, height, beside, id => before.FirstOrDefault(w => w.Window.Id == id)?.On.FirstOrDefault(o => o.Face.Id == face.Id)?.Read, elsewhere ? window.Place.From.Where(f => f.Window is null).Select(f => f.Distance).Append(beside).Min() : null);
+        var read = reading.Put(window.Place, width, height, beside,
+            id => before.FirstOrDefault(w => w.Window.Id == id)?.On.FirstOrDefault(o => o.Face.Id == face.Id)?.Read, elsewhere
+            ? window.Place.From.Where(f => f.Window is null).Select(f => f.Distance).Append(beside).Min() : null);
         return new OnFace(face, face.Open, read, reading.Outline(window.Shape, [], read));
     }
 }

@@ -8,7 +8,9 @@ namespace WholeFold.Core.Exchange;
 
 public sealed record OwnDiffersJson(int Line, string Figure, LengthJson Is, LengthJson Would);
 
-public sealed record OwnRecognisedJson(string Construction, string Name, IReadOnlyDictionary<string, string> Choices, IReadOnlyDictionary<string, LengthJson> Parameters, LengthJson Width, LengthJson Height, IReadOnlyList<OwnDiffersJson> Differs, IReadOnlyList<string> Missing, double Score);
+public sealed record OwnRecognisedJson(string Construction, string Name, IReadOnlyDictionary<string, string> Choices,
+    IReadOnlyDictionary<string, LengthJson> Parameters, LengthJson Width, LengthJson Height, IReadOnlyList<OwnDiffersJson> Differs, IReadOnlyList<string> Missing,
+    double Score);
 
 public sealed record OwnNextJson(string Rule, double Sure);
 
@@ -30,7 +32,9 @@ public sealed record OwnNotedJson(int Line, string Name, LengthJson Value);
 /// <param name="Noted">Figures that are no side and no score of a piece: kept, and nothing is worked out by them.</param>
 /// <param name="Left">Lines that were not understood, or not wholly.</param>
 /// <param name="LeftOut">What of a drawing could not be carried over; none of a list.</param>
-public sealed record OwnJson([property: JsonIgnore(Condition = JsonIgnoreCondition.Never)] OwnRecognisedJson? Recognised, IReadOnlyList<OwnRecognisedJson> Closest, IReadOnlyList<OwnRuleJson> Rules, IReadOnlyList<OwnQuestionJson> Questions, IReadOnlyList<OwnContradictionJson> Contradictions, IReadOnlyDictionary<string, LengthJson> Figures, IReadOnlyList<OwnNotedJson> Noted, IReadOnlyList<OwnLeftJson> Left, IReadOnlyList<string> LeftOut)
+public sealed record OwnJson([property: JsonIgnore(Condition = JsonIgnoreCondition.Never)] OwnRecognisedJson? Recognised, IReadOnlyList<OwnRecognisedJson> Closest,
+    IReadOnlyList<OwnRuleJson> Rules, IReadOnlyList<OwnQuestionJson> Questions, IReadOnlyList<OwnContradictionJson> Contradictions,
+    IReadOnlyDictionary<string, LengthJson> Figures, IReadOnlyList<OwnNotedJson> Noted, IReadOnlyList<OwnLeftJson> Left, IReadOnlyList<string> LeftOut)
 {
     public static OwnJson Of(OwnDesign own, DisplayUnit unit, IReadOnlyList<string>? leftOut = null)
     {
@@ -48,10 +52,12 @@ public sealed record OwnJson([property: JsonIgnore(Condition = JsonIgnoreConditi
 
         return new OwnJson(
             own.Recognised is null ? null : One(own.Recognised), [.. own.Closest.Take(3).Select(One)],
-            [.. own.Figures.Select(f => new OwnRuleJson(f.Line, f.Name, f.Figure, f.Rule.Write(unit), Math.Round(f.Sure, 3), [.. f.Next.Select(n => new OwnNextJson(n.Rule.Write(unit), Math.Round(n.Sure, 3)))]))],
+            [.. own.Figures.Select(f => new OwnRuleJson(f.Line, f.Name, f.Figure, f.Rule.Write(unit), Math.Round(f.Sure, 3),
+                [.. f.Next.Select(n => new OwnNextJson(n.Rule.Write(unit), Math.Round(n.Sure, 3)))]))],
             [.. own.Questions.Select(q => new OwnQuestionJson(q.Line, q.Figure, q.Ask.Write(unit)))],
             [.. own.Contradictions.Select(c => new OwnContradictionJson(c.Line, c.Text.Write(unit), [.. c.Likely.Select(l => new OwnLikelyJson(LengthJson.Of(l.Value), l.Because.Write(unit)))]))],
-            figures, [.. own.List.Named.Select(n => new OwnNotedJson(n.Line, n.Name, LengthJson.Of(n.Value)))], [.. own.List.Left.Select(l => new OwnLeftJson(l.Line, l.Text, l.Would, l.InPart))], leftOut ?? []);
+            figures, [.. own.List.Named.Select(n => new OwnNotedJson(n.Line, n.Name, LengthJson.Of(n.Value)))],
+                [.. own.List.Left.Select(l => new OwnLeftJson(l.Line, l.Text, l.Would, l.InPart))], leftOut ?? []);
     }
 
     public static string Write(OwnDesign own, DisplayUnit unit, IReadOnlyList<string>? leftOut = null) => JsonSerializer.Serialize(Of(own, unit, leftOut), StrictJson.Options);

@@ -36,7 +36,8 @@ public static class PageDxf
 
         // A machine works in the order of the file: scores before cuts and what is inside before what is round it, as nothing
         // lies still once it is cut out.
-        foreach (var (layer, mark) in page.Parts.SelectMany(p => p.Marks).Select(m => (Layer: LayerOf(m), Mark: m)).OrderBy(m => _layers.TakeWhile(l => l.Name != m.Layer).Count()).ThenBy(m => Extent(m.Mark)))
+        foreach (var (layer, mark) in page.Parts.SelectMany(p => p.Marks).Select(m => (Layer: LayerOf(m), Mark: m))
+            .OrderBy(m => _layers.TakeWhile(l => l.Name != m.Layer).Count()).ThenBy(m => Extent(m.Mark)))
         {
             WriteMark(text, layer, mark, page.Height);
         }

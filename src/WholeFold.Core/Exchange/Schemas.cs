@@ -50,7 +50,9 @@ public static class Schemas
     {
         TreatNullObliviousAsNonNullable = true,
         TransformSchemaNode = (context, node) => context.TypeInfo.Type == typeof(WrittenFigure)
-            ? new JsonObject { ["anyOf"] = new JsonArray(new JsonObject { ["type"] = "string" }, new JsonObject { ["type"] = "object", ["properties"] = new JsonObject { ["value"] = new JsonObject { ["type"] = "string" }, ["tools"] = new JsonObject { ["type"] = "string" } }, ["required"] = new JsonArray("value"), ["additionalProperties"] = false }) }
+            ? new JsonObject { ["anyOf"] = new JsonArray(new JsonObject { ["type"] = "string" },
+                new JsonObject { ["type"] = "object", ["properties"] =
+                new JsonObject { ["value"] = new JsonObject { ["type"] = "string" }, ["tools"] = new JsonObject { ["type"] = "string" } }, ["required"] = new JsonArray("value"), ["additionalProperties"] = false }) }
             : context.TypeInfo.Type == typeof(WrittenLength) ? new JsonObject { ["anyOf"] = new JsonArray(new JsonObject { ["type"] = "string" }, new JsonObject { ["type"] = "number" }, new JsonObject { ["type"] = "object" }) }
             : node,
     });

@@ -39,24 +39,29 @@ public sealed record SettingJson(string How, LengthJson At, LengthJson? Groove, 
 
 /// <param name="From">Of a slanting one, where it begins: from the left edge and from the foot; <paramref name="To"/> where it ends.</param>
 /// <param name="Stretches">What of its line is scored, from and to along it, where that is not all of it.</param>
-public sealed record ScoreJson(string Axis, LengthJson At, string Direction, string Kind, SettingJson Set, IReadOnlyList<LengthJson>? From = null, IReadOnlyList<LengthJson>? To = null, IReadOnlyList<IReadOnlyList<LengthJson>>? Stretches = null);
+public sealed record ScoreJson(string Axis, LengthJson At, string Direction, string Kind, SettingJson Set, IReadOnlyList<LengthJson>? From = null,
+    IReadOnlyList<LengthJson>? To = null, IReadOnlyList<IReadOnlyList<LengthJson>>? Stretches = null);
 
 /// <param name="Corners">The outline of a shape that is no rectangle.</param>
 /// <param name="Open">Of one that is cut on three sides, the side at which it stays on.</param>
-public sealed record CutJson(string Kind, string Shape, IReadOnlyList<LengthJson> From, IReadOnlyList<LengthJson> To, SettingJson Set, IReadOnlyList<IReadOnlyList<LengthJson>>? Corners = null, string? Open = null);
+public sealed record CutJson(string Kind, string Shape, IReadOnlyList<LengthJson> From, IReadOnlyList<LengthJson> To, SettingJson Set,
+    IReadOnlyList<IReadOnlyList<LengthJson>>? Corners = null, string? Open = null);
 
 public sealed record PieceSetJson(SettingJson Width, SettingJson Height);
 
 /// <summary>Scores set with the piece lying one way: by their places in the piece's list, in the order of setting.</summary>
 public sealed record PassJson(string Lay, IReadOnlyList<int> Scores);
 
-public sealed record PieceJson(string Id, string Name, int Quantity, LengthJson Width, LengthJson Height, string Stock, IReadOnlyList<ScoreJson> Scores, IReadOnlyList<PassJson> Order, IReadOnlyList<CutJson> Cuts, PieceSetJson Set);
+public sealed record PieceJson(string Id, string Name, int Quantity, LengthJson Width, LengthJson Height, string Stock, IReadOnlyList<ScoreJson> Scores,
+    IReadOnlyList<PassJson> Order, IReadOnlyList<CutJson> Cuts, PieceSetJson Set);
 
 /// <param name="Role">The role that it covers.</param>
 /// <param name="Heads">By panel, the side of the flat piece that is uppermost as the face is read: which way up a paper with a way up goes on.</param>
 /// <param name="Outline">Of one that is no rectangle, its corners from the lower left of its box; and how it is cut.</param>
 /// <param name="DropsOut">What its windows let drop: pieces with their size, to be used again.</param>
-public sealed record LayerJson(string Id, IReadOnlyList<string> Panels, string Face, int Level, string Stock, LengthJson Width, LengthJson Height, int Quantity, string Role, IReadOnlyDictionary<string, string> Heads, IReadOnlyList<IReadOnlyList<LengthJson>>? Outline = null, string? Cut = null, bool? ToWriteOn = null, IReadOnlyList<IReadOnlyList<LengthJson>>? DropsOut = null);
+public sealed record LayerJson(string Id, IReadOnlyList<string> Panels, string Face, int Level, string Stock, LengthJson Width, LengthJson Height, int Quantity,
+    string Role, IReadOnlyDictionary<string, string> Heads, IReadOnlyList<IReadOnlyList<LengthJson>>? Outline = null, string? Cut = null, bool? ToWriteOn = null,
+    IReadOnlyList<IReadOnlyList<LengthJson>>? DropsOut = null);
 
 /// <summary>Where a thing lies on one face of the flat piece.</summary>
 /// <param name="Box">Left, foot, right and head in the flat piece.</param>
@@ -71,11 +76,15 @@ public sealed record PlacedJson(string Anchor, IReadOnlyList<EdgeJson> From, str
 /// <param name="Found">asChosen, nearestDie, byRule or noneFits.</param>
 /// <param name="Was">Its size at home.</param>
 /// <param name="DropsOut">What drops out, as a piece that may be used again.</param>
-public sealed record WindowJson(string Id, string Role, string? Die, string Shape, IReadOnlyList<LengthJson> Size, IReadOnlyList<int>? Through, PlacedJson Place, IReadOnlyDictionary<string, LengthJson> Margins, IReadOnlyList<LengthJson> Wished, LengthJson? Shift, string Found, IReadOnlyList<LengthJson> Was, IReadOnlyList<LengthJson> DropsOut, int Quantity, IReadOnlyList<OnJson> On);
+public sealed record WindowJson(string Id, string Role, string? Die, string Shape, IReadOnlyList<LengthJson> Size, IReadOnlyList<int>? Through, PlacedJson Place,
+    IReadOnlyDictionary<string, LengthJson> Margins, IReadOnlyList<LengthJson> Wished, LengthJson? Shift, string Found, IReadOnlyList<LengthJson> Was,
+    IReadOnlyList<LengthJson> DropsOut, int Quantity, IReadOnlyList<OnJson> On);
 
 /// <param name="Height">How far it stands off its face.</param>
 /// <param name="Fits">Whether its face takes it; else by how much it is too large, and the roles that would take it.</param>
-public sealed record ElementJson(string Id, string Name, string Role, string Shape, IReadOnlyList<LengthJson> Size, LengthJson Height, bool Fixed, PlacedJson Place, string? BondedOn, string Made, string Stock, string Held, bool Fits, LengthJson? TooLarge, IReadOnlyList<string>? WouldTake, IReadOnlyList<LengthJson> Was, int Quantity, IReadOnlyList<OnJson> On, IReadOnlyList<IReadOnlyList<LengthJson>>? Outline = null);
+public sealed record ElementJson(string Id, string Name, string Role, string Shape, IReadOnlyList<LengthJson> Size, LengthJson Height, bool Fixed, PlacedJson Place,
+    string? BondedOn, string Made, string Stock, string Held, bool Fits, LengthJson? TooLarge, IReadOnlyList<string>? WouldTake, IReadOnlyList<LengthJson> Was,
+    int Quantity, IReadOnlyList<OnJson> On, IReadOnlyList<IReadOnlyList<LengthJson>>? Outline = null);
 
 /// <param name="Free">What of it is free: outlines in the flat piece, the largest first.</param>
 /// <param name="Poses">When it is seen, and which side of the flat piece is uppermost then.</param>
@@ -117,7 +126,9 @@ public sealed record EdgeJson(string Edge, LengthJson Distance);
 /// <param name="Most">Where the area is only the least that holds, how large it may be.</param>
 public sealed record BondJson(string Id, string A, string B, IReadOnlyList<LengthJson> Area, LengthJson Limit, LengthJson RunLength, string Pose, IReadOnlyList<LengthJson>? Most = null);
 
-public sealed record StepJson(string Id, string Say, IReadOnlyList<string> Figures, string Tool, string? Lay, string? Face, IReadOnlyList<string> Bonds, string Pose, string? Reach, int Seconds, IReadOnlyList<string> Cautions, string Phase, string Title, string? Why, string? LookFor, int Holds, string? HoldsFor, IReadOnlyList<string> Marks, IReadOnlyList<string> Gone, IReadOnlyList<string> Pieces, IReadOnlyList<string> Things);
+public sealed record StepJson(string Id, string Say, IReadOnlyList<string> Figures, string Tool, string? Lay, string? Face, IReadOnlyList<string> Bonds,
+    string Pose, string? Reach, int Seconds, IReadOnlyList<string> Cautions, string Phase, string Title, string? Why, string? LookFor, int Holds, string? HoldsFor,
+    IReadOnlyList<string> Marks, IReadOnlyList<string> Gone, IReadOnlyList<string> Pieces, IReadOnlyList<string> Things);
 
 public sealed record ReasonJson(string Why, LengthJson From, LengthJson To);
 
@@ -181,7 +192,10 @@ public static class SizedJson
             sized.Tools.Id,
             LengthWriter.Symbol(unit),
             parameters,
-            new ClosedJson(LengthJson.Of(card.Size.Width), LengthJson.Of(card.Size.Height), LengthJson.Of(card.Thickness.Greatest), LengthJson.Of(card.Thickness.Mean), Spot(new Point(card.Thickness.ThickestAt.X - card.Closed.Footprint.Left, card.Thickness.ThickestAt.Y - card.Closed.Footprint.Bottom)), Math.Round(card.Grams, 1), sized.Construction.States.Count == 0 ? null : [.. card.States.Select(s => new StateJson(s.State.Id, s.State.Name, LengthJson.Of(s.Pose.Width), LengthJson.Of(s.Pose.Height)))]),
+            new ClosedJson(LengthJson.Of(card.Size.Width), LengthJson.Of(card.Size.Height), LengthJson.Of(card.Thickness.Greatest),
+                LengthJson.Of(card.Thickness.Mean), Spot(new Point(card.Thickness.ThickestAt.X - card.Closed.Footprint.Left,
+                card.Thickness.ThickestAt.Y - card.Closed.Footprint.Bottom)), Math.Round(card.Grams, 1), sized.Construction.States.Count == 0 ? null
+                : [.. card.States.Select(s => new StateJson(s.State.Id, s.State.Name, LengthJson.Of(s.Pose.Width), LengthJson.Of(s.Pose.Height)))]),
             [.. sized.Pieces.Select(p => new PieceJson(
                 p.Piece.Id,
                 p.Piece.Name,
@@ -213,17 +227,23 @@ public static class SizedJson
                 new PieceSetJson(Set(p.Width.Setting), Set(p.Height.Setting))))],
             [.. card.Layers.Select(l => DressedJson.Layer(card, l, unit))],
             card.Envelope is { } e ? new EnvelopeJson(e.Id, LengthJson.Of(e.Width), LengthJson.Of(e.Height), Name(card.EnvelopeGrade!.Value)) : null,
-            [.. card.Checks.Select(c => new CheckJson(c.Id, c.Severity.ToString().ToLowerInvariant(), c.Text.Write(unit), c.Figures.ToDictionary(f => f.Key, f => LengthJson.Of(f.Value)), c.Fix is { } fix ? new FixJson(fix.Edit, fix.Words.Write(unit)) : null, c.At is { } at ? new AtJson(at.Piece, at.Plate, Name(at.Face), DressedJson.Box(at.Box)) : null))],
+            [.. card.Checks.Select(c => new CheckJson(c.Id, c.Severity.ToString().ToLowerInvariant(), c.Text.Write(unit),
+                c.Figures.ToDictionary(f => f.Key, f => LengthJson.Of(f.Value)), c.Fix is { } fix ? new FixJson(fix.Edit, fix.Words.Write(unit)) : null,
+                c.At is { } at ? new AtJson(at.Piece, at.Plate, Name(at.Face), DressedJson.Box(at.Box)) : null))],
             card.All.ToDictionary(f => f.Id.ToString(), f => (IReadOnlyList<ReasonJson>)[.. f.Reasons.Select(r => new ReasonJson(r.Why.Write(unit), LengthJson.Of(r.From), LengthJson.Of(r.To)))]),
             card.All.ToDictionary(f => f.Id.ToString(), f => f.Said.Write(unit)),
             card.SafeSides.ToDictionary(s => s.Key.ToString(), s => new SafeJson(Name(s.Value.Direction), s.Value.Why.Write(unit), s.Value.Twins)),
-            [.. Places.Of(sized).Concat(DressedPlaces.Of(card)).Select(p => new PlaceJson(p.Id, p.What, p.On, [.. p.From.Select(f => new EdgeJson(f.Edge, LengthJson.Of(f.Distance)))], p.Pose, p.Mark, p.Vanishes))],
+            [.. Places.Of(sized).Concat(DressedPlaces.Of(card))
+                .Select(p => new PlaceJson(p.Id, p.What, p.On, [.. p.From.Select(f => new EdgeJson(f.Edge, LengthJson.Of(f.Distance)))], p.Pose, p.Mark,
+                p.Vanishes))],
             [.. (BondOrder.Of(sized) ?? []).Select(o => Bond(sized, o))],
-            [.. Steps.Of(card).Select(s => new StepJson(s.Id, s.Say.Write(unit), s.Figures, s.Tool, s.Lay, s.Face, s.Bonds, s.Pose, s.Reach, s.Seconds, s.Cautions, Name(s.Phase), s.Title, s.Why?.Write(unit), s.LookFor?.Write(unit), s.Holds, s.HoldsFor, s.Marks, s.Gone, s.Pieces, s.Things))],
+            [.. Steps.Of(card).Select(s => new StepJson(s.Id, s.Say.Write(unit), s.Figures, s.Tool, s.Lay, s.Face, s.Bonds, s.Pose, s.Reach, s.Seconds, s.Cautions,
+                Name(s.Phase), s.Title, s.Why?.Write(unit), s.LookFor?.Write(unit), s.Holds, s.HoldsFor, s.Marks, s.Gone, s.Pieces, s.Things))],
             DressedJson.Faces(card),
             [.. card.Dressed.Windows.Select(DressedJson.Window)],
             [.. card.Dressed.Elements.Select(DressedJson.Element)],
-            [.. SoftGoods.Of(sized, card.Dressed).Select(g => new SoftJson(g.Good.Id, g.Good.Role, DressingWriter.Name(g.Good.Kind), DressingWriter.Name(g.Good.Rule), LengthJson.Of(g.Length), g.Hidden))],
+            [.. SoftGoods.Of(sized, card.Dressed).Select(g =>
+                new SoftJson(g.Good.Id, g.Good.Role, DressingWriter.Name(g.Good.Kind), DressingWriter.Name(g.Good.Rule), LengthJson.Of(g.Length), g.Hidden))],
             [.. card.Dressed.Contours.Select(DressedJson.Contour)],
             card.Standing is { } standing ? new StandsJson(Math.Round(standing.Degrees, 1), LengthJson.Of(standing.High)) : null);
     }
@@ -232,7 +252,9 @@ public static class SizedJson
     {
         var bond = Places.FiguresOf(sized, ordered.Bond);
         static string On(BondSide side) => $"{side.Plate} {Name(side.On.Face)}";
-        return new BondJson(bond.Bond.Id, On(bond.Bond.A), On(bond.Bond.B), [LengthJson.Of(bond.Width), LengthJson.Of(bond.Height)], LengthJson.Of(bond.Limit), LengthJson.Of(bond.Run), ordered.Laid switch { LaidBy.Flat => "flat", LaidBy.FoldedFlat => "foldedFlat", LaidBy.Closed => "closed", _ => "standing" }, bond.Most is var (wide, high) ? [LengthJson.Of(wide), LengthJson.Of(high)] : null);
+        return new BondJson(bond.Bond.Id, On(bond.Bond.A), On(bond.Bond.B), [LengthJson.Of(bond.Width), LengthJson.Of(bond.Height)], LengthJson.Of(bond.Limit),
+            LengthJson.Of(bond.Run), ordered.Laid switch { LaidBy.Flat => "flat", LaidBy.FoldedFlat => "foldedFlat", LaidBy.Closed => "closed", _ => "standing" },
+            bond.Most is var (wide, high) ? [LengthJson.Of(wide), LengthJson.Of(high)] : null);
     }
 
     /// <summary>A name as it is written in JSON: <c>headOverHeels</c>.</summary>

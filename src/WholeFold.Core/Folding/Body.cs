@@ -12,4 +12,5 @@ namespace WholeFold.Core.Folding;
 /// <param name="IsHole">Whether it is missing rather than there: from a paper, or, where <paramref name="OfCard"/>, from the plate itself.</param>
 /// <param name="Tint">Its colour, to draw it.</param>
 /// <param name="Id">Of an element, which one; null of a paper.</param>
-public sealed record Body(string Piece, string Plate, Face Face, IReadOnlyList<Point> Outline, Length Thickness, double Weighs, IReadOnlyList<PieceRef> Copies, bool IsHole = false, bool OfCard = false, string? Id = null, string? Tint = null);
+public sealed record Body(string Piece, string Plate, Face Face, IReadOnlyList<Point> Outline, Length Thickness, double Weighs, IReadOnlyList<PieceRef> Copies,
+    bool IsHole = false, bool OfCard = false, string? Id = null, string? Tint = null);

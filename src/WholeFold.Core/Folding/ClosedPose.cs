@@ -51,7 +51,8 @@ public sealed record ClosedPose(IReadOnlyList<PlacedPanel> Panels, IReadOnlyList
     /// <summary>Folds the pieces flat and joins them by their bonds.</summary>
     /// <param name="value">Evaluates a bond's region at the sized figures.</param>
     /// <param name="state">Another state than the closed one.</param>
-    internal static ClosedPose Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, CardState? state = null) => Of(construction, pieces, value, new Linkage(construction, pieces, value, construction.Bonds, null), state);
+    internal static ClosedPose Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, CardState? state = null) =>
+        Of(construction, pieces, value, new Linkage(construction, pieces, value, construction.Bonds, null), state);
 
     private static ClosedPose Of(Construction construction, IReadOnlyList<SizedPiece> pieces, Func<Affine, Rational> value, Linkage linkage, CardState? state)
     {

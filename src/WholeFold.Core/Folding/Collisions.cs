@@ -101,7 +101,8 @@ public static class Collisions
         public Vec Corner { get; }
 
         public bool Meets(Sheet other) =>
-            _box.Low.X < other._box.High.X && other._box.Low.X < _box.High.X && _box.Low.Y < other._box.High.Y && other._box.Low.Y < _box.High.Y && _box.Low.Z < other._box.High.Z && other._box.Low.Z < _box.High.Z;
+            _box.Low.X < other._box.High.X && other._box.Low.X < _box.High.X && _box.Low.Y < other._box.High.Y && other._box.Low.Y < _box.High.Y
+                && _box.Low.Z < other._box.High.Z && other._box.Low.Z < _box.High.Z;
 
         /// <summary>The stretches of a line of its plane that lie on it.</summary>
         public IReadOnlyList<(double From, double To)> Crossings(Vec foot, Vec along)

@@ -50,7 +50,8 @@ internal sealed class Linkage
                 var place = _plates.Count;
                 _placeOfPlate[new PlateRef(id, plate.Id)] = place;
                 _plates.Add(new PlateRef(id, plate.Id));
-                _hanging.Add(plate.HangsOn is { } on && _placeOfPlate[new PlateRef(id, on)] is var above ? new Hanging(_hanging[above].Part, above, HingeOf(piece, plate, plate.By)) : new Hanging(place, -1, default));
+                _hanging.Add(plate.HangsOn is { } on && _placeOfPlate[new PlateRef(id, on)] is var above
+                    ? new Hanging(_hanging[above].Part, above, HingeOf(piece, plate, plate.By)) : new Hanging(place, -1, default));
             }
         }
 
@@ -76,7 +77,8 @@ internal sealed class Linkage
             var bringsA = held.Add(PartOf(bond.A.Plate));
             var bringsB = held.Add(PartOf(bond.B.Plate));
             var laid = bringsA ? RigidTransform.Laid(onA, onB) : bringsB ? RigidTransform.Laid(onB, onA) : RigidTransform.Still;
-            _meetings.Add(new Meeting(bond, _placeOfPlate[bond.A.Plate], _placeOfPlate[bond.B.Plate], bringsA, bringsB, laid, Exact(bond.A.Region.Corners, value), Exact(bond.B.Region.Corners, value)));
+            _meetings.Add(new Meeting(bond, _placeOfPlate[bond.A.Plate], _placeOfPlate[bond.B.Plate], bringsA, bringsB, laid, Exact(bond.A.Region.Corners, value),
+                Exact(bond.B.Region.Corners, value)));
         }
 
         if (from is null && _hanging.FindIndex(h => !held.Contains(h.Part)) is >= 0 and var loose)

@@ -10,7 +10,8 @@ internal static class PlyOrder
     /// <param name="frames">Where each plate lies, all of them flat.</param>
     /// <param name="angle">The fold angle of a crease, by piece and place: 0 or ±180.</param>
     /// <param name="known">What else is known of which lies above which.</param>
-    public static Dictionary<PlateRef, int>? Levels(Figures figures, IReadOnlyDictionary<PlateRef, RigidTransform> frames, IReadOnlyList<Bond> made, Func<SizedPiece, int, int> angle, IReadOnlyList<(PlateRef Lower, PlateRef Upper)>? known = null)
+    public static Dictionary<PlateRef, int>? Levels(Figures figures, IReadOnlyDictionary<PlateRef, RigidTransform> frames, IReadOnlyList<Bond> made,
+        Func<SizedPiece, int, int> angle, IReadOnlyList<(PlateRef Lower, PlateRef Upper)>? known = null)
     {
         var over = new List<(PlateRef Lower, PlateRef Upper)>(known ?? []);
         var level = new List<(PlateRef, PlateRef)>();

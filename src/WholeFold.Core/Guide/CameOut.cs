@@ -75,13 +75,16 @@ public static class CameOut
         }
 
         // What may be scant, or full, and is hidden, is left.
-        if (off.Abs() <= Unseen && card.SafeSides.TryGetValue(planned.Id, out var side) && side.Direction is var way && (way == SafeDirection.Either || way == (off < Length.Zero ? SafeDirection.Scant : SafeDirection.Full)))
+        if (off.Abs() <= Unseen && card.SafeSides.TryGetValue(planned.Id, out var side) && side.Direction is var way
+            && (way == SafeDirection.Either || way == (off < Length.Zero ? SafeDirection.Scant : SafeDirection.Full)))
         {
             return new Outcome(Rescue.Leave, Words.Of($"Leave it: {off.Abs()} {(off < Length.Zero ? "short" : "over")} does no harm here, {side.Why}."), [], [], []);
         }
 
         var kept = done.Where(id => id != figure).ToHashSet();
-        var ways = Ways(design, reader, card, off).Select(edits => Try(design, reader, card, edits, figure, real, kept)).OfType<(IReadOnlyList<DesignEdit> Edits, IReadOnlyList<Changed> Changes)>().OrderBy(w => w.Changes.Count).ThenBy(w => w.Changes.Sum(c => (c.Now - c.Was).Abs().Units)).ToList();
+        var ways = Ways(design, reader, card, off).Select(edits => Try(design, reader, card, edits, figure, real, kept))
+            .OfType<(IReadOnlyList<DesignEdit> Edits, IReadOnlyList<Changed> Changes)>().OrderBy(w => w.Changes.Count)
+            .ThenBy(w => w.Changes.Sum(c => (c.Now - c.Was).Abs().Units)).ToList();
         if (ways.Count > 0)
         {
             var (edits, changes) = ways[0];
@@ -116,7 +119,8 @@ public static class CameOut
         }
     }
 
-    private static (IReadOnlyList<DesignEdit>, IReadOnlyList<Changed>)? Try(DesignSpec design, DesignReader reader, Card before, IReadOnlyList<DesignEdit> edits, string figure, Length real, HashSet<string> kept)
+    private static (IReadOnlyList<DesignEdit>, IReadOnlyList<Changed>)? Try(DesignSpec design, DesignReader reader, Card before, IReadOnlyList<DesignEdit> edits,
+        string figure, Length real, HashSet<string> kept)
     {
         try
         {
@@ -130,7 +134,8 @@ public static class CameOut
             var was = before.All.ToDictionary(f => f.Id.ToString());
             var holds = now.TryGetValue(figure, out var its) && its.Value == real && kept.All(id => now.TryGetValue(id, out var one) && one.Value == was[id].Value)
                 && now.Count == was.Count && card.Checks.All(c => c.Severity != Checks.Severity.Error || before.Checks.Any(b => b.Id == c.Id));
-            return holds ? (edits, [.. now.Where(n => n.Key != figure && was.TryGetValue(n.Key, out var w) && w.Value != n.Value.Value).Select(n => new Changed(n.Value.Id, was[n.Key].Value, n.Value.Value))]) : null;
+            return holds ? (edits, [.. now.Where(n => n.Key != figure && was.TryGetValue(n.Key, out var w) && w.Value != n.Value.Value)
+                .Select(n => new Changed(n.Value.Id, was[n.Key].Value, n.Value.Value))]) : null;
         }
         catch (InputProblemException)
         {
@@ -150,8 +155,11 @@ public static class CameOut
         // A score in the wrong place leaves what is beside it whole.
         var (width, height) = piece.Width.Id.ToString() == figure ? (real, piece.Height.Value) : piece.Height.Id.ToString() == figure ? (piece.Width.Value, real)
             : piece.Piece.Axis == Axis.X ? (Length.Max(real, piece.Width.Value - real), piece.Height.Value) : (piece.Width.Value, Length.Max(real, piece.Height.Value - real));
-        var others = card.Pieces.Where(p => p != piece && !done.Contains(p.Width.Id.ToString()) && card.Design.StockOf(p.Piece.Id).Id == card.Design.StockOf(piece.Piece.Id).Id).Select(p => (Name: Spoken.The(p.Piece.Name), W: p.Width.Value, H: p.Height.Value))
-            .Concat(card.Layers.Where(l => l.Stock.Id == card.Design.StockOf(piece.Piece.Id).Id && !done.Contains(l.Width.Id.ToString())).Select(l => (Name: l.Role.Name, W: l.Width.Value, H: l.Height.Value)));
+        var others = card.Pieces.Where(p => p != piece && !done.Contains(p.Width.Id.ToString())
+            && card.Design.StockOf(p.Piece.Id).Id == card.Design.StockOf(piece.Piece.Id).Id)
+            .Select(p => (Name: Spoken.The(p.Piece.Name), W: p.Width.Value, H: p.Height.Value))
+            .Concat(card.Layers.Where(l => l.Stock.Id == card.Design.StockOf(piece.Piece.Id).Id && !done.Contains(l.Width.Id.ToString()))
+                .Select(l => (Name: l.Role.Name, W: l.Width.Value, H: l.Height.Value)));
         return [.. others.Where(o => (o.W <= width && o.H <= height) || (o.W <= height && o.H <= width)).OrderByDescending(o => (double)o.W.Units * o.H.Units).Select(o => o.Name).Take(3)];
     }
 }

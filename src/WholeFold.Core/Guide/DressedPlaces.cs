@@ -16,8 +16,10 @@ public static class DressedPlaces
         ArgumentNullException.ThrowIfNull(place);
         ArgumentNullException.ThrowIfNull(on);
         var (left, right, head, foot) = on.Margins;
-        var across = place.From.FirstOrDefault(f => f.Edge is ReadEdge.Left or ReadEdge.Right && f.Window is null)?.Edge ?? (place.IsAtRight || (!place.IsAtLeft && right < left) ? ReadEdge.Right : ReadEdge.Left);
-        var upDown = place.From.FirstOrDefault(f => f.Edge is ReadEdge.Head or ReadEdge.Foot && f.Window is null)?.Edge ?? (place.IsAtHead || (!place.IsAtFoot && head < foot) ? ReadEdge.Head : ReadEdge.Foot);
+        var across = place.From.FirstOrDefault(f => f.Edge is ReadEdge.Left or ReadEdge.Right && f.Window is null)?.Edge
+            ?? (place.IsAtRight || (!place.IsAtLeft && right < left) ? ReadEdge.Right : ReadEdge.Left);
+        var upDown = place.From.FirstOrDefault(f => f.Edge is ReadEdge.Head or ReadEdge.Foot && f.Window is null)?.Edge
+            ?? (place.IsAtHead || (!place.IsAtFoot && head < foot) ? ReadEdge.Head : ReadEdge.Foot);
         return [(across, across == ReadEdge.Left ? left : right), (upDown, upDown == ReadEdge.Head ? head : foot)];
     }
 
@@ -38,8 +40,10 @@ public static class DressedPlaces
     public static PlaceSpec Nudged(Placed place, OnFace on, int across, int up, Length mark)
     {
         ArgumentNullException.ThrowIfNull(place);
-        var from = Distances(place, on).Where(d => d.Edge is ReadEdge.Left or ReadEdge.Right ? across != 0 || place.From.Any(f => f.Edge is ReadEdge.Left or ReadEdge.Right) : up != 0 || place.From.Any(f => f.Edge is ReadEdge.Head or ReadEdge.Foot))
-            .Select(d => (d.Edge, Distance: d.Edge switch { ReadEdge.Left => d.Distance + (across * mark), ReadEdge.Right => d.Distance - (across * mark), ReadEdge.Foot => d.Distance + (up * mark), _ => d.Distance - (up * mark) }));
+        var from = Distances(place, on).Where(d => d.Edge is ReadEdge.Left or ReadEdge.Right ? across != 0
+            || place.From.Any(f => f.Edge is ReadEdge.Left or ReadEdge.Right) : up != 0 || place.From.Any(f => f.Edge is ReadEdge.Head or ReadEdge.Foot))
+            .Select(d => (d.Edge, Distance: d.Edge switch { ReadEdge.Left => d.Distance + (across * mark), ReadEdge.Right => d.Distance - (across * mark),
+                ReadEdge.Foot => d.Distance + (up * mark), _ => d.Distance - (up * mark) }));
         return new PlaceSpec(DressingWriter.Name(place.Anchor), [.. from.Select(f => new FromSpec(DressingWriter.Name(f.Edge), WrittenLength.Of(f.Distance)))], place.Pose);
     }
 

@@ -31,7 +31,9 @@ internal sealed class DressedSteps
         var made = new PartlyMade(card.Figures, bonds);
         var first = card.Design.Order == MakingOrder.DecorateFirst;
         bool Reached(IEnumerable<(RoleFace Face, IReadOnlyList<Point> Outline)> on) => on.All(o => made.Reaches(new FaceRef(o.Face.Ref, o.Face.Face), o.Outline));
-        bool RunsUnder(LaidLayer laid) => bonds.SelectMany(b => b.Sides).Any(s => s.On == new FaceRef(laid.On.Ref, laid.On.Face) && Box.Round([.. s.Region.Corners.Select(card.Figures.ValueOf)]) is var box && box.Meets(laid.Box)
+        bool RunsUnder(LaidLayer laid) => bonds.SelectMany(b => b.Sides)
+            .Any(s => s.On == new FaceRef(laid.On.Ref, laid.On.Face) && Box.Round([.. s.Region.Corners.Select(card.Figures.ValueOf)]) is var box
+            && box.Meets(laid.Box)
             && Plane.Shape(s.Region.Corners.Select(card.Figures.ValueOf)).Intersection(Plane.Shape(laid.Outline)).Area > 1);
         _layersBefore = [.. card.Layers.Where(l => first || l.On.Any(RunsUnder) || !Reached(l.On.Select(o => (o.On, o.Outline))))];
         var elements = card.Dressed.Elements.Where(e => !e.Element.IsInk && e.On.Count > 0).OrderBy(e => e.Element.Stands).ToList();
@@ -85,7 +87,8 @@ internal sealed class DressedSteps
         var (tool, caution) = window.Die is { } die ? ($"die {die.Name}", "rollers") : machine ? ("machine", null) : ("knife and metal rule", "knife");
         return new Step(
             $"window-{window.Window.Id}", Words.Of($"Cut the window in {window.On[0].Face.Name}, {window.Width.Value} × {window.Height.Value}, through {levels}: {place.Said}.{twice}"),
-            [.. window.Sides.Select(s => s.Id.ToString()), place.Id], tool, null, window.On[0].Face.Face == Face.Up ? "up" : "down", [], "flat", null, 60 * _cards * window.Quantity, caution is null ? [] : [caution])
+            [.. window.Sides.Select(s => s.Id.ToString()), place.Id], tool, null, window.On[0].Face.Face == Face.Up ? "up" : "down", [], "flat", null,
+                60 * _cards * window.Quantity, caution is null ? [] : [caution])
         {
             Phase = Phase.Flat, Title = "cut the window", Pieces = [window.On[0].Face.Piece], Things = [$"windows.{window.Window.Id}"], Gone = [place.Id], Why = window.Width.Said,
             LookFor = Words.Of($"Keep what drops out, {window.Width.Value} × {window.Height.Value}: it may be used again."),
@@ -139,7 +142,8 @@ internal sealed class DressedSteps
             yield return step with
             {
                 Holds = wet ? _card.Design.Adhesive.Sets : 0, HoldsFor = wet && _card.Design.Adhesive.Sets > 0 ? $"{_card.Design.Adhesive.Name} sets" : null,
-                Cautions = [.. element.Element.Held == HeldBy.Magnet ? new[] { "magnets" } : [], .. element.Element.Made == Made.Lit ? new[] { "button-cell" } : [], .. IsSmall(element) ? new[] { "small-parts" } : [], .. wet && _card.Design.Adhesive.Solvent ? new[] { "solvent" } : []],
+                Cautions = [.. element.Element.Held == HeldBy.Magnet ? new[] { "magnets" } : [], .. element.Element.Made == Made.Lit ? new[] { "button-cell" } : [],
+                    .. IsSmall(element) ? new[] { "small-parts" } : [], .. wet && _card.Design.Adhesive.Solvent ? new[] { "solvent" } : []],
                 Why = phase == Phase.DecorateFlat && element.Element.IsRaised ? Words.Of($"Once the card is together no hand gets there.") : element.Element.IsRaised ? Words.Of($"What is raised goes on last: everything before it wants a flat card.") : element.Width.Said,
             };
         }
@@ -168,7 +172,8 @@ internal sealed class DressedSteps
         var count = _cards * layer.Quantity;
         return new Step(
             $"layer-{layer.Id}", Words.Of($"Put {(count > 1 ? $"{Saying.Count(count)} layers" : "the layer")} on: {layer.Role.Name}{(layer.Level > 1 ? ", the second on the first" : "")}, {layer.Width.Value} × {layer.Height.Value}."),
-            [layer.Width.Id.ToString(), layer.Height.Id.ToString()], _card.Design.Adhesive.Name, null, layer.Face == Face.Up ? "up" : "down", [], "flat", null, 20 * count, _card.Design.Adhesive.Solvent ? ["solvent"] : [])
+            [layer.Width.Id.ToString(), layer.Height.Id.ToString()], _card.Design.Adhesive.Name, null, layer.Face == Face.Up ? "up" : "down", [], "flat", null,
+                20 * count, _card.Design.Adhesive.Solvent ? ["solvent"] : [])
         {
             Phase = phase, Title = $"paper on {layer.Role.Name}", Pieces = [layer.Piece], Things = [$"layers.{layer.Id}"], Holds = _card.Design.Adhesive.Sets, HoldsFor = _card.Design.Adhesive.Sets > 0 ? $"{_card.Design.Adhesive.Name} sets" : null,
             Why = phase == Phase.DecorateFlat && _card.Design.Order == MakingOrder.AssembleFirst ? Words.Of($"It goes on now: once the card is together it lies under a part, or no hand gets there.") : layer.Width.Said,
@@ -185,7 +190,9 @@ internal sealed class DressedSteps
             $"element-{element.Element.Id}", Words.Of($"{verb} {element.Element.Name}, {element.Width.Value} × {element.Height.Value}, on {element.On[0].Face.Name}: {place.Said}.{held}{raised}"),
             [.. element.Sides.Select(s => s.Id.ToString()), place.Id], tool, null, element.On[0].Face.Face == Face.Up ? "up" : "down", [], "flat", null, 40 * _cards * element.Quantity, [])
         {
-            Phase = phase, Title = $"{(element.Element.IsInk ? element.Element.Made == Made.Printed ? "print" : "stamp" : element.Element.IsRaised ? "raise" : "put on")} {Spoken.The(element.Element.Name)}", Pieces = [element.On[0].Face.Piece], Things = [$"elements.{element.Element.Id}"], Gone = place.Vanishes.StartsWith("covered", StringComparison.Ordinal) ? [place.Id] : [],
+            Phase = phase,
+                Title = $"{(element.Element.IsInk ? element.Element.Made == Made.Printed ? "print" : "stamp" : element.Element.IsRaised ? "raise" : "put on")} {Spoken.The(element.Element.Name)}",
+                Pieces = [element.On[0].Face.Piece], Things = [$"elements.{element.Element.Id}"], Gone = place.Vanishes.StartsWith("covered", StringComparison.Ordinal) ? [place.Id] : [],
         };
     }
 }

@@ -11,7 +11,8 @@ namespace WholeFold.Core.Guide;
 /// <summary>What is done to the pieces while they are flat: cut, scored, cut inside. Equal settings are gathered: what is set once is done to all before it is set again.</summary>
 internal sealed class FlatSteps(Card card, int cards)
 {
-    private readonly IReadOnlyList<SizedPiece> _pieces = [.. card.Pieces.OrderBy(p => p.Piece.Id == card.Figures.Blank?.Piece ? 0 : 1).ThenByDescending(p => Length.Max(p.Width.Value, p.Height.Value))];
+    private readonly IReadOnlyList<SizedPiece> _pieces =
+        [.. card.Pieces.OrderBy(p => p.Piece.Id == card.Figures.Blank?.Piece ? 0 : 1).ThenByDescending(p => Length.Max(p.Width.Value, p.Height.Value))];
 
     /// <summary>Pieces of one size and stock are one step; the longest first, from the sheet's own edges.</summary>
     public IEnumerable<Step> Cut()
@@ -27,7 +28,8 @@ internal sealed class FlatSteps(Card card, int cards)
     {
         var piece = alike[0];
         var how = new[] { piece.Width.Setting.How, piece.Height.Setting.How };
-        var (tool, cautions) = how.Contains(SetBy.Machine) ? ("machine", Array.Empty<string>()) : how.All(h => h == SetBy.Given) ? ("as it is there", []) : how.Contains(SetBy.Die) ? ("die", ["rollers"]) : how.Contains(SetBy.Knife) ? ("knife and metal rule", ["knife"]) : ("trimmer", new[] { "trimmer" });
+        var (tool, cautions) = how.Contains(SetBy.Machine) ? ("machine", Array.Empty<string>()) : how.All(h => h == SetBy.Given) ? ("as it is there", [])
+            : how.Contains(SetBy.Die) ? ("die", ["rollers"]) : how.Contains(SetBy.Knife) ? ("knife and metal rule", ["knife"]) : ("trimmer", new[] { "trimmer" });
         var count = cards * alike.Sum(p => p.Piece.Quantity);
         var names = Words.List(alike.Select(p => Words.Of($"{(cards * p.Piece.Quantity == 1 ? Spoken.The(p.Piece.Name) : $"{Saying.Count(cards * p.Piece.Quantity)} {Saying.Plural(p.Piece.Name)}")}")));
         return new Step($"cut-{piece.Piece.Id}", Words.Of($"Cut {names} from {card.Design.StockOf(piece.Piece.Id).Name}: {piece.Width.Value} × {piece.Height.Value}."), [.. alike.SelectMany(p => new[] { p.Width.Id.ToString(), p.Height.Id.ToString() })], tool, null, null, [], "flat", null, 20 * count, cautions)
@@ -56,7 +58,8 @@ internal sealed class FlatSteps(Card card, int cards)
         {
             SizedLayer[] layers = [.. stock];
             var machine = layers[0].Width.Setting.How == SetBy.Machine;
-            var shared = layers.SelectMany(l => new[] { l.Width.Value, l.Height.Value }).GroupBy(s => s).Where(g => g.Count() > 1).OrderByDescending(g => g.Count()).ThenByDescending(g => g.Key).FirstOrDefault()?.Key;
+            var shared = layers.SelectMany(l => new[] { l.Width.Value, l.Height.Value }).GroupBy(s => s).Where(g => g.Count() > 1).OrderByDescending(g => g.Count())
+                .ThenByDescending(g => g.Key).FirstOrDefault()?.Key;
             var list = Words.List(layers.OrderByDescending(l => Length.Max(l.Width.Value, l.Height.Value)).Select(l => Words.Of($"{Saying.Count(cards * l.Quantity)} at {l.Width.Value} × {l.Height.Value}")));
             var strips = shared is { } s && !machine ? Words.Of($" Set the trimmer to {s} once and cut strips of it first.") : Words.Of($"");
             var shaped = layers.Where(l => !l.IsRectangle).ToList();
@@ -120,7 +123,9 @@ internal sealed class FlatSteps(Card card, int cards)
                 CutKind.Divide => ("trimmer", "trimmer", "cut it in two"),
                 _ => ("knife", "knife and metal rule", $"cut the {kind.First().Opening.Name}"),
             };
-            yield return new Step($"open-{piece.Piece.Id}-{kind.Key.ToString().ToLowerInvariant()}", what.Add($"."), [.. lines.SelectMany(l => l.Figures).Select(f => f.Id.ToString())], machine ? "machine" : with, null, "up", [], "flat", null, 60 * count, machine ? [] : [blade])
+            yield return new Step($"open-{piece.Piece.Id}-{kind.Key.ToString().ToLowerInvariant()}", what.Add($"."),
+                [.. lines.SelectMany(l => l.Figures).Select(f => f.Id.ToString())], machine ? "machine" : with, null, "up", [], "flat", null, 60 * count, machine
+                ? [] : [blade])
             {
                 Phase = Phase.Flat, Title = title, Pieces = [piece.Piece.Id],
                 Why = lines.FirstOrDefault()?.First.Said, LookFor = Words.Of($"The cut ends where its lines meet, and no further."),

@@ -36,7 +36,9 @@ public static class Places
     public static IReadOnlyList<Place> Of(Figures figures)
     {
         ArgumentNullException.ThrowIfNull(figures);
-        var own = figures.Construction.Places.Select(p => new Place(p.Id, Spoken.First(p.What), Spoken.The(figures.Pieces[0].Piece.Name), [new FromEdge(p.From, figures.ValueOf(p.Distance))], p.Pose, "a light tick", p.Vanishes));
+        var own = figures.Construction.Places.Select(p =>
+            new Place(p.Id, Spoken.First(p.What), Spoken.The(figures.Pieces[0].Piece.Name), [new FromEdge(p.From, figures.ValueOf(p.Distance))], p.Pose,
+            "a light tick", p.Vanishes));
         return [.. figures.Construction.Bonds.Select(b => Of(figures, b)), .. own];
     }
 

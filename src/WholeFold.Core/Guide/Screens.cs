@@ -66,7 +66,8 @@ public static class Screens
         }
 
         var places = step.Marks.Count > 0 ? Marked(card, step) : [];
-        yield return new Screen(step.Id, at, null, step.Title, pairs.Count > 0 ? pairs[0].Big : places.Count > 0 ? Words.Join(" · ", places) : lengths.Count == 1 ? Words.Of($"{figures[lengths[0]].Value}") : null, step.Say, step.Why, lengths);
+        yield return new Screen(step.Id, at, null, step.Title, pairs.Count > 0 ? pairs[0].Big : places.Count > 0 ? Words.Join(" · ", places) : lengths.Count == 1
+            ? Words.Of($"{figures[lengths[0]].Value}") : null, step.Say, step.Why, lengths);
     }
 
     /// <summary>The distances that a tick is made by; where several things are ticked, of the first.</summary>

@@ -34,7 +34,8 @@ public enum Phase
 /// <param name="Reach">How a hand gets to it: flat, closing, or opening.</param>
 /// <param name="Seconds">What it takes, for all the cards.</param>
 /// <param name="Cautions">Where it can hurt, by the ids of <see cref="Steps.Cautions"/>.</param>
-public sealed record Step(string Id, Words Say, IReadOnlyList<string> Figures, string Tool, string? Lay, string? Face, IReadOnlyList<string> Bonds, string Pose, string? Reach, int Seconds, IReadOnlyList<string> Cautions)
+public sealed record Step(string Id, Words Say, IReadOnlyList<string> Figures, string Tool, string? Lay, string? Face, IReadOnlyList<string> Bonds, string Pose,
+    string? Reach, int Seconds, IReadOnlyList<string> Cautions)
 {
     public required Phase Phase { get; init; }
 

@@ -38,7 +38,7 @@ public static class Steps
         ArgumentNullException.ThrowIfNull(card);
         ArgumentOutOfRangeException.ThrowIfLessThan(cards, 1);
         var order = BondOrder.Of(card.Figures) ?? throw new NoFiguresException(
-            [new Conflict("bonds:order", Words.Of($"the parts of the {card.Design.Family.Name.ToLowerInvariant()} at these sizes: in no order does a hand reach everything that is to be glued"))]);
+            [new Conflict("bonds:order", Words.Of($"the parts of the {card.Design.Family.Name.ToLowerInvariant()} at these sizes: in no order does a hand reach every bond"))]);
         var (flat, together, dressed) = (new FlatSteps(card, cards), new TogetherSteps(card, cards, order), new DressedSteps(card, cards));
         var steps = new List<Step>();
         steps.AddRange(flat.Cut());

@@ -13,7 +13,9 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
     private readonly Figures _figures = card.Figures;
 
     /// <summary>Places that a ruler finds: not those that closing the card finds by itself, nor what is flush both ways.</summary>
-    private List<(OrderedBond Bond, Place Place)> Ruled() => [.. order.Where(o => o.Laid != LaidBy.Closed).Select(o => (o, Places.Of(_figures, o.Bond))).Where(p => p.Item2.From.Any(f => f.Distance != Length.Zero))];
+    private List<(OrderedBond Bond, Place Place)> Ruled() =>
+        [.. order.Where(o => o.Laid != LaidBy.Closed).Select(o => (o, Places.Of(_figures, o.Bond)))
+        .Where(p => p.Item2.From.Any(f => f.Distance != Length.Zero))];
 
     /// <summary>Where parts go is ticked while everything is flat, piece by piece.</summary>
     public IEnumerable<Step> Ticks()
@@ -46,7 +48,8 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
         var told = Words.Join("", places.Select(p => Words.Of($" {p.What}: {p.Said}.")).Prepend(Words.Of($"{step.Text}")));
         return new Step($"make-{i + 1}", told, [.. places.Select(p => p.Id)], "by hand", null, null, [], "flat", null, 30 * cards, [])
         {
-            Phase = i == 0 ? Phase.Fold : Phase.Bond, Title = i == 0 ? "fold and burnish" : InShort(step.Text), Pieces = [.. card.Pieces.Select(p => p.Piece.Id)], Flexes = true, Marks = [.. places.Where(p => p.Mark.Length > 0).Select(p => p.Id)],
+            Phase = i == 0 ? Phase.Fold : Phase.Bond, Title = i == 0 ? "fold and burnish" : InShort(step.Text), Pieces = [.. card.Pieces.Select(p => p.Piece.Id)],
+                Flexes = true, Marks = [.. places.Where(p => p.Mark.Length > 0).Select(p => p.Id)],
             Why = i == 0 ? Words.Of($"A crease that is burnished both ways moves both ways.") : null, LookFor = i == 0 ? Words.Of($"Shut without adhesive it lies {card.Closed.Width} × {card.Closed.Height}, edge on edge.") : null,
         };
     }
@@ -74,7 +77,8 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
         var places = bonds.Select(b => Places.Of(_figures, b.Bond)).ToList();
         return new Step(
             $"make-{i + 1}", say.Add($" It is right when {step.RightWhen}."), [.. bonds.Select(b => $"places.{b.Bond.Id}")], tape.Name, null, bonds[0].Bond.A.On.Face == Face.Up ? "up" : "down", [.. bonds.Select(b => b.Bond.Id)],
-            last switch { LaidBy.Flat => "flat", LaidBy.FoldedFlat => "foldedFlat", LaidBy.Closed => "closed", _ => "standing" }, last switch { LaidBy.Closed => "closing", LaidBy.Opening => "opening", _ => "flat" }, 30 * cards * bonds.Count, tape.Solvent ? ["solvent"] : [])
+            last switch { LaidBy.Flat => "flat", LaidBy.FoldedFlat => "foldedFlat", LaidBy.Closed => "closed", _ => "standing" },
+                last switch { LaidBy.Closed => "closing", LaidBy.Opening => "opening", _ => "flat" }, 30 * cards * bonds.Count, tape.Solvent ? ["solvent"] : [])
         {
             Phase = Phase.Bond, Title = bonds.Count == 1 ? $"bond {Spoken.The(_figures.PlateOf(bonds[0].Bond.B.Plate).Name)}" : $"{Saying.Count(bonds.Count)} bonds",
             Pieces = [.. bonds.SelectMany(b => new[] { b.Bond.A.Piece.Piece, b.Bond.B.Piece.Piece }).Distinct()], Flexes = bonds.Any(b => b.Laid != LaidBy.Flat),

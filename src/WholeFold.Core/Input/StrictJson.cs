@@ -259,7 +259,8 @@ public static class StrictJson
             else
             {
                 Expect(json, JsonValueKind.Number, place, "a number");
-                if ((type == typeof(int) && !json.TryGetInt32(out _)) || (type == typeof(long) && !json.TryGetInt64(out _)) || (type == typeof(double) && !(json.TryGetDouble(out var d) && double.IsFinite(d))))
+                if ((type == typeof(int) && !json.TryGetInt32(out _)) || (type == typeof(long) && !json.TryGetInt64(out _))
+                    || (type == typeof(double) && !(json.TryGetDouble(out var d) && double.IsFinite(d))))
                 {
                     throw Problem(place, "it is not a number that can be used here");
                 }

@@ -14,7 +14,8 @@ public sealed record Format(string Id, string Name, Length Width, Length Height,
     public static bool Takes(Length side) => side >= Least && side <= Greatest;
 
     /// <summary>Whether it is so large, either way about, as near as that.</summary>
-    public bool IsAbout(Length width, Length height, Length near) => ((Width - width).Abs() <= near && (Height - height).Abs() <= near) || ((Width - height).Abs() <= near && (Height - width).Abs() <= near);
+    public bool IsAbout(Length width, Length height, Length near) => ((Width - width).Abs() <= near && (Height - height).Abs() <= near)
+        || ((Width - height).Abs() <= near && (Height - width).Abs() <= near);
 
     /// <summary>The same format lying on its side: W and H change places.</summary>
     public Format Turned() => this with { Width = Height, Height = Width };

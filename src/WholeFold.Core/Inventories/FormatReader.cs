@@ -9,7 +9,8 @@ public static class FormatReader
 
     private const int LongestText = 48;
 
-    private static readonly (string Text, DisplayUnit Unit)[] Units = [("mm", DisplayUnit.Millimetre), ("cm", DisplayUnit.Centimetre), ("in", DisplayUnit.Inch), ("\"", DisplayUnit.Inch), ("″", DisplayUnit.Inch)];
+    private static readonly (string Text, DisplayUnit Unit)[] Units =
+        [("mm", DisplayUnit.Millimetre), ("cm", DisplayUnit.Centimetre), ("in", DisplayUnit.Inch), ("\"", DisplayUnit.Inch), ("″", DisplayUnit.Inch)];
 
     /// <param name="known">The formats known by name.</param>
     /// <returns>Null with the reason where it is neither, or where a side is out of range.</returns>

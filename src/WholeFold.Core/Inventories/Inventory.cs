@@ -57,7 +57,8 @@ public sealed class Inventory
     public IEnumerable<Die> LargerThan(Die die)
     {
         ArgumentNullException.ThrowIfNull(die);
-        return All<Die>().Where(d => d.IsOwned && d.Family is not null && d.Family == die.Family && d.Shape == die.Shape && d.Width > die.Width && d.Height > die.Height).OrderBy(d => d.Width.Units * d.Height.Units);
+        return All<Die>().Where(d => d.IsOwned && d.Family is not null && d.Family == die.Family && d.Shape == die.Shape && d.Width > die.Width
+            && d.Height > die.Height).OrderBy(d => d.Width.Units * d.Height.Units);
     }
 
     /// <summary>The tools that a format of a system is made with unless said otherwise.</summary>

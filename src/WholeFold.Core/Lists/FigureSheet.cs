@@ -28,7 +28,8 @@ public sealed record Difference(FigureRef Id, Length First, Length Here)
 /// </param>
 /// <param name="Contradictions">What would not have added up if the other column's figures had only been rounded.</param>
 /// <param name="Differences">What differs from the other column by more than half a groove, the largest first.</param>
-public sealed record SheetColumn(DisplayUnit Unit, Card Settled, IReadOnlyDictionary<FigureRef, SheetFigure> Figures, bool OwnSizing, IReadOnlyList<Contradiction> Contradictions, IReadOnlyList<Difference> Differences);
+public sealed record SheetColumn(DisplayUnit Unit, Card Settled, IReadOnlyDictionary<FigureRef, SheetFigure> Figures, bool OwnSizing,
+    IReadOnlyList<Contradiction> Contradictions, IReadOnlyList<Difference> Differences);
 
 /// <summary>A design in inches and in centimetres, side by side. A column is null where its system has no figures that can be set.</summary>
 public sealed record FigureSheet(SheetColumn? Inches, SheetColumn? Centimetres)
@@ -141,7 +142,8 @@ public sealed record FigureSheet(SheetColumn? Inches, SheetColumn? Centimetres)
     {
         var (design, target) = (card.Design, card.Target);
         var from = card.Figures.Tools.Id;
-        var wishes = card.Figures.Parameters.Where(p => !design.Locks.ContainsKey(p.Parameter.Id) && !(p.Parameter.Held && p.Value == p.Ideal)).ToDictionary(p => p.Parameter.Id, p => new HandFigure(p.Value, from));
+        var wishes = card.Figures.Parameters.Where(p => !design.Locks.ContainsKey(p.Parameter.Id) && !(p.Parameter.Held && p.Value == p.Ideal))
+            .ToDictionary(p => p.Parameter.Id, p => new HandFigure(p.Value, from));
         return Card.Try(design with
         {
             Tools = design.Inventory.DefaultToolsFor(unit.SystemOf()).Id,

@@ -72,7 +72,8 @@ public static class ListChecker
     }
 
     /// <summary>How far two figures may be apart by rounding alone: each to its own line's mark.</summary>
-    private static Length Rounding(params ListLine[] lines) => lines.DistinctBy(l => l.Unit).Count() == 1 ? Length.Zero : lines.Select(l => l.Unit switch { DisplayUnit.Inch => Length.In(1, 32), DisplayUnit.Centimetre => Length.Mm(0.5m), _ => Length.Mm(0.25m) }).Max();
+    private static Length Rounding(params ListLine[] lines) => lines.DistinctBy(l => l.Unit).Count() == 1 ? Length.Zero
+        : lines.Select(l => l.Unit switch { DisplayUnit.Inch => Length.In(1, 32), DisplayUnit.Centimetre => Length.Mm(0.5m), _ => Length.Mm(0.25m) }).Max();
 
     /// <summary>Two values for one thing, in one system.</summary>
     private static IEnumerable<ListFinding> Twice(MeasureList list, ListKind kind)
@@ -210,7 +211,8 @@ public static class ListChecker
 
         // What is as plain is told apart by the other system, then by how small a slip it would have been.
         var other = list.Lines.FirstOrDefault(l => l.Kind == ListKind.Scores && l.Unit != scores.Unit && l.Figures.Count == scores.Figures.Count);
-        bool Agrees((int Index, Length Value, int Plain) c) => other is not null && (other.Figures[c.Index] - c.Value).Abs() <= Length.Mm(0.5m) && (other.Figures[c.Index] - scores.Figures[c.Index]).Abs() > Length.Mm(0.5m);
+        bool Agrees((int Index, Length Value, int Plain) c) => other is not null && (other.Figures[c.Index] - c.Value).Abs() <= Length.Mm(0.5m)
+            && (other.Figures[c.Index] - scores.Figures[c.Index]).Abs() > Length.Mm(0.5m);
         var best = changes.Where(c => c.Plain == changes.Min(d => d.Plain)).OrderBy(c => Agrees(c) ? 0 : 1).ThenBy(c => (c.Value - scores.Figures[c.Index]).Abs()).ThenBy(c => c.Index).ToList();
         if (Agrees(best[0]))
         {
@@ -264,5 +266,7 @@ public static class ListChecker
 
     private static int MirroredPairs(List<Length> panels) => Enumerable.Range(0, panels.Count / 2).Count(i => panels[i] == panels[^(i + 1)]);
 
-    private static string Capital(ListKind kind) => kind switch { ListKind.Scores => "Score", ListKind.Panels => "Panel", ListKind.Layers => "Layer figure", ListKind.Mats => "Mat figure", ListKind.Ticks => "Tick", ListKind.Dies => "Die", _ => kind.ToString() };
+    private static string Capital(ListKind kind) =>
+        kind switch { ListKind.Scores => "Score", ListKind.Panels => "Panel", ListKind.Layers => "Layer figure", ListKind.Mats => "Mat figure",
+        ListKind.Ticks => "Tick", ListKind.Dies => "Die", _ => kind.ToString() };
 }

@@ -105,7 +105,9 @@ public sealed record MeasureList(IReadOnlyList<ListLine> Lines, IReadOnlyList<Sk
 
     /// <summary>The words that a line may begin with: one of a kind, or several.</summary>
     private static readonly (string Word, ListKind Kind)[] Words =
-        [.. Enum.GetValues<ListKind>().SelectMany(k => k switch { ListKind.Width or ListKind.Height => new[] { (k.ToString(), k) }, ListKind.Dies => [("dies", k), ("die", k)], _ => [(k.ToString(), k), (k.ToString()[..^1], k)] })];
+        [.. Enum.GetValues<ListKind>().SelectMany(k =>
+            k switch { ListKind.Width or ListKind.Height => new[] { (k.ToString(), k) }, ListKind.Dies => [("dies", k), ("die", k)],
+            _ => [(k.ToString(), k), (k.ToString()[..^1], k)] })];
 
     /// <summary>What a line is about and the unit it names, and what follows them.</summary>
     private static (ListKind Kind, DisplayUnit? Unit, string Figures)? Head(string line)
@@ -131,7 +133,8 @@ public sealed record MeasureList(IReadOnlyList<ListLine> Lines, IReadOnlyList<Sk
     }
 
     /// <summary>After the word there is nothing, or no letter, or a unit written right behind it.</summary>
-    private static bool EndsThere(string rest) => rest.Length == 0 || !char.IsLetter(rest[0]) || (rest.Length > 1 && rest[..2].ToUpperInvariant() is "IN" or "CM" or "MM" && (rest.Length == 2 || !char.IsLetter(rest[2])));
+    private static bool EndsThere(string rest) => rest.Length == 0 || !char.IsLetter(rest[0])
+        || (rest.Length > 1 && rest[..2].ToUpperInvariant() is "IN" or "CM" or "MM" && (rest.Length == 2 || !char.IsLetter(rest[2])));
 
     internal ListLine? First(ListKind kind) => Lines.FirstOrDefault(l => l.Kind == kind);
 }

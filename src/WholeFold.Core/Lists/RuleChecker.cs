@@ -76,7 +76,8 @@ public static class RuleChecker
         {
             if (Solve([.. all.Where(j => j != i)]) is { } x)
             {
-                off.Add((i, new Length((long)Math.Round(Vector<double>.Build.Dense(Row(figures[i].Rule)).DotProduct(x) + Known(figures[i].Rule))).Nearest(scores.Unit == DisplayUnit.Inch ? Length.In(1, 32) : Length.Mm(0.5m))));
+                off.Add((i, new Length((long)Math.Round(Vector<double>.Build.Dense(Row(figures[i].Rule))
+                    .DotProduct(x) + Known(figures[i].Rule))).Nearest(scores.Unit == DisplayUnit.Inch ? Length.In(1, 32) : Length.Mm(0.5m))));
             }
         }
 

@@ -22,7 +22,9 @@ public static class SheetCount
     {
         ArgumentNullException.ThrowIfNull(sized);
         var system = sized.Target.Format.System;
-        var all = sized.Pieces.Where(p => p.Piece.Id != sized.Blank?.Piece).SelectMany(p => Enumerable.Repeat((p.Piece.Name, Width: p.Width.Value, Height: p.Height.Value, Sheet: sized.Design.SheetFor(p.Width.Value, p.Height.Value, system)), p.Piece.Quantity)).ToList();
+        var all = sized.Pieces.Where(p => p.Piece.Id != sized.Blank?.Piece)
+            .SelectMany(p => Enumerable.Repeat((p.Piece.Name, Width: p.Width.Value, Height: p.Height.Value,
+            Sheet: sized.Design.SheetFor(p.Width.Value, p.Height.Value, system)), p.Piece.Quantity)).ToList();
         return all.Any(p => p.Sheet is null) ? null : [.. all.GroupBy(p => p.Sheet!).OrderBy(g => g.Key.System == system ? 0 : 1).ThenBy(g => g.Key.Width.Units * g.Key.Height.Units)
             .Select(g => new SheetsNeeded(g.Key, ForAll(g.Key, [.. g.Select(p => (p.Width, p.Height))], cards), [.. g.Select(p => p.Name).Distinct()]))];
     }

@@ -28,7 +28,8 @@ public enum Difficulty
 /// <param name="GoesFlat">Whether it goes flat in the post: closed, it is nowhere thicker than <see cref="Shelf.FlatInThePost"/>.</param>
 /// <param name="Formats">In how many of the formats it can be sized, as they stand; <paramref name="Turned"/> turned.</param>
 /// <param name="Refuses">The formats that it does not take in either turning, each with why.</param>
-public sealed record ShelfItem(ConstructionFamily Family, Card Sample, Card Dressed, Motion Motion, int? Sheets, bool GoesFlat, Difficulty Difficulty, int Formats, int Turned, IReadOnlyList<(Format Format, Words Why)> Refuses);
+public sealed record ShelfItem(ConstructionFamily Family, Card Sample, Card Dressed, Motion Motion, int? Sheets, bool GoesFlat, Difficulty Difficulty, int Formats,
+    int Turned, IReadOnlyList<(Format Format, Words Why)> Refuses);
 
 /// <summary>Every construction as one finds it on the shelf.</summary>
 public static class Shelf

@@ -154,7 +154,8 @@ public static class LengthReader
     {
         // What begins like a figure is passed over; what is no part of one is named.
         var good = 0;
-        while (good < text.Length && (char.IsWhiteSpace(text[good]) || char.IsAsciiDigit(text[good]) || text[good] is '.' or ',' or '/' or '⁄' or '-' || Vulgar.Contains(text[good], StringComparison.Ordinal)))
+        while (good < text.Length && (char.IsWhiteSpace(text[good]) || char.IsAsciiDigit(text[good]) || text[good] is '.' or ',' or '/' or '⁄' or '-'
+            || Vulgar.Contains(text[good], StringComparison.Ordinal)))
         {
             good++;
         }

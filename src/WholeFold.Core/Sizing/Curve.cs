@@ -30,7 +30,8 @@ public sealed record Curve(Tradeoff Tradeoff, IReadOnlyList<CurvePoint> Points)
         {
             if (At(sized, tradeoff.Parameter, stop, cancel) is { } there)
             {
-                points.Add(new CurvePoint(stop, there.ValueOf(tradeoff.One), there.ValueOf(tradeoff.Other), there.Cost.OffGroove, Length.Max(sized.Target.Width - there.Width, sized.Target.Height - there.Height), stop == current));
+                points.Add(new CurvePoint(stop, there.ValueOf(tradeoff.One), there.ValueOf(tradeoff.Other), there.Cost.OffGroove,
+                    Length.Max(sized.Target.Width - there.Width, sized.Target.Height - there.Height), stop == current));
             }
         }
 

@@ -24,7 +24,9 @@ internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences
         // The chain's scores, and those across it, are two settings of the board.
         var positions = piece.Creases.Select((_, i) => Placed(piece.Position(i), cutAlong)).ToList();
         var there = Enumerable.Range(0, positions.Count).FirstOrDefault(i => explainer.IsSpineThere(piece, i), -1);
-        var plan = ScorePlan.Of(tools, prefer, cutAlong, [.. positions.Select((at, i) => (At: at, I: i)).Where(s => s.I != there).Select(s => new ScoreAt(s.At, ProblemBuilder.ScoredFromBehind(piece.Creases[s.I], prefer)))]);
+        var plan = ScorePlan.Of(tools, prefer, cutAlong,
+            [.. positions.Select((at, i) => (At: at, I: i)).Where(s => s.I != there)
+            .Select(s => new ScoreAt(s.At, ProblemBuilder.ScoredFromBehind(piece.Creases[s.I], prefer)))]);
         plan = there < 0 ? plan : plan.With(there, new Setting.AsGiven(positions[there]));
         var blank = there < 0 ? null : explainer.Blank;
         var (half, broad) = blank is null ? default : piece.Axis == Axis.X ? (blank.Width, blank.Height) : (blank.Height, blank.Width);
@@ -36,8 +38,11 @@ internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences
             new(new FigureRef.Score(new CreaseRef(piece.Id, index)), value, setting, explainer.For(expression, rule, value, setting));
         var scores = piece.Creases.Select((crease, i) =>
         {
-            var (from, to) = piece.Axis == Axis.X ? (new Point(positions[i], Length.Zero), new Point(positions[i], cutAcross)) : (new Point(Length.Zero, positions[i]), new Point(cutAcross, positions[i]));
-            var figure = i == there && At(piece.Position(i)) == At(Blank.SidesOf(piece).Half) ? explainer.AsMeasured(new FigureRef.Score(new CreaseRef(piece.Id, i)), half) : Figure(i, piece.Position(i), crease.Rule, positions[i], plan.Settings[i]);
+            var (from, to) = piece.Axis == Axis.X ? (new Point(positions[i], Length.Zero), new Point(positions[i], cutAcross))
+                : (new Point(Length.Zero, positions[i]), new Point(cutAcross, positions[i]));
+            var figure = i == there && At(piece.Position(i)) == At(Blank.SidesOf(piece).Half)
+                ? explainer.AsMeasured(new FigureRef.Score(new CreaseRef(piece.Id, i)), half)
+                : Figure(i, piece.Position(i), crease.Rule, positions[i], plan.Settings[i]);
             return new SizedScore(figure, crease, $"{piece.Panels[i].Name} | {piece.Panels[i + 1].Name}", piece.Axis, from, to, Stretches(crease));
         }).ToList();
         var lines = piece.Lines.Select((line, i) => SizeLine(piece, line, scores.Count + i, crossing.IndexOf(line), crossed, acrossPlan, Figure)).ToList();
@@ -50,7 +55,8 @@ internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences
                 return explainer.AsMeasured(new FigureRef.Side(piece.Id, isWidth), expression == piece.Along ? 2 * half : broad);
             }
 
-            var setting = piece.ByDie && !tools.Exact ? new Setting.CutOut(value) : whole ? new Setting.WholeSide(value) : explainer.IsGiven(expression) && !tools.Exact && !tools.OnCutMark(value) ? new Setting.AsGiven(value) : Setting.ForCut(tools, value, line);
+            var setting = piece.ByDie && !tools.Exact ? new Setting.CutOut(value) : whole ? new Setting.WholeSide(value) : explainer.IsGiven(expression)
+                && !tools.Exact && !tools.OnCutMark(value) ? new Setting.AsGiven(value) : Setting.ForCut(tools, value, line);
             return new(new FigureRef.Side(piece.Id, isWidth), value, setting, explainer.For(expression, rule, value, setting));
         }
 
@@ -88,7 +94,8 @@ internal sealed class PieceSizer(Explainer explainer, ToolSet tools, Preferences
 
         var value = crossed[crossing];
         Point On(Spot end) => piece.Axis == Axis.X ? new Point(At(end.X), value) : new Point(value, At(end.Y));
-        return new SizedScore(figure(index, PositionOf(piece, line), line.Crease.Rule, value, plan.Settings[crossing]), line.Crease, line.Between, piece.Axis == Axis.X ? Axis.Y : Axis.X, On(line.From), On(line.To), Stretches(line.Crease));
+        return new SizedScore(figure(index, PositionOf(piece, line), line.Crease.Rule, value, plan.Settings[crossing]), line.Crease, line.Between,
+            piece.Axis == Axis.X ? Axis.Y : Axis.X, On(line.From), On(line.To), Stretches(line.Crease));
     }
 
     private IReadOnlyList<SizedPlate> PlatesOf(Piece piece, List<SizedPanel> panels, Length across)

@@ -46,7 +46,8 @@ internal sealed class ProblemBuilder
     /// <param name="papers">What its allowances are worked out from.</param>
     /// <param name="pins">Values that are hard.</param>
     /// <param name="wishes">Ideals that replace the construction's own, such as what a person set in another format, scaled to this one.</param>
-    public ProblemBuilder(Construction construction, Target target, ToolSet tools, Papers papers, Priority priority, Preferences prefer, IReadOnlyDictionary<string, Length> pins, IReadOnlyDictionary<string, Wish> wishes)
+    public ProblemBuilder(Construction construction, Target target, ToolSet tools, Papers papers, Priority priority, Preferences prefer,
+        IReadOnlyDictionary<string, Length> pins, IReadOnlyDictionary<string, Wish> wishes)
     {
         (_construction, _target, _tools, _papers, _priority, _prefer, _wishes) = (construction, target, tools, papers, priority, prefer, wishes);
         Pins = pins;
@@ -158,10 +159,14 @@ internal sealed class ProblemBuilder
             Cancel = Cancel,
             Unknowns = [.. unknowns],
             Bounds = [.. Requirements().Where(b => !Without(b.Id)).Select(b => new Bound(b.Id, FormOf(b.AtLeastZero)))],
-            Cuts = [.. _construction.Pieces.SelectMany(p => MarkedOut(p).Select(at => (At: at, Inner: true)).Concat(new[] { p.Along, p.Across }.Where(at => !IsEdgeThere(p, at)).Select(at => (At: at, Inner: false))))
+            Cuts = [.. _construction.Pieces.SelectMany(p => MarkedOut(p).Select(at => (At: at, Inner: true))
+                .Concat(new[] { p.Along, p.Across }.Where(at => !IsEdgeThere(p, at)).Select(at => (At: at, Inner: false))))
                 .Where(c => !IsGiven(c.At)).Select(c => new CutForm(FormOf(c.At), c.Inner))],
-            Scores = [.. _construction.Pieces.SelectMany((p, strip) => p.Creases.Select((crease, i) => (crease, i)).Where(c => !IsSpineThere(p, c.i)).Select(c => new ScoreForm(strip, FormOf(p.Position(c.i)), FormOf(p.Along), ScoredFromBehind(c.crease, _prefer)))
-                .Concat(p.Lines.Where(p.RunsAcross).Select(l => new ScoreForm(_construction.Pieces.Count + strip, FormOf(p.Axis == Axis.X ? l.From.Y : l.From.X), FormOf(p.Across), ScoredFromBehind(l.Crease, _prefer)))))],
+            Scores = [.. _construction.Pieces.SelectMany((p, strip) => p.Creases.Select((crease, i) => (crease, i)).Where(c => !IsSpineThere(p, c.i))
+                .Select(c => new ScoreForm(strip, FormOf(p.Position(c.i)), FormOf(p.Along), ScoredFromBehind(c.crease, _prefer)))
+                .Concat(p.Lines.Where(p.RunsAcross)
+                    .Select(l => new ScoreForm(_construction.Pieces.Count + strip, FormOf(p.Axis == Axis.X ? l.From.Y : l.From.X), FormOf(p.Across),
+                    ScoredFromBehind(l.Crease, _prefer)))))],
             // Where there is no board, nothing can be put before the format for its sake.
             Priority = _priority == Priority.Board && _tools.Stops.Count == 0 ? Priority.Format : _priority,
             Prefer = _prefer,
@@ -176,7 +181,8 @@ internal sealed class ProblemBuilder
     public bool IsGiven(Affine figure) => Locked.Count > 0 && figure.Terms.Count > 0 && figure.Terms.Keys.All(s => s.Kind == SymbolKind.Parameter && Locked.Contains(s.Id));
 
     /// <summary>An edge of the blank that is not cut: the piece is as large as the blank.</summary>
-    public bool IsEdgeThere(Piece piece, Affine edge) => Blank?.Piece == piece.Id && At(edge) == (edge == piece.Across ? At(Designs.Blank.SidesOf(piece).Across) : 2 * At(Designs.Blank.SidesOf(piece).Half));
+    public bool IsEdgeThere(Piece piece, Affine edge) => Blank?.Piece == piece.Id
+        && At(edge) == (edge == piece.Across ? At(Designs.Blank.SidesOf(piece).Across) : 2 * At(Designs.Blank.SidesOf(piece).Half));
 
     /// <summary>The spine of the blank, which nobody scores.</summary>
     public bool IsSpineThere(Piece piece, int crease) => Blank?.Piece == piece.Id && Blank.Spine == crease;

@@ -38,7 +38,8 @@ internal static class SheetEase
                 if (Fitted(sized, now, [.. rooms, room], firm, cancel) is { } fits)
                 {
                     rooms.Add(room);
-                    eased.Add(new EasedPiece(piece.Piece, sheet, room, piece.Width.Value, piece.Height.Value, [.. fits.Parameters.Zip(now.Parameters).Where(p => p.First.Value != p.Second.Value).Select(p => (p.First.Parameter, p.Second.Value))]));
+                    eased.Add(new EasedPiece(piece.Piece, sheet, room, piece.Width.Value, piece.Height.Value,
+                        [.. fits.Parameters.Zip(now.Parameters).Where(p => p.First.Value != p.Second.Value).Select(p => (p.First.Parameter, p.Second.Value))]));
                     now = fits;
                     break;
                 }

@@ -146,7 +146,8 @@ public sealed record SizedPiece(
                 var first = corners.OrderBy(l => l.Opening.Box.Left.Units + l.Opening.Box.Bottom.Units).First().Opening;
                 foreach (var (opening, figure, name) in corners.Where(c => ReferenceEquals(c.Opening, first)))
                 {
-                    var alike = corners.Where(c => c.Figure.Id is FigureRef.Line other && figure.Id is FigureRef.Line own && other.Edge is Edge.Left or Edge.Right == own.Edge is Edge.Left or Edge.Right).Select(c => c.Figure);
+                    var alike = corners.Where(c => c.Figure.Id is FigureRef.Line other && figure.Id is FigureRef.Line own
+                        && other.Edge is Edge.Left or Edge.Right == own.Edge is Edge.Left or Edge.Right).Select(c => c.Figure);
                     yield return new EqualCuts(corners.Select(c => c.Opening.Opening.Id).Distinct().Skip(1).Any() ? "corner" : opening.Opening.Name, name, [figure, .. alike.Where(f => f.Id != figure.Id)]);
                 }
             }

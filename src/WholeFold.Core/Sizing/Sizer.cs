@@ -19,7 +19,8 @@ public static class Sizer
         TrySize(design, target, cancel) ?? throw new NoFiguresException(ConflictsOf(design, target, cancel));
 
     /// <summary>Of a case that has no figures: a smallest set of requirements that cannot hold together, or that it was given up.</summary>
-    public static IReadOnlyList<Conflict> ConflictsOf(Design design, Target target, CancellationToken cancel = default) => Conflicts.Explain(BuilderFor(design, target, firm: false, cancel), design.ToolsFor(target));
+    public static IReadOnlyList<Conflict> ConflictsOf(Design design, Target target, CancellationToken cancel = default) =>
+        Conflicts.Explain(BuilderFor(design, target, firm: false, cancel), design.ToolsFor(target));
 
     /// <summary>The same, but null where there are no figures: for places that try many things.</summary>
     public static Figures? TrySize(Design design, Target target, CancellationToken cancel = default)
@@ -94,7 +95,8 @@ public static class Sizer
         FeasibleRange.Of(BuilderFor(design, target, firm: false, cancel), design.ToolsFor(target), parameter, relaxation);
 
     /// <param name="firm">Whether what was set by hand on the tools in use is exactly that; otherwise the nearest to it will do.</param>
-    internal static ProblemBuilder BuilderFor(Design design, Target target, bool firm, CancellationToken cancel, (string Parameter, Wish Wish)? wish = null, (string Piece, Length Length)? led = null, IReadOnlyList<SheetRoom>? rooms = null)
+    internal static ProblemBuilder BuilderFor(Design design, Target target, bool firm, CancellationToken cancel, (string Parameter, Wish Wish)? wish = null,
+        (string Piece, Length Length)? led = null, IReadOnlyList<SheetRoom>? rooms = null)
     {
         var construction = design.Construction;
         var tools = design.ToolsFor(target);
@@ -149,7 +151,9 @@ public static class Sizer
             wishes[wished] = rest;
         }
 
-        return new ProblemBuilder(construction, closed, tools, design.Papers, design.Priority, design.Prefer, pins, wishes) { Locked = design.Locks.Keys.ToHashSet(), Asked = asked, Grown = grown, Named = named?.Plate, Led = led, Rooms = rooms ?? [], Blank = blank, Cancel = cancel };
+        return new ProblemBuilder(construction, closed, tools, design.Papers, design.Priority, design.Prefer, pins,
+            wishes) { Locked = design.Locks.Keys.ToHashSet(), Asked = asked, Grown = grown, Named = named?.Plate, Led = led, Rooms = rooms ?? [], Blank = blank,
+            Cancel = cancel };
     }
 
     /// <summary>Where a format names what is shown: the plate, and the closed card that has it at its ideals.</summary>
@@ -208,7 +212,8 @@ public static class Sizer
                 Hold.Set when asked.Units != exact => ProblemBuilder.Past(parameter, asked.Units, explainer.Value),
                 _ => null,
             };
-            return new SizedParameter(parameter, new Length(exact.Nearest()), new Length(builder.Ideals[parameter.Id].Nearest()), hold) { Asked = isSet ? asked : null, Grown = builder.Grown.Contains(parameter.Id), Past = limit };
+            return new SizedParameter(parameter, new Length(exact.Nearest()), new Length(builder.Ideals[parameter.Id].Nearest()), hold) { Asked = isSet ? asked
+                : null, Grown = builder.Grown.Contains(parameter.Id), Past = limit };
         }
 
         var sizer = new PieceSizer(explainer, tools, design.Prefer, relaxation);
@@ -216,7 +221,9 @@ public static class Sizer
         {
             Design = design,
             Construction = construction,
-            Target = builder.Blank is not null ? builder.Target : builder.Named is null ? target : new Target(target.Format with { Width = new Length(values[Symbol.Width].Nearest()), Height = new Length(values[Symbol.Height].Nearest()) }, false),
+            Target = builder.Blank is not null ? builder.Target : builder.Named is null ? target
+                : new Target(target.Format with { Width = new Length(values[Symbol.Width].Nearest()),
+                Height = new Length(values[Symbol.Height].Nearest()) }, false),
             Named = target,
             Blank = builder.Blank,
             Tools = tools,

@@ -108,7 +108,8 @@ public sealed record ScorePlan(IReadOnlyList<Setting> Settings, IReadOnlyList<Pa
                 }
 
                 far[i] = OnlyFar(tools, scores[i], width);
-                if (!far[i] && (mustTurn || prefer.OneStop) && Reading(scores[i], true, width) is var other && other < Reading(scores[i], false, width) && Twin(scores, behind, other, width) is { } twin)
+                if (!far[i] && (mustTurn || prefer.OneStop) && Reading(scores[i], true, width) is var other && other < Reading(scores[i], false, width)
+                    && Twin(scores, behind, other, width) is { } twin)
                 {
                     far[i] = tools.OnStop(other) || !tools.OnStop(Reading(scores[twin], true, width));
                 }

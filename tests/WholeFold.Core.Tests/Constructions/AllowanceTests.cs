@@ -155,5 +155,6 @@ public class AllowanceTests
     [InlineData("paper-120", "imperial-eighths", "3/8in")]
     [InlineData("paper-120", "metric-5mm", "10mm")]
     public void A_slit_stays_further_from_the_edge_of_light_card(string stock, string tools, string edge) =>
-        Assert.Equal(LengthReader.TryRead(edge, DisplayUnit.Inch, out var length, out _) ? length : default, Support.Size(Support.Spec("slider-stand", "6x4in") with { Stock = stock, Tools = tools }).Parameters.Single(p => p.Parameter.Id == "edge").Value);
+        Assert.Equal(LengthReader.TryRead(edge, DisplayUnit.Inch, out var length, out _) ? length : default,
+            Support.Size(Support.Spec("slider-stand", "6x4in") with { Stock = stock, Tools = tools }).Parameters.Single(p => p.Parameter.Id == "edge").Value);
 }

@@ -30,7 +30,9 @@ public class SlantingTests
         // Scored on the rails only, 13/16 high; each swing is 3 wide and hangs on its strip in the middle.
         var rail = sized.Figures.Parameters.Single(p => p.Parameter.Id == "rail").Value;
         Assert.All(sheet.Scores, s => Assert.Equal([(Length.Zero, rail), (In("5") - rail, In("5"))], s.Stretches));
-        Assert.Equal([("1", "2", "right"), ("3", "4", "left"), ("5", "6", "right"), ("7", "8", "left")], sheet.Openings.Select(o => (LengthWriter.Write(o.Left.Value, DisplayUnit.Inch), LengthWriter.Write(o.Right.Value, DisplayUnit.Inch), o.Opening.StaysOn.ToString()!.ToLowerInvariant())));
+        Assert.Equal([("1", "2", "right"), ("3", "4", "left"), ("5", "6", "right"), ("7", "8", "left")],
+            sheet.Openings.Select(o => (LengthWriter.Write(o.Left.Value, DisplayUnit.Inch), LengthWriter.Write(o.Right.Value, DisplayUnit.Inch),
+            o.Opening.StaysOn.ToString()!.ToLowerInvariant())));
         var panels = sized.Closed.Panels.ToDictionary(p => p.Panel, p => p.Box);
         Assert.Equal((In("0"), In("3")), (panels["strip1"].Left, panels["strip1"].Right));
         Assert.Equal((In("2"), In("5")), (panels["strip2"].Left, panels["strip2"].Right));

@@ -21,7 +21,9 @@ public class DressedSheetTests
             if (Support.Try(bare) is { } card)
             {
                 var faces = card.Dressed.Roles.All.SelectMany(r => r.Faces).DistinctBy(f => f.Id).OrderByDescending(f => f.Open.Box.Width.Units * f.Open.Box.Height.Units).Take(4).ToList();
-                yield return Support.Size(bare with { Dressing = new DressingSpec { Elements = [.. faces.Select((f, i) => new ElementSpec($"e{i}", f.Id, Size: ["9 mm", "6 mm"], Place: new PlaceSpec("head-left", [new FromSpec("left", "3 mm"), new FromSpec("head", "4 mm")])))] } });
+                yield return Support.Size(bare with { Dressing =
+                    new DressingSpec { Elements = [.. faces.Select((f, i) =>
+                    new ElementSpec($"e{i}", f.Id, Size: ["9 mm", "6 mm"], Place: new PlaceSpec("head-left", [new FromSpec("left", "3 mm"), new FromSpec("head", "4 mm")])))] } });
             }
         }
     }
@@ -76,7 +78,9 @@ public class DressedSheetTests
                 foreach (var thing in sheet.Faces.SelectMany(f => f.Things))
                 {
                     var middle = new Point(new Length((thing.Box.Left + thing.Box.Right).Units / 2), new Length((thing.Box.Bottom + thing.Box.Top).Units / 2));
-                    if (thing.On.Face.Head is Core.Constructions.Edge.Head or Core.Constructions.Edge.Foot && sheet.Drop(middle, Length.Mm(9), Length.Mm(6), Length.Mm(0.5m)) is { } at && at.Face.Id == thing.On.Face.Id && at.Anchor == Anchor.HeadLeft)
+                    if (thing.On.Face.Head is Core.Constructions.Edge.Head or Core.Constructions.Edge.Foot
+                        && sheet.Drop(middle, Length.Mm(9), Length.Mm(6), Length.Mm(0.5m)) is { } at && at.Face.Id == thing.On.Face.Id
+                        && at.Anchor == Anchor.HeadLeft)
                     {
                         Assert.Equal([(ReadEdge.Left, Length.Mm(3)), (ReadEdge.Head, Length.Mm(4))], at.From);
                     }
@@ -104,7 +108,9 @@ public class DressedSheetTests
     [Fact]
     public void A_window_is_a_hole_in_every_picture_and_a_raised_thing_is_as_thick_as_it_stands()
     {
-        var spec = Support.Spec("plain-fold", "5x5") with { Dressing = new DressingSpec { Windows = [new WindowSpec("eye", "front", Die: "ring-1")], Elements = [new ElementSpec("lamp", "inside", Size: ["1 in", "1 in"], Height: "4 mm", Place: new PlaceSpec("head"))] } };
+        var spec = Support.Spec("plain-fold", "5x5") with { Dressing =
+            new DressingSpec { Windows = [new WindowSpec("eye", "front", Die: "ring-1")],
+            Elements = [new ElementSpec("lamp", "inside", Size: ["1 in", "1 in"], Height: "4 mm", Place: new PlaceSpec("head"))] } };
         var (card, bare) = (Support.Size(spec), Support.Size(spec with { Dressing = null }));
         var shapes = Picture.Of(card.Figures, card.Bodies, Motion.OnTheTable(card.Figures)).Shapes;
         Assert.Contains(shapes, s => s is { IsLayer: false, Holes.Count: 1 });

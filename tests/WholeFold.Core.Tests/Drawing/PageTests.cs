@@ -19,7 +19,9 @@ public class PageTests
     [Fact]
     public void A_page_is_in_true_size_and_says_what_each_line_is()
     {
-        var root = Written(new Page(210, 297, [new Part(Reads.Figure, [new Mark.Path([[(10, 10), (110, 10), (110, 60)]], true, Pen.Cut, Class: "cut"), new Mark.Path([[(20, 10), (20, 60)]], false, Pen.Valley, Class: "valley")], "a base")]));
+        var root = Written(new Page(210, 297, [new Part(Reads.Figure,
+            [new Mark.Path([[(10, 10), (110, 10), (110, 60)]], true, Pen.Cut, Class: "cut"),
+            new Mark.Path([[(20, 10), (20, 60)]], false, Pen.Valley, Class: "valley")], "a base")]));
         Assert.Equal(("210mm", "297mm", "0 0 210 297"), (root.Attribute("width")!.Value, root.Attribute("height")!.Value, root.Attribute("viewBox")!.Value));
         var paths = root.Descendants(Svg + "path").ToList();
         Assert.Equal(["cut", "valley"], paths.Select(p => p.Attribute("class")!.Value));
@@ -83,7 +85,9 @@ public class PageTests
         var card = Support.Size(Support.Spec("tier-scene", "5x7") with
         {
             Turn = true,
-            Dressing = new DressingSpec { Contours = [new ContourSpec("hills", "tier1", "hills", "1/2 in")], Elements = [new ElementSpec("moon", "back", "moon", "polygon", ["2 in", "2 in"], Motif: "moon"), new ElementSpec("label", "back", "label", Size: ["1 in", "1 in"]), new ElementSpec("ink", "back", "ink", "polygon", ["1 in", "1 in"], Made: "stamped", Motif: "star")] },
+            Dressing = new DressingSpec { Contours = [new ContourSpec("hills", "tier1", "hills", "1/2 in")],
+                Elements = [new ElementSpec("moon", "back", "moon", "polygon", ["2 in", "2 in"], Motif: "moon"),
+                new ElementSpec("label", "back", "label", Size: ["1 in", "1 in"]), new ElementSpec("ink", "back", "ink", "polygon", ["1 in", "1 in"], Made: "stamped", Motif: "star")] },
         });
         var shade = Length.Mm(0.3m);
         var drawn = DrawRound.Of(card, shade);
@@ -103,7 +107,8 @@ public class PageTests
         Assert.InRange((whole.Width - under.Width).Millimetres, 0.5m, 1.5m);
     }
 
-    private static readonly Screen[] Screens = [new("a.1", 0, 0, "score the base", null, Words.Of($"Valley at {Length.In(5, 2)}."), null, []), new("a.2", 0, 1, "score the base", null, Words.Of($"Mountain."), null, []), new("b", 1, null, "fold", null, Words.Of($"Fold it."), null, [])];
+    private static readonly Screen[] Screens = [new("a.1", 0, 0, "score the base", null, Words.Of($"Valley at {Length.In(5, 2)}."), null, []),
+        new("a.2", 0, 1, "score the base", null, Words.Of($"Mountain."), null, []), new("b", 1, null, "fold", null, Words.Of($"Fold it."), null, [])];
 
     [Fact]
     public void A_run_becomes_captions_one_a_screen_and_chapters_one_a_step()

@@ -88,7 +88,8 @@ public class SectionTests
             foreach (var ply in section.Plies)
             {
                 var piece = card.Figures.PieceOf(ply.Plate.Piece);
-                if (piece.Plate(ply.Plate.Plate) is { HangsOn: { } on, By: var by } && piece.Score(by).Crease.Closed == 0 && section.Plies.FirstOrDefault(p => p.Plate == new PlateRef(ply.Plate.Piece, on)) is { } next)
+                if (piece.Plate(ply.Plate.Plate) is { HangsOn: { } on, By: var by } && piece.Score(by).Crease.Closed == 0
+                    && section.Plies.FirstOrDefault(p => p.Plate == new PlateRef(ply.Plate.Piece, on)) is { } next)
                 {
                     flat++;
                     Assert.True(next.Row == ply.Row, $"{name}: {ply.Name} in row {ply.Row}, {next.Name} in row {next.Row}");

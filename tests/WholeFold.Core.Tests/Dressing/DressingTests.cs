@@ -126,7 +126,8 @@ public class DressingTests
     {
         var windows = Size(Plain(new DressingSpec
         {
-            Windows = [new WindowSpec("one", "front", Size: ["1 in", "1 in"], Place: new PlaceSpec("left", [new FromSpec("left", "1/2 in")])), new WindowSpec("two", "front", Size: ["1 in", "1 in"], Place: new PlaceSpec("centre", [new FromSpec("window:one", "1/4 in")]))],
+            Windows = [new WindowSpec("one", "front", Size: ["1 in", "1 in"], Place: new PlaceSpec("left", [new FromSpec("left", "1/2 in")])),
+                new WindowSpec("two", "front", Size: ["1 in", "1 in"], Place: new PlaceSpec("centre", [new FromSpec("window:one", "1/4 in")]))],
         })).Dressed.Windows;
         Assert.Equal(In("1 3/4"), windows[1].On[0].Read.Left);
     }
@@ -198,7 +199,9 @@ public class DressingTests
     [Fact]
     public void Ribbon_and_twine_are_measured_by_rule()
     {
-        Length Take(string kind, string rule, int passes = 1) => SoftGoods.Of(Size(Plain(new DressingSpec { Soft = [new SoftSpec("tie", "front", kind, rule, Passes: passes)] })).Figures, Size(Plain(new DressingSpec { Soft = [new SoftSpec("tie", "front", kind, rule, Passes: passes)] })).Dressed).Single().Length;
+        Length Take(string kind, string rule, int passes = 1) =>
+            SoftGoods.Of(Size(Plain(new DressingSpec { Soft = [new SoftSpec("tie", "front", kind, rule, Passes: passes)] })).Figures,
+            Size(Plain(new DressingSpec { Soft = [new SoftSpec("tie", "front", kind, rule, Passes: passes)] })).Dressed).Single().Length;
         Assert.Equal(In("5"), Take("tape", "run"));
         Assert.Equal(In("6"), Take("ribbon", "run"));
         Assert.Equal(In("11"), Take("ribbon", "wrap"));
@@ -255,7 +258,9 @@ public class DressingTests
     [Fact]
     public void A_window_round_another_keeps_its_middle_and_stays_the_next_larger_in_every_format()
     {
-        var spec = Plain(new DressingSpec { Windows = [new WindowSpec("eye", "front", Die: "ring-2", Through: [0], Place: new PlaceSpec("head", [new FromSpec("head", "3/4 in")])), new WindowSpec("rim", "front", Through: [1], Around: "eye"), new WindowSpec("wide", "front", Size: ["3 in", "3 in"], Shape: "circle", Through: [2], Around: "rim")] }, "6x6");
+        var spec = Plain(new DressingSpec { Windows =
+            [new WindowSpec("eye", "front", Die: "ring-2", Through: [0], Place: new PlaceSpec("head", [new FromSpec("head", "3/4 in")])),
+            new WindowSpec("rim", "front", Through: [1], Around: "eye"), new WindowSpec("wide", "front", Size: ["3 in", "3 in"], Shape: "circle", Through: [2], Around: "rim")] }, "6x6");
         Assert.Equal(["ring-2", "ring-3", null], Size(spec).Dressed.Windows.Select(w => w.Die?.Id));
         foreach (var format in Core.Inventories.Inventory.Shipped.Formats)
         {
@@ -334,7 +339,9 @@ public class DressingTests
     [Fact]
     public void A_raised_thing_is_struck_where_the_bay_is_too_shallow_and_not_where_there_is_room()
     {
-        bool Struck(string height) => Size(Spec("tier-scene", "5x7", "tiers=1", "depth=1 in") with { Turn = true, Dressing = new DressingSpec { Elements = [new ElementSpec("lamp", "back", Size: ["1 in", "1 in"], Height: height, Made: "built-up", Place: new PlaceSpec("foot"))] } }).Checks.Any(c => c.Id == "faces-collide-on-the-way");
+        bool Struck(string height) => Size(Spec("tier-scene", "5x7", "tiers=1", "depth=1 in") with { Turn = true,
+            Dressing = new DressingSpec { Elements = [new ElementSpec("lamp", "back", Size: ["1 in", "1 in"], Height: height, Made: "built-up",
+            Place: new PlaceSpec("foot"))] } }).Checks.Any(c => c.Id == "faces-collide-on-the-way");
         Assert.True(Struck("28 mm"));
         Assert.False(Struck("20 mm"));
     }

@@ -44,7 +44,9 @@ public class FaceTests
             {
                 var piece = card.Pieces.First(p => p.Piece.Id == face.Piece);
                 var plate = Plane.Shape(piece.Plate(face.Plate).Corners);
-                var taken = card.Construction.Bonds.Where(b => !b.IsLoose).SelectMany(b => b.Sides).Where(s => s.On.Face == face.Face && s.Plate == new PlateRef(face.Copies[0], face.Plate)).Select(s => Plane.Shape(s.Region.Corners.Select(card.Figures.ValueOf)))
+                var taken = card.Construction.Bonds.Where(b => !b.IsLoose).SelectMany(b => b.Sides)
+                    .Where(s => s.On.Face == face.Face && s.Plate == new PlateRef(face.Copies[0], face.Plate))
+                    .Select(s => Plane.Shape(s.Region.Corners.Select(card.Figures.ValueOf)))
                     .Concat(piece.HolesIn(piece.Plate(face.Plate)).Select(Plane.Shape)).ToList();
                 foreach (var free in face.Free.Select(f => f.Shape))
                 {
@@ -131,7 +133,8 @@ public class FaceTests
     [Fact]
     public void A_tier_is_made_just_high_enough_to_hide_what_is_behind_it()
     {
-        var spec = Support.Spec("tier-scene", "5x7", "tiers=1", "tier1Height=1 1/2 in") with { Turn = true, Dressing = new DressingSpec { Elements = [new ElementSpec("moon", "back", Size: ["1 in", "1 in"], Place: new PlaceSpec("foot", [new FromSpec("foot", "1 in")]))] } };
+        var spec = Support.Spec("tier-scene", "5x7", "tiers=1", "tier1Height=1 1/2 in") with { Turn = true,
+            Dressing = new DressingSpec { Elements = [new ElementSpec("moon", "back", Size: ["1 in", "1 in"], Place: new PlaceSpec("foot", [new FromSpec("foot", "1 in")]))] } };
         var hide = Assert.IsType<SetFigure>(Hiding.Of(Support.Size(spec), "moon"));
         Assert.Equal("tier1Height", hide.Parameter);
         Assert.Equal(Support.In("2"), Support.In(hide.Value));
@@ -148,7 +151,8 @@ public class FaceTests
 
         // Something heavy before the front of a box draws its centre of gravity forward.
         var box = Support.Spec("shadow-box", "5x7");
-        double Tips(string? height) => Support.Size(box with { Dressing = height is null ? null : new DressingSpec { Elements = [new ElementSpec("slab", "front.wall-left.down", Size: ["3/8 in", "6 in"], Height: height, Made: "built-up", Stock: "card-350")] } }).Standing!.Degrees;
+        double Tips(string? height) => Support.Size(box with { Dressing = height is null ? null
+            : new DressingSpec { Elements = [new ElementSpec("slab", "front.wall-left.down", Size: ["3/8 in", "6 in"], Height: height, Made: "built-up", Stock: "card-350")] } }).Standing!.Degrees;
         Assert.NotEqual(Tips(null), Tips("20 mm"));
         Assert.True(Tips(null) > 1);
     }

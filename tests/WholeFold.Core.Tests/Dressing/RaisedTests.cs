@@ -36,13 +36,16 @@ public class RaisedTests
             {
                 var middle = Plane.Shape(one.Open.Outline).Centroid;
                 if (sight.Nearest(new(one.Ref, one.Face), middle.X, middle.Y) is not { Far: > 4000 and < 12000 } hit
-                    || faces.FirstOrDefault(f => f.Ref == hit.On.Plate && f.Face == hit.On.Face && f != one && Middle(f.Open.Box, hit) && Math.Abs(sight.Frames[f.Ref].Ez.Dot(sight.Frames[one.Ref].Ez)) > 0.999) is not { } other)
+                    || faces.FirstOrDefault(f => f.Ref == hit.On.Plate && f.Face == hit.On.Face && f != one && Middle(f.Open.Box, hit)
+                        && Math.Abs(sight.Frames[f.Ref].Ez.Dot(sight.Frames[one.Ref].Ez)) > 0.999) is not { } other)
                 {
                     continue;
                 }
 
                 pairs++;
-                IReadOnlyList<Struck> Found(double share) => Support.Size(spec with { Dressing = new DressingSpec { Elements = [On(one, "one", new Length((long)(hit.Far * share))), On(other, "other", new Length((long)(hit.Far * share)))] } }).Struck;
+                IReadOnlyList<Struck> Found(double share) =>
+                    Support.Size(spec with { Dressing = new DressingSpec { Elements =
+                    [On(one, "one", new Length((long)(hit.Far * share))), On(other, "other", new Length((long)(hit.Far * share)))] } }).Struck;
                 Assert.Contains(Found(0.7), s => s is { Pose: "shown", Into: not null } && s.Deep > Length.Zero);
                 Assert.DoesNotContain(Found(0.3), s => s is { Into: not null });
             }

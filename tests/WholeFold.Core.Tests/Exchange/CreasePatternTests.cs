@@ -63,13 +63,16 @@ public class CreasePatternTests
                 var drawing = PieceDrawing.Of(card, piece);
                 if (drawing.Cuts.Count == 0)
                 {
-                    static double Area(IReadOnlyList<Point> ring) => Math.Abs(ring.Zip([.. ring.Skip(1), ring[0]]).Sum(e => (double)((e.First.X.Millimetres * e.Second.Y.Millimetres) - (e.Second.X.Millimetres * e.First.Y.Millimetres)))) / 2;
+                    static double Area(IReadOnlyList<Point> ring) =>
+                        Math.Abs(ring.Zip([.. ring.Skip(1), ring[0]]).Sum(e =>
+                        (double)((e.First.X.Millimetres * e.Second.Y.Millimetres) - (e.Second.X.Millimetres * e.First.Y.Millimetres)))) / 2;
                     Assert.Equal(drawing.Plates.Sum(p => Area(p.Outline)), pattern.Faces.Sum(pattern.AreaOf), 0.5);
 
                     // What is scored and folds in no pose divides a plate into faces that stay level.
                     var level = Enumerable.Range(0, pattern.Edges.Length).Count(e => pattern.Assigned[e] is "V" or "M" && pattern.Poses.Values.All(p => p[e] == 0));
                     Assert.True(drawing.Plates.Count == pattern.Faces.Length - level, $"{name}: {drawing.Plates.Count} plates, {pattern.Faces.Length} faces");
-                    var scored = drawing.Scores.SelectMany(s => s.Parts).Sum(p => Math.Sqrt(Math.Pow((double)(p.To.X - p.From.X).Millimetres, 2) + Math.Pow((double)(p.To.Y - p.From.Y).Millimetres, 2)));
+                    var scored = drawing.Scores.SelectMany(s => s.Parts)
+                        .Sum(p => Math.Sqrt(Math.Pow((double)(p.To.X - p.From.X).Millimetres, 2) + Math.Pow((double)(p.To.Y - p.From.Y).Millimetres, 2)));
                     Assert.Equal(scored, Enumerable.Range(0, pattern.Edges.Length).Where(e => pattern.Assigned[e] is "V" or "M").Sum(pattern.Long), 0.1);
                     Assert.True(pattern.Places.Length - pattern.Edges.Length + pattern.Faces.Length == 1, $"{name}: something is loose");
                 }
@@ -125,7 +128,8 @@ public class CreasePatternTests
         {
             var card = Support.Size(Support.Spec("plain-fold", "5x5") with { Dressing = new DressingSpec { Windows = windows } });
             var pattern = Read(card)[0];
-            Assert.Equal(127 * 127 * 2, gone + pattern.Faces.Sum(pattern.AreaOf), 0.5 + Math.Abs((127 * 127 * 2) - (double)(card.Pieces[0].Width.Value.Millimetres * card.Pieces[0].Height.Value.Millimetres)));
+            Assert.Equal(127 * 127 * 2, gone + pattern.Faces.Sum(pattern.AreaOf),
+                0.5 + Math.Abs((127 * 127 * 2) - (double)(card.Pieces[0].Width.Value.Millimetres * card.Pieces[0].Height.Value.Millimetres)));
 
             // Every edge of a face is an edge of the file, and each runs one way on one side and the other way on the other.
             var known = pattern.Edges.Select(e => (e.Min(), e.Max())).ToHashSet();
@@ -198,7 +202,8 @@ public class CreasePatternTests
                     var (a, b) = (pattern.Places[here.From], pattern.Places[here.To]);
 
                     // What lies to the right of an edge comes up in a valley.
-                    var turn = Matrix4x4.CreateTranslation(-a) * Matrix4x4.CreateFromAxisAngle(Vector3.Normalize(b - a), (float)(-angles[e] * Math.PI / 180)) * Matrix4x4.CreateTranslation(a) * laid[f];
+                    var turn = Matrix4x4.CreateTranslation(-a) * Matrix4x4.CreateFromAxisAngle(Vector3.Normalize(b - a),
+                        (float)(-angles[e] * Math.PI / 180)) * Matrix4x4.CreateTranslation(a) * laid[f];
                     if (laid.TryAdd(there.Face, turn))
                     {
                         next.Enqueue(there.Face);

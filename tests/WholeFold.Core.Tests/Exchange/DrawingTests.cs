@@ -27,7 +27,8 @@ public class DrawingTests
     }
 
     /// <summary>As large, whichever side is named first.</summary>
-    private static bool IsAsLarge(OwnPiece piece, Length one, Length other) => (Length.Min(piece.First, piece.Second) - Length.Min(one, other)).Abs() < Length.Mm(0.2m) && (Length.Max(piece.First, piece.Second) - Length.Max(one, other)).Abs() < Length.Mm(0.2m);
+    private static bool IsAsLarge(OwnPiece piece, Length one, Length other) => (Length.Min(piece.First, piece.Second) - Length.Min(one, other))
+        .Abs() < Length.Mm(0.2m) && (Length.Max(piece.First, piece.Second) - Length.Max(one, other)).Abs() < Length.Mm(0.2m);
 
     /// <summary>Of every construction, each piece comes back from its crease pattern: as large, and with as many straight scores.</summary>
     [Fact]
@@ -51,7 +52,8 @@ public class DrawingTests
                 var back = own.Cards.Where(c => IsAsLarge(c, along, across)).ToList();
                 Assert.True(back.Any(b => b.Scores.Count + b.Cross.Count >= piece.Scores.Count), $"{family.Id}: {piece.Piece.Name} {along.Millimetres} × {across.Millimetres} is not among {string.Join("; ", own.Cards.Select(c => $"{c.First.Millimetres} × {c.Second.Millimetres}, {c.Scores.Count}"))}");
                 Assert.True(piece.Scores.Count == 0 || back.Any(b => piece.Scores.All(s => b.Scores.Concat(b.Cross).Any(at => (at - s.Figure.Value).Abs() < Length.Mm(0.2m)))), $"{family.Id}: scores of {piece.Piece.Name}");
-                Assert.True(back.Any(b => piece.Scores.All(s => !b.Folds.Keys.Any(at => (at - s.Figure.Value).Abs() < Length.Mm(0.2m)) || b.Folds.Any(f => (f.Key - s.Figure.Value).Abs() < Length.Mm(0.2m) && f.Value == s.Crease.Fold))), $"{family.Id}: folds of {piece.Piece.Name}");
+                Assert.True(back.Any(b => piece.Scores.All(s => !b.Folds.Keys.Any(at => (at - s.Figure.Value).Abs() < Length.Mm(0.2m))
+                    || b.Folds.Any(f => (f.Key - s.Figure.Value).Abs() < Length.Mm(0.2m) && f.Value == s.Crease.Fold))), $"{family.Id}: folds of {piece.Piece.Name}");
                 folds += back.Max(b => b.Folds.Count);
             }
 

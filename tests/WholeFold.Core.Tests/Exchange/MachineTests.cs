@@ -104,6 +104,8 @@ public class MachineTests
         Assert.Contains("too wide", counter.Price(Length.Mm(200), Length.Mm(170), Length.Mm(3), 30).Why, StringComparison.Ordinal);
         Assert.Contains("too heavy", counter.Price(Length.Mm(120), Length.Mm(100), Length.Mm(3), 101).Why, StringComparison.Ordinal);
         Assert.Contains("no class of post", Assert.Throws<InputProblemException>(() => counter.Price(Length.Mm(500), Length.Mm(100), Length.Mm(3), 30)).Reason, StringComparison.Ordinal);
-        Assert.All(new[] { Fault.NoAnswer, Fault.WrongUnit, Fault.HalfAMessage }, f => Assert.Equal("post", Assert.Throws<InputProblemException>(() => new SimulatedPostalCounter(f).Price(Length.Mm(120), Length.Mm(100), Length.Mm(3), 30)).Field));
+        Assert.All(new[] { Fault.NoAnswer, Fault.WrongUnit, Fault.HalfAMessage },
+            f => Assert.Equal("post", Assert.Throws<InputProblemException>(() =>
+            new SimulatedPostalCounter(f).Price(Length.Mm(120), Length.Mm(100), Length.Mm(3), 30)).Field));
     }
 }

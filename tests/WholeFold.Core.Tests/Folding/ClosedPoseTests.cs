@@ -84,7 +84,8 @@ public class ClosedPoseTests
         for (var run = 0; run < (Day.Whole ? 220 : 60); run++)
         {
             var (family, choices) = variants[random.Next(variants.Count)];
-            var spec = new DesignSpec { Construction = family.Id, Format = formats[random.Next(formats.Count)].Id, Turn = random.Next(2) == 0, Tools = tools[random.Next(tools.Length)], Caliper = $"0.{random.Next(1, 9)}mm", Set = Support.Written(choices) };
+            var spec = new DesignSpec { Construction = family.Id, Format = formats[random.Next(formats.Count)].Id, Turn = random.Next(2) == 0,
+                Tools = tools[random.Next(tools.Length)], Caliper = $"0.{random.Next(1, 9)}mm", Set = Support.Written(choices) };
             var read = Support.Reader.Read(spec);
             if (Attempt.Of(read.Design, read.Target).Card is not { Relaxation: Relaxation.None, Parameters.Count: > 0 } free)
             {
@@ -116,7 +117,8 @@ public class ClosedPoseTests
             ClosedPose.Of(sized.Construction with { Bonds = [.. sized.Construction.Bonds.Select((b, i) => i == 1 ? change(b) : b)] }, sized.Pieces, e => sized.Figures.ValueOf(e).Units);
         Assert.Empty(With(b => b).Misses);
         Assert.True(With(b => b with { A = b.A with { On = b.A.On with { Face = Face.Down } } }).Misses.Single().WrongFace);
-        var aside = With(b => b with { A = b.A with { Region = b.A.Region is Rectangle r ? r with { FromX = r.FromX + Pair.Of(1, 16, 1.5m), ToX = r.ToX + Pair.Of(1, 16, 1.5m) } : b.A.Region } }).Misses.Single();
+        var aside = With(b => b with { A = b.A with { Region = b.A.Region is Rectangle r
+            ? r with { FromX = r.FromX + Pair.Of(1, 16, 1.5m), ToX = r.ToX + Pair.Of(1, 16, 1.5m) } : b.A.Region } }).Misses.Single();
         Assert.Equal(Length.In(1, 16), aside.By);
     }
 

@@ -15,7 +15,8 @@ public class GirthTests
     private static ThicknessMap Of(params (decimal Left, decimal Right, decimal Low, decimal High, decimal Thick)[] spreads)
     {
         static double U(decimal mm) => Length.Mm(mm).Units;
-        return new ThicknessMap([.. spreads.Select(s => new Spread(U(s.Left), U(s.Right), U(s.Low), U(s.Low), U(s.High), U(s.High), Length.Mm(s.Thick)))], Length.Mm(spreads.Max(s => s.Thick)), default);
+        return new ThicknessMap([.. spreads.Select(s => new Spread(U(s.Left), U(s.Right), U(s.Low), U(s.Low), U(s.High), U(s.High), Length.Mm(s.Thick)))],
+            Length.Mm(spreads.Max(s => s.Thick)), default);
     }
 
     [Fact]

@@ -43,7 +43,9 @@ public class MotionTests
                 {
                     frames++;
                     var assembly = Assembly.Of(sized.Figures, frame);
-                    Assert.All(assembly.Joints.Where(j => j.Bond is not { IsLoose: true }), j => Assert.True(j.Apart <= (Length.Mm(0.05m) + (j.Bond?.Play is { } play ? sized.Figures.ValueOf(play) : Length.Zero) + mark).Units, $"{family.Id} at {frame.Share}: {j.Bond?.Id} is {j.Apart / 320} mm apart"));
+                    Assert.All(assembly.Joints.Where(j => j.Bond is not { IsLoose: true }),
+                        j => Assert.True(j.Apart <= (Length.Mm(0.05m) + (j.Bond?.Play is { } play ? sized.Figures.ValueOf(play) : Length.Zero)
+                        + mark).Units, $"{family.Id} at {frame.Share}: {j.Bond?.Id} is {j.Apart / 320} mm apart"));
                     foreach (var (id, piece) in sized.Pieces.SelectMany(p => p.Piece.Copies.Select(c => (c, p))))
                     {
                         foreach (var plate in piece.Plates)
@@ -69,7 +71,8 @@ public class MotionTests
     public void A_card_whose_shown_angles_do_not_go_together_is_found()
     {
         var sized = Size(Machine("bridge", "back=3"));
-        var bent = sized.Figures with { Pieces = [.. sized.Pieces.Select(p => p.Piece.Id != "base" ? p : p with { Scores = [.. p.Scores.Select((s, i) => i == 1 ? s with { Crease = s.Crease with { Shown = 90, Closed = 90 } } : s)] })] };
+        var bent = sized.Figures with { Pieces = [.. sized.Pieces.Select(p => p.Piece.Id != "base" ? p
+            : p with { Scores = [.. p.Scores.Select((s, i) => i == 1 ? s with { Crease = s.Crease with { Shown = 90, Closed = 90 } } : s)] })] };
         Assert.False(Motion.Of(bent).Moves);
     }
 

@@ -118,7 +118,9 @@ public class GuideTests
     [InlineData(5000)]
     public void A_time_to_set_that_cannot_be_is_refused(int minutes)
     {
-        var refused = Assert.Throws<InputProblemException>(() => Inventory.Shipped.With(new Dictionary<string, IReadOnlyList<System.Text.Json.Nodes.JsonObject>> { ["adhesives"] = [new() { ["id"] = "odd", ["name"] = "odd", ["thickness"] = "0", ["minutes"] = minutes }] }));
+        var refused = Assert.Throws<InputProblemException>(() =>
+            Inventory.Shipped.With(new Dictionary<string, IReadOnlyList<System.Text.Json.Nodes.JsonObject>> { ["adhesives"] =
+            [new() { ["id"] = "odd", ["name"] = "odd", ["thickness"] = "0", ["minutes"] = minutes }] }));
         Assert.EndsWith("minutes", refused.Field, StringComparison.Ordinal);
         Assert.Contains("0 to 1440", refused.Accepted, StringComparison.Ordinal);
     }

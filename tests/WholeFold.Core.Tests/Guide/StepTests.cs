@@ -49,7 +49,9 @@ public class StepTests
         }
     }
 
-    private static readonly IReadOnlyList<DesignSpec> Sound = [.. JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Checks", "sound.json"))).RootElement.EnumerateArray().Select(d => DesignFile.Read(d, "sound.json"))];
+    private static readonly IReadOnlyList<DesignSpec> Sound =
+        [.. JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Checks", "sound.json"))).RootElement.EnumerateArray()
+        .Select(d => DesignFile.Read(d, "sound.json"))];
 
     private static void Laws(Card card, IReadOnlyList<Step> steps, string name)
     {
@@ -61,9 +63,12 @@ public class StepTests
         // Every bond once, every score set once, every piece cut once, every paper cut once and laid once, every thing put on once.
         Assert.Equal(card.Construction.Bonds.Where(b => !b.IsLoose).Select(b => b.Id).Order(), steps.SelectMany(s => s.Bonds).Order());
         Assert.Equal(card.Pieces.SelectMany(p => p.AllScores).Select(s => s.Figure.Id.ToString()).Order(), steps.Where(s => s.Phase == Phase.Score).SelectMany(s => s.Figures).Order());
-        Assert.Equal(card.Pieces.SelectMany(p => new[] { p.Width, p.Height }).Concat(card.Layers.SelectMany(l => l.Sides)).Select(f => f.Id.ToString()).Order(), steps.Where(s => s.Phase == Phase.Cut).SelectMany(s => s.Figures).Order());
+        Assert.Equal(card.Pieces.SelectMany(p => new[] { p.Width, p.Height }).Concat(card.Layers.SelectMany(l => l.Sides)).Select(f => f.Id.ToString()).Order(),
+            steps.Where(s => s.Phase == Phase.Cut).SelectMany(s => s.Figures).Order());
         Assert.Equal(card.Layers.Select(l => $"layer-{l.Id}").Order(), steps.Where(s => s.Id.StartsWith("layer-", StringComparison.Ordinal)).Select(s => s.Id).Order());
-        Assert.Equal(card.Dressed.Elements.Where(e => e.On.Count > 0).Select(e => $"elements.{e.Element.Id}").Concat(card.Dressed.Windows.Select(w => $"windows.{w.Window.Id}")).Order(), steps.Where(s => s.Phase > Phase.Cut).SelectMany(s => s.Things).Where(t => t.StartsWith('e') || t.StartsWith('w')).Order());
+        Assert.Equal(card.Dressed.Elements.Where(e => e.On.Count > 0).Select(e => $"elements.{e.Element.Id}")
+            .Concat(card.Dressed.Windows.Select(w => $"windows.{w.Window.Id}")).Order(), steps.Where(s => s.Phase > Phase.Cut).SelectMany(s => s.Things)
+            .Where(t => t.StartsWith('e') || t.StartsWith('w')).Order());
         Hold(card.Pieces.All(p => steps.Any(s => s.Phase is Phase.Fold or Phase.Bond && s.Pieces.Contains(p.Piece.Id))), "no piece is cut and left over");
 
         // Nothing is folded before it is scored; no window, slit or stamp once its panel is bonded; phases never go back, but for a wait.
@@ -73,7 +78,9 @@ public class StepTests
         Hold(steps.Where(s => s.Phase == Phase.Raise).All(s => Last(b => b.Bonds.Count > 0) < steps.ToList().IndexOf(s)), "what is raised goes on after the last bond");
 
         // The longest piece first.
-        var cut = steps.Where(s => s.Id.StartsWith("cut-", StringComparison.Ordinal) && s.Pieces.Count > 0 && s.Tool != "as it is there").Select(s => card.Pieces.First(p => p.Piece.Id == s.Pieces[0])).Where(p => p.Piece.Id != card.Figures.Blank?.Piece).Select(p => Length.Max(p.Width.Value, p.Height.Value)).ToList();
+        var cut = steps.Where(s => s.Id.StartsWith("cut-", StringComparison.Ordinal) && s.Pieces.Count > 0 && s.Tool != "as it is there")
+            .Select(s => card.Pieces.First(p => p.Piece.Id == s.Pieces[0])).Where(p => p.Piece.Id != card.Figures.Blank?.Piece)
+            .Select(p => Length.Max(p.Width.Value, p.Height.Value)).ToList();
         Assert.Equal(cut.OrderDescending(), cut);
 
         // A tick is made before the part is put there, and gone at the end; none is gone before it is there.
@@ -101,7 +108,9 @@ public class StepTests
         // Where a blade is in the hand there is a caution, each caution has words, and a step says when it may be left.
         Assert.All(steps.Where(s => s.Tool.Contains("knife", StringComparison.Ordinal) || s.Tool is "trimmer" or "scissors" || s.Tool.StartsWith("die ", StringComparison.Ordinal)), s => Assert.NotEmpty(s.Cautions));
         Assert.All(steps.SelectMany(s => s.Cautions), c => Assert.True(Steps.Cautions.ContainsKey(c)));
-        Assert.All(steps, s => Assert.True(s.Title.Length is > 0 and <= 60 && (s.Say.Write(DisplayUnit.Inch) + s.Why?.Write(DisplayUnit.Inch) + s.LookFor?.Write(DisplayUnit.Inch)) is var said && !said.Contains("  ", StringComparison.Ordinal) && !said.Contains("..", StringComparison.Ordinal), $"{name}: {s.Id} {s.Title}"));
+        Assert.All(steps, s => Assert.True(s.Title.Length is > 0 and <= 60
+            && (s.Say.Write(DisplayUnit.Inch) + s.Why?.Write(DisplayUnit.Inch) + s.LookFor?.Write(DisplayUnit.Inch)) is var said
+            && !said.Contains("  ", StringComparison.Ordinal) && !said.Contains("..", StringComparison.Ordinal), $"{name}: {s.Id} {s.Title}"));
     }
 
     [Fact]

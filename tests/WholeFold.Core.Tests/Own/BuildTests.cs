@@ -178,7 +178,8 @@ public class BuildTests
                 }
 
                 var to = (piece.Scores[0].Figure.Value + new Length((long)(way * Length.Mm(2).Units))).Nearest(MoveCrease.Mark(Support.Reader.Read(bare).Unit.SystemOf()));
-                if (Attempt.Of(Support.Reader.Read(new MoveCrease(piece.Piece.Id, 0, piece.Scores[0].Figure.Value.Units, to.Units).Apply(spec, Support.Reader)) is var read ? read.Design : null!, read.Target).Card?.Pieces.First(p => p.Piece.Id == piece.Piece.Id) is not { } after)
+                if (Attempt.Of(Support.Reader.Read(new MoveCrease(piece.Piece.Id, 0, piece.Scores[0].Figure.Value.Units, to.Units).Apply(spec,
+                    Support.Reader)) is var read ? read.Design : null!, read.Target).Card?.Pieces.First(p => p.Piece.Id == piece.Piece.Id) is not { } after)
                 {
                     continue;
                 }
@@ -200,10 +201,15 @@ public class BuildTests
     [Fact]
     public void What_is_scored_both_ways_is_stretched_whole()
     {
-        static double Area(IReadOnlyList<Point> corners) => Math.Abs(corners.Zip(corners.Skip(1).Append(corners[0]), (a, b) => ((double)a.X.Units * b.Y.Units) - ((double)b.X.Units * a.Y.Units)).Sum()) / 2;
-        static double Left(Core.Sizing.SizedPiece p) => ((double)p.Along.Value.Units * p.Across.Value.Units) - p.Plates.Sum(q => Area(q.Corners)) - p.Openings.Where(o => o.IsHole || o.Opening.Kind == CutKind.Notch).Sum(o => Area(o.Corners));
+        static double Area(IReadOnlyList<Point> corners) =>
+            Math.Abs(corners.Zip(corners.Skip(1).Append(corners[0]), (a, b) => ((double)a.X.Units * b.Y.Units) - ((double)b.X.Units * a.Y.Units)).Sum()) / 2;
+        static double Left(Core.Sizing.SizedPiece p) =>
+            ((double)p.Along.Value.Units * p.Across.Value.Units) - p.Plates.Sum(q => Area(q.Corners)) - p.Openings.Where(o => o.IsHole
+            || o.Opening.Kind == CutKind.Notch).Sum(o => Area(o.Corners));
         var (stretched, more) = (0, Length.In(1, 4));
-        IEnumerable<DesignSpec> specs = [.. ConstructionLibrary.All.SelectMany(f => ConstructionFamily.Combinations(f.Choices).Where(c => f.For(c).Refused is null).Select(c => new DesignSpec { Name = "Kite", Construction = f.Id, Format = "6x6", Tools = "machine", Set = c.ToDictionary(x => x.Key, x => new WrittenFigure(x.Value)) }))];
+        IEnumerable<DesignSpec> specs = [.. ConstructionLibrary.All.SelectMany(f => ConstructionFamily.Combinations(f.Choices).Where(c => f.For(c).Refused is null)
+            .Select(c => new DesignSpec { Name = "Kite", Construction = f.Id, Format = "6x6", Tools = "machine",
+            Set = c.ToDictionary(x => x.Key, x => new WrittenFigure(x.Value)) }))];
         foreach (var bare in specs)
         {
             if (Attempt.Of(Support.Reader.Read(bare).Design, Support.Reader.Read(bare).Target).Card is not { } card)
@@ -303,7 +309,9 @@ public class BuildTests
     {
         var spec = Gate;
         var piece = spec.Made!.Variants[0].Pieces[0].Id;
-        void Refused(DesignEdit edit, DesignSpec of, string why) => Assert.Contains(why, Assert.Throws<InputProblemException>(() => edit.Apply(of, Support.Reader)) is var e ? e.Reason + e.Accepted : "", StringComparison.Ordinal);
+        void Refused(DesignEdit edit, DesignSpec of, string why) =>
+            Assert.Contains(why, Assert.Throws<InputProblemException>(() => edit.Apply(of, Support.Reader)) is var e ? e.Reason + e.Accepted : "",
+            StringComparison.Ordinal);
         Refused(new BuildExtent(piece, "nothing", "width"), spec, "no panel");
         Refused(new BuildExtent("nothing", null, "width"), spec, "no piece");
         Refused(new BuildCrease(piece, 9, Fold.Valley, 180, 90), spec, "no crease");

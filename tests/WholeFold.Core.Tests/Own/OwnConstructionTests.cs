@@ -112,10 +112,15 @@ public class OwnConstructionTests
     public void What_an_engine_could_not_work_with_is_refused_with_its_place()
     {
         var spec = All().First(a => a.Spec.Made!.Variants[0].Pieces.Count > 1).Spec;
-        InputProblemException Refused(Func<WrittenFamily, WrittenFamily> change, string? construction = null) => Assert.Throws<InputProblemException>(() => Support.Reader.Read(spec with { Made = change(spec.Made!), Construction = construction ?? spec.Construction }));
+        InputProblemException Refused(Func<WrittenFamily, WrittenFamily> change, string? construction = null) =>
+            Assert.Throws<InputProblemException>(() => Support.Reader.Read(spec with { Made = change(spec.Made!), Construction = construction
+            ?? spec.Construction }));
         Assert.Equal("made.id", Refused(m => m with { Id = "bridge" }, "bridge").Field);
         Assert.Contains("brings along", Refused(m => m with { Id = "other" }).Reason, StringComparison.Ordinal);
         Assert.Contains("nothing holds", Refused(m => m with { Variants = [m.Variants[0] with { Bonds = [] }] }).Reason, StringComparison.Ordinal);
-        Assert.Contains("is not known here", Refused(m => m with { Variants = [m.Variants[0] with { Pieces = [m.Variants[0].Pieces[0] with { Across = new WrittenSum(new Dictionary<string, string> { ["nothing"] = "1" }) }, .. m.Variants[0].Pieces.Skip(1)] }] }).Reason, StringComparison.Ordinal);
+        Assert.Contains("is not known here", Refused(m =>
+            m with { Variants = [m.Variants[0] with { Pieces =
+            [m.Variants[0].Pieces[0] with { Across = new WrittenSum(new Dictionary<string, string> { ["nothing"] = "1" }) },
+            .. m.Variants[0].Pieces.Skip(1)] }] }).Reason, StringComparison.Ordinal);
     }
 }

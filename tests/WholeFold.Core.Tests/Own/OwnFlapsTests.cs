@@ -192,7 +192,8 @@ public class OwnFlapsTests
         Assert.Empty(back.Left);
         foreach (var piece in card.Pieces.Where(p => p.Openings.All(o => o.Opening.Kind != CutKind.Notch)))
         {
-            static bool Are(IEnumerable<Length> one, IEnumerable<Length> other) => one.Order().ToList() is var a && other.Order().ToList() is var b && a.Count == b.Count && a.Zip(b).All(z => (z.First - z.Second).Abs() < Length.Mm(0.3m));
+            static bool Are(IEnumerable<Length> one, IEnumerable<Length> other) => one.Order().ToList() is var a && other.Order().ToList() is var b
+                && a.Count == b.Count && a.Zip(b).All(z => (z.First - z.Second).Abs() < Length.Mm(0.3m));
             var (scores, cross) = (piece.Scores.Select(s => s.Figure.Value), piece.Lines.Where(l => l.Axis is { } axis && axis != piece.Piece.Axis).Select(l => l.Figure.Value));
             var upright = piece.Piece.Axis == Axis.Y;
             Assert.True(back.Cards.Any(c => Are(c.AlongFirst == !upright ? c.Scores : c.Cross, scores) && Are(c.AlongFirst == !upright ? c.Cross : c.Scores, cross)), $"{name}: {piece.Piece.Name} is none of {written}");

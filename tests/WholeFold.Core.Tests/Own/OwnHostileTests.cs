@@ -31,7 +31,11 @@ public class OwnHostileTests
     public void No_line_takes_longer_than_it_is_long(string before)
     {
         var clock = System.Diagnostics.Stopwatch.StartNew();
-        foreach (var word in new[] { "1", "1 ", "1 1/2", "1/2 ", "1-", ".5", "1,", "a ", "a, ", "and ", "with ", "x", "x 1 ", "1x1 ", "1 x ", "score ", "at ", "(", "(1", "every ", "every 1 to ", "in ", ";", ". a", "fold ", "to 1 x ", "both ends ", "from each ", "circle ", "circle 1", "1 circle", "| ", "1|", "\t1", "rotate ", "1 wide ", "w 1 ", "two ", "make two ", "2 of ", "cut ", "cut to get ", "trim to ", "every leaving ", ", it is ", " is left", " - a", "m 1 ", "1 m ", "an inch and a half ", "is a 1, ", "1 in from ", "x 1 x ", "1 x 1 envelope: ", "same as the ", "one and ", "three, ", "score marks ", "each scored ", "for a 1 x 1 card ", "1,2,", "in half ", "in half again ", "into 4 equal ", "cut each ", "1x1s ", "#2 ", "window 1 ", "window 1 from all ", "same window ", "all pillars ", "score all tiers ", "1 valley ", "four scores 1 apart ", "both ends scored 1 and ", "no scores ", "1 wide strip ", "for the ", "1 and seven ", "square tile 1 ", "1-1-", " -- ", " ", "-", "\"" }.Stride(28))
+        foreach (var word in new[] { "1", "1 ", "1 1/2", "1/2 ", "1-", ".5", "1,", "a ", "a, ", "and ", "with ", "x", "x 1 ", "1x1 ", "1 x ", "score ", "at ", "(",
+            "(1", "every ", "every 1 to ", "in ", ";", ". a", "fold ", "to 1 x ", "both ends ", "from each ", "circle ", "circle 1", "1 circle", "| ", "1|", "\t1",
+            "rotate ", "1 wide ", "w 1 ", "two ", "make two ", "2 of ", "cut ", "cut to get ", "trim to ", "every leaving ", ", it is ", " is left", " - a", "m 1 ",
+            "1 m ", "an inch and a half ", "is a 1, ", "1 in from ", "x 1 x ", "1 x 1 envelope: ", "same as the ", "one and ", "three, ", "score marks ",
+            "each scored ", "for a 1 x 1 card ", "1,2,", "in half ", "in half again ", "into 4 equal ", "cut each ", "1x1s ", "#2 ", "window 1 ", "window 1 from all ", "same window ", "all pillars ", "score all tiers ", "1 valley ", "four scores 1 apart ", "both ends scored 1 and ", "no scores ", "1 wide strip ", "for the ", "1 and seven ", "square tile 1 ", "1-1-", " -- ", " ", "-", "\"" }.Stride(28))
         {
             foreach (var (times, end) in new[] { (60, "?"), (4000 / word.Length, "?"), (4000 / word.Length, "") })
             {

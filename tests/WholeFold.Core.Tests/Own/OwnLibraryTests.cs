@@ -35,7 +35,8 @@ public class OwnLibraryTests
     /// <summary>A piece as somebody would write it down: its sides and its scores to a sixteenth, or half a millimetre.</summary>
     private static string Listed(SizedPiece piece, string name, bool turn, DisplayUnit unit)
     {
-        string Figure(Length length) => unit == DisplayUnit.Inch ? (Math.Round(16m * length.Units / Length.PerInch) / 16).ToString("0.####", CultureInfo.InvariantCulture) : (Math.Round(2 * length.Millimetres) / 2).ToString("0.#", CultureInfo.InvariantCulture);
+        string Figure(Length length) => unit == DisplayUnit.Inch ? (Math.Round(16m * length.Units / Length.PerInch) / 16)
+            .ToString("0.####", CultureInfo.InvariantCulture) : (Math.Round(2 * length.Millimetres) / 2).ToString("0.#", CultureInfo.InvariantCulture);
         string Places(bool along) => string.Join(", ", piece.Scores.Where(s => s.Axis is not null && (s.Axis == piece.Piece.Axis) == along).Select(s => s.Figure.Value).Order().Select(Figure));
         var (a, b) = (piece.Along.Value, piece.Across.Value);
         var (first, second) = turn ? (b, a) : (a, b);

@@ -13,7 +13,11 @@ public class OwnLinesTests
     internal static string Inches(Length l) => ((double)l.Units / Length.PerInch).ToString("0.###", CultureInfo.InvariantCulture);
 
     private static string Told(OwnPiece p) =>
-        $"{(p.Quantity > 1 ? $"{p.Quantity} " : "")}{p.Name} {Inches(p.First)}x{Inches(p.Second)}{(p.Scores.Count > 0 ? $" [{string.Join(' ', p.Scores.Select(at => Inches(at) + (p.Folds.TryGetValue(at, out var way) ? way == Fold.Mountain ? "m" : "v" : "")))}]" : "")}{(p.Diagonals ? " diagonals" : "")}{(p.Cross.Count > 0 ? $" across [{string.Join(' ', p.Cross.Select(Inches))}]" : "")}{(p.Kind is OwnKind.Piece ? "" : $" ({p.Kind.ToString().ToLowerInvariant()})")}";
+        $"{(p.Quantity > 1 ? $"{p.Quantity} " : "")}{p.Name} {Inches(p.First)}x{Inches(p.Second)}"
+        + (p.Scores.Count > 0 ? $" [{string.Join(' ', p.Scores.Select(at => Inches(at) + (p.Folds.TryGetValue(at, out var way) ? way == Fold.Mountain ? "m" : "v" : "")))}]" : "")
+        + (p.Diagonals ? " diagonals" : "")
+        + (p.Cross.Count > 0 ? $" across [{string.Join(' ', p.Cross.Select(Inches))}]" : "")
+        + (p.Kind is OwnKind.Piece ? "" : $" ({p.Kind.ToString().ToLowerInvariant()})");
 
     public static TheoryData<string, string> Written => new()
     {

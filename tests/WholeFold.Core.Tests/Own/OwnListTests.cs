@@ -34,12 +34,16 @@ public class OwnListTests
     /// <summary>All of them, by name, unit and text.</summary>
     internal static IEnumerable<(string Name, DisplayUnit Unit, string Text)> Texts => Lists.Concat(Written).Concat(Voices).Select(l => (l.Name, l.Unit, l.Text));
 
-    private static IReadOnlyList<Listed> Load(string file) => [.. JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Own", file))).RootElement.EnumerateArray().Select(l => new Listed(
-        l.GetProperty("name").GetString()!, l.TryGetProperty("unit", out var unit) ? UnitReader.Read(unit.GetString()!, "unit") : OwnListReader.Read(l.GetProperty("list").GetString()!, null).Cards.First().Unit, l.GetProperty("construction").GetString(), l.TryGetProperty("kept", out var kept) && kept.GetBoolean(), l.GetProperty("list").GetString()!))];
+    private static IReadOnlyList<Listed> Load(string file) =>
+        [.. JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Own", file))).RootElement.EnumerateArray().Select(l => new Listed(
+        l.GetProperty("name").GetString()!, l.TryGetProperty("unit", out var unit) ? UnitReader.Read(unit.GetString()!, "unit")
+            : OwnListReader.Read(l.GetProperty("list").GetString()!, null).Cards.First().Unit, l.GetProperty("construction").GetString(),
+            l.TryGetProperty("kept", out var kept) && kept.GetBoolean(), l.GetProperty("list").GetString()!))];
 
     private static readonly System.Collections.Concurrent.ConcurrentDictionary<(string, DisplayUnit), IReadOnlyList<Recognised>> Known = new();
 
-    internal static IReadOnlyList<Recognised> Find(string text, DisplayUnit unit) => Known.GetOrAdd((text, unit), k => Recogniser.Find(OwnListReader.Read(k.Item1, k.Item2), TestContext.Current.CancellationToken));
+    internal static IReadOnlyList<Recognised> Find(string text, DisplayUnit unit) =>
+        Known.GetOrAdd((text, unit), k => Recogniser.Find(OwnListReader.Read(k.Item1, k.Item2), TestContext.Current.CancellationToken));
 
     /// <summary>
     /// Lists written by hand as people write them, in all the ways of <c>own-designs.md</c>; those that are kept were written after the weights
@@ -118,7 +122,8 @@ public class OwnListTests
             var list = OwnListReader.Read(listed.Text, listed.Unit);
             var own = OwnDesign.Of(list, Support.Reader, Recogniser, listed.Unit.SystemOf() == UnitSystem.Imperial ? "6x6" : "sq-144", cancel: TestContext.Current.CancellationToken);
             var given = own.Figures.Where(f => f.Now is not null).Select(f => f.Key).ToHashSet();
-            Assert.All(list.Pieces.Where(p => p.Kind != OwnKind.Finished).SelectMany(p => Enumerable.Range(1, p.Scores.Count).Select(n => $"{p.Line}.{p.Name}.score {n}").Append($"{p.Line}.{p.Name}.width").Append($"{p.Line}.{p.Name}.height")), f => Assert.True(given.Contains(f), $"{listed.Name}: {f} of\n{listed.Text}"));
+            Assert.All(list.Pieces.Where(p => p.Kind != OwnKind.Finished)
+                .SelectMany(p => Enumerable.Range(1, p.Scores.Count).Select(n => $"{p.Line}.{p.Name}.score {n}").Append($"{p.Line}.{p.Name}.width").Append($"{p.Line}.{p.Name}.height")), f => Assert.True(given.Contains(f), $"{listed.Name}: {f} of\n{listed.Text}"));
         }
     }
 
@@ -181,7 +186,9 @@ public class OwnListTests
         foreach (var listed in all)
         {
             var list = OwnListReader.Read(listed.Text, listed.Unit);
-            var other = list with { Pieces = [.. list.Pieces.Reverse().Select((p, i) => p with { Name = $"thing {i}", First = p.Second, Second = p.First, AlongFirst = !p.AlongFirst, Scores = [.. p.Scores.Select(s => p.Along - s).Order()] })] };
+            var other = list with { Pieces = [.. list.Pieces.Reverse()
+                .Select((p, i) => p with { Name = $"thing {i}", First = p.Second, Second = p.First, AlongFirst = !p.AlongFirst,
+                Scores = [.. p.Scores.Select(s => p.Along - s).Order()] })] };
             same += Recogniser.Find(other, TestContext.Current.CancellationToken) is [{ } best, ..] && best.Family.Id == listed.Construction ? 1 : 0;
         }
 
@@ -229,7 +236,8 @@ public class OwnListTests
         var sides = size.Split('x').Select(s => double.Parse(s, System.Globalization.CultureInfo.InvariantCulture)).ToList();
         Assert.Equal(sides[0], Inches(piece.First), 0.002);
         Assert.Equal(sides[1], Inches(piece.Second), 0.002);
-        Assert.Equal(scores.Length == 0 ? [] : [.. scores.Split(',').Select(s => double.Parse(s, System.Globalization.CultureInfo.InvariantCulture))], piece.Scores.Select(s => Math.Round(Inches(s), 3)), (a, b) => Math.Abs(a - b) < 0.002);
+        Assert.Equal(scores.Length == 0 ? [] : [.. scores.Split(',').Select(s => double.Parse(s, System.Globalization.CultureInfo.InvariantCulture))],
+            piece.Scores.Select(s => Math.Round(Inches(s), 3)), (a, b) => Math.Abs(a - b) < 0.002);
     }
 
     [Theory]

@@ -43,7 +43,8 @@ public class OwnRemainderTests
                 continue;
             }
 
-            var truth = OwnDesign.Of(listed.Text, listed.Unit, Support.Reader, OwnListTests.Recogniser, listed.Unit == DisplayUnit.Inch ? "6x6" : "sq-144").Figures.Where(f => f.Now is not null && f.Next.Count == 0).ToDictionary(f => $"{f.Id} {f.Name}", f => f.Now!.Value);
+            var truth = OwnDesign.Of(listed.Text, listed.Unit, Support.Reader, OwnListTests.Recogniser, listed.Unit == DisplayUnit.Inch ? "6x6"
+                : "sq-144").Figures.Where(f => f.Now is not null && f.Next.Count == 0).ToDictionary(f => $"{f.Id} {f.Name}", f => f.Now!.Value);
             var format = Inventory.Shipped.Formats.First(f => f.Id == (listed.Unit == DisplayUnit.Inch ? "6x6" : "sq-144"));
             foreach (var figure in guess.Figures)
             {

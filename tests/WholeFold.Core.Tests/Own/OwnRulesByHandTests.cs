@@ -17,7 +17,9 @@ public partial class OwnRulesByHandTests
 {
     private static readonly Length Near = Length.Mm(1.2m), Wider = Length.Mm(20), Higher = Length.Mm(14);
 
-    private static IEnumerable<JsonElement> Lists(string file) => JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Own", file))).RootElement.EnumerateArray().Where(l => l.TryGetProperty("rules", out _));
+    private static IEnumerable<JsonElement> Lists(string file) =>
+        JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Own", file))).RootElement.EnumerateArray()
+        .Where(l => l.TryGetProperty("rules", out _));
 
     [GeneratedRegex(@"^(?<share>s?)(?<times>\d*)(?<side>[WH]?)(?:/(?<parts>\d+))?$")]
     private static partial Regex Rule();

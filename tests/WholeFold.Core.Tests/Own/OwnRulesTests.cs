@@ -192,7 +192,8 @@ public class OwnRulesTests
         Assert.Equal(told, Told($"base 10 x 5, score at 5\n{papers}"));
     }
 
-    private static string Told(string text) => string.Join(' ', OwnDesign.Of(text, DisplayUnit.Inch, Support.Reader, Recogniser, cancel: TestContext.Current.CancellationToken).Contradictions.Select(f => $"{f.Line}: {f.Text.Write(DisplayUnit.Inch)}"));
+    private static string Told(string text) => string.Join(' ',
+        OwnDesign.Of(text, DisplayUnit.Inch, Support.Reader, Recogniser, cancel: TestContext.Current.CancellationToken).Contradictions.Select(f => $"{f.Line}: {f.Text.Write(DisplayUnit.Inch)}"));
 
     /// <summary>What a free figure makes of the card is said with the size that it may have been meant for; a clear slip among several pieces comes before what is said of papers.</summary>
     [Theory]

@@ -12,7 +12,8 @@ public class OwnTakingTests
 
     private static readonly Length Near = Length.Mm(1);
 
-    private static OwnDesign Read(string text, DisplayUnit unit = DisplayUnit.Inch, string? format = null) => OwnDesign.Of(OwnListReader.Read(text, unit), Support.Reader, OwnListTests.Recogniser, format, cancel: TestContext.Current.CancellationToken);
+    private static OwnDesign Read(string text, DisplayUnit unit = DisplayUnit.Inch, string? format = null) =>
+        OwnDesign.Of(OwnListReader.Read(text, unit), Support.Reader, OwnListTests.Recogniser, format, cancel: TestContext.Current.CancellationToken);
 
     private static Card Made(TakenDesign taken)
     {
@@ -20,7 +21,8 @@ public class OwnTakingTests
         return Attempt.Of(read.Design, read.Target).Card!;
     }
 
-    private static bool Is(SizedLayerSides layer, OwnPiece paper) => ((layer.Wide - paper.First).Abs() <= Near && (layer.High - paper.Second).Abs() <= Near) || ((layer.Wide - paper.Second).Abs() <= Near && (layer.High - paper.First).Abs() <= Near);
+    private static bool Is(SizedLayerSides layer, OwnPiece paper) => ((layer.Wide - paper.First).Abs() <= Near && (layer.High - paper.Second).Abs() <= Near)
+        || ((layer.Wide - paper.Second).Abs() <= Near && (layer.High - paper.First).Abs() <= Near);
 
     private sealed record SizedLayerSides(Length Wide, Length High, int Quantity);
 

@@ -33,7 +33,9 @@ public sealed class OwnWaysTests
     private static readonly (string Text, int Count)[] Tails = [("", 1), (" (cut 2)", 2), (" x2", 2), (" - cut 2", 2), (", make 2", 2), (" (heavy card)", 1), (", 2 of these", 2), (" (x2)", 2), (".", 1), (" - burnish well", 1), (", from one sheet", 1)];
 
     /// <summary>In sixteenths: the long side, the short one, and the scores along the long one.</summary>
-    private static readonly (int Along, int Across, int[] Scores)[] Pieces = [(160, 80, [40, 120]), (160, 80, [24, 48, 112, 136]), (136, 88, [68]), (112, 48, [8, 104]), (192, 64, [16, 48, 64, 96, 128, 144, 176]), (134, 88, [33, 101]), (122, 68, [12, 37, 73, 98])];
+    private static readonly (int Along, int Across, int[] Scores)[] Pieces =
+        [(160, 80, [40, 120]), (160, 80, [24, 48, 112, 136]), (136, 88, [68]), (112, 48, [8, 104]), (192, 64, [16, 48, 64, 96, 128, 144, 176]),
+        (134, 88, [33, 101]), (122, 68, [12, 37, 73, 98])];
 
     /// <summary>8 1/2, 8-1/2, 8½ or 8.5.</summary>
     private static string Inches(int sixteenths, int style)
@@ -66,7 +68,8 @@ public sealed class OwnWaysTests
                 var figures = piece.Scores.Select(s => Inches(s, style)).ToList();
                 var join = Joined[n / 5 % Joined.Length];
                 var list = join is " and " or " & " or " then " && figures.Count > 2 ? string.Join(", ", figures[..^1]) + join + figures[^1] : string.Join(join, figures);
-                string With(string text) => text.Replace("{a}", Inches(piece.Along, style), StringComparison.Ordinal).Replace("{b}", Inches(piece.Across, style), StringComparison.Ordinal).Replace("{l}", list, StringComparison.Ordinal);
+                string With(string text) => text.Replace("{a}", Inches(piece.Along, style), StringComparison.Ordinal)
+                    .Replace("{b}", Inches(piece.Across, style), StringComparison.Ordinal).Replace("{l}", list, StringComparison.Ordinal);
                 var text = $"{name}{With(size)}{between}{With(score)}{tail.Text}";
                 if (Told(text, Length.In(piece.Along, 16), Length.In(piece.Across, 16), [.. piece.Scores.Select(s => Length.In(s, 16))], tail.Count, DisplayUnit.Inch) is { } told)
                 {
@@ -152,7 +155,8 @@ public sealed class OwnWaysTests
                 var (a, b) = (20 + (7 * n % 41), 21 + (5 * n % 37));
                 var said = way.Replace("{n}", noun).Replace("{q}", $"{count}").Replace("{w}", words[count]).Replace("{a}", Inches(a, style)).Replace("{b}", Inches(b, style));
                 var text = $"{(between == "\n2. " ? "1. " : "")}Base: 10 x 5, score at 2 1/2 and 7 1/2{between}{said}";
-                if (OwnListReader.Read(text, DisplayUnit.Inch) is not { Left.Count: 0, Pieces: [{ Scores.Count: 2, Quantity: 1 }, { Kind: OwnKind.Piece or OwnKind.Paper, Scores.Count: 0 } piece] } || piece.Quantity != count
+                if (OwnListReader.Read(text, DisplayUnit.Inch) is not { Left.Count: 0, Pieces: [{ Scores.Count: 2, Quantity: 1 }, { Kind: OwnKind.Piece
+                    or OwnKind.Paper, Scores.Count: 0 } piece] } || piece.Quantity != count
                     || piece.First != Length.In(a, 16) || piece.Second != Length.In(b, 16) || !piece.Name.Contains(noun, StringComparison.Ordinal))
                 {
                     wrong.Add(text);

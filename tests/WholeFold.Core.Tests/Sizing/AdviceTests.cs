@@ -28,7 +28,8 @@ public class AdviceTests
             var (family, choices) = variants[random.Next(variants.Count)];
             var free = new DesignSpec { Construction = family.Id, Format = "5x7", Tools = Boards[random.Next(Boards.Length)], Set = Support.Written(choices) };
             var parameters = Support.Reader.Read(free).Design.Construction.Parameters;
-            var pins = parameters.Where(_ => random.Next(3) > 0).ToDictionary(p => p.Id, _ => Length.In(random.Next(4, 60), 16).Millimetres.ToString(System.Globalization.CultureInfo.InvariantCulture) + "mm");
+            var pins = parameters.Where(_ => random.Next(3) > 0)
+                .ToDictionary(p => p.Id, _ => Length.In(random.Next(4, 60), 16).Millimetres.ToString(System.Globalization.CultureInfo.InvariantCulture) + "mm");
             var spec = free with { Lock = pins };
             if (pins.Count == 0 || IsPossible(spec, []) != false)
             {
@@ -122,7 +123,8 @@ public class AdviceTests
 
             differing += all.Select(s => string.Join(',', s!.All.Select(f => f.Value))).Distinct().Count() > 1 ? 1 : 0;
             var costs = all.Select(s => s!.Cost).ToList();
-            Assert.DoesNotContain(costs, a => costs.Any(b => b.Shortfall <= a.Shortfall && b.OffGroove <= a.OffGroove && b.Distance < a.Distance && (b.Shortfall < a.Shortfall || b.OffGroove < a.OffGroove)));
+            Assert.DoesNotContain(costs, a => costs.Any(b => b.Shortfall <= a.Shortfall && b.OffGroove <= a.OffGroove && b.Distance < a.Distance
+                && (b.Shortfall < a.Shortfall || b.OffGroove < a.OffGroove)));
         }
 
         Assert.True(differing > 3, $"only {differing} cases differ");

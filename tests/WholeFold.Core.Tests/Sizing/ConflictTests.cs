@@ -100,14 +100,17 @@ public class ConflictTests
             "base", "Base", Axis.X, Affine.H, "the width", "the height",
             [.. Enumerable.Range(1, 5).Select(i => Panel($"p{i}", $"panel {i}", fifth))],
             [.. Enumerable.Range(1, 4).Select(i => Valley(90, "a fifth", closed: i % 2 == 0 ? -180 : 180))]));
-        var design = new Design { Family = family, Home = new Target(Inventory.Shipped.Find<Format>("a2-us")!, false), Stock = Inventory.Shipped.Stocks[2], LayerStock = Inventory.Shipped.Stocks[0], MatStock = Inventory.Shipped.Stocks[0], Inventory = Inventory.Shipped, Adhesive = Inventory.Shipped.Adhesives[0] };
+        var design = new Design { Family = family, Home = new Target(Inventory.Shipped.Find<Format>("a2-us")!, false), Stock = Inventory.Shipped.Stocks[2],
+            LayerStock = Inventory.Shipped.Stocks[0], MatStock = Inventory.Shipped.Stocks[0], Inventory = Inventory.Shipped,
+            Adhesive = Inventory.Shipped.Adhesives[0] };
         var sized = Card.Of(design, design.Home);
         Assert.Equal(Relaxation.RoundedFigures, sized.Figures.Relaxation);
         Assert.Equal(0, sized.Figures.Cost.Shortfall);
         Assert.Contains(sized.Checks, c => c.Id == "figures-rounded");
 
         // Positions are rounded, not panels: each score is within half a 32nd of its fifth.
-        Assert.All(sized.Pieces[0].Scores.Select((s, i) => (s, i)), p => Assert.True((p.s.Figure.Value - new Length(new Rational((p.i + 1) * design.Home.Width.Units, 5).Nearest())).Abs() <= Length.In(1, 64)));
+        Assert.All(sized.Pieces[0].Scores.Select((s, i) => (s, i)),
+            p => Assert.True((p.s.Figure.Value - new Length(new Rational((p.i + 1) * design.Home.Width.Units, 5).Nearest())).Abs() <= Length.In(1, 64)));
         Assert.All(sized.Pieces[0].Scores, s => Assert.Equal(s.Figure.Value, s.Figure.Reasons[^1].To));
     }
 }

@@ -101,7 +101,9 @@ public class ConversionTests
     [Fact]
     public void A_fixed_length_from_home_is_not_said_to_have_grown()
     {
-        string Why(string construction, string home, string target, string pin) => string.Join(' ', Size(Spec(construction, home, pin) with { Target = target }).All.SelectMany(f => f.Reasons).Select(r => r.Why.Write(DisplayUnit.Inch)));
+        string Why(string construction, string home, string target, string pin) =>
+            string.Join(' ', Size(Spec(construction, home, pin) with { Target = target }).All.SelectMany(f => f.Reasons)
+            .Select(r => r.Why.Write(DisplayUnit.Inch)));
         Assert.Contains("what you set at home, grown or shrunk with the format", Why("winged-lock-gatefold", "5x5", "5x7", "centre=1"), StringComparison.Ordinal);
         var kept = Why("plain-fold", "dl", "a2-us", "frontShort=20mm");
         Assert.Contains("what you set at home", kept, StringComparison.Ordinal);

@@ -16,7 +16,9 @@ public class LatticeTests
         for (var run = 0; run < 300; run++)
         {
             var n = random.Next(1, 4);
-            var rows = Enumerable.Range(0, random.Next(1, 4)).Select(_ => (A: Enumerable.Range(0, n).Select(_ => (long)random.Next(-3, 4)).ToArray(), B: (long)random.Next(-6, 7), M: (long)random.Next(1, 9))).ToList();
+            var rows = Enumerable.Range(0, random.Next(1, 4))
+                .Select(_ => (A: Enumerable.Range(0, n).Select(_ => (long)random.Next(-3, 4)).ToArray(), B: (long)random.Next(-6, 7),
+                M: (long)random.Next(1, 9))).ToList();
             var lattice = rows.Aggregate((Lattice?)Lattice.All(n), (l, row) => l?.With(row.A, row.B, row.M));
             var expected = All(n).Where(x => rows.All(r => Mod(r.A.Zip(x, (a, v) => a * v).Sum() + r.B, r.M) == 0)).Select(x => string.Join(',', x)).ToHashSet();
             if (lattice is null)

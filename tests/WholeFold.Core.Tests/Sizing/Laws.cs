@@ -88,7 +88,8 @@ public abstract class Laws(string tools, string caliper, string priority)
                     Setting.FoldedTo { At: var line, FarEdge: var far } => line == 2 * (far ? length - read : read) && line <= length && tools.IsPlain(line),
                     { How: SetBy.Ruler, At: var at } => at == read && tools.RulerMarks.Any(score.Value.IsOn) && !tools.HasBoard,
                     { How: SetBy.Machine, At: var at } => at == read && tools.Exact,
-                    Setting.TickToTick { Ticks: var ticks } => sized.Figures.Relaxation == Relaxation.RoundedFigures || new[] { ticks.FromX, ticks.FromY, ticks.ToX, ticks.ToY }.All(at => at == Length.Zero || at.IsOn(tools.OwnCutMark)),
+                    Setting.TickToTick { Ticks: var ticks } => sized.Figures.Relaxation == Relaxation.RoundedFigures
+                        || new[] { ticks.FromX, ticks.FromY, ticks.ToX, ticks.ToY }.All(at => at == Length.Zero || at.IsOn(tools.OwnCutMark)),
                     _ => false,
                 };
                 Assert.True(holds, $"{name}: {score.Id} at {score.Value} cannot be set as it says: {score.Setting}");

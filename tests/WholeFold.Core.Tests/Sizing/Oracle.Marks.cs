@@ -65,7 +65,8 @@ internal sealed partial class Oracle
         _model.Add(rest >= 1).OnlyEnforceIf(whole.Not());
         var within = _model.NewBoolVar("");
         _model.AddLinearExpressionInDomain(at, Google.OrTools.Util.Domain.FromFlatIntervals([_tools.GrooveRows[0].First.Units, _tools.BoardEnd.Units])).OnlyEnforceIf(within);
-        _model.AddLinearExpressionInDomain(at, Google.OrTools.Util.Domain.FromFlatIntervals([-10_000_000, _tools.GrooveRows[0].First.Units - 1, _tools.BoardEnd.Units + 1, 10_000_000])).OnlyEnforceIf(within.Not());
+        _model.AddLinearExpressionInDomain(at, Google.OrTools.Util.Domain.FromFlatIntervals([-10_000_000, _tools.GrooveRows[0].First.Units - 1,
+            _tools.BoardEnd.Units + 1, 10_000_000])).OnlyEnforceIf(within.Not());
         var on = _model.NewBoolVar("");
         _model.AddBoolAnd([whole, within]).OnlyEnforceIf(on);
         _model.AddBoolOr([whole.Not(), within.Not()]).OnlyEnforceIf(on.Not());

@@ -127,7 +127,8 @@ internal sealed partial class Oracle
                 }
             }
 
-            fineness.AddRange(new[] { (Cut: piece.Panels.Aggregate(Affine.Zero, (sum, p) => sum + p.Extent), At: width), (Cut: piece.Across, At: across) }.Where(c => IsFree(c.Cut)).Select(c => Fineness(c.At)));
+            fineness.AddRange(new[] { (Cut: piece.Panels.Aggregate(Affine.Zero, (sum, p) => sum + p.Extent), At: width),
+                (Cut: piece.Across, At: across) }.Where(c => IsFree(c.Cut)).Select(c => Fineness(c.At)));
             if (noSixteenths)
             {
                 _sixteenths.Add(1 - Plain(width));

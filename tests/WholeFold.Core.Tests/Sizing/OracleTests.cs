@@ -51,7 +51,9 @@ public class OracleTests
     {
         var read = Support.Reader.Read(Support.Spec("winged-lock-gatefold", "5x7"));
         var cost = Card.Of(read.Design, read.Target).Cost;
-        bool Noticed(Cost dearer) => new Oracle(read.Design.Construction, read.Target, Inventory.Shipped.Find<ToolKit>("imperial-eighths")!.For(UnitSystem.Imperial), read.Design.Stock, new CostOrder(Priority.Format), noSixteenths: false).HasBetterThan(dearer);
+        bool Noticed(Cost dearer) => new Oracle(read.Design.Construction, read.Target,
+            Inventory.Shipped.Find<ToolKit>("imperial-eighths")!.For(UnitSystem.Imperial), read.Design.Stock, new CostOrder(Priority.Format),
+            noSixteenths: false).HasBetterThan(dearer);
         Assert.False(Noticed(cost));
         Assert.True(Noticed(cost with { Settings = cost.Settings + 1 }));
         Assert.True(Noticed(cost with { Distance = cost.Distance + 1 }));

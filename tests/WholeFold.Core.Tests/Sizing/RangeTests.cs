@@ -32,7 +32,8 @@ public class RangeTests
             {
                 var range = Sizer.RangeOf(read.Design, read.Target, parameter.Id, sized.Figures.Relaxation)!;
                 ranges++;
-                Card With(Length value) => Card.Try(read.Design with { Sets = new Dictionary<string, HandFigure> { [parameter.Id] = new(value, tools) } }, read.Target) ?? throw new InvalidOperationException($"{spec.Named()}: {parameter.Id} = {value}");
+                Card With(Length value) => Card.Try(read.Design with { Sets = new Dictionary<string, HandFigure> { [parameter.Id] = new(value, tools) } },
+                    read.Target) ?? throw new InvalidOperationException($"{spec.Named()}: {parameter.Id} = {value}");
                 foreach (var stop in range.Stops.Where((_, i) => i % 5 == 0).Append(range.Min).Append(range.Max))
                 {
                     var at = With(stop);

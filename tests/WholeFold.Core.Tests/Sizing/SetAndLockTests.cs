@@ -210,7 +210,8 @@ public class SetAndLockTests
                     // Only where nothing within the band could be set at all: each value there is refused as a lock.
                     var grid = sized.Figures.Tools.RulerMarks.Min(m => m.Units) / 2;
                     var within = Enumerable.Range((int)((p.Ideal - band).Units / grid) + 1, (int)(2 * band.Units / grid)).Select(n => new Length(n * grid))
-                        .Where(v => Sizer.TrySize(sized.Design with { Locks = new Dictionary<string, Length> { [p.Parameter.Id] = v } }, sized.Target) is { Relaxation: Relaxation.None } other && other.Cost.Discomfort < sized.Cost.Discomfort
+                        .Where(v => Sizer.TrySize(sized.Design with { Locks = new Dictionary<string, Length> { [p.Parameter.Id] = v } },
+                            sized.Target) is { Relaxation: Relaxation.None } other && other.Cost.Discomfort < sized.Cost.Discomfort
                             && other.Width >= sized.Figures.Width && other.Height >= sized.Figures.Height && ProblemBuilder.Past(p.Parameter, v.Units, a => other.ValueOf(a).Units) is null);
                     if (within.Any())
                     {

@@ -68,7 +68,8 @@ public class SheetEaseTests
         Assert.Contains(Support.Size(back).Checks, c => c.Id == "sheet-too-small");
 
         // Whoever set them keeps them.
-        var set = spec with { Set = bare.Figures.Parameters.ToDictionary(p => p.Parameter.Id, p => new WrittenFigure(LengthWriter.WithUnit(p.Value, DisplayUnit.Inch))).Append(new("boxes", "1")).ToDictionary() };
+        var set = spec with { Set = bare.Figures.Parameters.ToDictionary(p => p.Parameter.Id,
+            p => new WrittenFigure(LengthWriter.WithUnit(p.Value, DisplayUnit.Inch))).Append(new("boxes", "1")).ToDictionary() };
         Assert.Empty(Support.Size(set).Figures.EasedPieces);
     }
 
@@ -98,6 +99,7 @@ public class SheetEaseTests
     {
         var card = Support.Size(Support.Spec("plain-fold", "3x3"));
         Assert.Equal("letter", card.Design.SheetFor(Length.In(3), Length.In(3), UnitSystem.Imperial)!.Id);
-        Assert.Equal("6x6", (card.Design with { Sheets = [card.Design.Inventory.Find<Sheet>("6x6")!, card.Design.Inventory.Find<Sheet>("letter")!] }).SheetFor(Length.In(3), Length.In(3), UnitSystem.Imperial)!.Id);
+        Assert.Equal("6x6", (card.Design with { Sheets = [card.Design.Inventory.Find<Sheet>("6x6")!, card.Design.Inventory.Find<Sheet>("letter")!] })
+            .SheetFor(Length.In(3), Length.In(3), UnitSystem.Imperial)!.Id);
     }
 }

@@ -16,7 +16,9 @@ public class ThickerCardTests
         var jumps = new List<string>();
         foreach (var (family, choices) in Support.Variants())
         {
-            var cards = Enumerable.Range(1, 10).Select(n => Support.Try(new DesignSpec { Construction = family.Id, Format = format, Tools = tools, Caliper = string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{n * 0.1m}mm"), Set = Support.Written(choices) })).ToList();
+            var cards = Enumerable.Range(1, 10).Select(n =>
+                Support.Try(new DesignSpec { Construction = family.Id, Format = format, Tools = tools,
+                Caliper = string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{n * 0.1m}mm"), Set = Support.Written(choices) })).ToList();
             if (cards.Any(c => c is null))
             {
                 continue;

@@ -88,7 +88,8 @@ public class ScorePlanTests
     {
         var random = new Random(11);
         var hows = new HashSet<SetBy>();
-        foreach (var tools in new[] { Board, Board with { TrimmerScores = true }, Inventory.Shipped.Find<ToolKit>("both")!.For(UnitSystem.Metric), Inventory.Shipped.Find<ToolKit>("ruler")!.For(UnitSystem.Metric) })
+        foreach (var tools in new[] { Board, Board with { TrimmerScores = true }, Inventory.Shipped.Find<ToolKit>("both")!.For(UnitSystem.Metric),
+            Inventory.Shipped.Find<ToolKit>("ruler")!.For(UnitSystem.Metric) })
         {
             for (var run = 0; run < 300; run++)
             {
@@ -119,7 +120,8 @@ public class ScorePlanTests
         var (fewer, one, behind) = (0, 0, 0);
         foreach (var spec in Grid("imperial-eighths").Stride(5))
         {
-            if (Try(spec) is not { Relaxation: Relaxation.None } usual || Try(spec with { Prefer = ["no-sixteenths"] }) is not { } plain || Try(spec with { Prefer = ["one-stop"] }) is not { } stop || Try(spec with { Prefer = ["mountains-from-behind"] }) is not { } turned)
+            if (Try(spec) is not { Relaxation: Relaxation.None } usual || Try(spec with { Prefer = ["no-sixteenths"] }) is not { } plain
+                || Try(spec with { Prefer = ["one-stop"] }) is not { } stop || Try(spec with { Prefer = ["mountains-from-behind"] }) is not { } turned)
             {
                 continue;
             }
@@ -129,7 +131,8 @@ public class ScorePlanTests
             fewer += Fine(plain) < Fine(usual) ? 1 : 0;
             Assert.True(stop.Pieces.Sum(p => p.Plan.Stops + p.AcrossPlan.Stops) <= usual.Pieces.Sum(p => p.Plan.Stops + p.AcrossPlan.Stops), spec.Named());
             one += stop.Pieces.Sum(p => p.Plan.Stops + p.AcrossPlan.Stops) < usual.Pieces.Sum(p => p.Plan.Stops + p.AcrossPlan.Stops) ? 1 : 0;
-            Assert.All(turned.Pieces.SelectMany(p => p.AllScores.Where(s => s.Axis is not null)), s => Assert.Equal(s.Crease.Fold == Core.Constructions.Fold.Mountain, s.Figure.Setting.Lay is Lay.TurnedOver or Lay.HeadOverHeels));
+            Assert.All(turned.Pieces.SelectMany(p => p.AllScores.Where(s => s.Axis is not null)),
+                s => Assert.Equal(s.Crease.Fold == Core.Constructions.Fold.Mountain, s.Figure.Setting.Lay is Lay.TurnedOver or Lay.HeadOverHeels));
             behind += turned.Pieces.SelectMany(p => p.Scores).Count(s => s.Figure.Setting.How == SetBy.Mirrored);
         }
 
@@ -150,5 +153,7 @@ public class ScorePlanTests
 
     private static long Fine(Card sized) => sized.Figures.Cost.Sixteenths > 0 || sized.Design.Prefer.AvoidFineMarks
         ? sized.Figures.Cost.Sixteenths
-        : sized.Pieces.Sum(p => ProblemBuilder.MarkedOut(p.Piece).Append(p.Piece.Along).Append(p.Piece.Across).Count(at => !sized.Figures.Tools.IsPlain(sized.Figures.ValueOf(at))) + p.AllScores.Count(s => s.Figure.Setting.How is SetBy.Between && !sized.Figures.Tools.IsPlain(s.Figure.Value)));
+        : sized.Pieces.Sum(p => ProblemBuilder.MarkedOut(p.Piece).Append(p.Piece.Along).Append(p.Piece.Across)
+            .Count(at => !sized.Figures.Tools.IsPlain(sized.Figures.ValueOf(at)))
+            + p.AllScores.Count(s => s.Figure.Setting.How is SetBy.Between && !sized.Figures.Tools.IsPlain(s.Figure.Value)));
 }

@@ -646,7 +646,7 @@ export interface components {
          */
         AllowanceKind: "tube" | "doors" | "nested" | "creep" | "wrappedStack" | "boxDepth" | "sleeve" | "slit" | "slitWidth" | "walls" | "lightCard";
         AlternativeView: {
-            priority: string;
+            priority: components["schemas"]["Priority"];
             name: string;
             gives: components["schemas"]["SentencePart"][];
             current: boolean;
@@ -694,7 +694,7 @@ export interface components {
             checks: components["schemas"]["CheckView"][];
             compared: null | components["schemas"]["ComparedView"];
             summary: components["schemas"]["SentencePart"][];
-            verdict: string;
+            verdict: components["schemas"]["VerdictKind"];
             closed: null | components["schemas"]["ClosedView"];
             stuck: null | components["schemas"]["StuckView"];
         };
@@ -842,7 +842,7 @@ export interface components {
         };
         CheckView: {
             id: string;
-            severity: string;
+            severity: components["schemas"]["Severity"];
             text: components["schemas"]["SentencePart"][];
             fix: null | components["schemas"]["FixView"];
         };
@@ -928,7 +928,7 @@ export interface components {
         CutView: {
             id: string;
             name: string;
-            kind: string;
+            kind: components["schemas"]["CutKind"];
             line: components["schemas"]["Spot"][];
             closed: boolean;
             size: components["schemas"]["SentencePart"][];
@@ -1085,7 +1085,8 @@ export interface components {
             crease: number;
             /**
              * Format: int64
-             * @description Where it is in the format that the design is made for, from the start of the chain, in units; At where it is to be: the nearest sixteenth or half millimetre counts.
+             * @description Where it is in the format that the design is made for, from the start of the chain, in units; At where it is
+             *                 to be: the nearest sixteenth or half millimetre counts.
              */
             from: number;
             /** Format: int64 */
@@ -1274,6 +1275,11 @@ export interface components {
             detail: string;
             owned: boolean;
         };
+        /**
+         * @description How much there is to do, which is what makes a card hard for a table of beginners.
+         * @enum {unknown}
+         */
+        Difficulty: "simple" | "somePractice" | "takesPatience";
         DistanceView: {
             edge: string;
             distance: components["schemas"]["FigureText"];
@@ -1325,7 +1331,7 @@ export interface components {
             was: null | components["schemas"]["SentencePart"][];
             why: components["schemas"]["SentencePart"][];
             colour: null | string;
-            pattern: null | string;
+            pattern: null | components["schemas"]["Pattern"];
             faces: string[];
             role: string;
             /** Format: int32 */
@@ -1578,6 +1584,11 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        /**
+         * @description How far a parameter was given into the search's hands.
+         * @enum {unknown}
+         */
+        Hold: "free" | "set" | "locked";
         InventoryView: {
             kinds: components["schemas"]["KindView"][];
             constructions: components["schemas"]["CatalogueItem"][];
@@ -1596,8 +1607,13 @@ export interface components {
             high: number;
         };
         JsonObject: Record<string, never>;
+        /**
+         * @description Why nothing, or nothing raised, goes somewhere.
+         * @enum {unknown}
+         */
+        KeepOutKind: "workingCrease" | "bonded" | "adhesive" | "outOfFootprint" | "slidePath" | "spinnerPath" | "writing";
         KeepOutView: {
-            kind: string;
+            kind: components["schemas"]["KeepOutKind"];
             outline: components["schemas"]["Spot"][];
             why: string;
         };
@@ -1624,6 +1640,11 @@ export interface components {
             fields: components["schemas"]["KindField"][];
             things: components["schemas"]["ThingView"][];
         };
+        /**
+         * @description How a piece lies on the board. Turned round it keeps its face; turned over, like a page, it shows the other.
+         * @enum {unknown}
+         */
+        Lay: "asItLies" | "turnedRound" | "turnedOver" | "headOverHeels";
         /** @description Whether and how a role is covered. */
         LayerSpec: {
             role: string;
@@ -1664,7 +1685,7 @@ export interface components {
             now: components["schemas"]["Figure"];
             changed: boolean;
             setting: components["schemas"]["SentencePart"][];
-            how: string;
+            how: components["schemas"]["SetBy"];
             because: null | components["schemas"]["SentencePart"][];
         };
         LedgerSection: {
@@ -1705,7 +1726,7 @@ export interface components {
          */
         OnConversion: "proportional" | "fixed";
         OutcomeView: {
-            kind: string;
+            kind: components["schemas"]["Rescue"];
             say: components["schemas"]["SentencePart"][];
             edits: components["schemas"]["DesignEdit"][];
             changes: components["schemas"]["ChangedView"][];
@@ -1781,7 +1802,7 @@ export interface components {
             id: string;
             name: string;
             colour: string;
-            pattern: string;
+            pattern: components["schemas"]["Pattern"];
             wayUp: boolean;
         };
         ParameterView: {
@@ -1790,7 +1811,7 @@ export interface components {
             meaning: string;
             value: components["schemas"]["Figure"];
             ideal: components["schemas"]["Figure"];
-            hold: string;
+            hold: components["schemas"]["Hold"];
             least: string;
             most: string;
         };
@@ -1801,10 +1822,20 @@ export interface components {
             text: components["schemas"]["SentencePart"][];
         };
         PassView: {
-            lay: string;
+            lay: components["schemas"]["Lay"];
             words: string;
             scores: components["schemas"]["PassScore"][];
         };
+        /**
+         * @description What a paper is printed with, as it is drawn.
+         * @enum {unknown}
+         */
+        Pattern: "plain" | "stars" | "stripes" | "dots" | "waves" | "checks";
+        /**
+         * @description What a step is part of, in the order of work.
+         * @enum {unknown}
+         */
+        Phase: "cut" | "score" | "flat" | "decorateFlat" | "fold" | "bond" | "decorate" | "raise" | "finish";
         PieceView: {
             id: string;
             name: string;
@@ -1870,6 +1901,11 @@ export interface components {
         };
         /** @enum {unknown} */
         Pressed: "flat" | "closed" | "held" | null;
+        /**
+         * @description What is given up first when not everything can be had.
+         * @enum {unknown}
+         */
+        Priority: "format" | "board" | "proportions";
         ProblemDetails: {
             type?: null | string;
             title?: null | string;
@@ -1905,6 +1941,11 @@ export interface components {
             text: components["schemas"]["SentencePart"][];
             edits: components["schemas"]["DesignEdit"][];
         };
+        /**
+         * @description What can be done about a piece that was not cut or scored where it should have been.
+         * @enum {unknown}
+         */
+        Rescue: "cutAgain" | "leave" | "sizedAgain" | "lost";
         /** @description The border of a layer, beside it and above and below it; the design's own where it is not said. */
         RevealSpec: {
             /** @description A length as it is written: a text with or without its unit, a number in the design's unit, or an exact length as results have it. */
@@ -1938,9 +1979,14 @@ export interface components {
             /** Format: int32 */
             which: number;
         };
+        /**
+         * @description Which way a figure may miss.
+         * @enum {unknown}
+         */
+        SafeDirection: "scant" | "full" | "exact" | "either";
         SafeView: {
             figureId: string;
-            side: string;
+            side: components["schemas"]["SafeDirection"];
             text: components["schemas"]["SentencePart"][];
         };
         SaveDesign: {
@@ -1950,14 +1996,19 @@ export interface components {
             mark?: null | string;
             gesture?: null | string;
         };
+        /**
+         * @description How a score lies to the chain of its piece.
+         * @enum {unknown}
+         */
+        ScoreRun: "upright" | "level" | "slanting";
         ScoreView: {
             figureId: string;
             at: components["schemas"]["Figure"];
-            runs: string;
-            direction: string;
+            runs: components["schemas"]["ScoreRun"];
+            direction: components["schemas"]["Fold"];
             kind: string;
-            how: string;
-            lay: string;
+            how: components["schemas"]["SetBy"];
+            lay: components["schemas"]["Lay"];
             label: components["schemas"]["FigureText"];
             words: components["schemas"]["SentencePart"][];
             between: string;
@@ -1967,7 +2018,7 @@ export interface components {
             id: string;
             /** Format: int32 */
             step: number;
-            phase: string;
+            phase: components["schemas"]["Phase"];
             title: string;
             big: components["schemas"]["SentencePart"][];
             bigOther: components["schemas"]["SentencePart"][];
@@ -2000,6 +2051,13 @@ export interface components {
             text?: null | string;
             figure?: null | components["schemas"]["FigureText"];
         };
+        /**
+         * @description How a figure is set.
+         * @enum {unknown}
+         */
+        SetBy: "direct" | "turned" | "mirrored" | "between" | "trimmer" | "fold" | "ruler" | "ticks" | "startStop" | "scissors" | "inGroove" | "sheet" | "die" | "knife" | "given" | "machine";
+        /** @enum {unknown} */
+        Severity: "note" | "caution" | "error";
         ShapeView: {
             outline: number[];
             holes: number[][];
@@ -2039,13 +2097,13 @@ export interface components {
             id: string;
             name: string;
             opens: string;
-            does: string;
+            does: components["schemas"]["Effect"];
             doesWords: string;
             /** Format: int32 */
             sheets: null | number;
             goesFlat: boolean;
             thickness: string;
-            difficulty: string;
+            difficulty: components["schemas"]["Difficulty"];
             difficultyWords: string;
             turns: boolean;
             formats: string;
@@ -2182,7 +2240,7 @@ export interface components {
             height: number;
             home: boolean;
             target: boolean;
-            verdict: string;
+            verdict: components["schemas"]["VerdictKind"];
             verdictText: components["schemas"]["SentencePart"][];
             envelope: null | string;
         };
@@ -2239,6 +2297,11 @@ export interface components {
             cause: string;
             remedy: string;
         };
+        /**
+         * @description How a design takes to a format, at a glance.
+         * @enum {unknown}
+         */
+        VerdictKind: "asDrawn" | "eased" | "largerSheet" | "stuck";
         WallCard: {
             format: components["schemas"]["StripFormat"];
             closed: null | components["schemas"]["ClosedView"];
@@ -2287,7 +2350,7 @@ export interface components {
             level: number;
             stockId: string;
             colour: string;
-            pattern: string;
+            pattern: components["schemas"]["Pattern"];
             outline: components["schemas"]["Spot"][];
             holes: components["schemas"]["Spot"][][];
         };

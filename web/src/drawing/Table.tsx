@@ -88,12 +88,13 @@ function Drawing({
   const { pieces, closed, rule } = view;
   const { at, laid, scale } = useMemo(() => places(pieces, closed, width, height), [pieces, closed, width, height]);
   const closedAt = at.get("closed");
+  const read = pieces.map((p) => `${p.name} ${figureText(p.width.text)} by ${figureText(p.height.text)}`).join(", ");
   return (
     <svg
       width={width}
       height={height}
       role="img"
-      aria-label={`${view.construction} for ${view.target.name}: ${pieces.map((p) => `${p.name} ${figureText(p.width.text)} by ${figureText(p.height.text)}`).join(", ")}. All figures are in the list of figures.`}
+      aria-label={`${view.construction} for ${view.target.name}: ${read}. All figures are in the list of figures.`}
     >
       <defs>
         <pattern id="hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">

@@ -63,7 +63,7 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
                 VerdictKind.Stuck => Words.Of($"It does not fit yet."),
                 _ => attempt.Verdict.Kind == VerdictKind.LargerSheet ? Words.Of($"It fits, and {attempt.Verdict.Text}.") : Words.Of($"It fits: {attempt.Verdict.Text}."),
             }),
-            Verdict = SizedJson.Name(attempt.Verdict.Kind),
+            Verdict = attempt.Verdict.Kind,
             Closed = card is null ? null : _tell.Closed(card),
             Stuck = card is null ? new StuckView(_tell.Say(attempt.Problem!), [.. attempt.Conflicts.Select(c => _tell.Say(c.Text))]) : null,
         };
@@ -104,7 +104,7 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
             Height = target.Height.Units,
             Home = target.Key == _design.Home.Key,
             Target = target.Key == _target.Key,
-            Verdict = SizedJson.Name(verdict.Kind),
+            Verdict = verdict.Kind,
             VerdictText = _tell.Say(verdict.Text),
             Envelope = attempt.Card is not { } card ? null : card.Envelope is { } e ? $"{e.Name} envelope{(card.EnvelopeGrade == EnvelopeGrade.Snug ? ", snugly" : "")}" : "envelope to make",
         };
@@ -127,7 +127,7 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
             var isCurrent = a.Priority == _design.Priority;
             var figures = isCurrent ? current : Trial(_design with { Priority = a.Priority });
             var same = values is not null && figures is not null && figures.All.Select(f => f.Value).SequenceEqual(values);
-            return new AlternativeView(SizedJson.Name(a.Priority), a.Name, _tell.Say(Gives(figures)), isCurrent, same);
+            return new AlternativeView(a.Priority, a.Name, _tell.Say(Gives(figures)), isCurrent, same);
         })];
     }
 
@@ -136,7 +136,7 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
         // "if in doubt, scant: full, the doors would touch; set its twin at the other end with it".
         var side = s.Value.Direction switch { SafeDirection.Scant => "If in doubt, scant: ", SafeDirection.Full => "If in doubt, full: ", SafeDirection.Exact => "Exact: ", _ => "Either way: " };
         var twins = s.Value.Twins.Count > 0 ? $"; set {string.Join(", ", s.Value.Twins)} with it" : "";
-        return new SafeView(s.Key.ToString(), SizedJson.Name(s.Value.Direction), _tell.Say($"{side}{s.Value.Why}{twins}"));
+        return new SafeView(s.Key.ToString(), s.Value.Direction, _tell.Say($"{side}{s.Value.Why}{twins}"));
     })];
 
     /// <exception cref="Core.Input.InputProblemException">There is no such figure.</exception>
@@ -207,7 +207,7 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
                 Now = _tell.Figure(figure.Value),
                 Changed = because.ContainsKey(figure.Id) || (compared is null && before is not null && before.Units != figure.Value.Units),
                 Setting = _tell.Say(row.Setting),
-                How = SizedJson.Name(figure.Setting.How),
+                How = figure.Setting.How,
                 Because = because.TryGetValue(figure.Id, out var why) ? _tell.Say(why) : null,
             };
         }
@@ -236,7 +236,7 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
         Meaning = parameter.Meaning,
         Value = _tell.Figure(value),
         Ideal = _tell.Figure(ideal),
-        Hold = SizedJson.Name(hold),
+        Hold = hold,
         Least = parameter.Least,
         Most = parameter.Most,
     };

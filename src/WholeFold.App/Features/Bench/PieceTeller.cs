@@ -24,8 +24,11 @@ internal static class PieceTeller
             Plates = [.. drawing.Plates.Select(p => new PlateView(p.Id, p.Name, Box(p.NameIn), drawing.Layers.FirstOrDefault(l => l.Plate == p.Id) is { } layer ? Size(teller, layer) : null))],
             Layers = [.. drawing.Layers.Select(l => new LayerView(l.Layer.Id, l.Plate, Points(l.Outline), Size(teller, l)))],
             Scores = [.. drawing.Scores.Select(s => Score(teller, s))],
-            Order = [.. piece.Passes.Select(pass => new PassView(SizedJson.Name(pass.Lay), PassWords(piece, pass), [.. pass.Scores.Select(piece.Score).Select(s => new PassScore(s.Figure.Id.ToString(), s.Axis is null ? teller.Say(s.Figure.Setting.Text) : teller.Say($"{s.Figure.Setting.At}")))]))],
-            Cuts = [.. drawing.Cuts.Select(c => new CutView(c.Cut.Opening.Id, c.Cut.Opening.Name, SizedJson.Name(c.Cut.Opening.Kind), Points(c.Line), c.Closed, Size(teller, c.Cut)))],
+            Order = [.. piece.Passes.Select(pass =>
+                new PassView(pass.Lay, PassWords(piece, pass),
+                [.. pass.Scores.Select(piece.Score).Select(s => new PassScore(s.Figure.Id.ToString(), s.Axis is null ? teller.Say(s.Figure.Setting.Text)
+                : teller.Say($"{s.Figure.Setting.At}")))]))],
+            Cuts = [.. drawing.Cuts.Select(c => new CutView(c.Cut.Opening.Id, c.Cut.Opening.Name, c.Cut.Opening.Kind, Points(c.Line), c.Closed, Size(teller, c.Cut)))],
             Glue = [.. drawing.Glue.Select(g => new GlueView(g.Id, Points(g.Outline), g.LinedUp))],
         };
     }
@@ -37,11 +40,11 @@ internal static class PieceTeller
         {
             FigureId = score.Figure.Id.ToString(),
             At = teller.Figure(score.Figure.Value),
-            Runs = SizedJson.Name(drawn.Runs),
-            Direction = SizedJson.Name(score.Crease.Fold),
+            Runs = drawn.Runs,
+            Direction = score.Crease.Fold,
             Kind = score.Crease.Working ? "working" : "set",
-            How = SizedJson.Name(setting.How),
-            Lay = SizedJson.Name(setting.Lay),
+            How = setting.How,
+            Lay = setting.Lay,
             Label = teller.Text(setting.At),
             Words = teller.Say(setting.Text),
             Between = score.Between,

@@ -70,7 +70,7 @@ public sealed class Teller(DisplayUnit unit)
     public CheckView Check(Check check)
     {
         ArgumentNullException.ThrowIfNull(check);
-        return new CheckView(check.Id, SizedJson.Name(check.Severity), Say(check.Text), check.Fix is { } fix ? new FixView(Say(fix.Words), fix.Edit) : null);
+        return new CheckView(check.Id, check.Severity, Say(check.Text), check.Fix is { } fix ? new FixView(Say(fix.Words), fix.Edit) : null);
     }
 
     /// <summary>The card in the envelope that it goes into.</summary>
@@ -105,7 +105,8 @@ public sealed class Teller(DisplayUnit unit)
         };
     }
 
-    public static IReadOnlyList<WornShape> Worn(Card card) => [.. ClosedDress.Of(card).Select(w => new WornShape([.. w.Outline.Select(p => new Spot(p.X.Units, p.Y.Units))], w.Colour ?? "", w.IsHole))];
+    public static IReadOnlyList<WornShape> Worn(Card card) =>
+        [.. ClosedDress.Of(card).Select(w => new WornShape([.. w.Outline.Select(p => new Spot(p.X.Units, p.Y.Units))], w.Colour ?? "", w.IsHole))];
 
     public static IReadOnlyList<ClosedPanel> Drawn(ClosedPose pose)
     {

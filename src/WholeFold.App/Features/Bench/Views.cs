@@ -1,6 +1,7 @@
 using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
+using WholeFold.Core.Drawing;
 using WholeFold.Core.Folding;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
@@ -49,16 +50,16 @@ public sealed record ScoreView
     public required Figure At { get; init; }
 
     /// <summary>upright where the rule below the piece reads it, level where it runs along the rule, slanting otherwise.</summary>
-    public required string Runs { get; init; }
+    public required ScoreRun Runs { get; init; }
 
-    public required string Direction { get; init; }
+    public required Fold Direction { get; init; }
 
     public required string Kind { get; init; }
 
-    public required string How { get; init; }
+    public required SetBy How { get; init; }
 
     /// <summary>asItLies, turnedRound, turnedOver or headOverHeels.</summary>
-    public required string Lay { get; init; }
+    public required Lay Lay { get; init; }
 
     /// <summary>What the flag says: the figure to set.</summary>
     public required FigureText Label { get; init; }
@@ -76,7 +77,7 @@ public sealed record PassScore(string FigureId, IReadOnlyList<SentencePart> Text
 
 /// <summary>Scores that are set one after the other with the piece lying one way.</summary>
 /// <param name="Words">How it lies, such as "turn it round".</param>
-public sealed record PassView(string Lay, string Words, IReadOnlyList<PassScore> Scores);
+public sealed record PassView(Lay Lay, string Words, IReadOnlyList<PassScore> Scores);
 
 /// <summary>A region that is glued.</summary>
 public sealed record GlueView(string Id, IReadOnlyList<Spot> Outline, string LinedUp);
@@ -84,7 +85,7 @@ public sealed record GlueView(string Id, IReadOnlyList<Spot> Outline, string Lin
 /// <summary>What is cut inside a piece.</summary>
 /// <param name="Kind">window, slit, notch, flap or divide.</param>
 /// <param name="Line">From corner to corner, all round where it is closed.</param>
-public sealed record CutView(string Id, string Name, string Kind, IReadOnlyList<Spot> Line, bool Closed, IReadOnlyList<SentencePart> Size);
+public sealed record CutView(string Id, string Name, CutKind Kind, IReadOnlyList<Spot> Line, bool Closed, IReadOnlyList<SentencePart> Size);
 
 /// <summary>A piece as shapes in true size, its chain along the rule.</summary>
 public sealed record PieceView
@@ -132,7 +133,7 @@ public sealed record LedgerRow
 
     public required IReadOnlyList<SentencePart> Setting { get; init; }
 
-    public required string How { get; init; }
+    public required SetBy How { get; init; }
 
     /// <summary>Why it is not what it was, where a change is looked at.</summary>
     public required IReadOnlyList<SentencePart>? Because { get; init; }
@@ -148,7 +149,7 @@ public sealed record ChoiceView(string Id, string Name, string Meaning, string V
 
 public sealed record PreferenceView(string Id, string Name, bool On);
 
-public sealed record CheckView(string Id, string Severity, IReadOnlyList<SentencePart> Text, FixView? Fix);
+public sealed record CheckView(string Id, Severity Severity, IReadOnlyList<SentencePart> Text, FixView? Fix);
 
 /// <summary>What takes a finding away, in words and as an edit.</summary>
 public sealed record FixView(IReadOnlyList<SentencePart> Text, DesignEdit Edit);
@@ -167,7 +168,7 @@ public sealed record ParameterView
     public required Figure Ideal { get; init; }
 
     /// <summary>free, set or locked.</summary>
-    public required string Hold { get; init; }
+    public required Hold Hold { get; init; }
 
     /// <summary>What less of it gives, for the end of a slider; <see cref="Most"/> what more.</summary>
     public required string Least { get; init; }
@@ -270,7 +271,7 @@ public sealed record BenchView
 
     public required IReadOnlyList<SentencePart> Summary { get; init; }
 
-    public required string Verdict { get; init; }
+    public required VerdictKind Verdict { get; init; }
 
     public required ClosedView? Closed { get; init; }
 
@@ -298,7 +299,7 @@ public sealed record StripFormat
 
     public required bool Target { get; init; }
 
-    public required string Verdict { get; init; }
+    public required VerdictKind Verdict { get; init; }
 
     public required IReadOnlyList<SentencePart> VerdictText { get; init; }
 
@@ -310,10 +311,10 @@ public sealed record StripFormat
 public sealed record RangeView(string Parameter, Figure Min, Figure Max, IReadOnlyList<Figure> Stops);
 
 /// <summary>What another priority would give.</summary>
-public sealed record AlternativeView(string Priority, string Name, IReadOnlyList<SentencePart> Gives, bool Current, bool Same);
+public sealed record AlternativeView(Priority Priority, string Name, IReadOnlyList<SentencePart> Gives, bool Current, bool Same);
 
 /// <param name="Side">scant, full, exact or either: which way it may miss.</param>
-public sealed record SafeView(string FigureId, string Side, IReadOnlyList<SentencePart> Text);
+public sealed record SafeView(string FigureId, SafeDirection Side, IReadOnlyList<SentencePart> Text);
 
 public sealed record ReasonView(IReadOnlyList<SentencePart> Why, FigureText From, FigureText To, bool Moves);
 

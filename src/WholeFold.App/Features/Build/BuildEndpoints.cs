@@ -29,7 +29,9 @@ public sealed record BuildCreaseView(int Number, string Name, FigureText At, lon
 
 /// <param name="CanMove">Whether its panels can be made wider and its creases moved here: not where creases slant.</param>
 /// <param name="CanChange">Whether panels can be scored in two, joined, and windows cut in them: not where creases cross its chain.</param>
-public sealed record BuildPieceView(string Id, string Name, int Quantity, bool Upright, string Across, FigureText AcrossNow, long Along, long Broad, IReadOnlyList<BuildPanelView> Panels, IReadOnlyList<BuildCreaseView> Creases, IReadOnlyList<BuildLineView> Lines, IReadOnlyList<BuildOpeningView> Openings, bool CanMove, bool CanChange);
+public sealed record BuildPieceView(string Id, string Name, int Quantity, bool Upright, string Across, FigureText AcrossNow, long Along, long Broad,
+    IReadOnlyList<BuildPanelView> Panels, IReadOnlyList<BuildCreaseView> Creases, IReadOnlyList<BuildLineView> Lines, IReadOnlyList<BuildOpeningView> Openings,
+    bool CanMove, bool CanChange);
 
 public sealed record BuildParameterView(string Id, string Name, string Rule, FigureText Now);
 
@@ -42,7 +44,9 @@ public sealed record BuildProposalView(string Words, DesignEdit Edit);
 /// <param name="IsOwn">Whether it can be changed: a construction of the library is copied first.</param>
 /// <param name="Mark">By how much a key moves a crease.</param>
 /// <param name="Closes">Whether the closed card meets and stays within its format, in <paramref name="Says"/>.</param>
-public sealed record BuildView(string Name, string Construction, bool IsOwn, long Mark, bool Closes, IReadOnlyList<SentencePart> Says, IReadOnlyList<BuildPieceView> Pieces, IReadOnlyList<BuildParameterView> Parameters, IReadOnlyList<BuildBondView> Bonds, IReadOnlyList<BuildProposalView> Proposals);
+public sealed record BuildView(string Name, string Construction, bool IsOwn, long Mark, bool Closes, IReadOnlyList<SentencePart> Says,
+    IReadOnlyList<BuildPieceView> Pieces, IReadOnlyList<BuildParameterView> Parameters, IReadOnlyList<BuildBondView> Bonds,
+    IReadOnlyList<BuildProposalView> Proposals);
 
 internal static class BuildEndpoints
 {
@@ -59,17 +63,26 @@ internal static class BuildEndpoints
         spec = spec with { Target = null, TargetTurn = false };
         var read = reader.Read(spec);
         var card = Card.Of(read.Design, read.Target, cancel);
-        var written = spec.Made?.Variants[0] ?? ConstructionWriter.Write(read.Design.Family).Variants.First(v => v.Choices.All(c => read.Design.Construction.Choices.GetValueOrDefault(c.Key) == c.Value));
+        var written = spec.Made?.Variants[0] ?? ConstructionWriter.Write(read.Design.Family).Variants.First(v =>
+            v.Choices.All(c => read.Design.Construction.Choices.GetValueOrDefault(c.Key) == c.Value));
         var names = BuildEdit.NamesIn(written);
         string Rule(WrittenSum sum) => SumText.Write(sum, names, read.Unit);
         static string Way(Fold fold) => fold == Fold.Mountain ? "mountain" : "valley";
         FigureText Figure(Length length) => LengthWriter.Parts(length, read.Unit);
         var pieces = card.Pieces.Zip(written.Pieces, (piece, w) => new BuildPieceView(
             w.Id, w.Name, w.Quantity, w.Axis == Axis.Y, Rule(w.Across), Figure(piece.Across.Value), piece.Along.Value.Units, piece.Across.Value.Units,
-            [.. w.Panels.Select((p, i) => new BuildPanelView(p.Id, p.Name, Rule(p.Extent), Figure(piece.Panels[i].Extent), piece.Panels[i].Extent.Units, WindowIn(w, p) is { } window ? Rule(BorderOf(w, window)) : null, WindowIn(w, p) is { } cut && piece.Openings.FirstOrDefault(o => o.Opening.Id == cut.Id) is { } sized ? Figure((w.Axis == Axis.X ? sized.Foot : sized.Left).Value) : null))],
-            [.. w.Creases.Select((c, i) => new BuildCreaseView(i, piece.Scores[i].Place, Figure(piece.Scores[i].Figure.Value), piece.Scores[i].Figure.Value.Units, Way(c.Fold), Math.Abs(c.Closed), Math.Abs(c.Shown)))],
-            [.. piece.Lines.Select((l, i) => new BuildLineView(w.Creases.Count + i, l.Place, l.Axis is null ? null : Figure(l.Figure.Value), [.. l.Parts.Select(p => new BuildScoredView(p.From.X.Units, p.From.Y.Units, p.To.X.Units, p.To.Y.Units))], Way(l.Crease.Fold), Math.Abs(l.Crease.Closed), Math.Abs(l.Crease.Shown)))],
-            [.. piece.Openings.Where(o => o.Opening.Outline is null).Select(o => new BuildOpeningView(o.Left.Value.Units, o.Foot.Value.Units, (o.Right.Value - o.Left.Value).Units, (o.Head.Value - o.Foot.Value).Units))],
+            [.. w.Panels.Select((p, i) => new BuildPanelView(p.Id, p.Name, Rule(p.Extent), Figure(piece.Panels[i].Extent), piece.Panels[i].Extent.Units,
+                WindowIn(w, p) is { } window ? Rule(BorderOf(w, window)) : null, WindowIn(w, p) is { } cut
+                && piece.Openings.FirstOrDefault(o => o.Opening.Id == cut.Id) is { } sized
+                ? Figure((w.Axis == Axis.X ? sized.Foot : sized.Left).Value) : null))],
+            [.. w.Creases.Select((c, i) => new BuildCreaseView(i, piece.Scores[i].Place, Figure(piece.Scores[i].Figure.Value), piece.Scores[i].Figure.Value.Units,
+                Way(c.Fold), Math.Abs(c.Closed), Math.Abs(c.Shown)))],
+            [.. piece.Lines.Select((l, i) => new BuildLineView(w.Creases.Count + i, l.Place, l.Axis is null ? null : Figure(l.Figure.Value),
+                [.. l.Parts.Select(p => new BuildScoredView(p.From.X.Units, p.From.Y.Units, p.To.X.Units, p.To.Y.Units))], Way(l.Crease.Fold),
+                Math.Abs(l.Crease.Closed), Math.Abs(l.Crease.Shown)))],
+            [.. piece.Openings.Where(o => o.Opening.Outline is null)
+                .Select(o => new BuildOpeningView(o.Left.Value.Units, o.Foot.Value.Units, (o.Right.Value - o.Left.Value).Units,
+                (o.Head.Value - o.Foot.Value).Units))],
             BuildEdit.IsStraight(w), w.Plates is null && w.Lines.Count == 0)).ToList();
         var misses = card.Closed.Misses.Select(m => m.Bond).OfType<string>().ToList();
         var (wide, high) = (card.Closed.Width, card.Closed.Height);

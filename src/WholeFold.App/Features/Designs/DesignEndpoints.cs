@@ -1,6 +1,7 @@
 using System.ComponentModel.DataAnnotations;
 using System.Text;
 using System.Text.Json;
+using System.Text.Json.Serialization;
 using WholeFold.App.Features.Bench;
 using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
@@ -127,7 +128,9 @@ internal static class DesignEndpoints
                     throw new InputProblemException("edits.none", "edits", "there is nothing to be done", DesignEdit.Accepted);
                 }
 
-                return Found(id, await store.Save(id, request.Version, request.Mark, state => (Checked(DesignEdit.Apply(request.Edits, state, reader), reader), request.Edits, request.Gesture ?? Gesture(request.Edits, state, reader)), cancel));
+                return Found(id, await store.Save(id, request.Version, request.Mark,
+                    state => (Checked(DesignEdit.Apply(request.Edits, state, reader), reader), request.Edits, request.Gesture
+                    ?? Gesture(request.Edits, state, reader)), cancel));
             })
             .Describes<DesignView>("saveDesign", "Does edits to a design, as one gesture.").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
 
@@ -142,7 +145,7 @@ internal static class DesignEndpoints
     }
 
     /// <summary>How the list's cards are kept: read only by the build that wrote them.</summary>
-    private static readonly JsonSerializerOptions Kept = new(JsonSerializerDefaults.Web);
+    private static readonly JsonSerializerOptions Kept = new(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) } };
 
     /// <summary>A card of the list worked out, and kept for the next time.</summary>
     private static async Task<DesignCard> Made(ListedDesign listed, DesignStore store, DesignReader reader, CancellationToken cancel)
@@ -185,7 +188,8 @@ internal static class DesignEndpoints
     }
 
     private static IResult Found(string id, StoredDesign? stored) => stored is null ? Missing(id) : stored.Problem is { } problem
-        ? TypedResults.Problem(statusCode: StatusCodes.Status422UnprocessableEntity, title: $"“{stored.Name}” cannot be read", detail: $"{problem.Reason}. Its file can be taken out of the drawer.", extensions: new Dictionary<string, object?> { ["code"] = "design.unreadable", ["field"] = problem.Field, ["accepted"] = problem.Accepted })
+        ? TypedResults.Problem(statusCode: StatusCodes.Status422UnprocessableEntity, title: $"“{stored.Name}” cannot be read",
+            detail: $"{problem.Reason}. Its file can be taken out of the drawer.", extensions: new Dictionary<string, object?> { ["code"] = "design.unreadable", ["field"] = problem.Field, ["accepted"] = problem.Accepted })
         : TypedResults.Ok(View(stored));
 
     private static IResult Missing(string id) => ProblemHandler.Of(StatusCodes.Status404NotFound, "No such design", $"There is no design “{(id.Length > 40 ? id[..40] : id)}” in this drawer.", "design.missing");

@@ -38,8 +38,10 @@ internal sealed class DressTeller(Desk desk, Card card)
             Sides = [.. _sheets.Select(Side)],
             Looks = PosesView.Of(card, new Motion(Motion.LookedAt(card.Figures), true, []), Picture.OnTheTable),
             Rows = [.. Layers(), .. Windows(), .. Contours(), .. Elements(), .. Soft()],
-            Roles = [.. card.Dressed.Roles.All.Select(r => new RoleView(r.Id, r.Name, card.Layers.Where(l => l.Role.Id == r.Id).Select(l => l.Level).DefaultIfEmpty(0).Max(), [.. r.Faces.Select(f => f.Id)]))],
-            Papers = [.. desk.Design.Inventory.Stocks.Select(s => new PaperView(s.Id, s.Name, s.Colour ?? Unpainted, SizedJson.Name(s.Pattern), s.Directional))],
+            Roles = [.. card.Dressed.Roles.All.Select(r =>
+                new RoleView(r.Id, r.Name, card.Layers.Where(l => l.Role.Id == r.Id).Select(l => l.Level).DefaultIfEmpty(0).Max(),
+                [.. r.Faces.Select(f => f.Id)]))],
+            Papers = [.. desk.Design.Inventory.Stocks.Select(s => new PaperView(s.Id, s.Name, s.Colour ?? Unpainted, s.Pattern, s.Directional))],
             Dies = [.. desk.Design.Inventory.All<Die>().Select(d => new DieView(d.Id, d.Name, _tell.Text(d.Width) is var w && d.Shape == DieShape.Circle ? $"round, {LengthWriter.WithUnit(d.Width, desk.Unit)}" : $"{LengthWriter.Write(d.Width, desk.Unit)} × {LengthWriter.WithUnit(d.Height, desk.Unit)}", d.IsOwned))],
             Motifs = Motifs.Names,
             Dressing = desk.Spec.Dressing ?? new DressingSpec(),
@@ -60,12 +62,16 @@ internal sealed class DressTeller(Desk desk, Card card)
         if (!window)
         {
             var (element, spec) = (Known(id), dressing.Elements.First(e => e.Id == id));
-            return new Movable(element.Element.Place, element.On, element.Width.Value, element.Height.Value, spec.Role, (role, place) => new PutOn(id, spec with { Role = role, Place = place with { Pose = spec.Place?.Pose } }));
+            return new Movable(element.Element.Place, element.On, element.Width.Value, element.Height.Value, spec.Role,
+                (role, place) => new PutOn(id, spec with { Role = role, Place = place with { Pose = spec.Place?.Pose } }));
         }
 
-        var cut = card.Dressed.Windows.FirstOrDefault(w => w.Window.Id == id) ?? throw new Core.Input.InputProblemException("dress.window", "element", $"there is no window “{id}” in this card", card.Dressed.Windows.Count == 0 ? "a window that is in it" : string.Join(", ", card.Dressed.Windows.Select(w => w.Window.Id)));
+        var cut = card.Dressed.Windows.FirstOrDefault(w => w.Window.Id == id)
+            ?? throw new Core.Input.InputProblemException("dress.window", "element", $"there is no window “{id}” in this card", card.Dressed.Windows.Count == 0
+            ? "a window that is in it" : string.Join(", ", card.Dressed.Windows.Select(w => w.Window.Id)));
         var written = dressing.Windows.First(w => w.Id == id);
-        return new Movable(cut.Window.Place, cut.On, cut.Width.Value, cut.Height.Value, written.Role, (role, place) => new CutWindow(id, written with { Role = role, Around = null, Place = place with { Pose = written.Place?.Pose } }));
+        return new Movable(cut.Window.Place, cut.On, cut.Width.Value, cut.Height.Value, written.Role,
+            (role, place) => new CutWindow(id, written with { Role = role, Around = null, Place = place with { Pose = written.Place?.Pose } }));
     }
 
     public DropView Drop(DropRequest request)
@@ -75,7 +81,9 @@ internal sealed class DressTeller(Desk desk, Card card)
         return sheet.Drop(new Point(new Length(request.X), new Length(request.Y)), thing.Width, thing.Height, Mark) is not { } at ? new DropView(null)
 
             // A thing that is moved on its own role stays on all its faces; elsewhere it goes on the one face.
-            : new DropView(thing.Put(thing.On.Any(o => o.Face.Id == at.Face.Id) ? thing.Role : at.Face.Id, new PlaceSpec(DressingWriter.Name(at.Anchor), at.From.Count == 0 ? null : [.. at.From.Select(f => new FromSpec(DressingWriter.Name(f.Edge), WrittenLength.Of(f.Distance)))])));
+            : new DropView(thing.Put(thing.On.Any(o => o.Face.Id == at.Face.Id) ? thing.Role : at.Face.Id,
+                new PlaceSpec(DressingWriter.Name(at.Anchor), at.From.Count == 0 ? null
+                : [.. at.From.Select(f => new FromSpec(DressingWriter.Name(f.Edge), WrittenLength.Of(f.Distance)))])));
     }
 
     public DropView Nudge(NudgeRequest request)
@@ -134,8 +142,10 @@ internal sealed class DressTeller(Desk desk, Card card)
         var seen = card.SightLines.FirstOrDefault(l => l.Face.Id == face.Face.Id && l.Pose == "shown");
         return new FaceView(
             face.Face.Id, face.Role.Id, face.Role.Faces.Count == 1 ? face.Role.Name : face.Face.Name, PosesOf(face.Face), Line(face.Outline), BoxOf(face.Box),
-            [.. face.Layers.OrderBy(l => l.Layer.Level).Select(l => new WornLayerView(l.Layer.Id, l.Layer.Level, l.Layer.Stock.Id, l.Layer.Stock.Colour ?? Unpainted, SizedJson.Name(l.Layer.Stock.Pattern), Line(l.Outline), [.. l.Holes.Select(Line)]))],
-            [.. face.KeepOuts.Select(k => new KeepOutView(SizedJson.Name(k.KeepOut.Kind), Line(k.Outline), k.KeepOut.Why))],
+            [.. face.Layers.OrderBy(l => l.Layer.Level)
+                .Select(l => new WornLayerView(l.Layer.Id, l.Layer.Level, l.Layer.Stock.Id, l.Layer.Stock.Colour ?? Unpainted,
+                l.Layer.Stock.Pattern, Line(l.Outline), [.. l.Holes.Select(Line)]))],
+            [.. face.KeepOuts.Select(k => new KeepOutView(k.KeepOut.Kind, Line(k.Outline), k.KeepOut.Why))],
             [.. face.Things.Select(Thing)],
             seen is null ? null : (int)Math.Round(seen.Share * 100), seen is null ? [] : [.. seen.Hidden.Select(h => BoxOf(sheet.Read(h)))]);
     }
@@ -144,7 +154,8 @@ internal sealed class DressTeller(Desk desk, Card card)
     {
         var element = thing.IsWindow ? null : card.Dressed.Elements.First(e => e.Element.Id == thing.Id).Element;
         return new PutView(
-            thing.Id, thing.IsWindow, element?.Name ?? $"window {thing.Id}", element is null ? null : element.IsInk ? null : element.Stock.Colour ?? Unpainted, element?.IsRaised ?? false, element?.IsInk ?? false, Line(thing.Outline), BoxOf(thing.Box),
+            thing.Id, thing.IsWindow, element?.Name ?? $"window {thing.Id}", element is null ? null : element.IsInk ? null : element.Stock.Colour ?? Unpainted,
+                element?.IsRaised ?? false, element?.IsInk ?? false, Line(thing.Outline), BoxOf(thing.Box),
             [.. thing.Distances.Select(d => new DistanceView(d.Edge, _tell.Text(d.Distance.Abs()), At(d.From), At(d.To)))]);
     }
 
@@ -156,7 +167,7 @@ internal sealed class DressTeller(Desk desk, Card card)
 
     private IEnumerable<DressRow> Layers() => card.Layers.Select(l => new DressRow(
         "layer", l.Id, l.Stock.Name, $"{l.Role.Name}{(l.Level > 1 ? ", on the first" : "")}{(l.ToWriteOn ? ", to write on" : "")}", _tell.Say(Words.Of($"{l.Width.Value} × {l.Height.Value}")), l.Quantity, null,
-        _tell.Say(l.HowToCut is { } how ? Words.Of($"{l.Width.Said}. To cut it: {how}.") : Words.Of($"{l.Width.Said}.")), l.Stock.Colour ?? Unpainted, SizedJson.Name(l.Stock.Pattern), [.. l.On.Select(o => o.On.Id)], l.Role.Id, l.Level));
+        _tell.Say(l.HowToCut is { } how ? Words.Of($"{l.Width.Said}. To cut it: {how}.") : Words.Of($"{l.Width.Said}.")), l.Stock.Colour ?? Unpainted, l.Stock.Pattern, [.. l.On.Select(o => o.On.Id)], l.Role.Id, l.Level));
 
     private IEnumerable<DressRow> Windows() => card.Dressed.Windows.Select(w => new DressRow(
         "window", w.Window.Id, w.Window.Called, $"{w.On[0].Face.Name}, {(w.Die is { } die ? $"{die.Name}{(die.IsOwned ? "" : ", not there")}" : "by knife")}{(w.Shift is null ? "" : ", passed twice")}", _tell.Say(Words.Of($"{w.Width.Value} × {w.Height.Value}")), w.Quantity,
@@ -169,7 +180,9 @@ internal sealed class DressTeller(Desk desk, Card card)
     private IEnumerable<DressRow> Elements() => card.Dressed.Elements.Select(e => new DressRow(
         "element", e.Element.Id, Spoken.First(e.Element.Name), $"{(e.On.Count == 0 ? "where nobody sees it" : e.On[0].Face.Name)} · {How(e.Element)}", _tell.Say(Words.Of($"{e.Width.Value} × {e.Height.Value}")), e.Quantity,
         Was(e.Home, (e.Width.Value, e.Height.Value)),
-        _tell.Say(e.TooLarge > Length.Zero ? Words.Of($"{e.TooLarge} too large for its face here.{(e.WouldTake.Count > 0 ? $" It would go on {e.WouldTake[0].Name}." : "")}") : e.Width.Said), e.Element.IsInk ? null : e.Element.Stock.Colour, null, [.. e.On.Select(o => o.Face.Id)], e.Element.Role, 0));
+        _tell.Say(e.TooLarge > Length.Zero
+            ? Words.Of($"{e.TooLarge} too large for its face here.{(e.WouldTake.Count > 0 ? $" It would go on {e.WouldTake[0].Name}." : "")}") : e.Width.Said),
+            e.Element.IsInk ? null : e.Element.Stock.Colour, null, [.. e.On.Select(o => o.Face.Id)], e.Element.Role, 0));
 
     private IEnumerable<DressRow> Soft() => SoftGoods.Of(card.Figures, card.Dressed).Select(g => new DressRow(
         "soft", g.Good.Id, Spoken.First(DressingWriter.Name(g.Good.Kind)), $"{card.Dressed.Roles.RoleOf(g.Good.Role)?.Name ?? g.Good.Role.Split('.')[^2]} · {DressingWriter.Name(g.Good.Rule)}", _tell.Say(Words.Of($"{g.Length}")), 1, null, _tell.Say(Words.Of($"{Spoken.First(g.Hidden)}.")), null, null, [], g.Good.Role, 0));

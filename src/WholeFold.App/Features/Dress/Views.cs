@@ -1,6 +1,7 @@
 using WholeFold.App.Features.Bench;
 using WholeFold.App.Features.Folding;
 using WholeFold.Core.Designs;
+using WholeFold.Core.Dressing;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 
@@ -8,10 +9,10 @@ namespace WholeFold.App.Features.Dress;
 
 /// <summary>A paper on a face.</summary>
 /// <param name="Colour">How it is drawn, and <paramref name="Pattern"/> what is printed on it.</param>
-public sealed record WornLayerView(string Id, int Level, string StockId, string Colour, string Pattern, IReadOnlyList<Spot> Outline, IReadOnlyList<IReadOnlyList<Spot>> Holes);
+public sealed record WornLayerView(string Id, int Level, string StockId, string Colour, Pattern Pattern, IReadOnlyList<Spot> Outline, IReadOnlyList<IReadOnlyList<Spot>> Holes);
 
 /// <param name="Kind">workingCrease, bonded, adhesive, outOfFootprint, slidePath, spinnerPath or writing.</param>
-public sealed record KeepOutView(string Kind, IReadOnlyList<Spot> Outline, string Why);
+public sealed record KeepOutView(KeepOutKind Kind, IReadOnlyList<Spot> Outline, string Why);
 
 /// <summary>A distance drawn from an edge to a thing.</summary>
 public sealed record DistanceView(string Edge, FigureText Distance, Spot From, Spot To);
@@ -23,13 +24,15 @@ public sealed record PutView(string Id, bool Window, string Name, string? Colour
 /// <summary>A face as one reads it.</summary>
 /// <param name="Poses">closed, opening, shown or back: in which of them it is looked at.</param>
 /// <param name="Seen">How much of it is seen straight on once the card is shown, in hundredths; <paramref name="Hidden"/> where something stands before it.</param>
-public sealed record FaceView(string Id, string Role, string Name, IReadOnlyList<string> Poses, IReadOnlyList<Spot> Outline, BoxView Box, IReadOnlyList<WornLayerView> Layers, IReadOnlyList<KeepOutView> KeepOuts, IReadOnlyList<PutView> Things, int? Seen, IReadOnlyList<BoxView> Hidden);
+public sealed record FaceView(string Id, string Role, string Name, IReadOnlyList<string> Poses, IReadOnlyList<Spot> Outline, BoxView Box,
+    IReadOnlyList<WornLayerView> Layers, IReadOnlyList<KeepOutView> KeepOuts, IReadOnlyList<PutView> Things, int? Seen, IReadOnlyList<BoxView> Hidden);
 
 /// <param name="Valley">Whether it closes towards the reader.</param>
 public sealed record CreaseView(Spot From, Spot To, bool Valley, bool Working);
 
 /// <summary>One side of a flat piece as a reader has it before her.</summary>
-public sealed record SideView(string Id, string Name, string Colour, long Width, long Height, IReadOnlyList<IReadOnlyList<Spot>> Plates, IReadOnlyList<CreaseView> Creases, IReadOnlyList<FaceView> Faces);
+public sealed record SideView(string Id, string Name, string Colour, long Width, long Height, IReadOnlyList<IReadOnlyList<Spot>> Plates,
+    IReadOnlyList<CreaseView> Creases, IReadOnlyList<FaceView> Faces);
 
 /// <param name="Faces">How many faces one sees in it.</param>
 public sealed record DressPose(string Id, string Name, int Faces, int Frame);
@@ -39,14 +42,15 @@ public sealed record DressPose(string Id, string Name, int Faces, int Frame);
 /// <param name="Was">Its size at home, where that is another one.</param>
 /// <param name="Why">How its size came about.</param>
 /// <param name="Faces">The ids of the faces that it is on.</param>
-public sealed record DressRow(string Kind, string Id, string Name, string Detail, IReadOnlyList<SentencePart> Size, int Count, IReadOnlyList<SentencePart>? Was, IReadOnlyList<SentencePart> Why, string? Colour, string? Pattern, IReadOnlyList<string> Faces, string Role, int Level);
+public sealed record DressRow(string Kind, string Id, string Name, string Detail, IReadOnlyList<SentencePart> Size, int Count, IReadOnlyList<SentencePart>? Was,
+    IReadOnlyList<SentencePart> Why, string? Colour, Pattern? Pattern, IReadOnlyList<string> Faces, string Role, int Level);
 
 /// <summary>A role or face that can be dressed.</summary>
 /// <param name="Levels">How many papers it wears now.</param>
 public sealed record RoleView(string Id, string Name, int Levels, IReadOnlyList<string> Faces);
 
 /// <summary>A paper to take, with how it is drawn.</summary>
-public sealed record PaperView(string Id, string Name, string Colour, string Pattern, bool WayUp);
+public sealed record PaperView(string Id, string Name, string Colour, Pattern Pattern, bool WayUp);
 
 public sealed record DieView(string Id, string Name, string Detail, bool Owned);
 

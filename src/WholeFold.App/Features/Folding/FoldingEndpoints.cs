@@ -38,7 +38,10 @@ public sealed record PosesView(bool Moves, int Left, int Top, int Width, int Hei
     {
         static IReadOnlyList<int> Flat(IReadOnlyList<(double X, double Y)> corners) => [.. corners.SelectMany(c => new[] { (int)Math.Round(c.X / Unit), (int)Math.Round(-c.Y / Unit) })];
         var struck = card.Struck.SelectMany(s => new[] { s.Element.Element.Id, s.Into?.Element.Id }).ToHashSet();
-        var frames = motion.Frames.Select(f => new PoseView(f.Share, f.Name, [.. Picture.Of(card.Figures, card.Bodies, f, from).Shapes.Select(s => new ShapeView(Flat(s.Corners), [.. s.Holes.Select(Flat)], s.Light, s.Inside, s.IsLayer, s.Plate.ToString(), s.Tint, s.Id is not null && struck.Contains(s.Id)))])).ToList();
+        var frames = motion.Frames.Select(f => new PoseView(f.Share, f.Name,
+            [.. Picture.Of(card.Figures, card.Bodies, f, from).Shapes.Select(s =>
+            new ShapeView(Flat(s.Corners), [.. s.Holes.Select(Flat)], s.Light, s.Inside, s.IsLayer, s.Plate.ToString(), s.Tint, s.Id is not null
+            && struck.Contains(s.Id)))])).ToList();
         var all = frames.SelectMany(f => f.Shapes).SelectMany(s => s.Outline.Chunk(2)).ToList();
         var (left, top) = (all.Min(p => p[0]), all.Min(p => p[1]));
         return new PosesView(motion.Moves, left, top, all.Max(p => p[0]) - left, all.Max(p => p[1]) - top, frames);

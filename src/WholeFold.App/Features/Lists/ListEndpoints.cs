@@ -32,6 +32,8 @@ internal static class ListEndpoints
     private static List<FindingView> Check(ListRequest request)
     {
         var unit = UnitReader.Read(request.Units, "units");
-        return [.. ListChecker.Check(MeasureList.Read(request.Text, unit)).Select(f => new FindingView(f.Id, f.Line, f.Place, f.Text.Parts(unit), [.. f.Likely.Select(l => new LikelyView(Words.Of($"{l.Value:u}").Parts(unit), l.Because.Parts(unit)))]))];
+        return [.. ListChecker.Check(MeasureList.Read(request.Text, unit))
+            .Select(f => new FindingView(f.Id, f.Line, f.Place, f.Text.Parts(unit),
+            [.. f.Likely.Select(l => new LikelyView(Words.Of($"{l.Value:u}").Parts(unit), l.Because.Parts(unit)))]))];
     }
 }

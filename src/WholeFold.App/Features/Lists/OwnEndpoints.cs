@@ -11,23 +11,28 @@ using WholeFold.Store;
 
 namespace WholeFold.App.Features.Lists;
 
-/// <summary>What its maker says of a figure's rule: which of the next best that were shown it is, counted from 1; of the key <c>opens</c>, that a square card opens the other way; of the key of another size, that the finished card is of that; of a piece’s side, that its scores are read along the other one.</summary>
+/// <summary>What its maker says of a figure's rule: which of the next best that were shown it is, counted from 1; of the key <c>opens</c>, that a
+/// square card opens the other way; of the key of another size, that the finished card is of that; of a piece’s side, that its scores are read along
+/// the other one.</summary>
 public sealed record RuleSaid([property: MaxLength(120)] string Key, int Which);
 
 /// <summary>A list of one's own, as it is typed.</summary>
 /// <param name="Units">Of bare numbers where the list names none: in, cm or mm.</param>
 /// <param name="Format">A format to see it in.</param>
 /// <param name="Rules">What its maker says of rules, one after the other.</param>
-public sealed record OwnRequest([property: MaxLength(20_000), ManyLines] string List, [property: MaxLength(5)] string Units = "in", [property: MaxLength(60)] string? Format = null, [property: MaxLength(200)] IReadOnlyList<RuleSaid>? Rules = null);
+public sealed record OwnRequest([property: MaxLength(20_000), ManyLines] string List, [property: MaxLength(5)] string Units = "in",
+    [property: MaxLength(60)] string? Format = null, [property: MaxLength(200)] IReadOnlyList<RuleSaid>? Rules = null);
 
 /// <summary>A piece as it was read, to be drawn: its sides and scores in units.</summary>
 /// <param name="Mountains">Of its scores those that are said to fold away from one.</param>
-public sealed record OwnPieceView(int Line, string Name, string Kind, int Quantity, long Width, long Height, IReadOnlyList<long> Scores, IReadOnlyList<long> Mountains, IReadOnlyList<long> Cross, bool AlongWidth, string Size);
+public sealed record OwnPieceView(int Line, string Name, string Kind, int Quantity, long Width, long Height, IReadOnlyList<long> Scores,
+    IReadOnlyList<long> Mountains, IReadOnlyList<long> Cross, bool AlongWidth, string Size);
 
 /// <param name="Sure">How sure the rule is, in hundredths.</param>
 /// <param name="Key">What a correction names it by; <paramref name="Next"/> the next best rules.</param>
 /// <param name="Now">In the format that is looked at; null where that is the same.</param>
-public sealed record OwnFigureView(int Line, string Name, string Figure, FigureText Value, FigureText? Now, IReadOnlyList<SentencePart> Rule, int Sure, string Key, IReadOnlyList<IReadOnlyList<SentencePart>> Next);
+public sealed record OwnFigureView(int Line, string Name, string Figure, FigureText Value, FigureText? Now, IReadOnlyList<SentencePart> Rule, int Sure, string Key,
+    IReadOnlyList<IReadOnlyList<SentencePart>> Next);
 
 /// <param name="InPart">Whether what else stands in the line was understood.</param>
 public sealed record OwnLeftView(int Line, string Text, string Would, bool InPart);
@@ -45,7 +50,10 @@ public sealed record OwnAnswerView(string Key, string Text);
 /// <param name="Aside">What of the list is no part of that design.</param>
 /// <param name="Answers">Of the questions those that are answered for the card or a whole piece: another finished size, the other way to open, the other side to score along.</param>
 /// <param name="IsKnown">Whether that is a construction of the library, and not one of its own.</param>
-public sealed record OwnView(IReadOnlyList<SentencePart> Says, IReadOnlyList<OwnPieceView> Pieces, IReadOnlyList<OwnFigureView> Figures, IReadOnlyList<IReadOnlyList<SentencePart>> Questions, IReadOnlyList<IReadOnlyList<SentencePart>> Contradictions, IReadOnlyList<OwnLeftView> Left, IReadOnlyList<OwnNotedView> Noted, DesignSpec? Design, IReadOnlyList<IReadOnlyList<SentencePart>> Aside, IReadOnlyList<OwnAnswerView> Answers, bool IsKnown);
+public sealed record OwnView(IReadOnlyList<SentencePart> Says, IReadOnlyList<OwnPieceView> Pieces, IReadOnlyList<OwnFigureView> Figures,
+    IReadOnlyList<IReadOnlyList<SentencePart>> Questions, IReadOnlyList<IReadOnlyList<SentencePart>> Contradictions, IReadOnlyList<OwnLeftView> Left,
+    IReadOnlyList<OwnNotedView> Noted, DesignSpec? Design, IReadOnlyList<IReadOnlyList<SentencePart>> Aside, IReadOnlyList<OwnAnswerView> Answers,
+    bool IsKnown);
 
 /// <summary>A drawing as its file says it.</summary>
 /// <param name="Units">What its list is to be written in: in, cm or mm.</param>
@@ -85,13 +93,18 @@ internal static class OwnEndpoints
             _ = Task.Run(lists.Recogniser.Warm, CancellationToken.None);
         }
 
-        var own = OwnDesign.Of(request.List, UnitReader.Read(request.Units, "units"), reader, lists.Recogniser, request.Format is { Length: > 0 } format ? format : null, request.Rules?.Select(r => KeyValuePair.Create(r.Key, r.Which)), cancel);
+        var own = OwnDesign.Of(request.List, UnitReader.Read(request.Units, "units"), reader, lists.Recogniser, request.Format is { Length: > 0 } format ? format
+            : null, request.Rules?.Select(r => KeyValuePair.Create(r.Key, r.Which)), cancel);
         var unit = own.List.Cards.FirstOrDefault()?.Unit ?? UnitReader.Read(request.Units, "units");
         var taken = own.Take(reader);
         return new OwnView(
             Says(own).Parts(unit),
-            [.. own.List.Pieces.Select(p => new OwnPieceView(p.Line, p.Name, p.Kind.ToString().ToLowerInvariant(), p.Quantity, p.First.Units, p.Second.Units, [.. p.Scores.Select(s => s.Units)], [.. p.Scores.Where(at => p.Folds.GetValueOrDefault(at) == Fold.Mountain).Select(at => at.Units)], [.. p.Cross.Select(s => s.Units)], p.AlongFirst, $"{LengthWriter.Write(p.First, p.Unit)} × {LengthWriter.Write(p.Second, p.Unit)}"))],
-            [.. own.Figures.Select(f => new OwnFigureView(f.Line, f.Called, f.Figure, LengthWriter.Parts(f.Value, unit), f.Now is { } now && (now - f.Value).Abs() > Length.Mm(0.4m) ? LengthWriter.Parts(now, unit) : null, f.Rule.Parts(unit), (int)Math.Round(f.Sure * 100), f.Key, [.. f.Next.Take(2).Select(n => n.Rule.Parts(unit))]))],
+            [.. own.List.Pieces.Select(p => new OwnPieceView(p.Line, p.Name, p.Kind.ToString().ToLowerInvariant(), p.Quantity, p.First.Units, p.Second.Units,
+                [.. p.Scores.Select(s => s.Units)], [.. p.Scores.Where(at => p.Folds.GetValueOrDefault(at) == Fold.Mountain).Select(at => at.Units)],
+                [.. p.Cross.Select(s => s.Units)], p.AlongFirst, $"{LengthWriter.Write(p.First, p.Unit)} × {LengthWriter.Write(p.Second, p.Unit)}"))],
+            [.. own.Figures.Select(f => new OwnFigureView(f.Line, f.Called, f.Figure, LengthWriter.Parts(f.Value, unit), f.Now is { } now && (now - f.Value)
+                .Abs() > Length.Mm(0.4m) ? LengthWriter.Parts(now, unit) : null, f.Rule.Parts(unit), (int)Math.Round(f.Sure * 100), f.Key,
+                [.. f.Next.Take(2).Select(n => n.Rule.Parts(unit))]))],
             [.. own.Questions.Select(q => q.Ask.Parts(unit))], [.. own.Contradictions.Select(c => c.Text.Parts(unit))],
             [.. own.List.Left.Select(l => new OwnLeftView(l.Line, l.Text, l.Would, l.InPart))],
             [.. own.List.Named.Select(n => new OwnNotedView(n.Line, n.Name, LengthWriter.Parts(n.Value, unit)))],

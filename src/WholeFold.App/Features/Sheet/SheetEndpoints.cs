@@ -21,7 +21,8 @@ public sealed record SheetSection(string Title, string Detail, IReadOnlyList<She
 
 /// <summary>Every figure in both systems, for the wall beside the board.</summary>
 /// <param name="Notes">Where a column had to be sized for itself, or could not be; and the checks.</param>
-public sealed record SheetView(string Name, string Construction, IReadOnlyList<SentencePart> Size, string Tools, string Stock, IReadOnlyList<SentencePart> Closed, IReadOnlyList<SheetSection> Sections, IReadOnlyList<IReadOnlyList<SentencePart>> Notes);
+public sealed record SheetView(string Name, string Construction, IReadOnlyList<SentencePart> Size, string Tools, string Stock, IReadOnlyList<SentencePart> Closed,
+    IReadOnlyList<SheetSection> Sections, IReadOnlyList<IReadOnlyList<SentencePart>> Notes);
 
 internal static class SheetEndpoints
 {

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using System.Text.Json.Serialization;
 using WholeFold.App.Features.Bench;
 using WholeFold.App.Features.Folding;
 using WholeFold.Core.Cards;
@@ -24,7 +25,7 @@ public sealed record ShelfCard
     public required string Opens { get; init; }
 
     /// <summary>opens, stands, popsUp, turns or holds.</summary>
-    public required string Does { get; init; }
+    public required Effect Does { get; init; }
 
     public required string DoesWords { get; init; }
 
@@ -36,7 +37,7 @@ public sealed record ShelfCard
     public required string Thickness { get; init; }
 
     /// <summary>simple, somePractice or takesPatience.</summary>
-    public required string Difficulty { get; init; }
+    public required Difficulty Difficulty { get; init; }
 
     public required string DifficultyWords { get; init; }
 
@@ -64,7 +65,11 @@ public sealed class FilledShelf(Catalogue catalogue)
 {
     private static readonly string Laid = Path.Combine(AppContext.BaseDirectory, "shelf.json");
 
-    private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web) { Encoder = StrictJson.Options.Encoder };
+    private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web)
+    {
+        Encoder = StrictJson.Options.Encoder,
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) },
+    };
 
     private readonly Lazy<Task<byte[]>> _written = new(() => Task.Run(() => File.Exists(Laid) ? File.ReadAllBytesAsync(Laid) : Task.FromResult(Write(catalogue))));
 
@@ -89,12 +94,12 @@ public sealed class FilledShelf(Catalogue catalogue)
             Id = item.Family.Id,
             Name = item.Family.Name,
             Opens = item.Family.Opens,
-            Does = SizedJson.Name(construction.Does),
+            Does = construction.Does,
             DoesWords = construction.Does switch { Effect.Opens => "opens", Effect.Stands => "stands", Effect.PopsUp => "pops up", Effect.Turns => "turns", _ => "holds a card" },
             Sheets = item.Sheets,
             GoesFlat = item.GoesFlat,
             Thickness = Teller.Millimetres(item.Sample.Thickness.Greatest),
-            Difficulty = SizedJson.Name(item.Difficulty),
+            Difficulty = item.Difficulty,
             DifficultyWords = item.Difficulty switch { Difficulty.Simple => "simple", Difficulty.SomePractice => "some practice", _ => "takes patience" },
             Turns = item.Turned > 0,
             Formats = $"{formats}, {(item.Turned == turnable ? "turned too" : item.Turned == 0 ? "not turned" : $"{item.Turned} of them turned too")}",

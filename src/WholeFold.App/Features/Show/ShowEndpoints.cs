@@ -15,9 +15,11 @@ internal static class ShowEndpoints
     public static void MapShow(this IEndpointRouteBuilder app)
     {
         var show = app.MapGroup("/api/show");
-        show.MapPost("", async (Body<ShowRequest> body, Studio studio, CancellationToken cancel) => View(studio, await studio.Lay(body.Value.Design, body.Value.Edits, cancel), body.Value.Cards, cancel))
+        show.MapPost("", async (Body<ShowRequest> body, Studio studio, CancellationToken cancel) =>
+            View(studio, await studio.Lay(body.Value.Design, body.Value.Edits, cancel), body.Value.Cards, cancel))
             .Describes<ShowView>("show", "A design one figure at a time, for a room: the big figure in both systems, the piece drawn, what is left to set.");
-        show.MapPost("/came-out", async (Body<CameOutRequest> body, Studio studio, CancellationToken cancel) => CameOutAs(studio, await studio.Lay(body.Value.Design, body.Value.Edits, cancel), body.Value, cancel))
+        show.MapPost("/came-out", async (Body<CameOutRequest> body, Studio studio, CancellationToken cancel) =>
+            CameOutAs(studio, await studio.Lay(body.Value.Design, body.Value.Edits, cancel), body.Value, cancel))
             .Describes<OutcomeView>("showCameOut", "What can be done about a figure that came out otherwise: cut again, left, all else sized round it, or nothing.");
     }
 
@@ -51,7 +53,7 @@ internal static class ShowEndpoints
                 {
                     Id = screen.Id,
                     Step = screen.Step,
-                    Phase = SizedJson.Name(step.Phase),
+                    Phase = step.Phase,
                     Title = Core.Constructions.Spoken.First(screen.Title),
                     Big = screen.Big is { } big ? tell.Say(big) : [],
                     BigOther = screen.Big?.Parts(other) ?? [],
@@ -65,7 +67,8 @@ internal static class ShowEndpoints
                     HoldsFor = step.HoldsFor,
                     Cautions = [.. step.Cautions.Select(c => Steps.Cautions[c])],
                     Drawings = [.. StepDrawing.Of(card, steps, screen.Step, screen.Part).Select(Drawn)],
-                    Figures = [.. screen.Figures.Where(_ => step.Phase <= Phase.Flat).Where(names.ContainsKey).Select(id => new ShownFigure(id, names[id], LengthWriter.Parts(all[id].Value, desk.Unit)))],
+                    Figures = [.. screen.Figures.Where(_ => step.Phase <= Phase.Flat).Where(names.ContainsKey)
+                        .Select(id => new ShownFigure(id, names[id], LengthWriter.Parts(all[id].Value, desk.Unit)))],
                 };
             })]);
     }
@@ -91,7 +94,9 @@ internal static class ShowEndpoints
     private static DrawnStep Drawn(StepDrawing drawing)
     {
         static int Tenths(double millimetres) => (int)Math.Round(millimetres * 10);
-        return new DrawnStep(drawing.Name, Tenths(drawing.Width), Tenths(drawing.Height), [.. drawing.Marks.Select(m => new DrawnMark(m.Kind, [.. m.Lines.Select(l => (IReadOnlyList<int>)[.. l.SelectMany(p => new[] { Tenths(p.X), Tenths(p.Y) })])], m.Closed, m.New, m.Tint, m.Light))]);
+        return new DrawnStep(drawing.Name, Tenths(drawing.Width), Tenths(drawing.Height),
+            [.. drawing.Marks.Select(m => new DrawnMark(m.Kind,
+            [.. m.Lines.Select(l => (IReadOnlyList<int>)[.. l.SelectMany(p => new[] { Tenths(p.X), Tenths(p.Y) })])], m.Closed, m.New, m.Tint, m.Light))]);
     }
 
     private static OutcomeView CameOutAs(Studio studio, Desk desk, CameOutRequest request, CancellationToken cancel)
@@ -101,7 +106,8 @@ internal static class ShowEndpoints
         var outcome = CameOut.Of(desk.Spec, desk.Reader, request.Figure, real, request.Done.ToHashSet());
         var names = NamesOf(card);
         return new OutcomeView(
-            SizedJson.Name(outcome.Rescue), tell.Say(outcome.Say), outcome.Edits,
-            [.. outcome.Changes.Where(c => names.ContainsKey(c.Id.ToString())).Select(c => new ChangedView(names[c.Id.ToString()], LengthWriter.Parts(c.Was, desk.Unit), LengthWriter.Parts(c.Now, desk.Unit)))]);
+            outcome.Rescue, tell.Say(outcome.Say), outcome.Edits,
+            [.. outcome.Changes.Where(c => names.ContainsKey(c.Id.ToString()))
+                .Select(c => new ChangedView(names[c.Id.ToString()], LengthWriter.Parts(c.Was, desk.Unit), LengthWriter.Parts(c.Now, desk.Unit)))]);
     }
 }

@@ -1,5 +1,6 @@
 using WholeFold.App.Features.Bench;
 using WholeFold.Core.Designs;
+using WholeFold.Core.Guide;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.App.Features.Show;
@@ -31,7 +32,7 @@ public sealed record ScreenView
     /// <summary>Its step, counted from 0; a step that sets several figures has a screen for each.</summary>
     public required int Step { get; init; }
 
-    public required string Phase { get; init; }
+    public required Phase Phase { get; init; }
 
     public required string Title { get; init; }
 
@@ -70,7 +71,8 @@ public sealed record ScreenView
 /// <summary>A design step by step, for a room.</summary>
 /// <param name="Minutes">What it takes, all steps and all waiting together.</param>
 /// <param name="Ready">What is laid ready before one begins.</param>
-public sealed record ShowView(string Name, string Construction, IReadOnlyList<SentencePart> Size, string Unit, string Other, int Steps, int Minutes, IReadOnlyList<string> Ready, IReadOnlyList<ScreenView> Screens);
+public sealed record ShowView(string Name, string Construction, IReadOnlyList<SentencePart> Size, string Unit, string Other, int Steps, int Minutes,
+    IReadOnlyList<string> Ready, IReadOnlyList<ScreenView> Screens);
 
 /// <summary>A figure that came out otherwise.</summary>
 /// <param name="Figure">Its id.</param>
@@ -89,4 +91,4 @@ public sealed record ChangedView(string Name, FigureText Was, FigureText Now);
 
 /// <param name="Kind">cutAgain, leave, sizedAgain or lost.</param>
 /// <param name="Edits">What makes the design so.</param>
-public sealed record OutcomeView(string Kind, IReadOnlyList<SentencePart> Say, IReadOnlyList<DesignEdit> Edits, IReadOnlyList<ChangedView> Changes);
+public sealed record OutcomeView(Rescue Kind, IReadOnlyList<SentencePart> Say, IReadOnlyList<DesignEdit> Edits, IReadOnlyList<ChangedView> Changes);

@@ -40,7 +40,8 @@ internal static class StandInEndpoints
         {
             var desk = await studio.Lay(body.Value.Design, body.Value.Edits, cancel);
             var drawing = new HandOut(ShowEndpoints.CardOf(studio, desk, cancel), desk.Spec.Name, desk.Unit, Paper.Of("a4"), 1).Write(HandOutKind.Templates, "dxf", cancel: cancel);
-            var mat = body.Value.Mat is { } named ? Mat.All.FirstOrDefault(m => m.Name == named) ?? throw new InputProblemException("mat.unknown", "mat", $"there is no mat “{named}”", string.Join(", ", Mat.All.Select(m => m.Name))) : Mat.All[0];
+            var mat = body.Value.Mat is { } named ? Mat.All.FirstOrDefault(m => m.Name == named)
+                ?? throw new InputProblemException("mat.unknown", "mat", $"there is no mat “{named}”", string.Join(", ", Mat.All.Select(m => m.Name))) : Mat.All[0];
             var report = new SimulatedCuttingMachine(body.Value.Fault).Send(Encoding.Latin1.GetString(drawing.Bytes), mat);
             // As finely as one looks at a mat, and a tool's way in whole units.
             var isInch = desk.Unit == DisplayUnit.Inch;

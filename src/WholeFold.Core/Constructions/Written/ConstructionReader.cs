@@ -158,7 +158,9 @@ public sealed class ConstructionReader
     /// <summary>A plate that no crease and no bond joins to the first one; null where all hangs together.</summary>
     private static PlateRef? Loose(Construction construction)
     {
-        var plates = construction.Pieces.SelectMany(p => p.Copies.SelectMany(copy => p.OwnPlates is { } own ? own.Select(q => (Ref: new PlateRef(copy, q.Id), On: q.HangsOn)) : p.Panels.Select((q, i) => (Ref: new PlateRef(copy, q.Id), On: i == 0 ? null : (string?)p.Panels[i - 1].Id)))).ToList();
+        var plates = construction.Pieces.SelectMany(p =>
+            p.Copies.SelectMany(copy => p.OwnPlates is { } own ? own.Select(q => (Ref: new PlateRef(copy, q.Id), On: q.HangsOn))
+            : p.Panels.Select((q, i) => (Ref: new PlateRef(copy, q.Id), On: i == 0 ? null : (string?)p.Panels[i - 1].Id)))).ToList();
         var joined = plates.Where(p => p.On is not null).Select(p => (p.Ref, Other: p.Ref with { Plate = p.On! })).Concat(construction.Bonds.Select(b => (b.A.Plate, b.B.Plate))).ToList();
         var held = new HashSet<PlateRef> { plates[0].Ref };
         while (joined.RemoveAll(j => (held.Contains(j.Item1) || held.Contains(j.Item2)) && (held.Add(j.Item1) | held.Add(j.Item2) | true)) > 0)
@@ -258,7 +260,8 @@ public sealed class ConstructionReader
             PlateOf(l.Piece, panel, $"{at}.panels");
         }
 
-        return new LayerRole(l.Id, l.Name, l.Piece, l.Panels, l.Face, Count(l.Levels, 9, $"{at}.levels"), l.BothFaces, l.Free.ToDictionary(f => f.Key, f => Rectangle(f.Value, $"{at}.free.{f.Key}")), l.Reveal is null ? null : Sum(l.Reveal, $"{at}.reveal"), l.ToWriteOn);
+        return new LayerRole(l.Id, l.Name, l.Piece, l.Panels, l.Face, Count(l.Levels, 9, $"{at}.levels"), l.BothFaces,
+            l.Free.ToDictionary(f => f.Key, f => Rectangle(f.Value, $"{at}.free.{f.Key}")), l.Reveal is null ? null : Sum(l.Reveal, $"{at}.reveal"), l.ToWriteOn);
     }
 
     private PlateRef PlateOf(string piece, string plate, string at)

@@ -121,7 +121,8 @@ public static class ConstructionWriter
         new(c.Fold, c.Working, c.Shown, c.Closed, c.Rule, c.Stretches.Count == 0 ? null : [.. c.Stretches.Select(s => new WrittenStretch(Write(s.From), Write(s.To)))]);
 
     private static WrittenBond Write(Bond b) =>
-        new(b.Id, Write(b.A), Write(b.B), b.LinedUp, b.Raised is { } raised ? Inches(raised.Imperial.Units) : null, b.Raised is { } foam ? Mm(foam.Metric) : null, b.IsLoose, b.Play is null ? null : Write(b.Play), b.TakenOff, b.AtLeast);
+        new(b.Id, Write(b.A), Write(b.B), b.LinedUp, b.Raised is { } raised ? Inches(raised.Imperial.Units) : null, b.Raised is { } foam ? Mm(foam.Metric) : null,
+            b.IsLoose, b.Play is null ? null : Write(b.Play), b.TakenOff, b.AtLeast);
 
     private static WrittenSide Write(BondSide side) => new(side.Piece.ToString(), side.Plate.Plate, side.On.Face, side.Region switch
     {

@@ -37,6 +37,8 @@ public static class Laid
     public static Rectangle? Of(WrittenPlate plate)
     {
         ArgumentNullException.ThrowIfNull(plate);
-        return plate.Corners is [var from, _, var to, _] ? new(ConstructionReader.ValueOf(from.X), ConstructionReader.ValueOf(from.Y), ConstructionReader.ValueOf(to.X), ConstructionReader.ValueOf(to.Y)) : null;
+        return plate.Corners is [var from, _, var to, _]
+            ? new(ConstructionReader.ValueOf(from.X), ConstructionReader.ValueOf(from.Y), ConstructionReader.ValueOf(to.X),
+            ConstructionReader.ValueOf(to.Y)) : null;
     }
 }

@@ -73,7 +73,8 @@ public static partial class SumText
         Rational Number(string said)
         {
             var parts = said.Split('/');
-            return parts[0].Length < 9 && decimal.TryParse(parts[0], NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var n) && (parts.Length == 1 || (parts[1].Length < 6 && int.TryParse(parts[1], NumberStyles.None, CultureInfo.InvariantCulture, out var d) && d > 0))
+            return parts[0].Length < 9 && decimal.TryParse(parts[0], NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var n)
+                && (parts.Length == 1 || (parts[1].Length < 6 && int.TryParse(parts[1], NumberStyles.None, CultureInfo.InvariantCulture, out var d) && d > 0))
                 ? Rational.Of(n) / new Rational(parts.Length == 1 ? 1 : int.Parse(parts[1], CultureInfo.InvariantCulture)) : throw Problem($"“{said}” is no number that can be worked with");
         }
     }

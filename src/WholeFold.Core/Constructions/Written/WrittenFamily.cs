@@ -219,7 +219,8 @@ public sealed record WrittenPiece
 public sealed record WrittenSide(string Piece, string Plate, Face Face, WrittenRegion Region);
 
 /// <param name="RaisedIn">How thick the foam between them is, in inches; <paramref name="RaisedMm"/> in millimetres.</param>
-public sealed record WrittenBond(string Id, WrittenSide A, WrittenSide B, string LinedUp, string? RaisedIn = null, string? RaisedMm = null, bool Loose = false, WrittenSum? Play = null, bool TakenOff = false, bool AtLeast = false);
+public sealed record WrittenBond(string Id, WrittenSide A, WrittenSide B, string LinedUp, string? RaisedIn = null, string? RaisedMm = null, bool Loose = false,
+    WrittenSum? Play = null, bool TakenOff = false, bool AtLeast = false);
 
 public sealed record WrittenRole
 {

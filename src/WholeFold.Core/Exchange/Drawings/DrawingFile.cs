@@ -93,11 +93,14 @@ public static class DrawingFile
         null => null,
         var n when n.Contains("valley", StringComparison.Ordinal) => Stroke.Valley,
         var n when n.Contains("mountain", StringComparison.Ordinal) => Stroke.Mountain,
-        var n when n.Contains("score", StringComparison.Ordinal) || n.Contains("crease", StringComparison.Ordinal) || n.Contains("fold", StringComparison.Ordinal) || n.Contains("perf", StringComparison.Ordinal) => Stroke.Score,
+        var n when n.Contains("score", StringComparison.Ordinal) || n.Contains("crease", StringComparison.Ordinal) || n.Contains("fold", StringComparison.Ordinal)
+            || n.Contains("perf", StringComparison.Ordinal) => Stroke.Score,
         var n when n.Contains("cut", StringComparison.Ordinal) || n.Contains("outline", StringComparison.Ordinal) || n.Contains("border", StringComparison.Ordinal) => Stroke.Cut,
         _ => null,
     };
 
     /// <summary>Whether a layer, a class or a group is there for people, and not for the card.</summary>
-    internal static bool IsRemark(string? name) => name?.ToLowerInvariant() is { } n && (n.Contains("note", StringComparison.Ordinal) || n.Contains("glue", StringComparison.Ordinal) || n.Contains("check", StringComparison.Ordinal) || n.Contains("text", StringComparison.Ordinal) || n.Contains("dimension", StringComparison.Ordinal));
+    internal static bool IsRemark(string? name) => name?.ToLowerInvariant() is { } n
+        && (n.Contains("note", StringComparison.Ordinal) || n.Contains("glue", StringComparison.Ordinal) || n.Contains("check", StringComparison.Ordinal)
+        || n.Contains("text", StringComparison.Ordinal) || n.Contains("dimension", StringComparison.Ordinal));
 }

@@ -61,7 +61,8 @@ public static class DrawnList
         return [.. outlines.Where(o => outlines.Any(p => p != o && Holds(p, o))).Select(o => (o.EnvelopeInternal.Width, o.EnvelopeInternal.Height))];
     }
 
-    private static bool Holds(Polygon outer, Polygon inner) => outer.EnvelopeInternal.Area > inner.EnvelopeInternal.Area && outer.EnvelopeInternal.Contains(inner.EnvelopeInternal.Centre) && outer.EnvelopeInternal.Covers(inner.EnvelopeInternal);
+    private static bool Holds(Polygon outer, Polygon inner) => outer.EnvelopeInternal.Area > inner.EnvelopeInternal.Area
+        && outer.EnvelopeInternal.Contains(inner.EnvelopeInternal.Centre) && outer.EnvelopeInternal.Covers(inner.EnvelopeInternal);
 
     /// <summary>What closed lines go round: shells of what their lines, noded, enclose.</summary>
     private static List<Polygon> Outlines(IEnumerable<DrawnLine> cuts)
@@ -96,7 +97,8 @@ public static class DrawnList
     {
         var box = piece.EnvelopeInternal;
         string Figure(double mm) => LengthWriter.Write(Length.Mm((decimal)Math.Round(mm, 3)), unit).Replace(" scant", "", StringComparison.Ordinal).Replace(" full", "", StringComparison.Ordinal);
-        string Exact(double mm) => unit == DisplayUnit.Inch ? (mm / 25.4).ToString("0.####", CultureInfo.InvariantCulture) : unit == DisplayUnit.Centimetre ? (mm / 10).ToString("0.###", CultureInfo.InvariantCulture) : mm.ToString("0.##", CultureInfo.InvariantCulture);
+        string Exact(double mm) => unit == DisplayUnit.Inch ? (mm / 25.4).ToString("0.####", CultureInfo.InvariantCulture) : unit == DisplayUnit.Centimetre
+            ? (mm / 10).ToString("0.###", CultureInfo.InvariantCulture) : mm.ToString("0.##", CultureInfo.InvariantCulture);
         var named = unit switch { DisplayUnit.Inch => "in", DisplayUnit.Centimetre => "cm", _ => "mm" };
 
         // A figure that lies on a mark is written as one says it; another as exactly as it was drawn.

@@ -89,7 +89,8 @@ internal static class FoldReader
         var at = new List<(double X, double Y)>();
         foreach (var place in places.ValueKind == JsonValueKind.Array ? places.EnumerateArray() : throw DrawingFile.Problem(field, "its places are no list"))
         {
-            if (at.Count > 2 * DrawingFile.MostLines || place.ValueKind != JsonValueKind.Array || place.GetArrayLength() is < 2 or > 3 || !place.EnumerateArray().All(n => n.ValueKind == JsonValueKind.Number && n.TryGetDouble(out var d) && double.IsFinite(d)))
+            if (at.Count > 2 * DrawingFile.MostLines || place.ValueKind != JsonValueKind.Array || place.GetArrayLength() is < 2 or > 3 || !place.EnumerateArray()
+                .All(n => n.ValueKind == JsonValueKind.Number && n.TryGetDouble(out var d) && double.IsFinite(d)))
             {
                 throw DrawingFile.Problem(field, at.Count > 2 * DrawingFile.MostLines ? "it has too many places" : $"place {at.Count} is no pair of numbers");
             }
@@ -102,11 +103,13 @@ internal static class FoldReader
             at.Add((place[0].GetDouble() * scale, place[1].GetDouble() * scale));
         }
 
-        List<string?> assigned = frame.TryGetProperty("edges_assignment", out var assignments) && assignments.ValueKind == JsonValueKind.Array ? [.. assignments.EnumerateArray().Select(a => a.ValueKind == JsonValueKind.String ? a.GetString() : null)] : [];
+        List<string?> assigned = frame.TryGetProperty("edges_assignment", out var assignments) && assignments.ValueKind == JsonValueKind.Array
+            ? [.. assignments.EnumerateArray().Select(a => a.ValueKind == JsonValueKind.String ? a.GetString() : null)] : [];
         var number = 0;
         foreach (var edge in edges.ValueKind == JsonValueKind.Array ? edges.EnumerateArray() : throw DrawingFile.Problem(field, "its edges are no list"))
         {
-            if (edge.ValueKind != JsonValueKind.Array || edge.GetArrayLength() != 2 || !edge[0].TryGetInt32(out var from) || !edge[1].TryGetInt32(out var to) || from < 0 || to < 0 || from >= at.Count || to >= at.Count)
+            if (edge.ValueKind != JsonValueKind.Array || edge.GetArrayLength() != 2 || !edge[0].TryGetInt32(out var from) || !edge[1].TryGetInt32(out var to)
+                || from < 0 || to < 0 || from >= at.Count || to >= at.Count)
             {
                 throw DrawingFile.Problem(field, $"edge {number} does not run between two of its {at.Count} places");
             }

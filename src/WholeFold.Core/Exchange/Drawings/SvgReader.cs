@@ -26,7 +26,8 @@ internal static partial class SvgReader
         Input.InputProblemException Problem(string reason) => DrawingFile.Problem(field, reason);
         try
         {
-            using var reader = XmlReader.Create(new StringReader(text), new XmlReaderSettings { DtdProcessing = DtdProcessing.Prohibit, XmlResolver = null, MaxCharactersInDocument = DrawingFile.Longest });
+            using var reader = XmlReader.Create(new StringReader(text),
+                new XmlReaderSettings { DtdProcessing = DtdProcessing.Prohibit, XmlResolver = null, MaxCharactersInDocument = DrawingFile.Longest });
             while (reader.Read())
             {
                 if (reader.NodeType == XmlNodeType.EndElement)
@@ -64,7 +65,8 @@ internal static partial class SvgReader
 
                 // What stands inside is placed first, then what it stands in.
                 var placed = Placed(its.GetValueOrDefault("transform"), Problem).Compose(groups.Peek().Placed);
-                var group = groups.Peek() with { Name = its.GetValueOrDefault("class") ?? its.GetValueOrDefault("label") ?? its.GetValueOrDefault("id") ?? groups.Peek().Name, Placed = placed, Hidden = groups.Peek().Hidden || name is "defs" or "clipPath" or "mask" or "pattern" or "symbol" };
+                var group = groups.Peek() with { Name = its.GetValueOrDefault("class") ?? its.GetValueOrDefault("label") ?? its.GetValueOrDefault("id")
+                    ?? groups.Peek().Name, Placed = placed, Hidden = groups.Peek().Hidden || name is "defs" or "clipPath" or "mask" or "pattern" or "symbol" };
                 if (!group.Hidden && !DrawingFile.IsRemark(group.Name))
                 {
                     Draw(name, its, group);
@@ -86,7 +88,8 @@ internal static partial class SvgReader
         void Draw(string name, Dictionary<string, string> its, Group group)
         {
             double N(string of) => its.TryGetValue(of, out var value) ? SvgPath.Parse(value.Replace("mm", "", StringComparison.Ordinal), Problem) : 0;
-            List<(double X, double Y)> Points() => SvgPath.Numbers(its.GetValueOrDefault("points") ?? "", Problem) is var p ? [.. Enumerable.Range(0, p.Count / 2).Select(i => (p[2 * i], p[(2 * i) + 1]))] : [];
+            List<(double X, double Y)> Points() => SvgPath.Numbers(its.GetValueOrDefault("points") ?? "", Problem) is var p
+                ? [.. Enumerable.Range(0, p.Count / 2).Select(i => (p[2 * i], p[(2 * i) + 1]))] : [];
             IEnumerable<(List<(double X, double Y)> Line, bool Closed)> drawn = name switch
             {
                 "line" => [([(N("x1"), N("y1")), (N("x2"), N("y2"))], false)],

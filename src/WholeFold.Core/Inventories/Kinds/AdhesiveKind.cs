@@ -43,7 +43,8 @@ public sealed class AdhesiveKind : Kind<Adhesive, AdhesiveSpec>
             throw new InputProblemException("own.range", $"{place}.minutes", $"{written.Minutes} minutes is no time to set", $"0 to {LongestSet} minutes");
         }
 
-        return thickness <= Length.Mm(6) ? new Adhesive(IdOf(written.Id, place), NameOf(written.Name, place, "Tacky glue"), thickness, written.Wet) { Bonds = written.Bonds, Sets = 60 * (written.Minutes ?? (written.Wet ? UsualSet : 0)), Solvent = written.Solvent }
+        return thickness <= Length.Mm(6) ? new Adhesive(IdOf(written.Id, place), NameOf(written.Name, place, "Tacky glue"), thickness,
+            written.Wet) { Bonds = written.Bonds, Sets = 60 * (written.Minutes ?? (written.Wet ? UsualSet : 0)), Solvent = written.Solvent }
             : throw new InputProblemException("own.range", $"{place}.thickness", $"{written.Thickness} is no adhesive", accepted);
     }
 

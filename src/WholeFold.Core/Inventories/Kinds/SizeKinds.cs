@@ -38,7 +38,8 @@ public abstract class SizeKind<T, TWritten>(Length least, Length greatest) : Kin
             return side >= least && side <= greatest ? side : throw new InputProblemException("own.range", $"{place}.{field}", $"{text} is out of range", accepted);
         }
 
-        return Of(written, IdOf(written.Id, place), NameOf(written.Name, place, "Bench square"), Side(written.Width, "width"), Side(written.Height, "height"), unit == DisplayUnit.Inch ? UnitSystem.Imperial : UnitSystem.Metric);
+        return Of(written, IdOf(written.Id, place), NameOf(written.Name, place, "Bench square"), Side(written.Width, "width"), Side(written.Height, "height"),
+            unit == DisplayUnit.Inch ? UnitSystem.Imperial : UnitSystem.Metric);
     }
 
     protected sealed override string Describe(T thing)

@@ -54,7 +54,9 @@ internal sealed class Contradictions(OwnList list, IReadOnlyList<Format> formats
 
         // Whether with that a construction explains all is looked into where it would tell.
         var explained = Math.Min(MostExplained, Explaining / Math.Max(1, list.Cards.Where(c => c.Scores.Count > 0).Sum(c => Math.Min(c.Quantity, 2))));
-        var better = changes.OrderByDescending(c => c.Gain).Select((c, i) => (c.Figure, c.Instead, Gain: c.Gain + (i < explained && c.Gain + Explained >= Flagged && isExplained(c.List) ? Explained : 0))).Where(c => c.Gain >= Flagged).OrderByDescending(c => c.Gain).ToList();
+        var better = changes.OrderByDescending(c => c.Gain)
+            .Select((c, i) => (c.Figure, c.Instead, Gain: c.Gain + (i < explained && c.Gain + Explained >= Flagged && isExplained(c.List) ? Explained : 0)))
+            .Where(c => c.Gain >= Flagged).OrderByDescending(c => c.Gain).ToList();
         if (better.Count == 0 || (papers.Count > 0 && better[0].Gain < OverPapers))
         {
             return papers;
@@ -85,7 +87,8 @@ internal sealed class Contradictions(OwnList list, IReadOnlyList<Format> formats
     private static bool IsMirrored(OwnPiece piece) => piece.Panels.Zip(piece.Panels.Reverse()).All(p => (p.First - p.Second).Abs() <= Least);
 
     /// <summary>How likely all figures are together, each length of its own at its price.</summary>
-    private double Likely(OwnList of) => FinishedSize.Candidates(of, formats, _system).Take(MostSizes).Select(s => (s.Likely, Rules: new JointRules(of, s.Width, s.Height))).Max(s => s.Likely + s.Rules.Best(Beam) - (EachLength * s.Rules.Lengths));
+    private double Likely(OwnList of) => FinishedSize.Candidates(of, formats, _system).Take(MostSizes)
+        .Select(s => (s.Likely, Rules: new JointRules(of, s.Width, s.Height))).Max(s => s.Likely + s.Rules.Best(Beam) - (EachLength * s.Rules.Lengths));
 
     /// <summary>Every figure with what it could be instead: what goes with others.</summary>
     private IEnumerable<(PieceFigure Figure, IReadOnlyList<Length> Instead)> Places()
@@ -109,7 +112,8 @@ internal sealed class Contradictions(OwnList list, IReadOnlyList<Format> formats
     {
         var (before, after) = (i == 0 ? Length.Zero : piece.Scores[i - 1], i + 1 < piece.Scores.Count ? piece.Scores[i + 1] : piece.Along);
         var alike = list.Cards.Where(c => c != piece && c.Scores.Count == piece.Scores.Count).Select(c => c.Scores[i]);
-        return [.. piece.Panels.Concat(others).SelectMany(p => new[] { before + p, after - p }), new Length((before.Units + after.Units) / 2), .. piece.Scores.Select(s => piece.Along - s), .. alike, new Length(piece.Along.Units / 2)];
+        return [.. piece.Panels.Concat(others).SelectMany(p => new[] { before + p, after - p }), new Length((before.Units + after.Units) / 2),
+            .. piece.Scores.Select(s => piece.Along - s), .. alike, new Length(piece.Along.Units / 2)];
     }
 
     /// <summary>What papers are smaller by than what they lie on.</summary>

@@ -12,7 +12,10 @@ internal static partial class FinishedSize
 {
     // Log odds, by trial on lists: a size that has a name; a paper that is that size less a border; the largest panel of a chain, half of a
     // sheet; what does not fit.
-    private const double Walled = 10, Named = 5, Titled = 4, HasPaper = 3, HasCover = 3, HasBothCovers = 5.5, LargestPanel = 2.5, Half = 2, EdgeToCrease = 0.7, Misfit = 6, Whole = 1.5, Turned = 1.2, Lesser = 0.8, Sheared = 8, AllFolded = 1, Twins = 8, Fins = 7, Pillars = 5, OneWay = 1.5, Mirrored = 1.5, Slender = 2, SquareCard = 0.7, HalfSheet = 2.2, Spanning = 2.5, Elongated = 1.5, ZigzagSides = 1, Round = 0.8, Swings = 2, Stepped = 2.5, Large = 2;
+    private const double Walled = 10, Named = 5, Titled = 4, HasPaper = 3, HasCover = 3, HasBothCovers = 5.5, LargestPanel = 2.5, Half = 2, EdgeToCrease =
+        0.7, Misfit = 6, Whole = 1.5, Turned = 1.2, Lesser = 0.8, Sheared = 8, AllFolded = 1, Twins = 8, Fins = 7, Pillars = 5, OneWay = 1.5, Mirrored =
+        1.5, Slender = 2, SquareCard = 0.7, HalfSheet = 2.2, Spanning = 2.5, Elongated = 1.5, ZigzagSides = 1, Round = 0.8, Swings = 2, Stepped =
+        2.5, Large = 2;
 
     /// <summary>So many times as long as wide few are that have no name.</summary>
     private const decimal LongFrom = 1.85m;
@@ -90,7 +93,8 @@ internal static partial class FinishedSize
     }
 
     /// <summary>The formats that a list says it is for.</summary>
-    internal static IEnumerable<Format> Said(OwnList list, IReadOnlyList<Format> formats, UnitSystem system) => list.Fits is { } fits ? formats.Where(f => f.System == system && f.Name.StartsWith(fits.Replace('-', ' '), StringComparison.OrdinalIgnoreCase)) : [];
+    internal static IEnumerable<Format> Said(OwnList list, IReadOnlyList<Format> formats, UnitSystem system) => list.Fits is { } fits
+        ? formats.Where(f => f.System == system && f.Name.StartsWith(fits.Replace('-', ' '), StringComparison.OrdinalIgnoreCase)) : [];
 
     /// <summary>Whether a side is what people make cards: a multiple of 1/4 in, or 5 mm.</summary>
     internal static bool IsRound(Length side, UnitSystem system)
@@ -113,7 +117,8 @@ internal static partial class FinishedSize
         var (panels, widest) = (piece.Panels, piece.Panels.Max());
 
         // Two cut alike and scored in quarters lie on each other, whole.
-        bool IsAlike(OwnPiece other) => ((other.First - piece.First).Abs() <= near && (other.Second - piece.Second).Abs() <= near) || ((other.First - piece.Second).Abs() <= near && (other.Second - piece.First).Abs() <= near);
+        bool IsAlike(OwnPiece other) => ((other.First - piece.First).Abs() <= near && (other.Second - piece.Second).Abs() <= near)
+            || ((other.First - piece.Second).Abs() <= near && (other.Second - piece.First).Abs() <= near);
         if (panels.Count == 3 && (panels[0] - panels[2]).Abs() <= near && list.Cards.Where(c => c.Scores.Count > 0 && IsAlike(c)).Sum(c => c.Quantity) == 2)
         {
             yield return (piece.Along, Twins);
@@ -130,7 +135,8 @@ internal static partial class FinishedSize
         }
 
         var mirrored = panels.Count > 4 && panels.Zip(panels.Reverse()).All(p => (p.First - p.Second).Abs() <= near);
-        yield return (high - low, AllFolded + (mirrored ? Mirrored : 0) + ((high - low - widest).Abs() <= near ? LargestPanel : 0) + (2 * (high - low) - piece.Along is var half && half.Abs() <= near ? Half : 0));
+        yield return (high - low, AllFolded + (mirrored ? Mirrored : 0) + ((high - low - widest).Abs() <= near ? LargestPanel : 0)
+            + (2 * (high - low) - piece.Along is var half && half.Abs() <= near ? Half : 0));
 
         // Doors that meet over a back a little wider than the card, or narrower.
         if (panels.Count == 3 && (panels[1] + panels[1] - piece.Along).Abs() is var off && off > near && off <= MostEase && IsRound(new Length(piece.Along.Units / 2), piece.Unit.SystemOf()))
@@ -145,7 +151,8 @@ internal static partial class FinishedSize
         }
 
         // A step between two equal rises, with a front of its own on them: pushed flat it slides by a rise.
-        if (panels.Count == 5 && (panels[1] - panels[3]).Abs() <= near && (panels[0] == widest || panels[4] == widest) && list.Cards.Any(c => c != piece && c.Panels.Count == 3 && (c.Panels[1] - panels[1]).Abs() <= near))
+        if (panels.Count == 5 && (panels[1] - panels[3]).Abs() <= near && (panels[0] == widest || panels[4] == widest)
+            && list.Cards.Any(c => c != piece && c.Panels.Count == 3 && (c.Panels[1] - panels[1]).Abs() <= near))
         {
             yield return (widest + panels[1], LargestPanel + Stepped);
         }
@@ -166,7 +173,8 @@ internal static partial class FinishedSize
                 // Folded it is at least as wide as its widest panel, and less than flat.
                 if (sum >= widest - near && sum < piece.Along - near)
                 {
-                    yield return (sum, ((sum - widest).Abs() <= near ? LargestPanel : 0) + ((sum + sum - piece.Along).Abs() <= near ? Half : 0) + (from == 0 || to == panels.Count - 1 ? EdgeToCrease : 0) + (isTube && from == 0 && to == 1 ? Sheared : 0));
+                    yield return (sum, ((sum - widest).Abs() <= near ? LargestPanel : 0) + ((sum + sum - piece.Along).Abs() <= near ? Half : 0)
+                        + (from == 0 || to == panels.Count - 1 ? EdgeToCrease : 0) + (isTube && from == 0 && to == 1 ? Sheared : 0));
                 }
             }
         }

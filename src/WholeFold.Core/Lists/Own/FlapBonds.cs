@@ -75,6 +75,8 @@ internal static class FlapBonds
         /// <summary>Turned round, so that what lay at nothing lies at these.</summary>
         public Span Round(Affine along, Affine across) => new(along - FromAlong, across - FromAcross, along - ToAlong, across - ToAcross);
 
-        public WrittenRegion On(WrittenPiece piece) => new(ConstructionWriter.Write(piece.Axis == Axis.X ? new Rectangle(FromAlong, FromAcross, ToAlong, ToAcross) : new Rectangle(FromAcross, FromAlong, ToAcross, ToAlong)));
+        public WrittenRegion On(WrittenPiece piece) =>
+            new(ConstructionWriter.Write(piece.Axis == Axis.X ? new Rectangle(FromAlong, FromAcross, ToAlong, ToAcross)
+            : new Rectangle(FromAcross, FromAlong, ToAcross, ToAlong)));
     }
 }

@@ -57,7 +57,8 @@ internal sealed record FlapRows(FlapKind Kind, bool HasFoot, bool HasHead, Lengt
 
         List<Length> rows = [.. listed.Cross.Append(listed.Across).Zip(listed.Cross.Prepend(Length.Zero), (to, from) => to - from)];
         var panels = listed.Panels;
-        if (panels.Count == 3 && rows.Count == 3 && (panels[0] - panels[2]).Abs() <= Alike && (rows[0] - rows[2]).Abs() <= Alike && Length.Max(panels[0], rows[0]).Units is var wall && Math.Min(panels[1].Units, rows[1].Units) is var body && wall <= HighestOpen * body)
+        if (panels.Count == 3 && rows.Count == 3 && (panels[0] - panels[2]).Abs() <= Alike && (rows[0] - rows[2]).Abs() <= Alike
+            && Length.Max(panels[0], rows[0]).Units is var wall && Math.Min(panels[1].Units, rows[1].Units) is var body && wall <= HighestOpen * body)
         {
             return new FlapRows(wall <= HighestWall * body ? FlapKind.Tray : FlapKind.Cross, true, true, rows[1]);
         }
@@ -75,7 +76,8 @@ internal sealed record FlapRows(FlapKind Kind, bool HasFoot, bool HasHead, Lengt
     /// <summary>Which panel is the tab of a tube of four, with two sides and two.</summary>
     public static int? SeamOf(IReadOnlyList<Length> panels)
     {
-        bool IsTube(int from, Length tab) => (panels[from] - panels[from + 2]).Abs() <= Alike && (panels[from + 1] - panels[from + 3]).Abs() <= Alike && tab + Alike < panels[from] && tab <= panels[from + 1];
+        bool IsTube(int from, Length tab) => (panels[from] - panels[from + 2]).Abs() <= Alike && (panels[from + 1] - panels[from + 3]).Abs() <= Alike
+            && tab + Alike < panels[from] && tab <= panels[from + 1];
         return panels.Count != 5 ? null : IsTube(0, panels[4]) ? 4 : IsTube(1, panels[0]) ? 0 : null;
     }
 

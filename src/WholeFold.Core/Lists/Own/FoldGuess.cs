@@ -74,7 +74,8 @@ internal static class FoldGuess
 
             var off = Math.Max(0, Math.Abs(high - low - width.Units) - near.Units) / (double)Length.PerMillimetre;
             var changes = angles.Zip(angles.Skip(1)).Count(a => a.First != a.Second);
-            return (OffSize * off) + (Flat * angles.Count(a => a == 0)) + (SaidFlat * angles.Where((a, i) => a == 0 && said[i] is not null).Count()) + (Mountain * angles.Count(a => a < 0)) + (Change * changes) + (Tight * Rolled());
+            return (OffSize * off) + (Flat * angles.Count(a => a == 0)) + (SaidFlat * angles.Where((a, i) => a == 0 && said[i] is not null).Count())
+                + (Mountain * angles.Count(a => a < 0)) + (Change * changes) + (Tight * Rolled());
         }
     }
 }

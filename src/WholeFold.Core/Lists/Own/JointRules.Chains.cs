@@ -138,7 +138,9 @@ internal sealed partial class JointRules
                 foreach (var rule in RulesOf(_values[length]))
                 {
                     var isFixed = rule.ByWidth == 0 && rule.ByHeight == 0;
-                    options.Add(rule, rule.Weight + Leaning(rule, isWidth, OtherWay) + (!isFixed ? 0 : (isEnd ? EndTab : 0) + (isInner ? Inner : 0) + (length == round ? OfATube : 0) + (isWall ? AllWalls : 0) + (byDie ? ByDie : 0)));
+                    options.Add(rule, rule.Weight + Leaning(rule, isWidth, OtherWay)
+                        + (!isFixed ? 0 : (isEnd ? EndTab : 0) + (isInner ? Inner : 0) + (length == round ? OfATube : 0) + (isWall ? AllWalls : 0)
+                        + (byDie ? ByDie : 0)));
                 }
 
                 foreach (var (rule, weight) in Alike(state, length, index))
@@ -208,7 +210,8 @@ internal sealed partial class JointRules
                     }
                     else if (isWhole)
                     {
-                        sums.AddRange(RulesOf(value).Where(r => !r.IsShare && r.Weight > 0 && (isWidth ? r.ByWidth : r.ByHeight) > 0).Select(r => new Sum(Total(run), r.ByWidth, r.ByHeight, r.Weight * SumsToPlain, !isWidth)));
+                        sums.AddRange(RulesOf(value).Where(r => !r.IsShare && r.Weight > 0 && (isWidth ? r.ByWidth : r.ByHeight) > 0)
+                            .Select(r => new Sum(Total(run), r.ByWidth, r.ByHeight, r.Weight * SumsToPlain, !isWidth)));
                     }
                 }
             }
@@ -277,6 +280,8 @@ internal sealed partial class JointRules
 
         var alone = Math.Abs(open - (own * (double)_values[length].Units)) < 1;
         var share = _values[length].Units / open;
-        return new FigureRule(w * share, h * share, Words.Of($"{(!alone ? "its share of what the others leave" : own == 1 ? "what the other panels leave" : "what the others leave, in equal parts")}"), alone ? Completes : InProportion - 1);
+        return new FigureRule(w * share, h * share,
+            Words.Of($"{(!alone ? "its share of what the others leave" : own == 1 ? "what the other panels leave" : "what the others leave, in equal parts")}"),
+            alone ? Completes : InProportion - 1);
     }
 }

@@ -13,7 +13,10 @@ internal sealed partial class JointRules
         _figures.Add(new Figure(piece, "width", piece.First, [(first, 1)]));
         _figures.Add(new Figure(piece, "height", piece.Second, [(second, 1)]));
         var (byDie, goesRound, oblong) = (CutByDie.IsMatch(piece.Name), RoundTheCard.IsMatch(piece.Name), (_width - _height).Abs() > _near);
-        var lies = regions.SelectMany(r => new[] { (r.A, r.B, r.Weight, r.Alike), (A: r.B, B: r.A, r.Weight, r.Alike) }).SelectMany(r => BorderOf(piece, r.A, r.B) is { } b ? [(r.A, r.B, b.Border, Weight: b.Weight + r.Weight + (piece.Quantity > 1 && r.Alike % piece.Quantity == 0 ? OfEach : 0))] : Array.Empty<(Known A, Known B, Length Border, double Weight)>()).ToList();
+        var lies = regions.SelectMany(r => new[] { (r.A, r.B, r.Weight, r.Alike), (A: r.B, B: r.A, r.Weight, r.Alike) })
+            .SelectMany(r => BorderOf(piece, r.A, r.B) is { } b
+            ? [(r.A, r.B, b.Border, Weight: b.Weight + r.Weight + (piece.Quantity > 1 && r.Alike % piece.Quantity == 0 ? OfEach : 0))]
+            : Array.Empty<(Known A, Known B, Length Border, double Weight)>()).ToList();
         _steps.Add(state =>
         {
             var options = new List<Option>();
@@ -31,7 +34,10 @@ internal sealed partial class JointRules
                     var (way, otherWay) = (WayOf(one.Rule), WayOf(other.Rule));
                     var named = way > 0 || (way == 0 && otherWay < 0) ? 1 : way < 0 || otherWay > 0 ? -1 : 0;
                     // Which side of a square is named first says nothing; its width is taken to be.
-                    options.Add(new Option(first, one.Rule, second, other.Rule, one.Weight + other.Weight + RunsIn(one.Rule, other.Rule) + (way != 0 && way == otherWay ? BothOneWay : square ? named * WidthFirst : HabitOf(state, named)), Named: square || (way != 0 && way == otherWay) ? 0 : named));
+                    options.Add(new Option(first, one.Rule, second, other.Rule,
+                        one.Weight + other.Weight + RunsIn(one.Rule, other.Rule)
+                        + (way != 0 && way == otherWay ? BothOneWay : square ? named * WidthFirst : HabitOf(state, named)), Named: square
+                        || (way != 0 && way == otherWay) ? 0 : named));
                 }
             }
 
@@ -39,10 +45,14 @@ internal sealed partial class JointRules
             {
                 var (x, y) = (on.Always ?? Rule(state, on.Terms), beside.Always ?? Rule(state, beside.Terms));
                 var said = border < Length.Zero ? Words.Of($"the {on.Name} and {border.Abs()} more on each side") : Words.Of($"the {on.Name} less {border} on each side");
-                options.Add(new Option(first, new FigureRule(x.W, x.H, said, 0), second, new FigureRule(y.W, y.H, said, 0), weight + (border == state.Border ? UsedBefore : 0) + (square ? WidthFirst * WayOf(new FigureRule(x.W, x.H, said, 0)) : HabitOf(state, WayOf(new FigureRule(x.W, x.H, said, 0)))), Border: border));
+                options.Add(new Option(first, new FigureRule(x.W, x.H, said, 0), second, new FigureRule(y.W, y.H, said, 0),
+                    weight + (border == state.Border ? UsedBefore : 0)
+                    + (square ? WidthFirst * WayOf(new FigureRule(x.W, x.H, said, 0)) : HabitOf(state, WayOf(new FigureRule(x.W, x.H, said, 0)))),
+                    Border: border));
             }
 
-            return [.. options.GroupBy(o => (Math.Round(o.Rule.ByWidth, 3), Math.Round(o.Rule.ByHeight, 3), Math.Round(o.Other!.ByWidth, 3), Math.Round(o.Other.ByHeight, 3))).Select(g => g.MaxBy(o => o.Weight)!).OrderByDescending(o => o.Weight).Take(MostOptions)];
+            return [.. options.GroupBy(o => (Math.Round(o.Rule.ByWidth, 3), Math.Round(o.Rule.ByHeight, 3), Math.Round(o.Other!.ByWidth, 3),
+                Math.Round(o.Other.ByHeight, 3))).Select(g => g.MaxBy(o => o.Weight)!).OrderByDescending(o => o.Weight).Take(MostOptions)];
         });
 
         var (knownA, knownB) = (new Known(piece.First, [(first, 1)], index, piece.Name), new Known(piece.Second, [(second, 1)], index, piece.Name));
@@ -81,7 +91,8 @@ internal sealed partial class JointRules
             }
 
             // A strip keeps its border on one side only.
-            foreach (var known in _known.Where(k => k.Value >= LeastAlike && k.Terms.All(t => state.Has(t.Length)) && Borders.Take(3).Any(b => (k.Value - (2 * b.Border.For(_system)) - _values[length]).Abs() <= new Length(_near.Units / 2))))
+            foreach (var known in _known.Where(k => k.Value >= LeastAlike && k.Terms.All(t => state.Has(t.Length)) && Borders.Take(3)
+                .Any(b => (k.Value - (2 * b.Border.For(_system)) - _values[length]).Abs() <= new Length(_near.Units / 2))))
             {
                 var (w, h) = Rule(state, known.Terms);
                 options.Add(new FigureRule(w, h, Words.Of($"the {known.Name} less a border"), 0), OneWayBorder);
@@ -114,7 +125,9 @@ internal sealed partial class JointRules
         }
 
         var border = new Length((x.Units + y.Units) / 4);
-        var usual = Borders.SelectMany(u => new[] { (By: u.Border.For(_system), u.Weight), (By: 2 * u.Border.For(_system), Weight: u.Weight + TwiceABorder) }).Where(u => (u.By - border).Abs() <= new Length(_near.Units / 2)).ToList();
-        return piece.Kind == OwnKind.Window ? (border, Framed) : usual.Count > 0 ? (usual[0].By, usual.Max(u => u.Weight)) : border <= Length.In(1) ? (border, border < new Length(_near.Units) ? AsLarge : AnyBorder + (FinishedSize.IsRound(border, _system) ? RoundBorder : 0)) : null;
+        var usual = Borders.SelectMany(u => new[] { (By: u.Border.For(_system), u.Weight), (By: 2 * u.Border.For(_system), Weight: u.Weight + TwiceABorder) })
+            .Where(u => (u.By - border).Abs() <= new Length(_near.Units / 2)).ToList();
+        return piece.Kind == OwnKind.Window ? (border, Framed) : usual.Count > 0 ? (usual[0].By, usual.Max(u => u.Weight)) : border <= Length.In(1)
+            ? (border, border < new Length(_near.Units) ? AsLarge : AnyBorder + (FinishedSize.IsRound(border, _system) ? RoundBorder : 0)) : null;
     }
 }

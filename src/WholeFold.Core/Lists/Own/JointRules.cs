@@ -15,8 +15,12 @@ namespace WholeFold.Core.Lists.Own;
 internal sealed partial class JointRules
 {
     // Log odds, by trial on lists (tests/…/Own).
-    private const double OtherWay = -3.2, OtherWayAlike = -1.8, EndTab = 0.05, ByDie = 5, AllWalls = 1.5, AsInAnother = 2.5, AsInAnotherSmall = 1.2, HalfOfAnother = 2.6, HalfOfAnotherSmall = 1.5, ThirdOfAnother = 1, Inner = -0.4, OfATube = -1.6, InsideEvenly = 2, Twin = 1.5, AsWide = 1.2, SquareSides = 1.7, KeptSquare = 2, SumsToAnother = 0.2, HairLess = 2.2, Completes = -0.5, InProportion = 1.5;
-    private const double SumsToSide = 2.2, SumsToTwice = 1.9, SumsToHalf = 0.9, SumsToThird = 0.7, AsSaid = -1, Runs = 1, SumsToPlain = 1.4, BothOneWay = -1.9, Habit = 0.6, WidthFirst = 0.6, Spans = -0.8, UsedBefore = 1, OfEach = 1.2, AnyBorder = 1.5, RoundBorder = 2.2, Framed = 6.5, OneWayFrame = 1.8, OneWayBorder = 0.8, AsLarge = 2, TwiceABorder = -1.2, Over = 3, HangsOver = -1.5, GoesRound = 3;
+    private const double OtherWay = -3.2, OtherWayAlike = -1.8, EndTab = 0.05, ByDie = 5, AllWalls = 1.5, AsInAnother = 2.5, AsInAnotherSmall = 1.2, HalfOfAnother =
+        2.6, HalfOfAnotherSmall = 1.5, ThirdOfAnother = 1, Inner = -0.4, OfATube = -1.6, InsideEvenly = 2, Twin = 1.5, AsWide = 1.2, SquareSides = 1.7, KeptSquare =
+        2, SumsToAnother = 0.2, HairLess = 2.2, Completes = -0.5, InProportion = 1.5;
+    private const double SumsToSide = 2.2, SumsToTwice = 1.9, SumsToHalf = 0.9, SumsToThird = 0.7, AsSaid = -1, Runs = 1, SumsToPlain = 1.4, BothOneWay =
+        -1.9, Habit = 0.6, WidthFirst = 0.6, Spans = -0.8, UsedBefore = 1, OfEach = 1.2, AnyBorder = 1.5, RoundBorder = 2.2, Framed = 6.5, OneWayFrame =
+        1.8, OneWayBorder = 0.8, AsLarge = 2, TwiceABorder = -1.2, Over = 3, HangsOver = -1.5, GoesRound = 3;
 
     /// <summary>What a maker has said himself outweighs all guesses.</summary>
     private const double Said = 60;
@@ -32,10 +36,13 @@ internal sealed partial class JointRules
     private const int MostSums = 2, MostOptions = 24, TubeSides = 4, EvenAtLeast = 3, BestOfASide = 8;
 
     /// <summary>Figures under an inch are alike by chance.</summary>
-    private static readonly Length LeastAlike = Length.In(1), LeastAtAll = Length.In(3, 8), Hair = Length.Mm(1.7m), MostOver = Length.In(1, 4), MostOverlap = Length.In(3), LeastFrame = Length.In(1, 2), MostFrame = Length.In(5, 2);
+    private static readonly Length LeastAlike = Length.In(1), LeastAtAll = Length.In(3, 8), Hair = Length.Mm(1.7m), MostOver = Length.In(1, 4), MostOverlap =
+        Length.In(3), LeastFrame = Length.In(1, 2), MostFrame = Length.In(5, 2);
 
     /// <summary>Borders of a paper on each side, with the log odds of both ways having it.</summary>
-    private static readonly (Pair Border, double Weight)[] Borders = [(Pair.Of(1, 8, 3m), 4.8), (Pair.Of(1, 16, 1.5m), 3.8), (Pair.Of(1, 4, 6m), 4.3), (Pair.Of(3, 16, 5m), 3.6), (Pair.Of(1, 32, 1m), 3.3), (Pair.Of(3, 8, 10m), 3.2)];
+    private static readonly (Pair Border, double Weight)[] Borders =
+        [(Pair.Of(1, 8, 3m), 4.8), (Pair.Of(1, 16, 1.5m), 3.8), (Pair.Of(1, 4, 6m), 4.3), (Pair.Of(3, 16, 5m), 3.6), (Pair.Of(1, 32, 1m), 3.3),
+        (Pair.Of(3, 8, 10m), 3.2)];
 
     private static Regex CutByDie => field ??= new Regex(@"\b(?:die|dies|punch|punched|circles?|discs?|rings?|eyelets?|gift cards?|coins?|sentiments?|greetings?|labels?|stamped|stamps?|toppers?|buckles?|medallions?|buttons?|magnets?)\b", RegexOptions.IgnoreCase);
 
@@ -161,7 +168,8 @@ internal sealed partial class JointRules
 
     private static State After(State from, Option option, double score)
     {
-        var state = new State { W = [.. from.W], H = [.. from.H], Why = [.. from.Why], Way = [.. from.Way], Score = score, Habit = from.Habit + option.Named, Border = option.Border > Length.Zero ? option.Border : from.Border };
+        var state = new State { W = [.. from.W], H = [.. from.H], Why = [.. from.Why], Way = [.. from.Way], Score = score, Habit = from.Habit + option.Named,
+            Border = option.Border > Length.Zero ? option.Border : from.Border };
         if (option.First >= 0)
         {
             (state.W[option.First], state.H[option.First], state.Why[option.First]) = (option.Rule.ByWidth, option.Rule.ByHeight, option.Rule.Words);
@@ -244,7 +252,8 @@ internal sealed partial class JointRules
             var (w, h) = Rule(state, known.Terms);
             if ((known.Value - value).Abs() <= _near)
             {
-                yield return (new FigureRule(w, h, known.Piece == piece ? Words.Of($"as long as the piece is across") : Words.Of($"as long as the {known.Name}"), 0), value >= LeastAlike ? known.Piece == piece ? AsWide : AsInAnother + (IsTwin(piece, known) ? Twin : 0) : AsInAnotherSmall);
+                yield return (new FigureRule(w, h, known.Piece == piece ? Words.Of($"as long as the piece is across") : Words.Of($"as long as the {known.Name}"),
+                    0), value >= LeastAlike ? known.Piece == piece ? AsWide : AsInAnother + (IsTwin(piece, known) ? Twin : 0) : AsInAnotherSmall);
             }
             else if (known.Piece != piece && value >= LeastAlike && known.Value > value && known.Value <= value + Hair)
             {

@@ -41,7 +41,8 @@ public sealed class OwnConstruction
         /// <summary>What papers go on: its panels, and walls that fall open.</summary>
         public IEnumerable<(string Plate, Length Along, Length Across)> Faces => Faced(this);
 
-        private static IEnumerable<(string Plate, Length Along, Length Across)> Faced(Part part) => [.. part.Written.Panels.Zip(part.Listed.Panels, (p, along) => (p.Id, along, part.High)), .. OwnFlaps.Walls(part.Written, part.Listed, part.Rows)];
+        private static IEnumerable<(string Plate, Length Along, Length Across)> Faced(Part part) =>
+            [.. part.Written.Panels.Zip(part.Listed.Panels, (p, along) => (p.Id, along, part.High)), .. OwnFlaps.Walls(part.Written, part.Listed, part.Rows)];
     }
 
     private OwnConstruction(RuleGuess rules, UnitSystem system) => (_rules, _system) = (rules, system);
@@ -105,7 +106,8 @@ public sealed class OwnConstruction
             Id = $"own-{(slug.Length == 0 ? "card" : slug.Length > 30 ? slug[..30].Trim('-') : slug)}",
             Name = name,
             Opens = "as its maker folds it",
-            Variants = [new WrittenConstruction { Parameters = _parameters, Pieces = [.. _pieces.Select(p => p.Written)], Bonds = _bonds, Layers = _roles, Watch = _watch, Steps = [new AssemblyStep("Fold every score and burnish it.", [], null, null), .. _folding, .. Together()] }],
+            Variants = [new WrittenConstruction { Parameters = _parameters, Pieces = [.. _pieces.Select(p => p.Written)], Bonds = _bonds, Layers = _roles,
+                Watch = _watch, Steps = [new AssemblyStep("Fold every score and burnish it.", [], null, null), .. _folding, .. Together()] }],
         };
     }
 
@@ -144,7 +146,9 @@ public sealed class OwnConstruction
         var settable = new List<(Span Span, Affine Extent)>();
         var extents = Extents(listed, [.. Enumerable.Range(1, listed.Scores.Count).Select(n => Figure($"score {n}"))], along, settable, panels => $"panel {string.Join(" and ", panels.Select(i => i + 1))}", i => $"{id}Panel{i + 1}");
         var extent = Of(across.Rule.ByWidth, across.Rule.ByHeight, across.Value);
-        List<Affine>? high = rows is null ? null : Extents(listed, [.. Enumerable.Range(listed.Scores.Count + 1, listed.Cross.Count).Select(n => Figure($"score {n}"))], across, settable, flaps => string.Join(" and ", flaps.Select(i => rows.NameOf(i))), i => $"{id}Row{i + 1}");
+        List<Affine>? high = rows is null ? null : Extents(listed,
+            [.. Enumerable.Range(listed.Scores.Count + 1, listed.Cross.Count).Select(n => Figure($"score {n}"))], across, settable,
+            flaps => string.Join(" and ", flaps.Select(i => rows.NameOf(i))), i => $"{id}Row{i + 1}");
 
         List<Fold?> said = [.. listed.Scores.Select(at => listed.Folds.TryGetValue(at, out var way) ? way : (Fold?)null)];
         var folds = FoldGuess.Closed(listed.Panels, _pieces.Count == 0 ? ClosedWidth(listed) : listed.Panels.Max(), Near, said);
@@ -157,8 +161,11 @@ public sealed class OwnConstruction
             SizeRule = along.Rule.Words.Write(listed.Unit),
             AcrossRule = across.Rule.Words.Write(listed.Unit),
             Quantity = Math.Min(listed.Quantity, ConstructionReader.MostAlike),
-            Panels = [.. extents.Select((e, i) => new WrittenPanel($"panel{i + 1}", extents.Count == 1 ? listed.Name : $"panel {i + 1}", ConstructionWriter.Write(e), new WrittenLimit(ConstructionWriter.Write(LeastPanel), "narrower it cannot be folded")))],
-            Creases = [.. folds.Select((closed, i) => new WrittenCrease(said[i] ?? (closed < 0 ? Fold.Mountain : Fold.Valley), closed != 0, closed / 2, closed, Figure($"score {i + 1}").Rule.Words.Write(listed.Unit)))],
+            Panels = [.. extents.Select((e, i) => new WrittenPanel($"panel{i + 1}", extents.Count == 1 ? listed.Name : $"panel {i + 1}",
+                ConstructionWriter.Write(e), new WrittenLimit(ConstructionWriter.Write(LeastPanel), "narrower it cannot be folded")))],
+            Creases = [.. folds.Select((closed, i) =>
+                new WrittenCrease(said[i] ?? (closed < 0 ? Fold.Mountain : Fold.Valley), closed != 0, closed / 2, closed,
+                Figure($"score {i + 1}").Rule.Words.Write(listed.Unit)))],
         };
         if (rows is not null)
         {
@@ -180,7 +187,8 @@ public sealed class OwnConstruction
 
     /// <summary>What lies between the scores of one side, of it what is fixed or a share of its own as parameters; equals go together, and what is left goes to the widest of the others.</summary>
     /// <param name="settable">What the piece has as parameters so far; walls of one height on all sides are one.</param>
-    private List<Affine> Extents(OwnPiece listed, IReadOnlyList<GuessedFigure> scores, GuessedFigure whole, List<(Span Span, Affine Extent)> settable, Func<IReadOnlyList<int>, string> called, Func<int, string> named)
+    private List<Affine> Extents(OwnPiece listed, IReadOnlyList<GuessedFigure> scores, GuessedFigure whole, List<(Span Span, Affine Extent)> settable,
+        Func<IReadOnlyList<int>, string> called, Func<int, string> named)
     {
         static Span At(GuessedFigure f) => new(f.Rule.ByWidth, f.Rule.ByHeight, f.Value);
         List<Span> at = [default, .. scores.Select(At), At(whole)];
@@ -244,13 +252,16 @@ public sealed class OwnConstruction
     private Length ClosedWidth(OwnPiece listed) => (listed.Across - _rules.Height).Abs() <= Near ? _rules.Width : (listed.Across - _rules.Width).Abs() <= Near ? _rules.Height : _rules.Width;
 
     /// <summary>A chain that runs along the card's height lies that way.</summary>
-    private bool IsUpright(OwnPiece listed, GuessedFigure along, GuessedFigure across) => listed.Scores.Count > 0 && _rules.Upwards is not null ? across.Rule.ByWidth > across.Rule.ByHeight : listed.Scores.Count > 0 ? (listed.Across - _rules.Width).Abs() <= Near && (listed.Across - _rules.Height).Abs() > Near : along.Rule.ByHeight > along.Rule.ByWidth;
+    private bool IsUpright(OwnPiece listed, GuessedFigure along, GuessedFigure across) => listed.Scores.Count > 0 && _rules.Upwards is not null
+        ? across.Rule.ByWidth > across.Rule.ByHeight : listed.Scores.Count > 0 ? (listed.Across - _rules.Width).Abs() <= Near && (listed.Across - _rules.Height)
+        .Abs() > Near : along.Rule.ByHeight > along.Rule.ByWidth;
 
     /// <summary>A paper goes on every panel that it fits with the same border both ways, as many as there are of it; where it leaves a border that people leave before all others.</summary>
     private void Lay(OwnPiece paper)
     {
         var usual = UsualBorders.All.Select(u => 2 * u.For(_system)).ToList();
-        var places = _pieces.Select(part => (Part: part, Fits: part.Faces.Select(f => (f.Plate, Border: BorderOf(f.Along, f.Across, paper))).Where(p => p.Border is not null).ToList())).Where(p => p.Fits.Count > 0);
+        var places = _pieces.Select(part => (Part: part, Fits: part.Faces.Select(f => (f.Plate, Border: BorderOf(f.Along, f.Across, paper)))
+            .Where(p => p.Border is not null).ToList())).Where(p => p.Fits.Count > 0);
         foreach (var (part, fits) in places.OrderByDescending(p => usual.Any(u => (u - p.Fits[0].Border!.Value).Abs() <= Slight)))
         {
             var (written, listed, face) = (part.Written, part.Listed, part.Rows is { ShowsDown: true } ? Face.Down : Face.Up);
@@ -305,8 +316,11 @@ public sealed class OwnConstruction
         var widest = Enumerable.Range(0, panels.Count).MaxBy(i => listed.Panels[i].Units);
         for (var copy = 0; copy < piece.Quantity; copy++)
         {
-            var places = _pieces.Take(index).SelectMany((h, n) => h.Listed.Panels.Select((p, i) => (Host: n, Panel: i, Left: Fits(p, h.High, listed.Panels[widest], part.High, h.Written.Axis == piece.Axis)))).Where(p => p.Left is not null).OrderBy(p => p.Left!.Value).ToList();
-            var (to, on) = places.Count == 0 ? (0, Enumerable.Range(0, _pieces[0].Listed.Panels.Count).MaxBy(i => _pieces[0].Listed.Panels[i].Units)) : (places[copy % places.Count].Host, places[copy % places.Count].Panel);
+            var places = _pieces.Take(index).SelectMany((h, n) =>
+                h.Listed.Panels.Select((p, i) => (Host: n, Panel: i, Left: Fits(p, h.High, listed.Panels[widest], part.High, h.Written.Axis == piece.Axis))))
+                .Where(p => p.Left is not null).OrderBy(p => p.Left!.Value).ToList();
+            var (to, on) = places.Count == 0 ? (0, Enumerable.Range(0, _pieces[0].Listed.Panels.Count).MaxBy(i => _pieces[0].Listed.Panels[i].Units))
+                : (places[copy % places.Count].Host, places[copy % places.Count].Panel);
             if (part.Rows?.Kind == FlapKind.Pocket && panels.Count == 3 && places.Count > 0 && _pieces[to].Written.Axis == piece.Axis)
             {
                 List<WrittenBond> held = [.. FlapBonds.Held((_pieces[to].Written, on), piece, copy)];
@@ -367,10 +381,15 @@ public sealed class OwnConstruction
         var behind = _bonds.Where(b => b.Id.EndsWith("-left", StringComparison.Ordinal)).Select(b => _pieces.First(p => p.Written.Id == b.B.Piece)).Aggregate(Affine.Zero, (sum, p) => sum + p.Panels[0]);
         var (depth, middle, tab, high) = (wall.Panels[0], wall.Panels[1], tier.Panels[0], tier.Across);
         Rectangle Strip(Affine from, Affine to) => wall.Written.Axis == Axis.X ? new(from, Affine.Zero, to, high) : new(Affine.Zero, from, high, to);
-        WrittenBond Tab(string side, string panel, Rectangle on, string own, Rectangle of) => new($"{tier.Written.Id}-{side}", new WrittenSide(wall.Written.Id, panel, Face.Up, Region(on)), new WrittenSide(tier.Written.Id, own, Face.Up, Region(of)), $"the {side} tab to its wall, flush at the foot");
+        WrittenBond Tab(string side, string panel, Rectangle on, string own, Rectangle of) =>
+            new($"{tier.Written.Id}-{side}", new WrittenSide(wall.Written.Id, panel, Face.Up, Region(on)), new WrittenSide(tier.Written.Id, own, Face.Up, Region(of)), $"the {side} tab to its wall, flush at the foot");
         _bonds.Add(Tab("left", "panel1", Strip(depth - behind, depth - behind - tab), "panel1", Strip(Affine.Zero, tab)));
         _bonds.Add(Tab("right", "panel3", Strip(depth + middle + behind + tab, depth + middle + behind), "panel3", Strip(tab + middle, (2 * tab) + middle)));
-        _pieces[host] = wall with { Written = wall.Written with { Creases = [wall.Written.Creases[0] with { Fold = Fold.Valley, Working = true, Shown = 90, Closed = 180 }, wall.Written.Creases[1] with { Fold = Fold.Valley, Working = true, Shown = 90, Closed = 0 }] } };
-        _pieces[index] = tier with { Written = tier.Written with { Creases = [tier.Written.Creases[0] with { Fold = Fold.Mountain, Working = true, Shown = -90, Closed = 0 }, tier.Written.Creases[1] with { Fold = Fold.Mountain, Working = true, Shown = -90, Closed = -180 }] } };
+        _pieces[host] = wall with { Written = wall.Written with { Creases =
+            [wall.Written.Creases[0] with { Fold = Fold.Valley, Working = true, Shown = 90, Closed = 180 },
+            wall.Written.Creases[1] with { Fold = Fold.Valley, Working = true, Shown = 90, Closed = 0 }] } };
+        _pieces[index] = tier with { Written = tier.Written with { Creases =
+            [tier.Written.Creases[0] with { Fold = Fold.Mountain, Working = true, Shown = -90, Closed = 0 },
+            tier.Written.Creases[1] with { Fold = Fold.Mountain, Working = true, Shown = -90, Closed = -180 }] } };
     }
 }

@@ -48,7 +48,9 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
         }
 
         var system = List.Cards.First().Unit.SystemOf();
-        var (bare, built) = Recognised is null ? OwnConstruction.Begin(List, Rules!, List.Title ?? "Own card") : (Recognised.Design(List.Title ?? Recognised.Family.Name, system), [.. Recognised.Pieces.Select(p => p.Listed), .. Recognised.Windows.Select(w => w.Listed)]);
+        var (bare, built) = Recognised is null ? OwnConstruction.Begin(List, Rules!, List.Title ?? "Own card")
+            : (Recognised.Design(List.Title ?? Recognised.Family.Name, system),
+            [.. Recognised.Pieces.Select(p => p.Listed), .. Recognised.Windows.Select(w => w.Listed)]);
         bool Is(OwnPiece one, OwnPiece other) => one.Line == other.Line && one.Name == other.Name;
         var rest = List.Pieces.Where(p => p.Kind != OwnKind.Finished && !built.Any(b => Is(b, p))).ToList();
         if (rest.Count == 0 || Sized(bare, reader) is not { } card)
@@ -83,14 +85,16 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
     /// <param name="target">A format to convert it to; null for as it is.</param>
     /// <param name="corrections">What its maker says of rules, see <see cref="RuleGuess.Corrected"/>, and of the sides that scores are read along, by <see cref="OwnPiece.SideKey"/>.</param>
     /// <exception cref="InputProblemException">The format is not understood.</exception>
-    public static OwnDesign Of(string text, DisplayUnit? bare, DesignReader reader, Recogniser recogniser, string? target = null, IEnumerable<KeyValuePair<string, int>>? corrections = null, CancellationToken cancel = default)
+    public static OwnDesign Of(string text, DisplayUnit? bare, DesignReader reader, Recogniser recogniser, string? target = null,
+        IEnumerable<KeyValuePair<string, int>>? corrections = null, CancellationToken cancel = default)
     {
         return Of(OwnListReader.Read(text, bare), reader, recogniser, target, corrections, cancel);
     }
 
     /// <summary>The same of a list that has been read.</summary>
     /// <exception cref="InputProblemException">The format is not understood.</exception>
-    public static OwnDesign Of(OwnList list, DesignReader reader, Recogniser recogniser, string? target = null, IEnumerable<KeyValuePair<string, int>>? corrections = null, CancellationToken cancel = default)
+    public static OwnDesign Of(OwnList list, DesignReader reader, Recogniser recogniser, string? target = null,
+        IEnumerable<KeyValuePair<string, int>>? corrections = null, CancellationToken cancel = default)
     {
         ArgumentNullException.ThrowIfNull(list);
         ArgumentNullException.ThrowIfNull(reader);
@@ -102,7 +106,9 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
         var rules = recognised is null ? RuleGuess.Of(list, reader.Inventory.Formats)?.Corrected(corrections ?? []) : null;
         var card = recognised is null ? null : Home(recognised, list, reader);
         var figures = recognised is not null ? ByConstruction(recognised, list, reader, format, corrections ?? []) : rules is null ? [] : ByRules(rules, format);
-        return new OwnDesign(list, recognised, closest, rules, figures, LookThrough(list, recognised, closest, recognised is not null ? (recognised.Width, recognised.Height) : rules is null ? default : (rules.Width, rules.Height), card, reader.Inventory.Formats, recogniser, cancel));
+        return new OwnDesign(list, recognised, closest, rules, figures,
+            LookThrough(list, recognised, closest, recognised is not null ? (recognised.Width, recognised.Height) : rules is null ? default
+            : (rules.Width, rules.Height), card, reader.Inventory.Formats, recogniser, cancel));
     }
 
     /// <summary>How sure a figure of a construction is that explains the whole list.</summary>
@@ -120,7 +126,9 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
         var (was, now) = (Attempt.Of(home.Design, home.Target).Card, Attempt.Of(home.Design, target).Card);
         var figures = new List<OwnFigure>();
         void Explained(OwnPiece listed, string figure, Length value, string rule, Affine of, string? part) =>
-            figures.Add(new OwnFigure(listed.Line, listed.Name, figure, value, Words.Of($"{rule}"), Known, [], now is null ? null : now.Figures.ValueOf(of) + (was is null || recognised.Differs.Any(d => d.Line == listed.Line && d.Figure == figure) ? Length.Zero : Habit(value - was.Figures.ValueOf(of)))) { Part = part });
+            figures.Add(new OwnFigure(listed.Line, listed.Name, figure, value, Words.Of($"{rule}"), Known, [], now is null ? null
+                : now.Figures.ValueOf(of) + (was is null || recognised.Differs.Any(d => d.Line == listed.Line && d.Figure == figure) ? Length.Zero
+                : Habit(value - was.Figures.ValueOf(of)))) { Part = part });
         foreach (var (listed, piece, mirrored, turned) in recognised.Pieces)
         {
             var part = recognised.Pieces.Count(p => p.Listed.Line == listed.Line && p.Listed.Name == listed.Name) > 1 ? piece.Name.ToLowerInvariant() : null;
@@ -211,12 +219,14 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
     private static List<OwnFigure> ByRules(RuleGuess rules, Format? format)
     {
         // It lies as it does at home.
-        var (width, height) = format is null ? (rules.Width, rules.Height) : (rules.Width > rules.Height) == (format.Width > format.Height) || format.Width == format.Height ? (format.Width, format.Height) : (format.Height, format.Width);
+        var (width, height) = format is null ? (rules.Width, rules.Height) : (rules.Width > rules.Height) == (format.Width > format.Height)
+            || format.Width == format.Height ? (format.Width, format.Height) : (format.Height, format.Width);
         return ByRules(rules, width - rules.Width, height - rules.Height);
     }
 
     private static List<OwnFigure> ByRules(RuleGuess rules, Length wider, Length higher) =>
-        [.. rules.Figures.Select(f => new OwnFigure(f.Piece.Line, f.Piece.Name, f.Figure, f.Value, f.Rule.Words, f.Sure, [.. f.Next.Select(n => (n.Rule.Words, n.Sure))], f.Rule.In(f.Value, wider, higher)))];
+        [.. rules.Figures.Select(f => new OwnFigure(f.Piece.Line, f.Piece.Name, f.Figure, f.Value, f.Rule.Words, f.Sure,
+            [.. f.Next.Select(n => (n.Rule.Words, n.Sure))], f.Rule.In(f.Value, wider, higher)))];
 
     /// <summary>How well a construction must explain all but one figure, for that to be a slip and the list no other card.</summary>
     private const double AllButOne = 0.3;
@@ -225,7 +235,8 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
     /// A figure that its construction does not ask for; a circle that is none; a paper that does not lie on it; a slip that its construction
     /// takes as it is; or, of no construction, a figure that does not go with the others. A construction that explains all but one figure is told where no other comes near.
     /// </summary>
-    private static List<ListFinding> LookThrough(OwnList list, Recognised? recognised, IReadOnlyList<Recognised> closest, (Length Width, Length Height) home, Card? card, IReadOnlyList<Format> formats, Recogniser recogniser, CancellationToken cancel)
+    private static List<ListFinding> LookThrough(OwnList list, Recognised? recognised, IReadOnlyList<Recognised> closest, (Length Width, Length Height) home,
+        Card? card, IReadOnlyList<Format> formats, Recogniser recogniser, CancellationToken cancel)
     {
         var explains = recognised ?? (closest is [{ Differs: [var only], Score: > AllButOne } near, ..] && (only.Is - only.Would).Abs() <= PieceFigure.FurthestSlip ? near : null);
         if (explains is { Differs.Count: > 0 })
@@ -240,7 +251,8 @@ public sealed record OwnDesign(OwnList List, Recognised? Recognised, IReadOnlyLi
 
         // It may be for another card than its maker says.
         var system = list.Cards.First().Unit.SystemOf();
-        if (recognised is not null && list.Finished is null && FinishedSize.Said(list, formats, system).ToList() is [var format, ..] said && !said.Any(f => f.IsAbout(home.Width, home.Height, Length.Mm(2))))
+        if (recognised is not null && list.Finished is null && FinishedSize.Said(list, formats, system).ToList() is [var format, ..] said
+            && !said.Any(f => f.IsAbout(home.Width, home.Height, Length.Mm(2))))
         {
             return [new ListFinding("fits", list.Cards.First().Line, null, Words.Of($"It is said to be for {format.Name}, {format.Width} × {format.Height:u}; by its figures it is for {home.Width} × {home.Height:u}."), [])];
         }

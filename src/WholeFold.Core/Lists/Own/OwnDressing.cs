@@ -93,7 +93,9 @@ internal sealed partial class OwnDressing
     private bool Lay(OwnPiece paper)
     {
         var (left, last) = (paper.Quantity, (Place?)null);
-        while (left > 0 && _places.Select(p => (Place: p, Border: BorderOn(p, paper))).Where(p => p.Border is not null).Select(p => (p.Place, Border: p.Border!.Value, For: For(p.Place, paper, p.Border.Value, left, last))).OrderByDescending(p => p.For).FirstOrDefault() is { Place: { } place } best)
+        while (left > 0 && _places.Select(p => (Place: p, Border: BorderOn(p, paper))).Where(p => p.Border is not null)
+            .Select(p => (p.Place, Border: p.Border!.Value, For: For(p.Place, paper, p.Border.Value, left, last))).OrderByDescending(p => p.For)
+            .FirstOrDefault() is { Place: { } place } best)
         {
             place.Layers.Add(best.Border);
             (left, last) = (left - place.Face.Copies.Count, place);
@@ -143,7 +145,8 @@ internal sealed partial class OwnDressing
             {
                 if (a < wide && b < high)
                 {
-                    return new WindowSpec(id, place.Role.Faces.Count == 1 ? place.Role.Id : place.Face.Id, Size: [WrittenLength.Of(a), WrittenLength.Of(b)], Shape: isRound ? "circle" : "rectangle", Rule: RuleOf(window, rules));
+                    return new WindowSpec(id, place.Role.Faces.Count == 1 ? place.Role.Id : place.Face.Id, Size: [WrittenLength.Of(a), WrittenLength.Of(b)],
+                        Shape: isRound ? "circle" : "rectangle", Rule: RuleOf(window, rules));
                 }
             }
         }
@@ -171,7 +174,9 @@ internal sealed partial class OwnDressing
                 var name = alike ? role.Key.Id : place.Face.Id;
                 foreach (var (border, level) in place.Layers.Select((l, i) => (l, i + 1)))
                 {
-                    yield return new LayerSpec(name, level, Write: role.Key.ToWriteOn, Reveal: IsUsual(place, border) ? null : IsUpright(place.Face) ? new RevealSpec(WrittenLength.Of(border.X), WrittenLength.Of(border.Y)) : new RevealSpec(WrittenLength.Of(border.Y), WrittenLength.Of(border.X)));
+                    yield return new LayerSpec(name, level, Write: role.Key.ToWriteOn, Reveal: IsUsual(place, border) ? null : IsUpright(place.Face)
+                        ? new RevealSpec(WrittenLength.Of(border.X), WrittenLength.Of(border.Y))
+                        : new RevealSpec(WrittenLength.Of(border.Y), WrittenLength.Of(border.X)));
                 }
 
                 if (place.Layers.Count < role.Key.Levels)
@@ -183,7 +188,8 @@ internal sealed partial class OwnDressing
     }
 
     /// <summary>Whether it is the border that papers have where nobody says another; on a narrow strip that is less.</summary>
-    private bool IsUsual(Place place, (Length X, Length Y) border) => (border.X - _usual).Abs() <= Slight && (border.Y - _usual).Abs() <= Slight && Length.Min(place.Box.Width, place.Box.Height) >= Strip;
+    private bool IsUsual(Place place, (Length X, Length Y) border) => (border.X - _usual).Abs() <= Slight && (border.Y - _usual).Abs() <= Slight
+        && Length.Min(place.Box.Width, place.Box.Height) >= Strip;
 
     private static HashSet<string> Words(Place place) => [.. Word.Matches($"{place.Role.Name} {place.Face.Name}").Select(Stem)];
 

@@ -113,7 +113,9 @@ internal static partial class OwnFigures
         foreach (Match m in NumberForm.Matches(text))
         {
             var named = m.Groups["u"].Length > 0;
-            if (all.Count < most && Figure(m.Groups["n"].Value, m.Groups["u"].Value, unit) is { } value && value > Length.Zero && !(named && all.Count > 0 && all[^1].Named && (all[^1].Value - value).Abs() <= Length.Mm(1) && m.Index > 0 && text[..m.Index].TrimEnd().EndsWith('(')))
+            if (all.Count < most && Figure(m.Groups["n"].Value, m.Groups["u"].Value, unit) is { } value && value > Length.Zero
+                && !(named && all.Count > 0 && all[^1].Named && (all[^1].Value - value).Abs() <= Length.Mm(1) && m.Index > 0 && text[..m.Index].TrimEnd()
+                .EndsWith('(')))
             {
                 all.Add((value, named));
             }

@@ -37,7 +37,8 @@ internal sealed class OwnFlaps
     /// <summary>The piece with its flaps, what bonds it to itself, and how that is done.</summary>
     /// <param name="panels">How long each panel is; <paramref name="high"/> each row, from the foot.</param>
     /// <param name="rules">What each score across it follows.</param>
-    public static (WrittenPiece Piece, IReadOnlyList<WrittenBond> Bonds, AssemblyStep Step) Made(OwnPiece listed, FlapRows rows, WrittenPiece piece, IReadOnlyList<Affine> panels, IReadOnlyList<Affine> high, IReadOnlyList<string> rules) =>
+    public static (WrittenPiece Piece, IReadOnlyList<WrittenBond> Bonds, AssemblyStep Step) Made(OwnPiece listed, FlapRows rows, WrittenPiece piece,
+        IReadOnlyList<Affine> panels, IReadOnlyList<Affine> high, IReadOnlyList<string> rules) =>
         new OwnFlaps(listed, rows, piece, panels, high).Make(rules);
 
     /// <summary>Walls below and above that fall open, and may be papered as its panels are.</summary>
@@ -79,7 +80,9 @@ internal sealed class OwnFlaps
         }
 
         // What holds one holds each that is cut like it.
-        var bonds = Enumerable.Range(1, _piece.Quantity).SelectMany(n => _bonds.Select(b => b with { Id = n == 1 ? b.Id : $"{b.Id}-{n}", A = b.A with { Piece = _piece.Copy(n) }, B = b.B with { Piece = _piece.Copy(n) } })).ToList();
+        var bonds = Enumerable.Range(1, _piece.Quantity)
+            .SelectMany(n => _bonds.Select(b => b with { Id = n == 1 ? b.Id : $"{b.Id}-{n}", A = b.A with { Piece = _piece.Copy(n) },
+            B = b.B with { Piece = _piece.Copy(n) } })).ToList();
         return (_piece with { Creases = creases, Lines = _lines, Openings = _openings, Plates = _plates, Rings = _rings }, bonds, Step([.. bonds.Select(b => b.Id)]));
     }
 
@@ -99,7 +102,9 @@ internal sealed class OwnFlaps
     {
         // The tab of a tube has no flap, nor have sides that nothing is bonded to.
         var (panels, lengths) = (_piece.Panels, _listed.Panels);
-        var without = Enumerable.Range(0, panels.Count).Where(i => _rows.Kind switch { FlapKind.Tray => false, FlapKind.Cross => i != 1, FlapKind.Tube => i == FlapRows.SeamOf(lengths), _ => FlapRows.IsTab(lengths, i) }).ToHashSet();
+        var without = Enumerable.Range(0, panels.Count)
+            .Where(i => _rows.Kind switch { FlapKind.Tray => false, FlapKind.Cross => i != 1, FlapKind.Tube => i == FlapRows.SeamOf(lengths),
+            _ => FlapRows.IsTab(lengths, i) }).ToHashSet();
         var with = Enumerable.Range(0, panels.Count).Where(i => !without.Contains(i)).ToList();
         var (angle, line) = (_rows.Stands ? 90 : 180, creases.Count + _lines.Count);
         _lines.Add(new WrittenLine(Spot(_at[with[0]], at), Spot(_at[with[^1] + 1], at), new WrittenCrease(Fold.Valley, Falls, Falls ? 0 : angle, angle, rule), $"panels | {name} flaps"));
@@ -125,7 +130,9 @@ internal sealed class OwnFlaps
                 // Folded over first, what runs through both goes the other way on the flap.
                 var crease = creases[i];
                 _rings.Add(new Ring($"{panels[i].Id}-{id}", $"{panels[i + 1].Id}-{id}", creases.Count + _lines.Count));
-                _lines.Add(new WrittenLine(Spot(_at[i + 1], from), Spot(_at[i + 1], to), crease with { Fold = crease.Fold == Fold.Valley ? Fold.Mountain : Fold.Valley, Shown = -crease.Shown, Closed = -crease.Closed, Stretches = null }, $"{name} flap of {panels[i].Name} | {name} flap of {panels[i + 1].Name}"));
+                _lines.Add(new WrittenLine(Spot(_at[i + 1], from), Spot(_at[i + 1], to),
+                    crease with { Fold = crease.Fold == Fold.Valley ? Fold.Mountain : Fold.Valley, Shown = -crease.Shown, Closed = -crease.Closed,
+                    Stretches = null }, $"{name} flap of {panels[i].Name} | {name} flap of {panels[i + 1].Name}"));
                 creases[i] = crease with { Stretches = [new WrittenStretch(ConstructionWriter.Write(_low), ConstructionWriter.Write(_high))] };
             }
         }

@@ -95,7 +95,8 @@ public sealed record OwnList(IReadOnlyList<OwnPiece> Pieces, IReadOnlyList<OwnNa
 
     /// <summary>As its maker has it who says of pieces, by <see cref="OwnPiece.SideKey"/>, that they are scored along their other side; who says it twice is back.</summary>
     public OwnList Turned(IEnumerable<string> said) => said.CountBy(k => k).ToDictionary() is { Count: > 0 } times
-        ? this with { Pieces = [.. Pieces.Select(p => times.TryGetValue(p.SideKey, out var n) && p.Turned is { } turned ? (n % 2 == 1 ? turned : p) with { SideSaid = true, SideAnswered = true } : p)] }
+        ? this with { Pieces = [.. Pieces.Select(p => times.TryGetValue(p.SideKey, out var n) && p.Turned is { } turned
+            ? (n % 2 == 1 ? turned : p) with { SideSaid = true, SideAnswered = true } : p)] }
         : this;
 
     public OwnPiece? Finished => Pieces.FirstOrDefault(p => p.Kind == OwnKind.Finished);

@@ -16,7 +16,9 @@ public static partial class OwnListReader
         static bool Is(OwnPiece piece, string called) => piece.Name.TrimEnd('s').EndsWith(called.TrimEnd('s'), StringComparison.OrdinalIgnoreCase);
         var ofThose = OfEachNamed.Match(part).Groups["name"].Value is { Length: > 0 } called && pieces.Any(p => Is(p, called)) ? called : null;
         last = ofThose is null ? last : pieces.FindLastIndex(p => Is(p, ofThose));
-        if (last > 0 && tail is not null && (isOfEach || ofThose is not null || (IsAlike(pieces[last - 1]) && !part.StartsWith("the ", StringComparison.OrdinalIgnoreCase))) && Each(tail, unit, pieces, last, p => ofThose is not null ? Is(p, ofThose) : isOfEach ? p.Line >= pieces[last].Line - MostRows : IsAlike(p)))
+        if (last > 0 && tail is not null && (isOfEach || ofThose is not null
+            || (IsAlike(pieces[last - 1]) && !part.StartsWith("the ", StringComparison.OrdinalIgnoreCase)))
+            && Each(tail, unit, pieces, last, p => ofThose is not null ? Is(p, ofThose) : isOfEach ? p.Line >= pieces[last].Line - MostRows : IsAlike(p)))
         {
             return true;
         }
@@ -44,7 +46,8 @@ public static partial class OwnListReader
     /// <summary>Whether a line says only what is done; where it folds, by figures that the piece has already.</summary>
     private static bool IsDone(string part, DisplayUnit unit, OwnPiece piece)
     {
-        bool Has(Length figure) => piece.Scores.Concat(piece.Cross).Append(piece.First).Append(piece.Second).SelectMany(l => new[] { l, new Length(l.Units / 2) }).Any(l => (l - figure).Abs() <= Length.Mm(0.5m));
+        bool Has(Length figure) => piece.Scores.Concat(piece.Cross).Append(piece.First).Append(piece.Second).SelectMany(l => new[] { l, new Length(l.Units / 2) })
+            .Any(l => (l - figure).Abs() <= Length.Mm(0.5m));
         return DoneWord.IsMatch(part) && (!FoldFirst.IsMatch(part) || OwnFigures.All(OwnFigures.WithoutCounts(Angle.Replace(part, "")), unit, MostPieces).All(Has));
     }
 
@@ -79,7 +82,8 @@ public static partial class OwnListReader
     /// <summary>What is said of each is said of pieces that stand no more lines before.</summary>
     private const int MostRows = 6;
 
-    /// <summary>The piece before it is cut into halves of that size: they are what is scored then, and of a sheet that is scored already nothing new is said. Null where they are no halves of it.</summary>
+    /// <summary>The piece before it is cut into halves of that size: they are what is scored then, and of a sheet that is scored already nothing new
+    /// is said. Null where they are no halves of it.</summary>
     private static bool? Halved(OwnFigures.Size size, string tail, int number, DisplayUnit unit, List<OwnPiece> pieces, List<OwnNamed> named)
     {
         var last = pieces.FindLastIndex(p => p.Kind == OwnKind.Piece);
@@ -104,7 +108,8 @@ public static partial class OwnListReader
         var isScored = piece.Scores.Count > 0;
         var isOther = DoneWord.IsMatch(part) && !part.TrimStart().StartsWith("fold", StringComparison.OrdinalIgnoreCase) && !part.Contains("then fold", StringComparison.OrdinalIgnoreCase);
         tail ??= OnASide.IsMatch(part) ? part : null;
-        if (!isOther && !isScored && (tail ?? (BareForm.IsMatch(part) || EndsOnly.IsMatch(part) ? part : null)) is { } said && Scored(piece, OwnScores.Read(said, piece.First, piece.Second, unit), pieces) is { } scored)
+        if (!isOther && !isScored && (tail ?? (BareForm.IsMatch(part) || EndsOnly.IsMatch(part) ? part : null)) is { } said
+            && Scored(piece, OwnScores.Read(said, piece.First, piece.Second, unit), pieces) is { } scored)
         {
             return scored;
         }
@@ -140,7 +145,8 @@ public static partial class OwnListReader
             return null;
         }
 
-        if (!isOther && isScored && piece.Cross.Count == 0 && OwnScores.TurnForm.IsMatch(part[..part.IndexOf(tail, StringComparison.Ordinal)]) && OwnScores.Read(tail, piece.Across, piece.Across, unit) is { Scores.Count: > 0 } turned)
+        if (!isOther && isScored && piece.Cross.Count == 0 && OwnScores.TurnForm.IsMatch(part[..part.IndexOf(tail, StringComparison.Ordinal)])
+            && OwnScores.Read(tail, piece.Across, piece.Across, unit) is { Scores.Count: > 0 } turned)
         {
             return piece with { Cross = turned.Scores, SideSaid = true };
         }
@@ -177,7 +183,8 @@ public static partial class OwnListReader
             return true;
         }
 
-        if (tail is not null && piece.Quantity > 1 && OtherOne.IsMatch(part) && Scored(piece with { Quantity = 1, Scores = [] }, OwnScores.Read(tail, piece.First, piece.Second, unit), pieces) is { } different)
+        if (tail is not null && piece.Quantity > 1 && OtherOne.IsMatch(part)
+            && Scored(piece with { Quantity = 1, Scores = [] }, OwnScores.Read(tail, piece.First, piece.Second, unit), pieces) is { } different)
         {
             pieces[last] = piece with { Quantity = piece.Quantity - 1 };
             pieces.Add(different with { Line = number, Name = $"other {piece.Name}" });
@@ -211,7 +218,9 @@ public static partial class OwnListReader
         }
 
         // Of the widest panel that frame stays on each side.
-        if (OwnFigures.All(said.Groups["frame"].Value, unit, 1) is not [var frame] || pieces.FindLast(p => p.Kind is OwnKind.Piece or OwnKind.Paper) is not { } piece || piece.Panels.Max() - frame - frame is var along && piece.Across - frame - frame is var across && Length.Min(along, across) <= Length.Zero)
+        if (OwnFigures.All(said.Groups["frame"].Value, unit, 1) is not [var frame]
+            || pieces.FindLast(p => p.Kind is OwnKind.Piece or OwnKind.Paper) is not { } piece || piece.Panels.Max() - frame - frame is var along
+            && piece.Across - frame - frame is var across && Length.Min(along, across) <= Length.Zero)
         {
             return false;
         }

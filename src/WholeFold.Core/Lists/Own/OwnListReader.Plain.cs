@@ -107,7 +107,8 @@ public static partial class OwnListReader
     /// <summary>A line as its maker means it: what was corrected, and what is said the other way about.</summary>
     private static string AsMeant(string part, DisplayUnit unit)
     {
-        if (Corrected.Match(part) is { Success: true } corrected && OwnFigures.Sizes(part[..corrected.Index], unit) is [var wrong, ..] && OwnFigures.Sizes(part[(corrected.Index + corrected.Length)..], unit).Count > 0)
+        if (Corrected.Match(part) is { Success: true } corrected && OwnFigures.Sizes(part[..corrected.Index], unit) is [var wrong, ..]
+            && OwnFigures.Sizes(part[(corrected.Index + corrected.Length)..], unit).Count > 0)
         {
             part = part[..wrong.At] + part[(corrected.Index + corrected.Length)..];
         }

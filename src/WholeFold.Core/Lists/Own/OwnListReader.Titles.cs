@@ -6,7 +6,9 @@ namespace WholeFold.Core.Lists.Own;
 public static partial class OwnListReader
 {
     /// <summary>A line that says what comes, or what the card is called, and measures nothing.</summary>
-    private static bool IsHeading(string line, bool first) => !(first ? CountOf.Replace(FormatName.Replace(line, ""), "") : line).Any(char.IsAsciiDigit) && (line.EndsWith(':') || (first && line.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length <= (line.Any(char.IsAsciiDigit) ? LongestSized : LongestTitle)));
+    private static bool IsHeading(string line, bool first) => !(first ? CountOf.Replace(FormatName.Replace(line, ""), "") : line).Any(char.IsAsciiDigit)
+        && (line.EndsWith(':') || (first && line.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length <= (line.Any(char.IsAsciiDigit) ? LongestSized
+        : LongestTitle)));
 
     /// <summary>In words; of one with a format in it, which may be a sheet that is cut, fewer.</summary>
     private const int LongestTitle = 5, LongestSized = 4;
@@ -14,7 +16,8 @@ public static partial class OwnListReader
     /// <summary>What a card is called with its size, and behind a colon what is cut for it.</summary>
     private static IEnumerable<string> FromItsTitle(string part, DisplayUnit unit)
     {
-        if (OwnFigures.Sizes(part, unit) is not [var card, var piece, ..] || part.IndexOf(':', card.End) is var colon && (colon < 0 || colon > piece.At) || part[..card.At].Contains(':', StringComparison.Ordinal))
+        if (OwnFigures.Sizes(part, unit) is not [var card, var piece, ..] || part.IndexOf(':', card.End) is var colon && (colon < 0 || colon > piece.At)
+            || part[..card.At].Contains(':', StringComparison.Ordinal))
         {
             return [part];
         }
@@ -28,14 +31,16 @@ public static partial class OwnListReader
         // The name stands before the size, or behind it.
         var (before, between) = (part[..card.At], part[card.End..colon]);
         return before.Any(char.IsAsciiLetter) ? ClosedWords.IsMatch(between) ? [$"{part[..card.End]} finished", part[(colon + 1)..].Trim()] : [part]
-            : between.Any(char.IsAsciiLetter) && !between.Any(char.IsAsciiDigit) && !DoneWord.IsMatch(between) && !OwnScores.Word.IsMatch(between) && !PieceName.IsMatch(between) ? [$"{between} {part[..card.End]} finished", part[(colon + 1)..].Trim()] : [part];
+            : between.Any(char.IsAsciiLetter) && !between.Any(char.IsAsciiDigit) && !DoneWord.IsMatch(between) && !OwnScores.Word.IsMatch(between)
+                && !PieceName.IsMatch(between) ? [$"{between} {part[..card.End]} finished", part[(colon + 1)..].Trim()] : [part];
     }
 
     /// <summary>What the card is called and its size, over a list of pieces: in brackets, behind a fold's name, which no piece is called, or for.</summary>
     private static OwnPiece? Title(string part, string? next, int number, DisplayUnit unit)
     {
         var isListed = next is not null && OwnFigures.Sizes(next, unit).Count > 0;
-        if (isListed && DeepTitle.Match(part) is { Success: true } deep && OwnFigures.Figure(deep.Groups["a"].Value, deep.Groups["ua"].Value, unit) is { } wide && OwnFigures.Figure(deep.Groups["b"].Value, deep.Groups["ub"].Value, unit) is { } high)
+        if (isListed && DeepTitle.Match(part) is { Success: true } deep && OwnFigures.Figure(deep.Groups["a"].Value, deep.Groups["ua"].Value, unit) is { } wide
+            && OwnFigures.Figure(deep.Groups["b"].Value, deep.Groups["ub"].Value, unit) is { } high)
         {
             return new OwnPiece(number, Name(deep.Groups["name"].Value), OwnKind.Finished, 1, wide, high, [], true, unit);
         }
@@ -56,7 +61,8 @@ public static partial class OwnListReader
     /// <summary>What comes first, has a name that no piece has, and is as large as what is scored will be when it is folded, is the finished card.</summary>
     private static List<OwnPiece> WithItsCard(List<OwnPiece> pieces)
     {
-        if (pieces is not [{ Kind: OwnKind.Piece, Quantity: 1, Scores.Count: 0 } first, .. var rest] || rest.Any(p => p.Kind == OwnKind.Finished) || PieceName.IsMatch(first.Name) || !rest.Any(p => p.Scores.Count > 0 && ComesTo(p.First, p.Second, first.First, first.Second)))
+        if (pieces is not [{ Kind: OwnKind.Piece, Quantity: 1, Scores.Count: 0 } first, .. var rest] || rest.Any(p => p.Kind == OwnKind.Finished)
+            || PieceName.IsMatch(first.Name) || !rest.Any(p => p.Scores.Count > 0 && ComesTo(p.First, p.Second, first.First, first.Second)))
         {
             return pieces;
         }

@@ -11,7 +11,9 @@ public static partial class OwnListReader
 
     /// <summary>What is longer than a card can be in centimetres was meant in millimetres.</summary>
     private static DisplayUnit Sensible(DisplayUnit unit, string line) =>
-        unit == DisplayUnit.Centimetre && OwnFigures.Sizes(line, unit).Count(s => Length.Max(s.A, s.B).Millimetres <= 10 * Longest) < OwnFigures.Sizes(line, DisplayUnit.Millimetre).Count ? DisplayUnit.Millimetre : unit;
+        unit == DisplayUnit.Centimetre && OwnFigures.Sizes(line, unit)
+            .Count(s => Length.Max(s.A, s.B).Millimetres <= 10 * Longest) < OwnFigures.Sizes(line, DisplayUnit.Millimetre).Count
+            ? DisplayUnit.Millimetre : unit;
 
     /// <param name="far">Whether some figure can be no inches: then what is so far in from an edge names none.</param>
     private static DisplayUnit? NamedUnit(string text, bool far) =>

@@ -40,14 +40,16 @@ public static partial class OwnListReader
             line = unit == DisplayUnit.Inch ? line : InSomething.Replace(SoFarIn.Replace(line, " "), " into ");
             line = NextColumn.Replace(line, "; ");
             line = isNumbered ? line : CountAhead.Replace(line, "(${n}) ");
-            if (line.Length == 0 || (line.StartsWith('#') && !(line.Length > 1 && char.IsAsciiDigit(line[1]))) || UnitsOnly.IsMatch(line) || IsHeading(line, pieces.Count == 0) || (pieces.Count == 0 && FitsEnvelope.IsMatch(line)))
+            if (line.Length == 0 || (line.StartsWith('#') && !(line.Length > 1 && char.IsAsciiDigit(line[1]))) || UnitsOnly.IsMatch(line)
+                || IsHeading(line, pieces.Count == 0) || (pieces.Count == 0 && FitsEnvelope.IsMatch(line)))
             {
                 title ??= pieces.Count == 0 && line.Length > 0 && !line.EndsWith(':') && (IsHeading(line, true) || FitsEnvelope.IsMatch(line)) ? line : null;
                 continue;
             }
 
             // Several pieces a line are parted by a semicolon, or each is a sentence.
-            var parts = EachHeight(line).SelectMany(l => l.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)).SelectMany(p => Sentences(p, unit)).SelectMany((p, i) => pieces.Count == 0 && i == 0 ? FromItsTitle(p, unit) : [p]).ToList();
+            var parts = EachHeight(line).SelectMany(l => l.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+                .SelectMany(p => Sentences(p, unit)).SelectMany((p, i) => pieces.Count == 0 && i == 0 ? FromItsTitle(p, unit) : [p]).ToList();
             foreach (var (part, at) in parts.Select((p, i) => (p, i)))
             {
                 if (pieces.Count == 0 && Title(part, parts.Skip(at + 1).Concat(lines.Skip(number).Select(l => Plain(l))).FirstOrDefault(l => l.Length > 0), number, unit) is { } card)
@@ -56,7 +58,8 @@ public static partial class OwnListReader
                 }
                 else if (pieces.Count is var before && (pieces.Count >= MostPieces || !ReadPart(part, number, unit, pieces, named) || HasUnread(part, unit, pieces.Skip(before))))
                 {
-                    left.Add(new NotUnderstood(number, written[number - 1].Trim() is { Length: > 80 } late ? late[..80] + "…" : written[number - 1].Trim(), pieces.Count >= MostPieces ? $"at most {MostPieces} pieces" : pieces.Count > before ? "“score at” before its figures, if they are scores" : Accepted, InPart: pieces.Count > before));
+                    left.Add(new NotUnderstood(number, written[number - 1].Trim() is { Length: > 80 } late ? late[..80] + "…" : written[number - 1].Trim(),
+                        pieces.Count >= MostPieces ? $"at most {MostPieces} pieces" : pieces.Count > before ? "“score at” before its figures, if they are scores" : Accepted, InPart: pieces.Count > before));
                 }
             }
         }
@@ -87,7 +90,9 @@ public static partial class OwnListReader
 
         // What a line begins with may be no more than the card's name.
         sentences = sentences.Length > 2 && !sentences[0].Any(char.IsAsciiDigit) && !OwnScores.Word.IsMatch(sentences[0]) ? sentences[1..] : sentences;
-        return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0 || (OwnScores.Word.Match(s) is { Success: true } word && OwnScores.IsSaid(s[word.Index..])) || BareForm.IsMatch(s) || (s.Length > 0 && char.IsUpper(s[0]) && NamedForm.IsMatch(s) && !GoesOn.IsMatch(s))) ? sentences : [StepNumber.Replace(part, "")];
+        return sentences.Length > 1 && sentences.All(s => OwnFigures.Sizes(s, unit).Count > 0
+            || (OwnScores.Word.Match(s) is { Success: true } word && OwnScores.IsSaid(s[word.Index..])) || BareForm.IsMatch(s)
+            || (s.Length > 0 && char.IsUpper(s[0]) && NamedForm.IsMatch(s) && !GoesOn.IsMatch(s))) ? sentences : [StepNumber.Replace(part, "")];
     }
 
     /// <summary>Whoever names the side that is scored second, where there is no doubt, does so in what comes after it too.</summary>
@@ -128,7 +133,8 @@ public static partial class OwnListReader
 
         // A piece may be called a folded one: what is scored stands behind its size.
         var score = OwnScores.Word.Match(part);
-        if (score.Success && OwnFigures.Sizes(part, unit) is [var only, ..] && only.At > score.Index && !part[score.Index..only.At].Any(char.IsAsciiDigit) && OwnScores.Word.Match(part, only.End) is { Success: true } behindIt)
+        if (score.Success && OwnFigures.Sizes(part, unit) is [var only, ..] && only.At > score.Index && !part[score.Index..only.At].Any(char.IsAsciiDigit)
+            && OwnScores.Word.Match(part, only.End) is { Success: true } behindIt)
         {
             score = behindIt;
         }
@@ -158,7 +164,8 @@ public static partial class OwnListReader
             return halved;
         }
 
-        if (score.Success && sizes.Count == 1 && sizes[0].End <= head.Length && !OwnFigures.BeforeSize(tail, unit).Any(char.IsAsciiDigit) && BeforeWord.Match(head[sizes[0].End..]) is { Success: true } ahead)
+        if (score.Success && sizes.Count == 1 && sizes[0].End <= head.Length && !OwnFigures.BeforeSize(tail, unit).Any(char.IsAsciiDigit)
+            && BeforeWord.Match(head[sizes[0].End..]) is { Success: true } ahead)
         {
             return ReadPart($"{head[..sizes[0].End]}, score {ahead.Groups["scores"].Value} {OwnScores.Word.Replace(tail, "", 1)}", number, unit, pieces, named);
         }
@@ -180,7 +187,8 @@ public static partial class OwnListReader
             return Adds(head, sizes, tail[..clause.Index], number, unit, pieces) && ReadPart(tail[(clause.Index + clause.Length - clause.Groups["words"].Length)..], number, unit, pieces, named);
         }
 
-        return sizes.Count == 0 ? Continues(part, score.Success ? (OwnScores.SideForm.IsMatch(part[..(score.Index + score.Length)]) ? part : tail) : null, number, unit, pieces, named) : Adds(head, sizes, score.Success ? tail : null, number, unit, pieces);
+        return sizes.Count == 0 ? Continues(part, score.Success ? (OwnScores.SideForm.IsMatch(part[..(score.Index + score.Length)]) ? part : tail) : null, number,
+            unit, pieces, named) : Adds(head, sizes, score.Success ? tail : null, number, unit, pieces);
     }
 
     /// <summary>What stands behind a size without a word that it is scored, where it is its scores, its panels or figures in a row; null where it is none of that.</summary>
@@ -205,7 +213,8 @@ public static partial class OwnListReader
 
         if (RunForm.Match(behind) is { Success: true } run && OwnScores.Read(run.Groups["scores"].Value, size.A, size.B, unit) is { Scores.Count: > 1 })
         {
-            return Adds(head[..size.End], [size], run.Groups["scores"].Value, number, unit, pieces) && (!run.Groups["rest"].Value.Any(char.IsAsciiDigit) || ReadPart(run.Groups["rest"].Value, number, unit, pieces, named));
+            return Adds(head[..size.End], [size], run.Groups["scores"].Value, number, unit, pieces)
+                && (!run.Groups["rest"].Value.Any(char.IsAsciiDigit) || ReadPart(run.Groups["rest"].Value, number, unit, pieces, named));
         }
 
         if (BracketForm.Match(behind) is { Success: true } inBrackets)
@@ -217,7 +226,10 @@ public static partial class OwnListReader
     }
 
     /// <summary>The piece that is called so, or the last one; null where there is none.</summary>
-    private static OwnPiece? As(string name, List<OwnPiece> pieces) => pieces.FindLast(p => name.Length > 0 && p.Kind != OwnKind.Finished && Name(name) is { Length: > 0 } called && (p.Name.Contains(called, StringComparison.Ordinal) || called.Contains(p.Name, StringComparison.Ordinal))) ?? pieces.FindLast(p => p.Kind == OwnKind.Piece);
+    private static OwnPiece? As(string name, List<OwnPiece> pieces) =>
+        pieces.FindLast(p => name.Length > 0 && p.Kind != OwnKind.Finished && Name(name) is { Length: > 0 } called
+        && (p.Name.Contains(called, StringComparison.Ordinal) || called.Contains(p.Name, StringComparison.Ordinal)))
+        ?? pieces.FindLast(p => p.Kind == OwnKind.Piece);
 
     /// <summary>A line with sizes: a piece for each, its name, its kind and its scores carried over to those that have none of their own.</summary>
     private static bool Adds(string head, IReadOnlyList<OwnFigures.Size> sizes, string? tail, int number, DisplayUnit unit, List<OwnPiece> pieces)
@@ -226,7 +238,8 @@ public static partial class OwnListReader
         var from = 0;
 
         // Two tiers of two sizes are one of each.
-        var ofEach = sizes.Count > 1 && sizes.Zip(sizes.Skip(1)).All(two => two.Second.At <= head.Length && OnlyAnd.IsMatch(head[two.First.End..two.Second.At])) && OwnFigures.Count(head[..Math.Min(sizes[0].At, head.Length)], "") == sizes.Count;
+        var ofEach = sizes.Count > 1 && sizes.Zip(sizes.Skip(1)).All(two => two.Second.At <= head.Length && OnlyAnd.IsMatch(head[two.First.End..two.Second.At]))
+            && OwnFigures.Count(head[..Math.Min(sizes[0].At, head.Length)], "") == sizes.Count;
         for (var i = 0; i < sizes.Count && pieces.Count < MostPieces; i++)
         {
             var size = sizes[i];
@@ -240,7 +253,8 @@ public static partial class OwnListReader
             // A folded card, and in brackets the sheet that it is folded from.
             if (i == 0 && sizes.Count == 2 && tail is not null && after.TrimEnd().EndsWith('(') && ComesTo(sizes[1].A, sizes[1].B, size.A, size.B))
             {
-                pieces.Add(new OwnPiece(number, Name(before) is { Length: > 0 } called ? called : Name(after) is { Length: > 0 } calledBehind ? calledBehind : "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit));
+                pieces.Add(new OwnPiece(number, Name(before) is { Length: > 0 } called ? called : Name(after) is { Length: > 0 } calledBehind ? calledBehind
+                    : "card", OwnKind.Finished, 1, size.A, size.B, [], true, unit));
                 carried = pieces[^1];
                 continue;
             }
@@ -260,10 +274,18 @@ public static partial class OwnListReader
             var isRound = CircleWord.IsMatch(itself);
             var scores = tail is null || holds || (isRound && sizes.Count > 1) ? null : OwnScores.Read(tail, size.A, size.B, unit);
             var own = Name(before) is { Length: > 0 } named ? named : i == 0 && size.At == 0 && CircleFirst.Match(head) is { Success: true } round ? round.Value.ToLowerInvariant() : "";
-            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : (i > 0 && Within.IsMatch(before)) || ((i > 0 || own.Length == 0) && IsOpening.IsMatch(after)) || (CutA.IsMatch(before) && OutOf.IsMatch(after)) || (carried?.Kind == OwnKind.Window && InAnother.IsMatch(before)) || WindowWord.IsMatch(itself) ? OwnKind.Window : Kind(own.Length > 0 || carried is null ? before : behind.Length > 0 ? behind : carried.Name, before + (i > 0 && OnlyWhereItGoes.IsMatch(after) ? "" : after), carried);
-            var name = own.Length > 0 && (own != "a" || behind.Length == 0) ? own : (i > 0 || carried is not null) && kind == OwnKind.Window && carried?.Kind != OwnKind.Window ? "window" : behind.Length > 0 ? behind : carried?.Name ?? (kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when isRound => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
+            var kind = scores is { Scores.Count: > 0 } or { Same: true } ? OwnKind.Piece : (i > 0 && Within.IsMatch(before))
+                || ((i > 0 || own.Length == 0) && IsOpening.IsMatch(after)) || (CutA.IsMatch(before) && OutOf.IsMatch(after))
+                || (carried?.Kind == OwnKind.Window && InAnother.IsMatch(before)) || WindowWord.IsMatch(itself) ? OwnKind.Window
+                : Kind(own.Length > 0 || carried is null ? before : behind.Length > 0 ? behind : carried.Name,
+                before + (i > 0 && OnlyWhereItGoes.IsMatch(after) ? "" : after), carried);
+            var name = own.Length > 0 && (own != "a" || behind.Length == 0) ? own : (i > 0 || carried is not null) && kind == OwnKind.Window
+                && carried?.Kind != OwnKind.Window ? "window" : behind.Length > 0 ? behind : carried?.Name
+                ?? (kind switch { OwnKind.Paper => "paper", OwnKind.Window => "window", OwnKind.Finished => "card", _ when isRound => "circle", _ => $"piece {pieces.Count(p => p.Kind == OwnKind.Piece) + 1}" });
             var isSlanted = tail is null && sizes.Count == 1 && FoldedDiagonally.IsMatch(after);
-            var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after)) : OwnFigures.Count(ofEach && i == 0 ? "" : before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))), size.A, size.B, [], true, unit) { Diagonals = isSlanted, Said = $"{before} {itself} {after}".ToLowerInvariant() };
+            var piece = new OwnPiece(number, name, kind, size.Halves ? Math.Max(2, OwnFigures.Count(before, after))
+                : OwnFigures.Count(ofEach && i == 0 ? "" : before, i + 1 < sizes.Count ? Until(after) : after + (tail is null ? "" : " " + TailCount(tail))),
+                size.A, size.B, [], true, unit) { Diagonals = isSlanted, Said = $"{before} {itself} {after}".ToLowerInvariant() };
             pieces.Add(scores is null ? piece : Scored(piece, scores, pieces) ?? piece);
             carried = carried is null || own.Length > 0 ? pieces[^1] with { Scores = [], Cross = [] } : carried;
         }
@@ -280,7 +302,9 @@ public static partial class OwnListReader
     private static string TailCount(string tail) => string.Join(' ', OwnScores.CountForm.Matches(tail).Select(m => m.Value));
 
     private static OwnKind Kind(string name, string words, OwnPiece? carried) =>
-        FinishedWord.IsMatch(words) ? OwnKind.Finished : WindowWord.IsMatch(name) || Through.IsMatch(words) ? OwnKind.Window : PaperWord.IsMatch(words) ? OwnKind.Paper : carried?.Kind is OwnKind.Paper or OwnKind.Window && (Name(words).Length == 0 || OneOfThem.IsMatch(Name(name))) ? carried.Kind : OwnKind.Piece;
+        FinishedWord.IsMatch(words) ? OwnKind.Finished : WindowWord.IsMatch(name) || Through.IsMatch(words) ? OwnKind.Window : PaperWord.IsMatch(words)
+            ? OwnKind.Paper : carried?.Kind is OwnKind.Paper or OwnKind.Window && (Name(words).Length == 0 || OneOfThem.IsMatch(Name(name))) ? carried.Kind
+            : OwnKind.Piece;
 
     private static OwnPiece? Scored(OwnPiece piece, OwnScores scores, List<OwnPiece> pieces)
     {
@@ -288,10 +312,13 @@ public static partial class OwnListReader
         {
             var before = pieces.FindLast(p => p.Scores.Count > 0);
             var fits = before is null ? null : before.Along == piece.First ? (bool?)true : before.Along == piece.Second ? false : before.AlongFirst;
-            return before is null || fits is not { } along || before.Scores[^1] >= (along ? piece.First : piece.Second) ? null : piece with { Kind = OwnKind.Piece, Scores = before.Scores, Folds = before.Folds, AlongFirst = along, SideSaid = true };
+            return before is null || fits is not { } along || before.Scores[^1] >= (along ? piece.First : piece.Second) ? null
+                : piece with { Kind = OwnKind.Piece, Scores = before.Scores, Folds = before.Folds, AlongFirst = along, SideSaid = true };
         }
 
-        return scores.Scores.Count == 0 ? scores.Diagonals ? piece with { Diagonals = true } : null : piece with { Kind = OwnKind.Piece, Scores = scores.Scores, AlongFirst = scores.AlongFirst, Cross = scores.Cross, SideSaid = scores.SideSaid, Diagonals = scores.Diagonals, Folds = scores.Folds, FromEnds = scores.FromEnds };
+        return scores.Scores.Count == 0 ? scores.Diagonals ? piece with { Diagonals = true } : null
+            : piece with { Kind = OwnKind.Piece, Scores = scores.Scores, AlongFirst = scores.AlongFirst, Cross = scores.Cross, SideSaid = scores.SideSaid,
+            Diagonals = scores.Diagonals, Folds = scores.Folds, FromEnds = scores.FromEnds };
     }
 
     /// <summary>What is left of a line's head without counts and small words.</summary>

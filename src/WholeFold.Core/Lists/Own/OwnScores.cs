@@ -27,7 +27,8 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
     /// <summary>One that is longer by so much has ends, and is folded in half across its length.</summary>
     private const double LongToHalve = 1.45;
 
-    private static string Parted(Match run) => run.Value.Split(',').Select(f => int.Parse(f, System.Globalization.CultureInfo.InvariantCulture)).ToList() is var f && f.Zip(f.Skip(1)).All(p => p.First < p.Second) ? run.Value.Replace(",", ", ", StringComparison.Ordinal) : run.Value;
+    private static string Parted(Match run) => run.Value.Split(',').Select(f => int.Parse(f, System.Globalization.CultureInfo.InvariantCulture)).ToList() is var f
+        && f.Zip(f.Skip(1)).All(p => p.First < p.Second) ? run.Value.Replace(",", ", ", StringComparison.Ordinal) : run.Value;
 
     /// <summary>With what comes several times written out.</summary>
     public static string Repeated(string text) => RepeatedForm.Replace(text, m => string.Join(", ", Enumerable.Repeat(m.Groups["f"].Value.Trim(), OwnFigures.Times(m.Groups["n"].Value))));
@@ -54,12 +55,14 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             return both.Scores.Count > near.Scores.Count || near.SideSaid ? both : (near with { AlongFirst = !near.AlongFirst }).AndFrom(far, near.AlongFirst ? second : first);
         }
 
-        if (TurnForm.Match(said) is { Success: true } turn && Read(said[..turn.Index], first, second, unit) is { Scores.Count: > 0 } before && Read(said[(turn.Index + turn.Length)..], first, second, unit) is { Scores.Count: > 0 } turned)
+        if (TurnForm.Match(said) is { Success: true } turn && Read(said[..turn.Index], first, second, unit) is { Scores.Count: > 0 } before
+            && Read(said[(turn.Index + turn.Length)..], first, second, unit) is { Scores.Count: > 0 } turned)
         {
             return before with { Cross = turned.Scores };
         }
 
-        if (FoldedTo.Match(said) is { Success: true } to && OwnFigures.Figure(to.Groups["a"].Value, to.Groups["ua"].Value, unit) is { } a && OwnFigures.Figure(to.Groups["b"].Value, to.Groups["ub"].Value, unit) is { } b)
+        if (FoldedTo.Match(said) is { Success: true } to && OwnFigures.Figure(to.Groups["a"].Value, to.Groups["ua"].Value, unit) is { } a
+            && OwnFigures.Figure(to.Groups["b"].Value, to.Groups["ub"].Value, unit) is { } b)
         {
             said = said.Remove(to.Index, to.Length);
             bool Halves(Length whole, Length other) => new[] { (a, b), (b, a) }.Any(s => (s.Item1 + s.Item1 - whole).Abs() <= Length.Mm(1.6m) && (s.Item2 - other).Abs() <= Length.Mm(1.6m));
@@ -82,7 +85,9 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 
         // What is so far from the foot is read along the height; behind figures that it does not go on from, it alone is.
         var upright = UprightForm.Match(said) is { Success: true } foot && !SideForm.IsMatch(said[foot.Index..]) ? foot : null;
-        if (upright is not null && OwnFigures.All(said[..upright.Index], unit, Most) is [.., var beside] && OwnFigures.All(upright.Value, unit, 1) is [var up, ..] && up < beside && Read(said[..upright.Index], first, second, unit) is { Scores.Count: > 0, Cross.Count: 0 } across && up < (across.AlongFirst ? second : first))
+        if (upright is not null && OwnFigures.All(said[..upright.Index], unit, Most) is [.., var beside] && OwnFigures.All(upright.Value, unit, 1) is [var up, ..]
+            && up < beside && Read(said[..upright.Index], first, second, unit) is { Scores.Count: > 0, Cross.Count: 0 } across
+            && up < (across.AlongFirst ? second : first))
         {
             return across with { Cross = [up], SideSaid = true };
         }
@@ -101,7 +106,8 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             along[(behind || isAdverb) && Any(parts[i]) ? i : i + 1] ??= Side(side, first, second, unit);
         }
 
-        along[0] ??= upright is not null && sides.Count == 0 && OwnFigures.All(said, unit, Most) is { Count: > 0 } ups && ups.All(u => u < second) && !(ups is [var half] && (half + half - first).Abs() <= Length.Mm(0.5m)) ? false : null;
+        along[0] ??= upright is not null && sides.Count == 0 && OwnFigures.All(said, unit, Most) is { Count: > 0 } ups && ups.All(u => u < second)
+            && !(ups is [var half] && (half + half - first).Abs() <= Length.Mm(0.5m)) ? false : null;
         var groups = parts.Select((text, i) => (Text: text, AlongFirst: along[i])).Where(g => Any(g.Text)).ToList();
 
         // A line that runs lengthwise and a line across the middle are two ways.
@@ -122,7 +128,8 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
 
         if (ThreeSidesForm.IsMatch(said) && others.Count == 0)
         {
-            return new OwnScores([.. main.Scores.Concat(main.Scores.Select(s => first - s)).Where(s => s > Length.Zero && s < first).Distinct().Order()], true, [.. main.Scores.Where(s => s < second)], true, diagonals, Same: false);
+            return new OwnScores([.. main.Scores.Concat(main.Scores.Select(s => first - s)).Where(s => s > Length.Zero && s < first).Distinct().Order()], true,
+                [.. main.Scores.Where(s => s < second)], true, diagonals, Same: false);
         }
 
         if (others.Count == 0 && (BothWays.IsMatch(said) || (EveryForm.IsMatch(said) && EndsForm.IsMatch(said))))
@@ -132,7 +139,9 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         }
 
         // Beside diagonals the two that halve both sides run one each way.
-        if (diagonals && others.Count == 0 && main.Scores is [var less, var greater] && new[] { (less, greater), (greater, less) }.FirstOrDefault(h => (h.Item1 + h.Item1 - first).Abs() <= Length.Mm(1) && (h.Item2 + h.Item2 - second).Abs() <= Length.Mm(1)) is var halves && halves.Item1 > Length.Zero)
+        if (diagonals && others.Count == 0 && main.Scores is [var less, var greater]
+            && new[] { (less, greater), (greater, less) }.FirstOrDefault(h => (h.Item1 + h.Item1 - first).Abs() <= Length.Mm(1) && (h.Item2 + h.Item2 - second)
+            .Abs() <= Length.Mm(1)) is var halves && halves.Item1 > Length.Zero)
         {
             return new OwnScores([halves.Item1], true, [halves.Item2], true, diagonals, Same: false);
         }
@@ -146,7 +155,9 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         };
 
         // Which way it folds, that it is folded in half or scored as before, is still to be read.
-        static string Kept(Match word) => word.Value.Contains("same", StringComparison.OrdinalIgnoreCase) ? " same " : word.Value.StartsWith("half", StringComparison.OrdinalIgnoreCase) ? " in half " : word.Value.StartsWith("m", StringComparison.OrdinalIgnoreCase) ? " mountain " : word.Value.StartsWith("v", StringComparison.OrdinalIgnoreCase) ? " valley " : " ";
+        static string Kept(Match word) => word.Value.Contains("same", StringComparison.OrdinalIgnoreCase) ? " same "
+            : word.Value.StartsWith("half", StringComparison.OrdinalIgnoreCase) ? " in half " : word.Value.StartsWith("m", StringComparison.OrdinalIgnoreCase)
+            ? " mountain " : word.Value.StartsWith("v", StringComparison.OrdinalIgnoreCase) ? " valley " : " ";
         static bool Any(string part) => OwnFigures.NumberForm.IsMatch(part) || HalfForm.IsMatch(part) || EveryForm.IsMatch(part) || EqualForm.IsMatch(part) || MeetForm.IsMatch(part);
     }
 
@@ -295,7 +306,8 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
             var times = every.Groups["times"].Success ? OwnFigures.Times(every.Groups["times"].Value) : Most;
             var from = every.Groups["from"].Success ? OwnFigures.Figure(every.Groups["from"].Value, every.Groups["fu"].Value, unit) ?? step
                 : OwnFigures.All(text[..every.Index], unit, Most) is [var begin] ? begin : step;
-            return new(step <= Length.Zero ? [] : [.. Enumerable.Range(0, Math.Min(times, Most)).Select(i => from + (i * step)).TakeWhile(at => at < room - Length.Mm(0.5m))], which, along is not null);
+            return new(step <= Length.Zero ? [] : [.. Enumerable.Range(0, Math.Min(times, Most)).Select(i => from + (i * step))
+                .TakeWhile(at => at < room - Length.Mm(0.5m))], which, along is not null);
         }
 
         var ends = EndsForm.Match(text);
@@ -305,18 +317,23 @@ internal sealed partial record OwnScores(IReadOnlyList<Length> Scores, bool Alon
         // Who reads along a ruler may name its end too.
         figures = figures.Count > 1 && (figures[^1] - Length.Max(first, second)).Abs() <= Length.Mm(0.5m) ? figures[..^1] : figures;
         // Panels one after the other, and no places: they come to the whole of a side, and do not rise; of two only where they are parted as panels are.
-        if (figures.Count > (text.AsSpan().ContainsAny('|', '+') ? 1 : 2) && !WayForm.IsMatch(text) && figures.Zip(figures.Skip(1)).Any(p => p.Second <= p.First) && figures.Aggregate((a, b) => a + b) is var sum && new[] { first, second }.Where(s => (s - sum).Abs() <= Length.Mm(0.5m)).ToList() is [var whole, ..])
+        if (figures.Count > (text.AsSpan().ContainsAny('|', '+') ? 1 : 2) && !WayForm.IsMatch(text) && figures.Zip(figures.Skip(1)).Any(p => p.Second <= p.First)
+            && figures.Aggregate((a, b) => a + b) is var sum && new[] { first, second }.Where(s => (s - sum).Abs() <= Length.Mm(0.5m))
+            .ToList() is [var whole, ..])
         {
             return new(Between(figures), whole == first, true);
         }
 
         // The same figure several times, as far as there is card, is so far from the one before it.
-        figures = figures.Count > 1 && !ends.Success && figures.Distinct().Count() == 1 && figures.Aggregate((a, b) => a + b) < Length.Max(first, second) ? [.. figures.Select((f, i) => new Length(f.Units * (i + 1)))] : figures;
+        figures = figures.Count > 1 && !ends.Success && figures.Distinct().Count() == 1 && figures.Aggregate((a, b) => a + b) < Length.Max(first, second)
+            ? [.. figures.Select((f, i) => new Length(f.Units * (i + 1)))] : figures;
 
         bool Holds(Length room) => figures.All(f => f < room);
 
         // Of a side that it could be on either, the one whose ends it is as far from; a sheet's ends are its short sides.
-        var side = along ?? (ends.Value.TrimEnd('s').EndsWith("end", StringComparison.OrdinalIgnoreCase) && Length.Max(first, second).Units > LongToHalve * Length.Min(first, second).Units ? first > second : !ends.Success && Holds(first) && Holds(second) && IsEven(figures, first) != IsEven(figures, second) ? IsEven(figures, first)
+        var side = along ?? (ends.Value.TrimEnd('s').EndsWith("end", StringComparison.OrdinalIgnoreCase)
+            && Length.Max(first, second).Units > LongToHalve * Length.Min(first, second).Units ? first > second : !ends.Success && Holds(first) && Holds(second)
+            && IsEven(figures, first) != IsEven(figures, second) ? IsEven(figures, first)
             : Holds(first) && Holds(second) && IsLong(first, second) ? first > second : Holds(first) || !Holds(second));
         if (figures.Count == 0 || !Holds(side ? first : second))
         {

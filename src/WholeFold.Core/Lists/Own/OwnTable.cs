@@ -34,7 +34,8 @@ internal sealed partial class OwnTable
         }
 
         string? Cell(int column) => Array.IndexOf(_columns, column) is var at and >= 0 && at < cells.Count && cells[at].Length > 0 ? cells[at] : null;
-        if ((_mark is null && mark is not ('\t' or '|')) || cells.Count < 3 || Cell(First) is not { } a || Cell(Second) is not { } b || !Figure.IsMatch(a) || !Figure.IsMatch(b) || OwnFigures.Sizes(Cell(Name) ?? "", DisplayUnit.Millimetre).Count > 0 || OwnScores.Word.IsMatch(Cell(Name) ?? ""))
+        if ((_mark is null && mark is not ('\t' or '|')) || cells.Count < 3 || Cell(First) is not { } a || Cell(Second) is not { } b || !Figure.IsMatch(a)
+            || !Figure.IsMatch(b) || OwnFigures.Sizes(Cell(Name) ?? "", DisplayUnit.Millimetre).Count > 0 || OwnScores.Word.IsMatch(Cell(Name) ?? ""))
         {
             return line.Replace('\t', ' ');
         }

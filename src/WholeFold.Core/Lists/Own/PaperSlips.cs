@@ -32,20 +32,26 @@ internal static class PaperSlips
     {
         var system = list.Cards.First().Unit.SystemOf();
         var papers = list.Papers.Concat(others).Where(p => !Recogniser.IsExtra(p.Name)).ToList();
-        var places = list.Cards.Except(others).SelectMany(c => c.Panels.Select((p, i) => new Place(c.Panels.Count == 1 ? c.Name : $"{c.Name}’s panel {i + 1}", c, p, FlapRows.Of(c)?.Body ?? c.Across)).Append(new Place(c.Name, c, c.Along, c.Across)))
+        var places = list.Cards.Except(others).SelectMany(c =>
+            c.Panels.Select((p, i) => new Place(c.Panels.Count == 1 ? c.Name : $"{c.Name}’s panel {i + 1}", c, p, FlapRows.Of(c)?.Body ?? c.Across))
+            .Append(new Place(c.Name, c, c.Along, c.Across)))
             .Concat(card is null ? [] : card.Pieces.SelectMany(p => p.Panels.Select(q => new Place(q.Panel.Name, null, q.Extent, p.Across.Value))))
             .Concat(papers.Select(p => new Place(p.Name, p, p.First, p.Second))).ToList();
         var borders = UsualBorders.All.Take(Commonest).Select(u => u.For(system)).ToList();
 
         // The border that papers of this list keep, and those that people keep.
-        var kept = papers.SelectMany(p => places.Where(on => on.On != p).Select(on => Even(on, p)).OfType<Length>().Where(b => borders.Any(u => Is(u, b)))).GroupBy(b => borders.First(u => Is(u, b))).OrderByDescending(g => g.Count()).Select(g => g.Key).ToList();
+        var kept = papers.SelectMany(p => places.Where(on => on.On != p).Select(on => Even(on, p)).OfType<Length>().Where(b => borders.Any(u => Is(u, b))))
+            .GroupBy(b => borders.First(u => Is(u, b))).OrderByDescending(g => g.Count()).Select(g => g.Key).ToList();
         var (slips, far) = (new List<List<Slip>>(), new List<Slip>());
         foreach (var paper in papers.Where(p => !places.Any(on => on.On != p && Fits(on, p, card is not null, borders))))
         {
-            var found = places.Where(on => on.On != paper && on.On?.Kind != OwnKind.Paper).SelectMany(on => (kept.Count > 0 ? kept : borders.Take(2)).SelectMany(b => Off(paper, card is not null, on, b))).ToList();
+            var found = places.Where(on => on.On != paper && on.On?.Kind != OwnKind.Paper)
+                .SelectMany(on => (kept.Count > 0 ? kept : borders.Take(2)).SelectMany(b => Off(paper, card is not null, on, b))).ToList();
 
             var over = !places.Any(on => on.On != paper && Goes(on, paper));
-            List<Slip> Within(bool far) => [.. found.Where(s => (s.Would - s.Is).Abs() is var off && off > Least && off <= PieceFigure.FurthestSlip && off <= new Length(s.Would.Units / 2) && (far || off <= ShortBy || off <= new Length(s.Would.Units / OfIt))).OrderBy(s => (s.Would - s.Is).Abs()).DistinctBy(s => (s.First, s.Would))];
+            List<Slip> Within(bool far) => [.. found.Where(s => (s.Would - s.Is).Abs() is var off && off > Least && off <= PieceFigure.FurthestSlip
+                && off <= new Length(s.Would.Units / 2) && (far || off <= ShortBy || off <= new Length(s.Would.Units / OfIt))).OrderBy(s => (s.Would - s.Is).Abs())
+                .DistinctBy(s => (s.First, s.Would))];
             far.AddRange(Within(true));
             found = Within(over);
             if (found.Count > 0)
@@ -60,7 +66,9 @@ internal static class PaperSlips
         }
 
         // Several off by as much along or across one piece: that is what is off.
-        var together = slips.SelectMany(s => s.Where(x => x.On.On is { Kind: OwnKind.Piece } && !x.Along)).GroupBy(s => (s.On.On!.Line, s.On.On.Name, Off: s.Is - s.Would)).Select(g => g.DistinctBy(s => s.Paper).ToList()).OrderByDescending(g => g.Count).FirstOrDefault(g => g.Count > 1);
+        var together = slips.SelectMany(s => s.Where(x => x.On.On is { Kind: OwnKind.Piece } && !x.Along))
+            .GroupBy(s => (s.On.On!.Line, s.On.On.Name, Off: s.Is - s.Would)).Select(g => g.DistinctBy(s => s.Paper).ToList()).OrderByDescending(g => g.Count)
+            .FirstOrDefault(g => g.Count > 1);
         // So is one alone, where the card has no size that has a name, and with that right it would.
         bool Named(Length w, Length h) => formats.Any(f => f.IsAbout(w, h, Near));
         var alone = Named(home.Width, home.Height) ? null : far.FirstOrDefault(s => s.On.On is { Kind: OwnKind.Piece, Scores.Count: > 0 } on && !s.Along && s.On.Across + (s.Is - s.Would) is var other
@@ -71,19 +79,26 @@ internal static class PaperSlips
             return [new ListFinding("rule", one.On.On!.Line, null, Words.Of($"{(all.Count == 1 ? $"The {one.Paper.Name} does not go" : $"{all.Count} papers do not go")} with the {one.On.On.Name} at {one.On.Across}; with {right} {(all.Count == 1 ? "it" : "they")} would."), [new LikelyFigure(right, Words.Of($"{right:u} instead of {one.On.Across}"))])];
         }
 
-        return [.. slips.Select(s => s[0] is var slip ? new ListFinding("rule", slip.Paper.Line, null, Words.Of($"{(slip.First ? "Width" : "Height")} of the {slip.Paper.Name} at {slip.Is} leaves another border than the other way; {slip.Would} would leave the same."), [.. s.Take(3).Select(x => new LikelyFigure(x.Would, Words.Of($"{x.Would:u} instead of {x.Is}, on the {x.On.Name}")))]) : null!)];
+        return [.. slips.Select(s => s[0] is var slip
+            ? new ListFinding("rule",
+            slip.Paper.Line, null, Words.Of($"{(slip.First ? "Width" : "Height")} of the {slip.Paper.Name} at {slip.Is} leaves another border than the other way; {slip.Would} would leave the same."), [.. s.Take(3).Select(x => new LikelyFigure(x.Would, Words.Of($"{x.Would:u} instead of {x.Is}, on the {x.On.Name}")))]) : null!)];
     }
 
     private static bool Goes(Place on, OwnPiece paper) => (paper.First <= on.Along + Near && paper.Second <= on.Across + Near) || (paper.Second <= on.Along + Near && paper.First <= on.Across + Near);
 
     /// <summary>Half as wide a border the other way, or twice, is what some people want of a narrow paper, or none at all; what is no paper, of no construction, keeps none.</summary>
-    private static bool IsWanted(OwnPiece paper, bool isCard, Length both, Length border) => ((paper.Kind == OwnKind.Piece && !isCard) || Length.Min(paper.First, paper.Second) <= Narrow) && (Is(both, border) || Is(both, 4 * border) || both.Abs() <= new Length(Near.Units / 2));
+    private static bool IsWanted(OwnPiece paper, bool isCard, Length both, Length border) =>
+        ((paper.Kind == OwnKind.Piece && !isCard) || Length.Min(paper.First, paper.Second) <= Narrow)
+        && (Is(both, border) || Is(both, 4 * border) || both.Abs() <= new Length(Near.Units / 2));
 
     private static bool Is(Length a, Length b) => (a - b).Abs() <= new Length(Near.Units / 2);
 
     /// <summary>Whether a paper leaves borders that people leave: as wide both ways, or half as wide one way.</summary>
-    private static bool Fits(Place on, OwnPiece paper, bool isCard, List<Length> borders) => new[] { (paper.First, paper.Second), (paper.Second, paper.First) }.Select(s => (X: on.Along - s.Item1, Y: on.Across - s.Item2))
-        .Any(b => borders.Any(u => new[] { 2 * u, 4 * u }.Any(x => (b.X - x).Abs() <= Near && ((b.Y - x).Abs() <= Near || IsWanted(paper, isCard, b.Y, new Length(x.Units / 2)))))) || (on.On?.Kind != OwnKind.Paper && Even(on, paper) is { } border && border <= new Length(Near.Units / 2));
+    private static bool Fits(Place on, OwnPiece paper, bool isCard, List<Length> borders) =>
+        new[] { (paper.First, paper.Second), (paper.Second, paper.First) }.Select(s => (X: on.Along - s.Item1, Y: on.Across - s.Item2))
+        .Any(b => borders.Any(u => new[] { 2 * u, 4 * u }.Any(x => (b.X - x).Abs() <= Near
+            && ((b.Y - x).Abs() <= Near || IsWanted(paper, isCard, b.Y, new Length(x.Units / 2))))))
+            || (on.On?.Kind != OwnKind.Paper && Even(on, paper) is { } border && border <= new Length(Near.Units / 2));
 
     /// <summary>The border that a paper leaves on each side, where it is the same both ways.</summary>
     private static Length? Even(Place on, OwnPiece paper)

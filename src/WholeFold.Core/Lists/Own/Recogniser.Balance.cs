@@ -64,15 +64,20 @@ public sealed partial class Recogniser
             var held = bonds.Count == 0 || bonds.Any(b => _used.Contains(b.A.Piece.Piece) && _used.Contains(b.B.Piece.Piece));
 
             // What is cut more often than the card has it belongs to another, unless everything is for several cards, of a size that people make.
-            var several = way.Pairs.Any(p => p.Listed.Quantity > p.Piece.Quantity && (list.Pieces.Any(o => o.Kind is OwnKind.Piece or OwnKind.Paper && o.Quantity % p.Listed.Quantity != 0) || !of.IsNamed(x, Tolerance)));
-            var sure = _score >= (held && missing.All(m => m.Creases.Count == 0) ? Enough : EnoughAlone) && way.Left.Count + slanted == 0 && ignored == 0 && _broken == 0 && outvoted.Count <= 1 && _off.Count == 0 && !several;
-            return new Recognised(variant.Family, variant.Choices, width, height, Read(), _matched, [.. outvoted.Select(o => new Differing(o.Line, o.Figure, o.Value, Round(_equations.At(o.Rule, x)))), .. _off], [.. missing.Select(m => m.Name)], _score, sure) { Windows = _windows };
+            var several = way.Pairs.Any(p => p.Listed.Quantity > p.Piece.Quantity
+                && (list.Pieces.Any(o => o.Kind is OwnKind.Piece or OwnKind.Paper && o.Quantity % p.Listed.Quantity != 0) || !of.IsNamed(x, Tolerance)));
+            var sure = _score >= (held && missing.All(m => m.Creases.Count == 0) ? Enough : EnoughAlone) && way.Left.Count + slanted == 0 && ignored == 0
+                && _broken == 0 && outvoted.Count <= 1 && _off.Count == 0 && !several;
+            return new Recognised(variant.Family, variant.Choices, width, height, Read(), _matched,
+                [.. outvoted.Select(o => new Differing(o.Line, o.Figure, o.Value, Round(_equations.At(o.Rule, x)))), .. _off], [.. missing.Select(m => m.Name)],
+                _score, sure) { Windows = _windows };
         }
 
         private Dictionary<string, Length> Read()
         {
             var step = _equations.System == UnitSystem.Metric ? Length.Mm(0.5m) : Length.In(1, 64);
-            var read = variant.Construction.Parameters.Where(p => IsSaid(Symbol.Parameter(p.Id))).ToDictionary(p => p.Id, p => Length.Max(Length.Zero, Round(_equations.Value(Symbol.Parameter(p.Id), x))).Nearest(step));
+            var read = variant.Construction.Parameters.Where(p => IsSaid(Symbol.Parameter(p.Id)))
+                .ToDictionary(p => p.Id, p => Length.Max(Length.Zero, Round(_equations.Value(Symbol.Parameter(p.Id), x))).Nearest(step));
             foreach (var (id, value) in _own)
             {
                 read[id] = value.Nearest(step);
@@ -87,7 +92,8 @@ public sealed partial class Recogniser
             foreach (var parameter in variant.Construction.Parameters.Where(p => IsSaid(Symbol.Parameter(p.Id))))
             {
                 var (value, ideal) = (_equations.Value(Symbol.Parameter(parameter.Id), x), _equations.At(parameter.Ideal, x));
-                var past = parameter.Min.Select(l => _equations.At(l.Value, x) - value - (ideal <= Hair.Units ? Hair.Units : Tolerance)).Concat(parameter.Max.Select(l => value - _equations.At(l.Value, x) - Tolerance)).DefaultIfEmpty(0).Max();
+                var past = parameter.Min.Select(l => _equations.At(l.Value, x) - value - (ideal <= Hair.Units ? Hair.Units : Tolerance))
+                    .Concat(parameter.Max.Select(l => value - _equations.At(l.Value, x) - Tolerance)).DefaultIfEmpty(0).Max();
                 if (past > 0)
                 {
                     _broken++;
@@ -97,7 +103,8 @@ public sealed partial class Recogniser
                 // What is usually a hair or nothing, and is a panel of its own here, belongs to another card.
                 _score -= ideal <= Hair.Units && value >= Panel.Units ? FarFromUsual : 0;
                 var away = Math.Abs(value - ideal);
-                _score += away <= Math.Max(Math.Max(Tolerance, ideal <= Hair.Units ? Hair.Units : 0), 0.06 * Math.Abs(value)) ? (parameter.Held ? NotThere : AsUsual) - (away > _equations.Tolerance ? NearlyUsual : 0) : 0;
+                _score += away <= Math.Max(Math.Max(Tolerance, ideal <= Hair.Units ? Hair.Units : 0), 0.06 * Math.Abs(value))
+                    ? (parameter.Held ? NotThere : AsUsual) - (away > _equations.Tolerance ? NearlyUsual : 0) : 0;
             }
         }
 
@@ -131,7 +138,8 @@ public sealed partial class Recogniser
             foreach (var piece in variant.Construction.Pieces.Where(p => p.Creases.Count == 0))
             {
                 var (along, across) = (_equations.At(piece.Along, x), _equations.At(piece.Across, x));
-                bool Is(OwnPiece listed, bool turned) => Math.Abs((turned ? listed.Second : listed.First).Units - along) <= Tolerance && Math.Abs((turned ? listed.First : listed.Second).Units - across) <= Tolerance;
+                bool Is(OwnPiece listed, bool turned) => Math.Abs((turned ? listed.Second : listed.First).Units - along) <= Tolerance
+                    && Math.Abs((turned ? listed.First : listed.Second).Units - across) <= Tolerance;
                 if (_plain.FirstOrDefault(l => Is(l, false) || Is(l, true)) is { } listed)
                 {
                     _plain.Remove(listed);
@@ -142,7 +150,8 @@ public sealed partial class Recogniser
             }
         }
 
-        /// <summary>A piece of the right size counts in full where it is cut as often as the card has it, or nobody says how often; cut more often only where everything is, for several cards.</summary>
+        /// <summary>A piece of the right size counts in full where it is cut as often as the card has it, or nobody says how often; cut more often
+        /// only where everything is, for several cards.</summary>
         private double BySize(OwnPiece listed, Piece piece) => listed.Kind != OwnKind.Piece ? PaperFits
             : listed.Quantity == piece.Quantity || listed.Quantity == 1 ? Plain
             : IsForSeveralCards(listed) ? PaperFits : listed.Quantity > piece.Quantity + 1 ? -FarTooMany : 0;
@@ -156,9 +165,11 @@ public sealed partial class Recogniser
             foreach (var piece in variant.Construction.Pieces.Where(p => p.Creases.Count == 0 && !_used.Contains(p.Id)))
             {
                 var open = piece.Along.Terms.Keys.Concat(piece.Across.Terms.Keys).Where(k => k.Kind == SymbolKind.Parameter && !IsSaid(k)).Distinct().ToList();
-                foreach (var (listed, turned) in open.Count is not (1 or 2) ? [] : _plain.Where(l => l.Kind == OwnKind.Piece && MayBe(l, piece, open.Count)).SelectMany(l => new[] { (l, false), (l, true) }))
+                foreach (var (listed, turned) in open.Count is not (1 or 2) ? [] : _plain.Where(l => l.Kind == OwnKind.Piece && MayBe(l, piece, open.Count))
+                    .SelectMany(l => new[] { (l, false), (l, true) }))
                 {
-                    List<Equation> more = [new(listed.Line, turned ? "height" : "width", piece.Along, turned ? listed.Second : listed.First), new(listed.Line, turned ? "width" : "height", piece.Across, turned ? listed.First : listed.Second)];
+                    List<Equation> more = [new(listed.Line, turned ? "height" : "width", piece.Along, turned ? listed.Second : listed.First),
+                        new(listed.Line, turned ? "width" : "height", piece.Across, turned ? listed.First : listed.Second)];
                     if (more.Any(m => !open.Any(m.Rule.Terms.ContainsKey) && _equations.Off(m, x) > 2 * Tolerance))
                     {
                         continue;
@@ -177,7 +188,8 @@ public sealed partial class Recogniser
                         _own[symbol.Id] = Round(_equations.Value(symbol, agreed.X));
                     }
 
-                    _score += (listed.Quantity > piece.Quantity && !IsForSeveralCards(listed) ? 0 : OwnParameter) + (listed.Quantity == piece.Quantity && piece.Quantity > 1 ? 0.5 : 0) + (of.NamesIt(listed, piece) ? Named : 0);
+                    _score += (listed.Quantity > piece.Quantity && !IsForSeveralCards(listed) ? 0 : OwnParameter)
+                        + (listed.Quantity == piece.Quantity && piece.Quantity > 1 ? 0.5 : 0) + (of.NamesIt(listed, piece) ? Named : 0);
                     break;
                 }
             }
@@ -192,7 +204,8 @@ public sealed partial class Recogniser
             if (variant.Construction.Pieces.Where(p => p.Creases.Count == 0 && !_used.Contains(p.Id)).ToList() is [var last])
             {
                 var (along, across) = (Round(_equations.At(last.Along, x)), Round(_equations.At(last.Across, x)));
-                var sides = _plain.Where(l => l.Kind == OwnKind.Piece).SelectMany(l => new[] { (Listed: l, Turned: false, A: l.First, B: l.Second), (Listed: l, Turned: true, A: l.Second, B: l.First) });
+                var sides = _plain.Where(l => l.Kind == OwnKind.Piece)
+                    .SelectMany(l => new[] { (Listed: l, Turned: false, A: l.First, B: l.Second), (Listed: l, Turned: true, A: l.Second, B: l.First) });
 
                 // A side that nothing else says is as it is listed.
                 List<Symbol> Open(Affine side) => [.. side.Terms.Keys.Where(k => k.Kind == SymbolKind.Parameter && !IsSaid(k))];
@@ -212,10 +225,12 @@ public sealed partial class Recogniser
                     }
 
                     return openAlong.Count == 0 && Says(last.Across, b, openAcross) ? (a - along).Abs() : openAcross.Count == 0 && Says(last.Along, a, openAlong) ? (b - across).Abs() : null;
-                    bool Says(Affine side, Length value, List<Symbol> open) => _equations.Agree([.. Held, new Equation(listed.Line, "width", side, value)], most: 0) is { } agreed && !open.Any(o => Breaks(agreed.X, o));
+                    bool Says(Affine side, Length value, List<Symbol> open) =>
+                        _equations.Agree([.. Held, new Equation(listed.Line, "width", side, value)], most: 0) is { } agreed && !open.Any(o => Breaks(agreed.X, o));
                 }
 
-                foreach (var (listed, turned, a, b) in sides.Where(s => Slip(s.Listed, s.A, s.B) is { } slip && slip.Units > Tolerance && slip <= (Recogniser.Says(s.Listed, last.Name) ? PieceFigure.FurthestSlip : SlipAtMost)).Take(1))
+                foreach (var (listed, turned, a, b) in sides.Where(s => Slip(s.Listed, s.A, s.B) is { } slip && slip.Units > Tolerance
+                    && slip <= (Recogniser.Says(s.Listed, last.Name) ? PieceFigure.FurthestSlip : SlipAtMost)).Take(1))
                 {
                     var alongIsOff = openAlong.Count == 0 && (openAcross.Count > 0 || (a - along).Abs().Units > Tolerance);
                     _off.Add(new Differing(listed.Line, alongIsOff != turned ? "width" : "height", alongIsOff ? a : b, isSquare ? a : alongIsOff ? along : across));

@@ -69,8 +69,12 @@ public sealed partial class Recogniser
         foreach (var variant in variants)
         {
             var pairs = found.Pieces.Where(m => m.Listed.Scores.Count > 0)
-                .Select(m => (Matched: m, Card: changed.Cards.First(c => Is(m.Listed, c)))).Select(m => (m.Matched, Card: m.Matched.Listed.Quantity == m.Card.Quantity ? m.Card : m.Card with { Quantity = m.Matched.Listed.Quantity }))
-                .Select(m => Matches(variant, m.Card, list).FirstOrDefault(x => x.Piece.Id == m.Matched.Piece.Id && x.Piece.Creases.Count == m.Matched.Piece.Creases.Count && x.Mirrored == m.Matched.Mirrored && x.Listed.AlongFirst == m.Matched.Listed.AlongFirst)).ToList();
+                .Select(m => (Matched: m, Card: changed.Cards.First(c => Is(m.Listed, c))))
+                    .Select(m => (m.Matched, Card: m.Matched.Listed.Quantity == m.Card.Quantity ? m.Card
+                    : m.Card with { Quantity = m.Matched.Listed.Quantity }))
+                .Select(m => Matches(variant, m.Card, list)
+                    .FirstOrDefault(x => x.Piece.Id == m.Matched.Piece.Id && x.Piece.Creases.Count == m.Matched.Piece.Creases.Count
+                    && x.Mirrored == m.Matched.Mirrored && x.Listed.AlongFirst == m.Matched.Listed.AlongFirst)).ToList();
             if (pairs.All(p => p is not null) && Judge(variant, new Way([.. pairs.Select(p => p!)], []), changed) is { } judged && (best is null || judged.Score > best.Score))
             {
                 best = judged;

@@ -50,11 +50,13 @@ public sealed partial class Recogniser
         }
 
         /// <summary>Whether its maker says which piece it is cut in, by the name that piece has here or in the list.</summary>
-        private bool IsIn(OwnPiece window, Piece piece) => _matched.Where(m => m.Piece.Id == piece.Id).Select(m => m.Listed.Name).Append(piece.Name).Any(name => $" {window.Name} {window.Said} ".Contains($" {name} ", StringComparison.OrdinalIgnoreCase));
+        private bool IsIn(OwnPiece window, Piece piece) => _matched.Where(m => m.Piece.Id == piece.Id).Select(m => m.Listed.Name).Append(piece.Name)
+            .Any(name => $" {window.Name} {window.Said} ".Contains($" {name} ", StringComparison.OrdinalIgnoreCase));
 
         private Taken? Take(MatchedWindow window)
         {
-            IReadOnlyList<Equation> says = [new(window.Listed.Line, window.AlongFigure, window.Along, window.ListedAlong), new(window.Listed.Line, window.AcrossFigure, window.Across, window.ListedAcross)];
+            IReadOnlyList<Equation> says = [new(window.Listed.Line, window.AlongFigure, window.Along, window.ListedAlong),
+                new(window.Listed.Line, window.AcrossFigure, window.Across, window.ListedAcross)];
             var symbols = says.SelectMany(s => s.Rule.Terms.Keys).Where(k => k.Kind == SymbolKind.Parameter && !IsSaid(k)).Distinct().ToList();
             if (symbols.Count == 0 || _equations.Agree([.. Held, .. says], most: 0) is not { } agreed)
             {
@@ -63,7 +65,8 @@ public sealed partial class Recogniser
 
             var parameters = variant.Construction.Parameters.Where(p => symbols.Any(s => s.Id == p.Id)).ToList();
             double Value(Parameter p) => _equations.Value(Symbol.Parameter(p.Id), agreed.X);
-            return new(window, says, parameters.ToDictionary(p => p.Id, p => Round(Value(p))), parameters.Sum(p => Math.Abs(Value(p) - _equations.At(p.Ideal, agreed.X))), symbols.Any(s => Breaks(agreed.X, s)));
+            return new(window, says, parameters.ToDictionary(p => p.Id, p => Round(Value(p))),
+                parameters.Sum(p => Math.Abs(Value(p) - _equations.At(p.Ideal, agreed.X))), symbols.Any(s => Breaks(agreed.X, s)));
         }
     }
 }

@@ -17,9 +17,13 @@ namespace WholeFold.Core.Lists.Own;
 public sealed partial class Recogniser(DesignReader reader)
 {
     // What each thing counts: a figure that is explained one, less one for each thing that had to be assumed; the rest by trial on lists (tests/…/Own).
-    private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.8, BrokenLimit = 2.5, JustBroken = 1.2, AsUsual = 0.8, NearlyUsual = 0.08, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, OwnParameter = 0.7, TurnedAbout = 1.2, OneFold = 1, HasWindow = 0.6, EnoughAlone = 3.6, WrongCount = 0.4, FarTooMany = 1.5, Enough = 1.3, Clear = 0.5, FarFromUsual = 2.6, NotCrossed = 2.5, Named = 1.5, NamedSize = 0.4, RoundSize = 0.3, TitledSize = 0.5, FoldsOtherwise = 1, Titled = 1.4;
+    private const double Outvoted = 2.2, MissingScored = 1.5, MissingPlain = 0.6, LeftScored = 3, LeftPlain = 0.8, BrokenLimit = 2.5, JustBroken = 1.2, AsUsual =
+        0.8, NearlyUsual = 0.08, NotThere = 1.4, Plain = 1.3, PaperFits = 0.5, OwnParameter = 0.7, TurnedAbout = 1.2, OneFold = 1, HasWindow = 0.6, EnoughAlone =
+        3.6, WrongCount = 0.4, FarTooMany = 1.5, Enough = 1.3, Clear = 0.5, FarFromUsual = 2.6, NotCrossed = 2.5, Named = 1.5, NamedSize = 0.4, RoundSize =
+        0.3, TitledSize = 0.5, FoldsOtherwise = 1, Titled = 1.4;
 
-    /// <summary>A parameter that is no more than this is a hair that many lists leave out, and a requirement that is missed by no more is for the checks to say: 1/16 in, and what a rule cannot tell from it.</summary>
+    /// <summary>A parameter that is no more than this is a hair that many lists leave out, and a requirement that is missed by no more is for the
+    /// checks to say: 1/16 in, and what a rule cannot tell from it.</summary>
     private static readonly Length Hair = Length.Mm(1.8m);
 
     /// <summary>A limit that is passed by no more is one that a maker may not keep to.</summary>
@@ -70,7 +74,8 @@ public sealed partial class Recogniser(DesignReader reader)
 
     private sealed record Way(IReadOnlyList<Match> Pairs, IReadOnlyList<OwnPiece> Left);
 
-    private readonly Lazy<IReadOnlyDictionary<UnitSystem, IReadOnlyList<Variant>>> _variants = new(() => new[] { UnitSystem.Imperial, UnitSystem.Metric }.ToDictionary(s => s, s => (IReadOnlyList<Variant>)Variants(reader, s)));
+    private readonly Lazy<IReadOnlyDictionary<UnitSystem, IReadOnlyList<Variant>>> _variants =
+        new(() => new[] { UnitSystem.Imperial, UnitSystem.Metric }.ToDictionary(s => s, s => (IReadOnlyList<Variant>)Variants(reader, s)));
 
     /// <summary>Goes through the library once, so that the first list need not wait for it.</summary>
     public void Warm() => _ = _variants.Value;
@@ -86,12 +91,17 @@ public sealed partial class Recogniser(DesignReader reader)
 
         var system = list.Cards.First().Unit.SystemOf();
         var found = _variants.Value[system].AsParallel().WithCancellation(cancel).Select(v => Explain(v, list, system)).OfType<Recognised>().ToList();
-        var best = found.GroupBy(r => r.Family.Id).Select(g => g.OrderByDescending(r => Favour(r, list, system)).ThenBy(r => r.Choices.Count(c => c.Value != r.Family.Choices.First(f => f.Id == c.Key).Default)).First()).OrderByDescending(r => r.Score).ThenBy(r => r.Family.Id, StringComparer.Ordinal).Take(5).ToList();
+        var best = found.GroupBy(r => r.Family.Id).Select(g => g.OrderByDescending(r => Favour(r, list, system))
+            .ThenBy(r => r.Choices.Count(c => c.Value != r.Family.Choices.First(f => f.Id == c.Key).Default)).First()).OrderByDescending(r => r.Score)
+            .ThenBy(r => r.Family.Id, StringComparer.Ordinal).Take(5).ToList();
         return [.. best.Select(r => Exact(r, system)).Select((r, i) => r with { Sure = r.Sure && i == 0 && (best.Count == 1 || r.Score - best[1].Score >= Clear) })];
     }
 
     /// <summary>Names of pieces that no more than two constructions have.</summary>
-    private readonly Lazy<IReadOnlySet<string>> _rare = new(() => reader.Catalogue.All.SelectMany(f => ConstructionFamily.Combinations(f.Choices).Where(c => f.For(c).Refused is null).SelectMany(c => f.For(c).Pieces.Select(p => p.Name.ToUpperInvariant())).Distinct()).CountBy(n => n).Where(n => n.Value <= 2).Select(n => n.Key).ToHashSet());
+    private readonly Lazy<IReadOnlySet<string>> _rare =
+        new(() => reader.Catalogue.All.SelectMany(f => ConstructionFamily.Combinations(f.Choices).Where(c => f.For(c).Refused is null)
+        .SelectMany(c => f.For(c).Pieces.Select(p => p.Name.ToUpperInvariant())).Distinct()).CountBy(n => n).Where(n => n.Value <= 2).Select(n => n.Key)
+        .ToHashSet());
 
     /// <summary>How much of a construction's name stands in what its maker calls the card, from nought to one; a gate fold is a gatefold, and a split gatefold is no gatefold.</summary>
     private double Called(OwnList list, ConstructionFamily family) => _called.GetValue(list, l => _names.Value.ToDictionary(n => n.Key, n => Called(NameWords($"{l.Title} {l.Finished?.Name}"), n.Value)))[family.Id];
@@ -114,7 +124,9 @@ public sealed partial class Recogniser(DesignReader reader)
     private static Regex NameWord => field ??= new Regex(@"\p{L}{3,}");
 
     /// <summary>Whether it is called what few pieces are, one or several of them.</summary>
-    private bool NamesIt(OwnPiece listed, Piece piece) => (string.Equals(piece.Name, listed.Name, StringComparison.OrdinalIgnoreCase) || string.Equals($"{piece.Name}s", listed.Name, StringComparison.OrdinalIgnoreCase)) && _rare.Value.Contains(piece.Name.ToUpperInvariant());
+    private bool NamesIt(OwnPiece listed, Piece piece) =>
+        (string.Equals(piece.Name, listed.Name, StringComparison.OrdinalIgnoreCase)
+        || string.Equals($"{piece.Name}s", listed.Name, StringComparison.OrdinalIgnoreCase)) && _rare.Value.Contains(piece.Name.ToUpperInvariant());
 
     /// <summary>Whether a piece's name has another in it, as a word.</summary>
     private static bool Says(OwnPiece listed, string name) => $" {listed.Name} ".Contains($" {name} ", StringComparison.OrdinalIgnoreCase);
@@ -127,7 +139,8 @@ public sealed partial class Recogniser(DesignReader reader)
             foreach (var choices in ConstructionFamily.Combinations(family.Choices).Where(c => family.For(c).Refused is null))
             {
                 // The allowances as they are with the everyday card.
-                var read = reader.Read(new DesignSpec { Construction = family.Id, Format = Samples[system == UnitSystem.Imperial ? 0 : 2], Set = choices.ToDictionary(c => c.Key, c => new WrittenFigure(c.Value)) });
+                var read = reader.Read(new DesignSpec { Construction = family.Id, Format = Samples[system == UnitSystem.Imperial ? 0 : 2],
+                    Set = choices.ToDictionary(c => c.Key, c => new WrittenFigure(c.Value)) });
                 var builder = Sizer.BuilderFor(read.Design, read.Target, firm: false, CancellationToken.None);
                 var known = read.Design.Construction.Allowances.Keys.ToDictionary(s => s, builder.Known);
                 variants.Add(new Variant(family, read.Design.Construction, choices, new Equations(read.Design.Construction, system, s => known[s])));
@@ -154,7 +167,8 @@ public sealed partial class Recogniser(DesignReader reader)
         {
             foreach (var way in Ways(variant.Equations, [.. pieces.Select(p => (p, (IReadOnlyList<Match>)Matches(variant, p, list)))], 0, [], [], []).Take(MostWays))
             {
-                if ((way.Pairs.Count > 0 || scored.Count == 0) && !(best is not null && AtMost(variant, way, list) < best.Score) && Judge(variant, way, list) is { } judged && (best is null || Favour(judged, list, system) > Favour(best, list, system)))
+                if ((way.Pairs.Count > 0 || scored.Count == 0) && !(best is not null && AtMost(variant, way, list) < best.Score)
+                    && Judge(variant, way, list) is { } judged && (best is null || Favour(judged, list, system) > Favour(best, list, system)))
                 {
                     best = judged;
                 }
@@ -169,7 +183,8 @@ public sealed partial class Recogniser(DesignReader reader)
     {
         var figures = way.Pairs.SelectMany(p => p.Figures).ToList();
         var bare = list.Pieces.Count(p => p.Scores.Count == 0);
-        return figures.Count - Equations.Unknowns(figures) - (LeftScored * way.Left.Count) + (list.Finished is null && list.Fits is null ? 0 : 2) + (Math.Max(AsUsual, NotThere) * variant.Construction.Parameters.Count) + (Named * way.Pairs.Count)
+        return figures.Count - Equations.Unknowns(figures) - (LeftScored * way.Left.Count) + (list.Finished is null && list.Fits is null ? 0 : 2)
+            + (Math.Max(AsUsual, NotThere) * variant.Construction.Parameters.Count) + (Named * way.Pairs.Count)
             + ((Plain + Named) * Math.Min(bare, variant.Construction.Pieces.Count(p => p.Creases.Count == 0))) + (PaperFits * bare) + HasWindow + OneFold + TitledSize + NamedSize + Titled;
     }
 
@@ -181,10 +196,14 @@ public sealed partial class Recogniser(DesignReader reader)
         {
             // A piece that is the same from both ends is tried once.
             var same = read.Panels.Zip(read.Panels.Reverse()).All(p => p.First == p.Second);
-            foreach (var piece in variant.Construction.Pieces.SelectMany(p => variant.Readings(p).Concat(variant.Halves(p)).Concat(p.Creases.Count == 0 && (isCalled || Says(listed, p.Name)) ? Slanting(p) : [])).Where(p => p.Creases.Count == read.Scores.Count))
+            foreach (var piece in variant.Construction.Pieces.SelectMany(p => variant.Readings(p).Concat(variant.Halves(p))
+                .Concat(p.Creases.Count == 0 && (isCalled || Says(listed, p.Name)) ? Slanting(p) : [])).Where(p => p.Creases.Count == read.Scores.Count))
             {
-                var ways = Turns.Where(mirrored => !mirrored || !same).Select(mirrored => new Match(read, piece, mirrored, [.. Of(variant, read, piece, mirrored)])).Select(m => (Match: m, Agreed: variant.Equations.Agree(m.Figures, most: 1)));
-                var possible = ways.Where(w => w.Agreed is not null || read.Scores.Count == 1).Select(w => (w.Match, w.Agreed?.Out.Count, Off: w.Agreed is { } a ? w.Match.Figures.Except(a.Out).Max(f => variant.Equations.Off(f, a.X)) : 0)).ToList();
+                var ways = Turns.Where(mirrored => !mirrored || !same).Select(mirrored => new Match(read, piece, mirrored, [.. Of(variant, read, piece, mirrored)]))
+                    .Select(m => (Match: m, Agreed: variant.Equations.Agree(m.Figures, most: 1)));
+                var possible = ways.Where(w => w.Agreed is not null || read.Scores.Count == 1)
+                    .Select(w => (w.Match, w.Agreed?.Out.Count, Off: w.Agreed is { } a ? w.Match.Figures.Except(a.Out).Max(f => variant.Equations.Off(f, a.X))
+                    : 0)).ToList();
 
                 // What is nearly the same from both ends lies the way in which it fits.
                 matches.AddRange(possible.Where(p => !possible.Any(o => o.Count == p.Count && o.Off < p.Off - FitsBetter.Units)).Select(p => p.Match));
@@ -195,7 +214,8 @@ public sealed partial class Recogniser(DesignReader reader)
     }
 
     /// <summary>Every way to give the listed pieces to pieces of the construction, one after the other.</summary>
-    private static IEnumerable<Way> Ways(Equations equations, IReadOnlyList<(OwnPiece Listed, IReadOnlyList<Match> Matches)> scored, int next, List<Match> pairs, List<OwnPiece> left, IReadOnlyList<Equation> figures)
+    private static IEnumerable<Way> Ways(Equations equations, IReadOnlyList<(OwnPiece Listed, IReadOnlyList<Match> Matches)> scored, int next, List<Match> pairs,
+        List<OwnPiece> left, IReadOnlyList<Equation> figures)
     {
         if (next == scored.Count)
         {
@@ -282,7 +302,9 @@ public sealed partial class Recogniser(DesignReader reader)
     private Recognised? Judge(Variant variant, Way way, OwnList list)
     {
         var figures = way.Pairs.SelectMany(p => p.Figures).ToList();
-        IEnumerable<IReadOnlyList<Equation>> Said(int line, Length width, Length height) => Turns.Select(turned => (IReadOnlyList<Equation>)[new(line, "width", Affine.W, turned ? height : width), new(line, "height", Affine.H, turned ? width : height)]);
+        IEnumerable<IReadOnlyList<Equation>> Said(int line, Length width, Length height) =>
+            Turns.Select(turned => (IReadOnlyList<Equation>)[new(line, "width", Affine.W, turned ? height : width),
+            new(line, "height", Affine.H, turned ? width : height)]);
 
         // What its maker says of the finished card holds; a format that it is said to be for, where the figures go with that.
         if (list.Finished is { } finished)
@@ -291,7 +313,8 @@ public sealed partial class Recogniser(DesignReader reader)
         }
 
         var open = Judge(variant, way, list, figures, []);
-        return FinishedSize.Said(list, reader.Inventory.Formats, variant.Equations.System).SelectMany(f => Said(list.Cards.First().Line, f.Width, f.Height)).Select(said => Judge(variant, way, list, figures, said)).Append(open).OfType<Recognised>()
+        return FinishedSize.Said(list, reader.Inventory.Formats, variant.Equations.System).SelectMany(f => Said(list.Cards.First().Line, f.Width, f.Height))
+            .Select(said => Judge(variant, way, list, figures, said)).Append(open).OfType<Recognised>()
             .OrderByDescending(r => Favour(r, list, variant.Equations.System)).FirstOrDefault();
     }
 
@@ -312,11 +335,13 @@ public sealed partial class Recogniser(DesignReader reader)
         return sizes.Select(x => new Balance(this, variant, way, list, [.. figures, .. said], x, agreed.Out).Result()).OfType<Recognised>().MaxBy(w => Favour(w, list, equations.System));
     }
 
-    /// <summary>The finished size by a sheet without a score that bears a construction's own name, where one of its sides tells the other, or its maker says for which card it is: nothing else would say that it is that.</summary>
+    /// <summary>The finished size by a sheet without a score that bears a construction's own name, where one of its sides tells the other, or its
+    /// maker says for which card it is: nothing else would say that it is that.</summary>
     private (Vector<double> X, IReadOnlyList<Equation> Held)? Sheet(Variant variant, OwnList list, IReadOnlyList<Equation> said)
     {
         var (equations, isCalled) = (variant.Equations, IsCalled(list, variant.Family));
-        foreach (var (listed, piece) in from l in list.Cards from p in variant.Construction.Pieces where p.Creases.Count == 0 && (isCalled || Says(l, p.Name)) && _rare.Value.Contains(p.Name.ToUpperInvariant()) select (l, p))
+        foreach (var (listed, piece) in from l in list.Cards from p in variant.Construction.Pieces where p.Creases.Count == 0 && (isCalled || Says(l, p.Name))
+            && _rare.Value.Contains(p.Name.ToUpperInvariant()) select (l, p))
         {
             var (along, across) = (new Equation(listed.Line, "width", piece.Along, listed.First), new Equation(listed.Line, "height", piece.Across, listed.Second));
             if (said.Count > 0)
@@ -339,7 +364,8 @@ public sealed partial class Recogniser(DesignReader reader)
     private static IEnumerable<Vector<double>> BySizes(Variant variant, IReadOnlyList<Equation> figures, IReadOnlyList<Equation> outvoted, OwnList list)
     {
         var open = Sides.Where(s => !figures.Any(f => f.Rule.Terms.ContainsKey(s))).ToList();
-        var (plain, named) = (list.Cards.Where(c => c.Scores.Count == 0).ToList(), variant.Construction.Pieces.Where(p => p.Creases.Count == 0 && open.Any(s => p.Along.Terms.ContainsKey(s) || p.Across.Terms.ContainsKey(s))));
+        var (plain, named) = (list.Cards.Where(c => c.Scores.Count == 0).ToList(),
+            variant.Construction.Pieces.Where(p => p.Creases.Count == 0 && open.Any(s => p.Along.Terms.ContainsKey(s) || p.Across.Terms.ContainsKey(s))));
         return from piece in named
                from listed in plain
                from turned in Turns
@@ -354,7 +380,9 @@ public sealed partial class Recogniser(DesignReader reader)
     private bool IsNamed(Vector<double> x, double tolerance) => reader.Inventory.Formats.Any(f => f.IsAbout(new Length((long)x[0]), new Length((long)x[1]), new Length((long)tolerance)));
 
     /// <summary>Of several ways in which one construction explains a list, one that leaves a size with a name, or a round one.</summary>
-    private double Favour(Recognised found, OwnList list, UnitSystem system) => found.Score + (FinishedSize.IsTitled(list, found.Width, found.Height, reader.Inventory.Formats, system, Equations.NearFor(system)) ? TitledSize : 0) + (reader.Inventory.Formats.Any(f => f.System == system && f.IsAbout(found.Width, found.Height, Equations.NearFor(system))) ? NamedSize
+    private double Favour(Recognised found, OwnList list, UnitSystem system) => found.Score
+        + (FinishedSize.IsTitled(list, found.Width, found.Height, reader.Inventory.Formats, system, Equations.NearFor(system)) ? TitledSize : 0)
+        + (reader.Inventory.Formats.Any(f => f.System == system && f.IsAbout(found.Width, found.Height, Equations.NearFor(system))) ? NamedSize
         : FinishedSize.IsRound(found.Width, system) ? RoundSize : 0);
 
     /// <summary>As large as a format that has a name, where it cannot be told from that.</summary>
@@ -367,5 +395,6 @@ public sealed partial class Recogniser(DesignReader reader)
     }
 
     /// <summary>Borders that people leave on each side of a paper.</summary>
-    private static readonly Length[] Reveals = [Length.In(1, 16), Length.In(1, 8), Length.In(3, 16), Length.In(1, 4), Length.In(3, 8), Length.Mm(1.5m), Length.Mm(2), Length.Mm(2.5m), Length.Mm(3), Length.Mm(5), Length.Mm(6)];
+    private static readonly Length[] Reveals = [Length.In(1, 16), Length.In(1, 8), Length.In(3, 16), Length.In(1, 4), Length.In(3, 8), Length.Mm(1.5m),
+        Length.Mm(2), Length.Mm(2.5m), Length.Mm(3), Length.Mm(5), Length.Mm(6)];
 }

@@ -51,7 +51,9 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
     public static KeyValuePair<string, int> Sized((Length Width, Length Height) size) => new(string.Create(CultureInfo.InvariantCulture, $"{Size} {size.Width.Units} {size.Height.Units}"), 1);
 
     private static (Length Width, Length Height)? SizeOf(string key) =>
-        key.Split(' ') is [Size, var w, var h] && long.TryParse(w, CultureInfo.InvariantCulture, out var width) && long.TryParse(h, CultureInfo.InvariantCulture, out var height) && Format.Takes(new Length(width)) && Format.Takes(new Length(height)) ? (new Length(width), new Length(height)) : null;
+        key.Split(' ') is [Size, var w, var h] && long.TryParse(w, CultureInfo.InvariantCulture, out var width)
+            && long.TryParse(h, CultureInfo.InvariantCulture, out var height) && Format.Takes(new Length(width)) && Format.Takes(new Length(height))
+            ? (new Length(width), new Length(height)) : null;
 
     /// <summary>A size is asked about that is no less likely by more, in log odds.</summary>
     private const double SizeInDoubt = 3.5;
@@ -104,7 +106,8 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
             {
                 // The rules of another size are others: they begin anew.
                 said.Clear();
-                now = Guess(List, size.Width, size.Height, size.Width == size.Height ? false : null, new JointRules(List, size.Width, size.Height)).OrOf([.. now.OtherSizes.Prepend((now.Width, now.Height)).Where(o => o != size)], isSaid: true);
+                now = Guess(List, size.Width, size.Height, size.Width == size.Height ? false : null, new JointRules(List, size.Width, size.Height))
+                    .OrOf([.. now.OtherSizes.Prepend((now.Width, now.Height)).Where(o => o != size)], isSaid: true);
             }
             else if (key == Opens && now.Upwards is { } upwards)
             {
@@ -145,7 +148,9 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
         var guess = Guess(List, Width, Height, upwards, rules).OrOf(OtherSizes, isSaid: Questions.All(q => q.Figure != Size));
         return guess with
         {
-            Figures = [.. guess.Figures.Select(f => said.Where(s => s.Key == KeyOf(f)).Select(s => f with { Rule = Apart(f.Rule.Same(s.Rule) ? f.Rule : s.Rule, s.Was, f.Piece.Unit), Sure = 1, Next = [(s.Was, 0), .. f.Next.Where(n => !n.Rule.Same(s.Was)).Take(Others - 1)] }).FirstOrDefault(f))],
+            Figures = [.. guess.Figures.Select(f => said.Where(s => s.Key == KeyOf(f))
+                .Select(s => f with { Rule = Apart(f.Rule.Same(s.Rule) ? f.Rule : s.Rule, s.Was, f.Piece.Unit), Sure = 1,
+                Next = [(s.Was, 0), .. f.Next.Where(n => !n.Rule.Same(s.Was)).Take(Others - 1)] }).FirstOrDefault(f))],
             Questions = [.. guess.Questions.Where(q => !said.Any(s => s.Key.StartsWith($"{q.Line}.", StringComparison.Ordinal) && s.Key.EndsWith($".{q.Figure}", StringComparison.Ordinal)))],
         };
     }
@@ -162,16 +167,19 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
 
         var system = list.Cards.First().Unit.SystemOf();
         var sizes = FinishedSize.Candidates(list, formats, system).Take(MostSizes).Select(s => (s.Likely, s.Width, s.Height, Rules: new JointRules(list, s.Width, s.Height))).ToList();
-        var ranked = (sizes.Count == 1 ? [(Size: sizes[0], Likely: 0)] : sizes.AsParallel().AsOrdered().Select(s => (Size: s, Likely: s.Likely + (FigureWeight * s.Rules.Best(Glance)))).AsEnumerable()).OrderByDescending(s => s.Likely).ToList();
+        var ranked = (sizes.Count == 1 ? [(Size: sizes[0], Likely: 0)] : sizes.AsParallel().AsOrdered()
+            .Select(s => (Size: s, Likely: s.Likely + (FigureWeight * s.Rules.Best(Glance)))).AsEnumerable()).OrderByDescending(s => s.Likely).ToList();
         var (_, width, height, rules) = ranked[0].Size;
-        return Guess(list, width, height, width == height ? false : null, rules).OrOf(Apart([.. ranked.TakeWhile(r => ranked[0].Likely - r.Likely <= SizeInDoubt).Select(r => (r.Size.Width, r.Size.Height))]));
+        return Guess(list, width, height, width == height ? false : null, rules)
+            .OrOf(Apart([.. ranked.TakeWhile(r => ranked[0].Likely - r.Likely <= SizeInDoubt).Select(r => (r.Size.Width, r.Size.Height))]));
     }
 
     /// <summary>Of sizes in their order those behind the first that one would call another, either way about.</summary>
     private static IReadOnlyList<(Length Width, Length Height)> Apart(IReadOnlyList<(Length Width, Length Height)> sizes)
     {
         static bool IsAbout((Length Width, Length Height) a, (Length Width, Length Height) b) => (a.Width - b.Width).Abs() < SameSize && (a.Height - b.Height).Abs() < SameSize;
-        return [.. sizes.Aggregate(new List<(Length Width, Length Height)>(), (kept, s) => kept.Any(k => IsAbout(k, s) || IsAbout((k.Height, k.Width), s)) ? kept : [.. kept, s]).Skip(1).Take(MostSizesAsked)];
+        return [.. sizes.Aggregate(new List<(Length Width, Length Height)>(), (kept, s) => kept.Any(k => IsAbout(k, s) || IsAbout((k.Height, k.Width), s)) ? kept
+            : [.. kept, s]).Skip(1).Take(MostSizesAsked)];
     }
 
     /// <summary>The likeliest rules of a list whose finished size is known.</summary>
@@ -207,14 +215,17 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
                 ranked.Insert(Math.Min(Others, ranked.Count), ranked.Where(r => IsFixed(r.Rule)).DefaultIfEmpty((RulePriors.Fixed(figure.Value), 0)).First());
             }
 
-            return new GuessedFigure(figure.Piece, figure.Name, figure.Value, ranked[0].Rule, ranked[0].Sure, [.. ranked.Skip(1).Take(Others).Select(r => said.Add(r.Rule.Words.Write(figure.Piece.Unit)) ? r : (r.Rule with { Words = Growing(r.Rule) }, r.Sure))]);
+            return new GuessedFigure(figure.Piece, figure.Name, figure.Value, ranked[0].Rule, ranked[0].Sure,
+                [.. ranked.Skip(1).Take(Others).Select(r => said.Add(r.Rule.Words.Write(figure.Piece.Unit)) ? r
+                : (r.Rule with { Words = Growing(r.Rule) }, r.Sure))]);
         }).ToList();
 
         // What would settle most: how many figures would be surer with the answer to it.
         double SureOnce(List<(JointRules.Reading Reading, double Odds)> answer, int figure) => Votes(answer, figure)[0].Sum(OddsOf);
         double SureWith(List<(JointRules.Reading Reading, double Odds)> answer) => Enumerable.Range(0, votes.Count).Sum(f => SureOnce(answer, f));
         double SurerWith(int asked) => votes[asked].Sum(SureWith) - figures.Sum(f => f.Sure);
-        var asks = figures.Select((f, i) => (Figure: f, Gain: f.Sure < SureEnough && f.Next.Count > 0 ? SurerWith(i) : 0)).Where(a => a.Gain >= WorthAsking).OrderByDescending(a => a.Gain).DistinctBy(a => Math.Round(a.Gain, 3)).Take(MostQuestions).Select(a => Ask(a.Figure));
+        var asks = figures.Select((f, i) => (Figure: f, Gain: f.Sure < SureEnough && f.Next.Count > 0 ? SurerWith(i) : 0)).Where(a => a.Gain >= WorthAsking)
+            .OrderByDescending(a => a.Gain).DistinctBy(a => Math.Round(a.Gain, 3)).Take(MostQuestions).Select(a => Ask(a.Figure));
         var turned = upwards is null ? [] : new[] { new OwnQuestion(figures[0].Piece.Line, Opens, Words.Of($"The card is square: does it open sideways or upwards? {(upwards.Value ? "Upwards" : "Sideways")} is taken.")) };
         return new RuleGuess(width, height, upwards, figures, [.. turned, .. asks]) { List = list };
     }
@@ -226,7 +237,8 @@ public sealed record RuleGuess(Length Width, Length Height, bool? Upwards, IRead
     /// <summary>By how much it grows, for one whose words are another's too.</summary>
     private static Words Growing(FigureRule rule)
     {
-        static string By(double times, string side) => Fractions.Where(f => Math.Abs(f.Times - times) < 0.004).Select(f => f.Said).FirstOrDefault(string.Create(CultureInfo.InvariantCulture, $"{times:0.##} times as much")) + $" as the {side}";
+        static string By(double times, string side) => Fractions.Where(f => Math.Abs(f.Times - times) < 0.004).Select(f => f.Said)
+            .FirstOrDefault(string.Create(CultureInfo.InvariantCulture, $"{times:0.##} times as much")) + $" as the {side}";
         var sides = new[] { (rule.ByWidth, "width"), (rule.ByHeight, "height") }.Where(s => Math.Abs(s.Item1) > 0.004).Select(s => By(s.Item1, s.Item2)).ToList();
         return sides.Count > 0 ? Words.Of($"{rule.Words}, growing {string.Join(" and ", sides)}") : Words.Of($"{rule.Words}, staying as it is");
     }

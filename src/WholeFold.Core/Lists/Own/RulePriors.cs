@@ -11,7 +11,9 @@ internal sealed class RulePriors(Length width, Length height, UnitSystem system)
     private static readonly (double Part, string Said, double Weight)[] Parts = [(1, "{0}", 3.9), (2, "twice {0}", 2.4), (0.5, "half of {0}", 1.8), (0.25, "a quarter of {0}", 0), (1 / 3d, "a third of {0}", 0.9), (1.5, "one and a half times {0}", 0.6), (3, "three times {0}", 0.4)];
 
     /// <summary>What is commonly taken off a side, or added: a sixteenth to an inch, 1.5 to 25 mm.</summary>
-    private static readonly (Pair By, double Weight)[] Offs = [(Pair.Of(1, 4, 6m), 1.8), (Pair.Of(1, 8, 3m), 1.1), (Pair.Of(1, 2, 12m), 1.1), (Pair.Of(3, 8, 9m), 0.3), (Pair.Of(1, 16, 1.5m), 1.2), (Pair.Of(3, 4, 18m), 0.5), (Pair.Of(1, 1, 25m), -0.1)];
+    private static readonly (Pair By, double Weight)[] Offs =
+        [(Pair.Of(1, 4, 6m), 1.8), (Pair.Of(1, 8, 3m), 1.1), (Pair.Of(1, 2, 12m), 1.1), (Pair.Of(3, 8, 9m), 0.3), (Pair.Of(1, 16, 1.5m), 1.2),
+        (Pair.Of(3, 4, 18m), 0.5), (Pair.Of(1, 1, 25m), -0.1)];
 
     private static readonly Length MostOff = Length.In(5, 4);
 

@@ -62,7 +62,11 @@ export function CurveDrawing({ curve, unit, onPick }: { curve: Curve; unit: stri
             style={at(point)}
             className={`${point.current ? s.current : ""} ${point.costly ? s.costly : ""}`}
             aria-pressed={point.current}
-            aria-label={`${curve.parameterName} ${figureText(point.value.text)} ${unit}: ${curve.oneName} ${figureText(point.one)}, ${curve.otherName} ${figureText(point.other)}, ${sentenceText(point.costs)}`}
+            aria-label={[
+              `${curve.parameterName} ${figureText(point.value.text)} ${unit}: ${curve.oneName} ${figureText(point.one)}`,
+              `${curve.otherName} ${figureText(point.other)}`,
+              sentenceText(point.costs),
+            ].join(", ")}
             onMouseEnter={() => setLooked(point)}
             onFocus={() => setLooked(point)}
             onMouseLeave={() => setLooked(null)}

@@ -38,7 +38,7 @@ const view = (atHome: boolean) =>
     ledger: [{ id: "base", title: "Base", detail: "Oat 216, cut 1", rows: [row("base.scores[0]", atHome ? null : "3", "2")] }],
     summary: say("It does not fit yet."),
     verdict: "stuck",
-    checks: [{ id: "larger-sheet", severity: "note", text: say("Base is 12 × 6: cut it from 12 × 12 in.") }],
+    checks: [{ id: "larger-sheet", severity: "note" as const, text: say("Base is 12 × 6: cut it from 12 × 12 in.") }],
     closed: null,
     stuck: null,
   }) as unknown as BenchView;
@@ -149,11 +149,11 @@ describe("what was found", () => {
     const checks = [
       {
         id: "eased-to-sheet",
-        severity: "note",
+        severity: "note" as const,
         text: say("Base was 12 1/2 long."),
         fix: { text: say("leave it as it was"), edit },
       },
-      { id: "blank", severity: "note", text: say("Base is a bought blank."), fix: null },
+      { id: "blank", severity: "note" as const, text: say("Base is a bought blank."), fix: null },
     ];
     shown(<Foot view={{ ...view(false), checks }} onFix={fixed} />);
     fireEvent.click(screen.getByRole("button", { name: "leave it as it was" }));
@@ -172,7 +172,7 @@ describe("the strip", () => {
     height: 56896,
     home: key === "a",
     target,
-    verdict: "eased",
+    verdict: "eased" as const,
     verdictText: say("2 scores by ruler"),
     envelope: "A7 envelope",
   });
