@@ -35,7 +35,19 @@ it("tells what went wrong only where its view has been left, and loses nothing t
   await act(async () => void fireEvent.click(screen.getByRole("button", { name: "Try again" })));
   await waitFor(() => expect(unstored()).toBe(false));
   expect(screen.queryByText(/not stored yet/)).toBeNull();
-  const marks = put.mock.calls.map((call: unknown[]) => (call[1] as { body: { mark: string } }).body.mark);
+
+  // What went wrong before its eyes is said there, and not once more when it is left; what goes wrong later is.
+  const refused = { title: "Refused", detail: "6 by 6 was refused", code: "input.invalid" };
+  const refuses = () => put.mockResolvedValue({ error: refused, response: new Response() } as never);
+  const again = lookAt("kite");
+  refuses();
+  await act(async () => queue.commit([{ edit: "convert", format: "6x6", turn: false }]));
+  await waitFor(() => expect(queue.snapshot().problem).not.toBeNull());
+  act(again);
+  expect(screen.queryByText(/6 by 6 was refused/)).toBeNull();
+  await act(async () => queue.commit([{ edit: "convert", format: "6x6", turn: false }]));
+  expect(await screen.findByText(/6 by 6 was refused/)).toBeTruthy();
+  const marks = put.mock.calls.slice(0, 2).map((call: unknown[]) => (call[1] as { body: { mark: string } }).body.mark);
   expect(new Set(marks).size).toBe(1);
   put.mockRestore();
 });

@@ -12,11 +12,19 @@ const looking = new Map<string, number>();
 const listeners = new Set<() => void>();
 let left: { id: string; queue: DraftQueue }[] = [];
 
-/** What was left behind: designs that nobody looks at with something not stored or not understood. */
+/** What went wrong with a design while it was looked at: said there already. */
+const seen = new Map<string, unknown>();
+
+/** What was left behind: designs that nobody looks at, with something that is not stored or went wrong since. */
 const look = () => {
   const now = [...queues].filter(([id, queue]) => {
     const { waiting, away, failed, problem, clash } = queue.snapshot();
-    return !looking.get(id) && (failed || clash || (problem && !away) || (away && waiting > 0));
+    const wrong = failed?.problem ?? clash ?? (away ? null : problem);
+    if (looking.get(id)) {
+      seen.set(id, wrong);
+      return false;
+    }
+    return (away && waiting > 0) || (wrong !== null && wrong !== seen.get(id));
   });
   left = now.map(([id, queue]) => ({ id, queue }));
   for (const listener of listeners) {
