@@ -24,7 +24,7 @@ public static class Trial
         {
             try
             {
-                if (Attempt.Of(read.Design, target, cancel).Card is { } card)
+                if (Sized(read.Design, target, atHome: target == read.Design.Home, cancel) is { } card)
                 {
                     Go(card, spec.Made is not null);
                 }
@@ -37,6 +37,20 @@ public static class Trial
             {
                 throw new InputProblemException("card.broken", "edits", "with this the card could not be put together or drawn", "a change after which each piece, window and part still has a size of its own and lies on its sheet");
             }
+        }
+    }
+
+    /// <summary>Null where it has no figures, or where what was set cannot be: that is told on the bench, and freed there.</summary>
+    /// <exception cref="InputProblemException">At home, something that it wears cannot be on any card.</exception>
+    private static Card? Sized(Design design, Target target, bool atHome, CancellationToken cancel)
+    {
+        try
+        {
+            return Card.Try(design, target, cancel);
+        }
+        catch (InputProblemException e) when (!atHome || !e.Field.StartsWith("dressing", StringComparison.Ordinal))
+        {
+            return null;
         }
     }
 
