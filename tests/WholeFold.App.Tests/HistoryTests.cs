@@ -105,6 +105,37 @@ public sealed class HistoryTests : IDisposable
         Assert.Equal(HttpStatusCode.NoContent, (await _client.DeleteAsync("/api/inventory/stocks/fern", Cancel)).StatusCode);
     }
 
+    /// <summary>Wherever a state is broken off or what stands in its place: it is told at that design, hides no other, and the last change is undone.</summary>
+    [Theory]
+    [InlineData("")]
+    [InlineData("{")]
+    [InlineData("null")]
+    [InlineData("[]")]
+    [InlineData("{\"wholeFold\": 2, \"construction\": \"gatefold\"")]
+    [InlineData("{\"wholeFold\": \"two\"}")]
+    [InlineData("{\"wholeFold\": 2, \"name\": \"\\ud800\", \"construction\": \"gatefold\", \"format\": \"5x7\"}")]
+    [InlineData("{\"wholeFold\": 2, \"name\": \"x\", \"construction\": \"own-x\", \"format\": \"5x7\", \"made\": {\"id\": \"own-x\"}}")]
+    public async Task A_damaged_design_hides_no_other_and_goes_back_to_what_it_was(string damaged)
+    {
+        var design = await _client.Saved(await _client.Design("tandem"), new ConvertTo("5x7"));
+        await using (var connection = new SqliteConnection($"Data Source={Path.Combine(_studio.Folder, "studio.db")}"))
+        {
+            await connection.OpenAsync(Cancel);
+            await using var command = connection.CreateCommand();
+            command.CommandText = "UPDATE designs SET State = $state WHERE Id = 'tandem'";
+            command.Parameters.AddWithValue("$state", damaged);
+            await command.ExecuteNonQueryAsync(Cancel);
+        }
+
+        var cards = await Http.Read<List<DesignCard>>(await _client.GetAsync("/api/designs", Cancel));
+        var broken = Assert.Single(cards, c => c.Problem is not null);
+        Assert.Equal(("tandem", design.Version, "to 5 × 7"), (broken.Id, broken.Version, broken.Undo));
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await _client.GetAsync("/api/designs/tandem", Cancel)).StatusCode);
+        Assert.Equal(damaged, await _client.GetStringAsync("/api/designs/tandem/file", Cancel));
+        Assert.Null((await _client.Step(design, "undo")).State.Target);
+        Assert.All(await Http.Read<List<DesignCard>>(await _client.GetAsync("/api/designs", Cancel)), c => Assert.Null(c.Problem));
+    }
+
     [Fact]
     public async Task A_file_that_was_deleted_takes_no_change()
     {

@@ -21,6 +21,11 @@ test("dressing by keyboard and by hand: put on, nudged, dragged to another face,
   await expect.poll(async () => (await dressing()).elements.find((e) => e.id === "star")?.place?.from?.length).toBe(1);
   await expect(star).toHaveAttribute("aria-label", /1 9\/16 from the crease between front and back/);
 
+  // Two quick presses are two marks: the second starts from where the first comes to, whether that was answered yet or not.
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("ArrowRight");
+  await expect(star).toHaveAttribute("aria-label", /1 11\/16 from the crease between front and back/);
+
   // Held down and let go of over the other panel it goes there, on marks of the trimmer.
   const from = await star.boundingBox();
   const front = await table.getByRole("button", { name: /^front, inner face|^front:/ }).boundingBox();
@@ -46,7 +51,7 @@ test("dressing by keyboard and by hand: put on, nudged, dragged to another face,
   await expect(table.locator("[data-thing=star]")).toHaveCount(1);
   await page.reload();
   await table.locator("[data-thing=star]").waitFor();
-  for (let i = 0; i < 6; i++) {
+  for (let i = 0; i < 8; i++) {
     await page.keyboard.press("Control+z");
     await page.waitForTimeout(250);
   }
