@@ -12,7 +12,9 @@ using Xunit;
 
 namespace WholeFold.App.Tests;
 
-/// <summary>History is kept as what was done, and leads back to every state byte for byte; nothing happens twice, and nothing into nothing.</summary>
+/// <summary>
+/// History is kept as what was done, and leads back to every state byte for byte; nothing happens twice, and nothing into nothing.
+/// </summary>
 public sealed class HistoryTests : IDisposable
 {
     private readonly Studio _studio = new();
@@ -105,7 +107,9 @@ public sealed class HistoryTests : IDisposable
         Assert.Equal(HttpStatusCode.NoContent, (await _client.DeleteAsync("/api/inventory/stocks/fern", Cancel)).StatusCode);
     }
 
-    /// <summary>Wherever a state is broken off or what stands in its place: it is told at that design, hides no other, and the last change is undone.</summary>
+    /// <summary>
+    /// Wherever a state is broken off or what stands in its place: it is told at that design, hides no other, and the last change is undone.
+    /// </summary>
     [Theory]
     [InlineData("")]
     [InlineData("{")]
