@@ -17,10 +17,38 @@ public sealed record KeptThing(string Kind, string Id, bool ToHand, JsonObject? 
 /// <summary>What was read of a studio's things last, for as long as none of them changes: one of these for each data file.</summary>
 public sealed class ThingsRead
 {
-    private volatile Tuple<string, Inventory>? _last;
+    private readonly Lock _gate = new();
+    private Tuple<string, Inventory>? _last;
+    private int _changes;
 
-    /// <summary>Null until they have been read, and once they are read no more.</summary>
-    internal Tuple<string, Inventory>? Last { get => _last; set => _last = value; }
+    /// <summary>What was read last, null where that is out of date; and how many changes there were.</summary>
+    internal (Tuple<string, Inventory>? Last, int Changes) Now
+    {
+        get
+        {
+            lock (_gate)
+            {
+                return (_last, _changes);
+            }
+        }
+    }
+
+    /// <summary>Keeps what was read, unless something was changed while it was.</summary>
+    internal void Keep(Tuple<string, Inventory> last, int changes)
+    {
+        lock (_gate)
+        {
+            _last = changes == _changes ? last : _last;
+        }
+    }
+
+    internal void Changed()
+    {
+        lock (_gate)
+        {
+            (_last, _changes) = (null, _changes + 1);
+        }
+    }
 }
 
 /// <summary>What the studio has to hand, of every kind alike: kept as it is written down.</summary>
@@ -32,7 +60,8 @@ public sealed class Things(WholeFoldContext context, ThingsRead read)
     /// <summary>What ships, and the studio's own beside it or in its place.</summary>
     public async Task<Inventory> Read(CancellationToken cancel)
     {
-        if (read.Last is { } last)
+        var (known, changes) = read.Now;
+        if (known is { } last)
         {
             Stamp = last.Item1;
             return last.Item2;
@@ -42,7 +71,7 @@ public sealed class Things(WholeFoldContext context, ThingsRead read)
         Stamp = rows.Count == 0 ? "" : Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(string.Join('\n', rows.Select(r => $"{r.Kind} {r.Own}")))));
         var written = rows.GroupBy(r => r.Kind).ToDictionary(g => g.Key, g => (IReadOnlyList<JsonObject>)[.. g.Select(r => (JsonObject)JsonNode.Parse(r.Own!)!)]);
         var inventory = rows.Count == 0 ? Inventory.Shipped : Inventory.Shipped.With(written);
-        read.Last = Tuple.Create(Stamp, inventory);
+        read.Keep(Tuple.Create(Stamp, inventory), changes);
         return inventory;
     }
 
@@ -95,7 +124,7 @@ public sealed class Things(WholeFoldContext context, ThingsRead read)
 
         context.Drawer.Remove(row);
         await context.SaveChangesAsync(cancel);
-        read.Last = null;
+        read.Changed();
         return true;
     }
 
@@ -109,7 +138,7 @@ public sealed class Things(WholeFoldContext context, ThingsRead read)
 
         change(row);
         await context.SaveChangesAsync(cancel);
-        read.Last = null;
+        read.Changed();
     }
 
     private static Kind KindOf(string kind) =>

@@ -1,3 +1,4 @@
+using System.Data.Common;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Http.Metadata;
@@ -27,7 +28,9 @@ internal sealed partial class ProblemHandler(ILogger<ProblemHandler> log) : IExc
         var problem = Problem(exception);
         if (problem is null)
         {
-            if (httpContext.GetEndpoint()?.Metadata.GetMetadata<IAcceptsMetadata>()?.RequestType?.IsAssignableTo(typeof(DeskRequest)) != true)
+            // A data file that cannot be read is no one design's fault.
+            if (exception is DbException or IOException
+                || httpContext.GetEndpoint()?.Metadata.GetMetadata<IAcceptsMetadata>()?.RequestType?.IsAssignableTo(typeof(DeskRequest)) != true)
             {
                 return false;
             }

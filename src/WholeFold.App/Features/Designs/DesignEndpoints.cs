@@ -98,8 +98,11 @@ internal static class DesignEndpoints
                 var cards = new List<DesignCard>(all.Count);
                 foreach (var listed in all)
                 {
-                    var card = listed.Card is { } kept ? JsonSerializer.Deserialize<DesignCard>(kept, Kept)! : await Made(listed, store, reader, cancel);
-                    cards.Add(card with { Latest = listed == latest, Version = listed.Version, Undo = listed.Undo });
+                    // One that was taken out meanwhile is not there any more.
+                    if ((CardKept(listed) ?? await Made(listed, store, reader, cancel)) is { } card)
+                    {
+                        cards.Add(card with { Latest = listed == latest, Version = listed.Version, Undo = listed.Undo });
+                    }
                 }
 
                 return cards;
@@ -147,10 +150,27 @@ internal static class DesignEndpoints
     /// <summary>How the list's cards are kept: read only by the build that wrote them.</summary>
     private static readonly JsonSerializerOptions Kept = new(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) } };
 
-    /// <summary>A card of the list worked out, and kept for the next time.</summary>
-    private static async Task<DesignCard> Made(ListedDesign listed, DesignStore store, DesignReader reader, CancellationToken cancel)
+    /// <summary>What was kept of it; null where that is nothing, or damaged.</summary>
+    private static DesignCard? CardKept(ListedDesign listed)
     {
-        var stored = (await store.Find(listed.Id, cancel))!;
+        try
+        {
+            return listed.Card is { } kept ? JsonSerializer.Deserialize<DesignCard>(kept, Kept) : null;
+        }
+        catch (JsonException)
+        {
+            return null;
+        }
+    }
+
+    /// <summary>A card of the list worked out, and kept for the next time.</summary>
+    private static async Task<DesignCard?> Made(ListedDesign listed, DesignStore store, DesignReader reader, CancellationToken cancel)
+    {
+        if (await store.Find(listed.Id, cancel) is not { } stored)
+        {
+            return null;
+        }
+
         var card = Card(stored, latest: false, reader);
         await store.KeepCard(stored, JsonSerializer.Serialize(card, Kept), cancel);
         return card;
