@@ -103,10 +103,21 @@ internal static class PieceArt
         foreach (var mark in drawing.Marks)
         {
             IReadOnlyList<IReadOnlyList<(double, double)>> lines = [.. mark.Lines.Select(l => (IReadOnlyList<(double, double)>)[.. l.Select(p => (x0 + (p.X * scale), y0 + (p.Y * scale)))])];
-            var pen = mark.Kind switch { "valley" => Pen.Valley, "mountain" => Pen.Mountain, "layer" or "thing" or "inside" or "outside" => Pen.Hair, _ => Pen.Cut };
-            var fill = mark.Kind switch { "inside" => Shade(mark.Tint ?? "#fbf6ea", mark.Light, tinted),
-                "outside" => Shade(mark.Tint ?? "#e7e0d0", mark.Light, tinted), "layer" or "thing" when mark.Tint is { } tint => Shade(tint, mark.Light, tinted), _ => null };
-            yield return new Mark.Path(lines, mark.Closed, mark.New ? pen with { Width = Math.Max(0.6, pen.Width * 3), Colour = Pen.Black } : pen, fill, mark.Kind);
+            var pen = mark.Kind switch
+            {
+                StepMarkKind.Valley => Pen.Valley,
+                StepMarkKind.Mountain => Pen.Mountain,
+                StepMarkKind.Layer or StepMarkKind.Thing or StepMarkKind.Inside or StepMarkKind.Outside => Pen.Hair,
+                _ => Pen.Cut,
+            };
+            var fill = mark.Kind switch
+            {
+                StepMarkKind.Inside => Shade(mark.Tint ?? "#fbf6ea", mark.Light, tinted),
+                StepMarkKind.Outside => Shade(mark.Tint ?? "#e7e0d0", mark.Light, tinted),
+                StepMarkKind.Layer or StepMarkKind.Thing when mark.Tint is { } tint => Shade(tint, mark.Light, tinted),
+                _ => null,
+            };
+            yield return new Mark.Path(lines, mark.Closed, mark.New ? pen with { Width = Math.Max(0.6, pen.Width * 3), Colour = Pen.Black } : pen, fill, mark.Kind.ToString().ToLowerInvariant());
         }
     }
 

@@ -20,15 +20,10 @@ internal sealed class SetByHand : ICheck
             }
 
             var off = (parameter.Value - asked).Abs();
-            if (parameter.Grown && parameter.Past is null && off <= Noticeable.For(card.Figures.Tools.System))
-            {
-                continue;
-            }
-
             var side = parameter.Value < asked ? "less" : "more";
             var text = parameter.Past is { } limit
-                ? Words.Of($"The {parameter.Parameter.Name} was set to {asked:u} and is {parameter.Value:u} here, since {limit.Because}.")
-                : Words.Of($"The {parameter.Parameter.Name} was set to {asked:u}; the nearest that can be set here is {parameter.Value:u}, {off:u} {side}.");
+                ? Words.Of($"The {parameter.Parameter.Name} was set to {asked:u}, and is {parameter.Value:u} here, since {limit.Because}.")
+                : Words.Of($"The {parameter.Parameter.Name} was set to {asked:u}; here it is {parameter.Value:u}, {off:u} {side}: {parameter.Moved()}.");
             yield return new Check("figure-set-by-hand", Severity.Note, text, new Dictionary<string, Length> { ["asked"] = asked, [parameter.Parameter.Id] = parameter.Value, ["off"] = off })
             {
                 AtAGlance = off > Noticeable.For(card.Figures.Tools.System) ? new Verdict(VerdictKind.Eased, Words.Of($"{parameter.Parameter.Name} eased to {parameter.Value}")) : null,

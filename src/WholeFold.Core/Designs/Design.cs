@@ -164,7 +164,7 @@ public sealed record Design
     public Blank? Blank { get; init; }
 
     /// <summary>The blank that it begins with in a format; null in every other than its home.</summary>
-    public Blank? BlankFor(Target target) => target.Key == Home.Key ? Blank : null;
+    public Blank? BlankFor(Target target) => IsHome(target) ? Blank : null;
 
     /// <summary>The sheets that are there; none where nobody said, and all the usual ones count.</summary>
     public IReadOnlyList<Sheet> Sheets { get; init; } = [];
@@ -179,7 +179,8 @@ public sealed record Design
 
     public IReadOnlyDictionary<string, string> Choices { get; init; } = new Dictionary<string, string>();
 
-    /// <summary>Parameters set by hand in the home format. A fixed one is kept in every format, a proportional one scales.</summary>
+    /// <summary>Parameters set by hand in the home format: exactly that there, and in every other format the ideal, a fixed one by its
+    /// size and a proportional one by its ratio.</summary>
     public IReadOnlyDictionary<string, HandFigure> Sets { get; init; } = new Dictionary<string, HandFigure>();
 
     /// <summary>Parameters that are hard in every format and system: what is physically given, or is to be kept exactly.</summary>
@@ -205,10 +206,15 @@ public sealed record Design
         return Prefer.WithRuler && tools.RulerMarks.Count == 0 ? tools with { RulerMarks = [ToolSet.FinestRuler.For(tools.System)] } : tools;
     }
 
-    /// <summary>What was set by hand for a format, over what was set at home; locks apart.</summary>
-    public IReadOnlyDictionary<string, HandFigure> SetsFor(Target target)
+    /// <summary>Whether what was set is taken as it stands, and not looked at for whether the card has it anyway.</summary>
+    internal bool AsWritten { get; init; }
+
+    public bool IsHome(Target target) => target.Key == Home.Key;
+
+    /// <summary>What was set by hand for this very format; locks apart.</summary>
+    public IReadOnlyDictionary<string, HandFigure> SetFor(Target target)
     {
-        var sets = new Dictionary<string, HandFigure>(Sets);
+        var sets = IsHome(target) ? new Dictionary<string, HandFigure>(Sets) : [];
         foreach (var (name, value) in Adjustments.GetValueOrDefault(target.Key) ?? new Dictionary<string, HandFigure>())
         {
             sets[name] = value;

@@ -7,11 +7,29 @@ using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Drawing;
 
+/// <summary>What a line of a step's picture is.</summary>
+public enum StepMarkKind
+{
+    Edge,
+    Valley,
+    Mountain,
+    Cut,
+    Tick,
+    Layer,
+
+    /// <summary>What is stuck on.</summary>
+    Thing,
+
+    /// <summary>A plate of the standing card as it is seen from its inner side.</summary>
+    Inside,
+    Outside,
+}
+
 /// <summary>Something of a step's picture.</summary>
-/// <param name="Kind">edge, valley, mountain, cut, tick, layer, thing, inside or outside.</param>
 /// <param name="New">Whether the step brings it.</param>
 /// <param name="Tint">The colour of what it is made of.</param>
-public sealed record StepMark(string Kind, IReadOnlyList<IReadOnlyList<(double X, double Y)>> Lines, bool Closed, bool New, string? Tint = null, double Light = 1);
+public sealed record StepMark(StepMarkKind Kind, IReadOnlyList<IReadOnlyList<(double X, double Y)>> Lines, bool Closed, bool New,
+    string? Tint = null, double Light = 1);
 
 /// <summary>
 /// What one has in hand after a step: a flat piece with all that is done to it so far, or the card as it stands. What the step
@@ -45,7 +63,7 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
     }
 
     private static StepDrawing Flat(string name, Length width, Length height) =>
-        new(name, Mm(width), Mm(height), [new StepMark("edge", [[(0, 0), (Mm(width), 0), (Mm(width), Mm(height)), (0, Mm(height))]], true, true)]);
+        new(name, Mm(width), Mm(height), [new StepMark(StepMarkKind.Edge, [[(0, 0), (Mm(width), 0), (Mm(width), Mm(height)), (0, Mm(height))]], true, true)]);
 
     private static StepDrawing Piece(Card card, IReadOnlyList<Step> steps, int at, SizedPiece piece, int? part)
     {
@@ -54,14 +72,15 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
         double high = Mm(drawing.Height);
         IReadOnlyList<(double, double)> Line(IEnumerable<Point> points) => [.. points.Select(p => (Mm(p.X), high - Mm(p.Y)))];
         bool Done(Func<Step, bool> it) => steps.Take(at).Any(it);
-        var marks = new List<StepMark> { new("edge", [Line(new Box(Length.Zero, Length.Zero, drawing.Width, drawing.Height).Corners)], true, step.Phase == Phase.Cut) };
+        var marks = new List<StepMark> { new(StepMarkKind.Edge, [Line(new Box(Length.Zero, Length.Zero, drawing.Width, drawing.Height).Corners)], true, step.Phase == Phase.Cut) };
         foreach (var score in drawing.Scores)
         {
             var id = score.Score.Figure.Id.ToString();
             var now = step.Phase == Phase.Score ? step.Figures.ToList().IndexOf(id) : -1;
             if (Done(s => s.Phase == Phase.Score && s.Figures.Contains(id)) || (now >= 0 && now <= (part ?? now)))
             {
-                marks.Add(new(score.Score.Crease.Fold == Fold.Valley ? "valley" : "mountain", [.. score.Parts.Select(p => Line([p.From, p.To]))], false, now >= 0 && now == (part ?? now)));
+                marks.Add(new(score.Score.Crease.Fold == Fold.Valley ? StepMarkKind.Valley : StepMarkKind.Mountain,
+                    [.. score.Parts.Select(p => Line([p.From, p.To]))], false, now >= 0 && now == (part ?? now)));
             }
         }
 
@@ -70,7 +89,7 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
             var opens = $"open-{piece.Piece.Id}-{cut.Cut.Opening.Kind.ToString().ToLowerInvariant()}";
             if (step.Id == opens || Done(s => s.Id == opens))
             {
-                marks.Add(new("cut", [Line(cut.Line)], cut.Closed, step.Id == opens));
+                marks.Add(new(StepMarkKind.Cut, [Line(cut.Line)], cut.Closed, step.Id == opens));
             }
         }
 
@@ -79,7 +98,7 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
             var id = $"layers.{layer.Layer.Id}";
             if (step.Phase > Phase.Cut && (step.Things.Contains(id) || Done(s => s.Phase > Phase.Cut && s.Things.Contains(id))))
             {
-                marks.Add(new("layer", [Line(layer.Outline)], true, step.Things.Contains(id), layer.Layer.Stock.Colour));
+                marks.Add(new(StepMarkKind.Layer, [Line(layer.Outline)], true, step.Things.Contains(id), layer.Layer.Stock.Colour));
             }
         }
 
@@ -87,7 +106,7 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
         {
             foreach (var on in window.On.Where(o => o.Face.Piece == piece.Piece.Id))
             {
-                Put("cut", $"windows.{window.Window.Id}", on.Outline, null);
+                Put(StepMarkKind.Cut, $"windows.{window.Window.Id}", on.Outline, null);
             }
         }
 
@@ -95,7 +114,7 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
         {
             foreach (var on in element.On.Where(o => o.Face.Piece == piece.Piece.Id))
             {
-                Put("thing", $"elements.{element.Element.Id}", on.Outline, element.Element.IsInk ? null : element.Element.Stock.Colour);
+                Put(StepMarkKind.Thing, $"elements.{element.Element.Id}", on.Outline, element.Element.IsInk ? null : element.Element.Stock.Colour);
             }
         }
 
@@ -103,7 +122,7 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
         {
             foreach (var on in contour.On.Where(o => o.Face.Piece == piece.Piece.Id))
             {
-                Put("cut", $"contours.{contour.Contour.Id}", on.Outline, null);
+                Put(StepMarkKind.Cut, $"contours.{contour.Contour.Id}", on.Outline, null);
             }
         }
 
@@ -112,13 +131,13 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
             if (Where(card, piece, mark) is { } spot)
             {
                 var (x, y) = (Mm(spot.X), high - Mm(spot.Y));
-                marks.Add(new("tick", [[(x - Tick, y), (x + Tick, y)], [(x, y - Tick), (x, y + Tick)]], false, true));
+                marks.Add(new(StepMarkKind.Tick, [[(x - Tick, y), (x + Tick, y)], [(x, y - Tick), (x, y + Tick)]], false, true));
             }
         }
 
         return new StepDrawing(piece.Piece.Name, Mm(drawing.Width), high, marks);
 
-        void Put(string kind, string id, IReadOnlyList<Point> outline, string? tint)
+        void Put(StepMarkKind kind, string id, IReadOnlyList<Point> outline, string? tint)
         {
             if (step.Things.Contains(id) || Done(s => s.Things.Contains(id)))
             {
@@ -168,8 +187,8 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
         var corners = shapes.SelectMany(s => s.Corners).ToList();
         var (left, top) = (corners.Min(c => c.X), corners.Max(c => c.Y));
         IReadOnlyList<(double, double)> Line(IReadOnlyList<(double X, double Y)> outline) => [.. outline.Select(c => ((c.X - left) / Length.PerMillimetre, (top - c.Y) / Length.PerMillimetre))];
-        var marks = shapes.Select(s => new StepMark(s.IsLayer ? s.Id is { } id && !id.StartsWith("layers.", StringComparison.Ordinal) ? "thing" : "layer" : s.Inside
-            ? "inside" : "outside", [Line(s.Corners), .. s.Holes.Select(Line)], true, isNew(s), s.Tint, s.Light)).ToList();
+        var marks = shapes.Select(s => new StepMark(s.IsLayer ? s.Id is { } id && !id.StartsWith("layers.", StringComparison.Ordinal) ? StepMarkKind.Thing : StepMarkKind.Layer : s.Inside
+            ? StepMarkKind.Inside : StepMarkKind.Outside, [Line(s.Corners), .. s.Holes.Select(Line)], true, isNew(s), s.Tint, s.Light)).ToList();
         var drawn = marks.SelectMany(m => m.Lines).SelectMany(l => l).ToList();
         return new StepDrawing(name, drawn.Max(p => p.X), drawn.Max(p => p.Y), marks);
     }

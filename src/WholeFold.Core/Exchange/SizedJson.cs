@@ -237,7 +237,7 @@ public static class SizedJson
                 .Select(p => new PlaceJson(p.Id, p.What, p.On, [.. p.From.Select(f => new EdgeJson(f.Edge, LengthJson.Of(f.Distance)))], p.Pose, p.Mark,
                 p.Vanishes))],
             [.. (BondOrder.Of(sized) ?? []).Select(o => Bond(sized, o))],
-            [.. Steps.Of(card).Select(s => new StepJson(s.Id, s.Say.Write(unit), s.Figures, s.Tool, s.Lay, s.Face, s.Bonds, s.Pose, s.Reach, s.Seconds, s.Cautions,
+            [.. Steps.Of(card).Select(s => new StepJson(s.Id, s.Say.Write(unit), s.Figures, s.Tool, s.Lay, s.Face, s.Bonds, s.Pose, s.Reach, card.Design.Inventory.Pace.Of(s.Work), s.Cautions,
                 Name(s.Phase), s.Title, s.Why?.Write(unit), s.LookFor?.Write(unit), s.Holds, s.HoldsFor, s.Marks, s.Gone, s.Pieces, s.Things))],
             DressedJson.Faces(card),
             [.. card.Dressed.Windows.Select(DressedJson.Window)],

@@ -3,6 +3,7 @@ using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Dressing;
 using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Guide;
@@ -59,7 +60,8 @@ internal sealed class DressedSteps
         foreach (var contour in _card.Dressed.Contours)
         {
             var face = contour.On[0].Face;
-            yield return new Step($"contour-{contour.Contour.Id}", Words.Of($"Leave {contour.Contour.Height} more above the head of {face.Name} when it is cut; draw the {(contour.Contour.Shape == ContourShape.Drawn ? "line" : DressingWriter.Name(contour.Contour.Shape))} on from the template and cut along them."), [], machine ? "machine" : "scissors", null, face.Face == Face.Up ? "up" : "down", [], "flat", null, 120 * _cards, machine ? [] : ["scissors"])
+            yield return new Step($"contour-{contour.Contour.Id}",
+                Words.Of($"Leave {contour.Contour.Height} more above the head of {face.Name} when it is cut; draw the {(contour.Contour.Shape == ContourShape.Drawn ? "line" : DressingWriter.Name(contour.Contour.Shape))} on from the template and cut along them."), [], machine ? "machine" : "scissors", null, face.Face == Face.Up ? "up" : "down", [], "flat", null, new Work(Act.Contour, _cards), machine ? [] : ["scissors"])
             {
                 Phase = Phase.Flat, Title = "cut the contour", Pieces = [face.Piece], Things = [$"contours.{contour.Contour.Id}"], Why = Words.Of($"It rises above the height that the card needs, so nothing is lost of that."),
             };
@@ -88,7 +90,7 @@ internal sealed class DressedSteps
         return new Step(
             $"window-{window.Window.Id}", Words.Of($"Cut the window in {window.On[0].Face.Name}, {window.Width.Value} × {window.Height.Value}, through {levels}: {place.Said}.{twice}"),
             [.. window.Sides.Select(s => s.Id.ToString()), place.Id], tool, null, window.On[0].Face.Face == Face.Up ? "up" : "down", [], "flat", null,
-                60 * _cards * window.Quantity, caution is null ? [] : [caution])
+                new Work(Act.Open, _cards * window.Quantity), caution is null ? [] : [caution])
         {
             Phase = Phase.Flat, Title = "cut the window", Pieces = [window.On[0].Face.Piece], Things = [$"windows.{window.Window.Id}"], Gone = [place.Id], Why = window.Width.Said,
             LookFor = Words.Of($"Keep what drops out, {window.Width.Value} × {window.Height.Value}: it may be used again."),
@@ -109,7 +111,8 @@ internal sealed class DressedSteps
 
         foreach (var soft in SoftGoods.Of(_card.Figures, _card.Dressed))
         {
-            yield return new Step($"soft-{soft.Good.Id}", Words.Of($"Cut {(_cards > 1 ? $"{Saying.Count(_cards)} lengths of " : "")}{soft.Length} of {DressingWriter.Name(soft.Good.Kind)}{(soft.Good.Passes > 1 ? $", for {soft.Good.Passes} passes" : "")}; {soft.Hidden}."), [], "scissors", null, null, [], "flat", null, 40 * _cards, ["scissors"])
+            yield return new Step($"soft-{soft.Good.Id}",
+                Words.Of($"Cut {(_cards > 1 ? $"{Saying.Count(_cards)} lengths of " : "")}{soft.Length} of {DressingWriter.Name(soft.Good.Kind)}{(soft.Good.Passes > 1 ? $", for {soft.Good.Passes} passes" : "")}; {soft.Hidden}."), [], "scissors", null, null, [], "flat", null, new Work(Act.CutSoft, _cards), ["scissors"])
             {
                 Phase = Phase.Raise, Title = DressingWriter.Name(soft.Good.Kind), Things = [$"soft.{soft.Good.Id}"],
             };
@@ -160,7 +163,8 @@ internal sealed class DressedSteps
             yield return new Step(
                 $"tick-{face.Key}-{phase switch { Phase.Flat => "flat", Phase.DecorateFlat => "before", Phase.Decorate => "papers", _ => "last" }}",
                 Words.Of($"Tick lightly on {face.First().Face.Name}: {Words.Join("; ", places.Select(p => Words.Of($"for {char.ToLowerInvariant(p.What[0])}{p.What[1..]}, {p.Said}")))}."),
-                [.. places.Select(p => p.Id)], "pencil and ruler", null, face.First().Face.Face == Face.Up ? "up" : "down", [], "flat", null, 15 * _cards * places.Count, [])
+                [.. places.Select(p => p.Id)], "pencil and ruler", null, face.First().Face.Face == Face.Up ? "up" : "down", [], "flat",
+                    null, new Work(Act.Mark, _cards * places.Count), [])
             {
                 Phase = phase, Title = $"tick {face.First().Face.Name}", Pieces = [face.First().Face.Piece], Marks = [.. places.Select(p => p.Id)], LookFor = Words.Of($"The ticks lie where they will be covered, cut away or rubbed out."),
             };
@@ -173,7 +177,7 @@ internal sealed class DressedSteps
         return new Step(
             $"layer-{layer.Id}", Words.Of($"Put {(count > 1 ? $"{Saying.Count(count)} layers" : "the layer")} on: {layer.Role.Name}{(layer.Level > 1 ? ", the second on the first" : "")}, {layer.Width.Value} × {layer.Height.Value}."),
             [layer.Width.Id.ToString(), layer.Height.Id.ToString()], _card.Design.Adhesive.Name, null, layer.Face == Face.Up ? "up" : "down", [], "flat", null,
-                20 * count, _card.Design.Adhesive.Solvent ? ["solvent"] : [])
+                new Work(Act.Paper, count), _card.Design.Adhesive.Solvent ? ["solvent"] : [])
         {
             Phase = phase, Title = $"paper on {layer.Role.Name}", Pieces = [layer.Piece], Things = [$"layers.{layer.Id}"], Holds = _card.Design.Adhesive.Sets, HoldsFor = _card.Design.Adhesive.Sets > 0 ? $"{_card.Design.Adhesive.Name} sets" : null,
             Why = phase == Phase.DecorateFlat && _card.Design.Order == MakingOrder.AssembleFirst ? Words.Of($"It goes on now: once the card is together it lies under a part, or no hand gets there.") : layer.Width.Said,
@@ -188,7 +192,7 @@ internal sealed class DressedSteps
         var raised = element.Element.IsRaised ? Words.Of($" It stands {element.Element.Stands.Hundredths} off.") : Words.Of($"");
         return new Step(
             $"element-{element.Element.Id}", Words.Of($"{verb} {element.Element.Name}, {element.Width.Value} × {element.Height.Value}, on {element.On[0].Face.Name}: {place.Said}.{held}{raised}"),
-            [.. element.Sides.Select(s => s.Id.ToString()), place.Id], tool, null, element.On[0].Face.Face == Face.Up ? "up" : "down", [], "flat", null, 40 * _cards * element.Quantity, [])
+            [.. element.Sides.Select(s => s.Id.ToString()), place.Id], tool, null, element.On[0].Face.Face == Face.Up ? "up" : "down", [], "flat", null, new Work(Act.Element, _cards * element.Quantity), [])
         {
             Phase = phase,
                 Title = $"{(element.Element.IsInk ? element.Element.Made == Made.Printed ? "print" : "stamp" : element.Element.IsRaised ? "raise" : "put on")} {Spoken.The(element.Element.Name)}",

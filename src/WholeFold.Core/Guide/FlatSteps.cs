@@ -2,6 +2,7 @@ using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Dressing;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 using WholeFold.Core.Tooling;
@@ -32,7 +33,7 @@ internal sealed class FlatSteps(Card card, int cards)
             : how.Contains(SetBy.Die) ? ("die", ["rollers"]) : how.Contains(SetBy.Knife) ? ("knife and metal rule", ["knife"]) : ("trimmer", new[] { "trimmer" });
         var count = cards * alike.Sum(p => p.Piece.Quantity);
         var names = Words.List(alike.Select(p => Words.Of($"{(cards * p.Piece.Quantity == 1 ? Spoken.The(p.Piece.Name) : $"{Saying.Count(cards * p.Piece.Quantity)} {Saying.Plural(p.Piece.Name)}")}")));
-        return new Step($"cut-{piece.Piece.Id}", Words.Of($"Cut {names} from {card.Design.StockOf(piece.Piece.Id).Name}: {piece.Width.Value} × {piece.Height.Value}."), [.. alike.SelectMany(p => new[] { p.Width.Id.ToString(), p.Height.Id.ToString() })], tool, null, null, [], "flat", null, 20 * count, cautions)
+        return new Step($"cut-{piece.Piece.Id}", Words.Of($"Cut {names} from {card.Design.StockOf(piece.Piece.Id).Name}: {piece.Width.Value} × {piece.Height.Value}."), [.. alike.SelectMany(p => new[] { p.Width.Id.ToString(), p.Height.Id.ToString() })], tool, null, null, [], "flat", null, new Work(Act.CutPiece, count), cautions)
         {
             Phase = Phase.Cut, Title = alike.Length == 1 ? $"cut {Spoken.The(piece.Piece.Name)}" : $"cut {Saying.Count(alike.Length)} alike", Pieces = [.. alike.Select(p => p.Piece.Id)],
             Why = Words.Of($"{piece.Width.Said}. Cut from the sheet's own edges: they are straight and square."),
@@ -45,7 +46,9 @@ internal sealed class FlatSteps(Card card, int cards)
     {
         var say = Words.Of($"Take the blank{(cards > 1 ? "s" : "")} for {Spoken.The(piece.Piece.Name)}, {blank.Width} × {blank.Height} closed: its spine is there.");
         var trimmed = piece.Along.Setting.How != SetBy.Given;
-        return new Step($"cut-{piece.Piece.Id}", trimmed ? say.Add($" Trim it to {piece.Width.Value} × {piece.Height.Value}.") : say, [piece.Width.Id.ToString(), piece.Height.Id.ToString()], trimmed ? "trimmer" : "as it is there", null, null, [], "flat", null, 20 * cards, trimmed ? ["trimmer"] : [])
+        return new Step($"cut-{piece.Piece.Id}", trimmed ? say.Add($" Trim it to {piece.Width.Value} × {piece.Height.Value}.") : say,
+            [piece.Width.Id.ToString(), piece.Height.Id.ToString()], trimmed ? "trimmer" : "as it is there", null, null, [], "flat",
+                null, new Work(Act.TakeBlank, cards), trimmed ? ["trimmer"] : [])
         {
             Phase = Phase.Cut, Title = "take the blank", Pieces = [piece.Piece.Id], LookFor = Words.Of($"It measures what is said here: no two makers' blanks are alike."),
         };
@@ -66,7 +69,7 @@ internal sealed class FlatSteps(Card card, int cards)
             var cautions = machine ? Array.Empty<string>() : shaped.Count > 0 ? ["trimmer", "scissors"] : new[] { "trimmer" };
             yield return new Step(
                 $"cut-papers-{stock.Key}", Words.Of($"Cut from {layers[0].Stock.Name}: {list}.{strips}{(shaped.Count > 0 ? $" {(shaped.Count == layers.Length ? "Then cut each" : $"Then cut {Words.List(shaped.Select(l => Words.Of($"{Spoken.The(l.Role.Name)}"))).Write(DisplayUnit.Inch)}")} along its template." : "")}"),
-                [.. layers.SelectMany(l => l.Sides).Select(m => m.Id.ToString())], machine ? "machine" : "trimmer", null, null, [], "flat", null, 15 * cards * layers.Sum(l => l.Quantity), cautions)
+                [.. layers.SelectMany(l => l.Sides).Select(m => m.Id.ToString())], machine ? "machine" : "trimmer", null, null, [], "flat", null, new Work(Act.CutPaper, cards * layers.Sum(l => l.Quantity)), cautions)
             {
                 Phase = Phase.Cut, Title = $"cut {layers[0].Stock.Name}", Things = [.. layers.Select(l => $"layers.{l.Id}")],
                 Why = layers[0].Stock.Directional ? Words.Of($"Its pattern has a way up: each is cut with its head to the head of the sheet.") : layers[0].Width.Said,
@@ -90,7 +93,7 @@ internal sealed class FlatSteps(Card card, int cards)
             yield return new Step(
                 $"score-{piece.Piece.Id}-{i + 1}", Words.Of($"Score {Saying.All(piece.Piece.Name, count)} {(pass.Axis == Axis.Y ? "up its height " : "")}at {at}{lies}.{(count > 1 && scores.Count > 1 ? $" All {Saying.Count(count)} at one stop, then the next." : "")}"), [.. scores.Select(s => s.Figure.Id.ToString())],
                 scores[0].Figure.Setting.How == SetBy.Machine ? "machine" : board ? "score board" : "ruler and stylus", pass.Lay switch { Lay.AsItLies => "as it lies", Lay.TurnedRound => "turned round", Lay.TurnedOver => "turned over", _ => "turned over head to foot" },
-                pass.Lay is Lay.AsItLies or Lay.TurnedRound ? "up" : "down", [], "flat", null, 10 * scores.Count * count, [])
+                pass.Lay is Lay.AsItLies or Lay.TurnedRound ? "up" : "down", [], "flat", null, new Work(Act.Score, scores.Count * count), [])
             {
                 Phase = Phase.Score, Title = $"score {Spoken.The(piece.Piece.Name)}", Pieces = [piece.Piece.Id], Why = scores[0].Figure.Said,
                 LookFor = Words.Of($"{(valleys + mountains == 1 ? "One score" : $"{Spoken.First(Saying.Count(valleys + mountains))} scores")}{(mountains > 0 && valleys > 0 ? $", {Saying.Count(valleys)} to fold as valleys and {Saying.Count(mountains)} as mountains" : "")}: each is felt from end to end with a nail."),
@@ -124,7 +127,7 @@ internal sealed class FlatSteps(Card card, int cards)
                 _ => ("knife", "knife and metal rule", $"cut the {kind.First().Opening.Name}"),
             };
             yield return new Step($"open-{piece.Piece.Id}-{kind.Key.ToString().ToLowerInvariant()}", what.Add($"."),
-                [.. lines.SelectMany(l => l.Figures).Select(f => f.Id.ToString())], machine ? "machine" : with, null, "up", [], "flat", null, 60 * count, machine
+                [.. lines.SelectMany(l => l.Figures).Select(f => f.Id.ToString())], machine ? "machine" : with, null, "up", [], "flat", null, new Work(Act.Open, count), machine
                 ? [] : [blade])
             {
                 Phase = Phase.Flat, Title = title, Pieces = [piece.Piece.Id],

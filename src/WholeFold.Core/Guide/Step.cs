@@ -1,4 +1,5 @@
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Guide;
@@ -32,10 +33,10 @@ public enum Phase
 /// <param name="Bonds">The bonds that are made in it.</param>
 /// <param name="Pose">How the card lies while it is done: flat, foldedFlat, closed or standing.</param>
 /// <param name="Reach">How a hand gets to it: flat, closing, or opening.</param>
-/// <param name="Seconds">What it takes, for all the cards.</param>
+/// <param name="Work">What is done in it and how often, for all the cards: what its time is told by.</param>
 /// <param name="Cautions">Where it can hurt, by the ids of <see cref="Steps.Cautions"/>.</param>
 public sealed record Step(string Id, Words Say, IReadOnlyList<string> Figures, string Tool, string? Lay, string? Face, IReadOnlyList<string> Bonds, string Pose,
-    string? Reach, int Seconds, IReadOnlyList<string> Cautions)
+    string? Reach, Work Work, IReadOnlyList<string> Cautions)
 {
     public required Phase Phase { get; init; }
 

@@ -2,6 +2,7 @@ using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Folding;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -64,7 +65,7 @@ public static class Steps
         {
             if (step.Flexes && unset > 0)
             {
-                yield return new Step($"wait-{++n}", Words.Of($"Leave it for {Saying.Minutes(unset)}, flat and under a weight: {why}."), [], "by hand", null, null, [], "flat", null, 0, [])
+                yield return new Step($"wait-{++n}", Words.Of($"Leave it for {Saying.Minutes(unset)}, flat and under a weight: {why}."), [], "by hand", null, null, [], "flat", null, new Work(Act.Wait, 1), [])
                 {
                     Phase = step.Phase, Title = "let it set", Holds = unset, HoldsFor = why, Why = Words.Of($"Folded before that, a paper slides on its glue and its edge lifts."), LookFor = Words.Of($"Nothing slides when a finger pushes it."), Pieces = step.Pieces,
                 };
@@ -91,7 +92,7 @@ public static class Steps
 
         if (left.Count > 0)
         {
-            yield return new Step("rub-out", Words.Of($"Rub out the ticks that are still to be seen."), [], "soft eraser", null, null, [], "shown", null, 15 * cards, [])
+            yield return new Step("rub-out", Words.Of($"Rub out the ticks that are still to be seen."), [], "soft eraser", null, null, [], "shown", null, new Work(Act.RubOut, cards), [])
             {
                 Phase = Phase.Finish, Title = "rub out the ticks", Gone = left, LookFor = Words.Of($"No pencil is seen when it is held to the light."),
             };
@@ -99,11 +100,12 @@ public static class Steps
 
         if (!card.Construction.GoesRound)
         {
-            yield return new Step("break-in", Words.Of($"Break {all} in: open and shut it several times before it is given."), [], "by hand", null, null, [], "shown", null, 20 * cards, [])
+            yield return new Step("break-in", Words.Of($"Break {all} in: open and shut it several times before it is given."), [], "by hand", null, null, [], "shown", null, new Work(Act.BreakIn, cards), [])
             {
                 Phase = Phase.Finish, Title = "break it in", Flexes = true, Why = Words.Of($"Creases give, and what catches is found now and not in the post."), LookFor = Words.Of($"It lies {card.Closed.Width} × {card.Closed.Height} when it is shut, and nothing springs open."),
             };
-            yield return new Step("put-away", card.Envelope is { } e ? Words.Of($"Check {all} against its envelope, {e.Name}, {e.Width} × {e.Height}.") : Words.Of($"Check {all} against the envelope that is made for it."), [], "by hand", null, null, [], "closed", null, 10 * cards, [])
+            yield return new Step("put-away", card.Envelope is { } e
+                ? Words.Of($"Check {all} against its envelope, {e.Name}, {e.Width} × {e.Height}.") : Words.Of($"Check {all} against the envelope that is made for it."), [], "by hand", null, null, [], "closed", null, new Work(Act.PutAway, cards), [])
             {
                 Phase = Phase.Finish, Title = "into its envelope", Why = Words.Of($"Shut it is {card.Closed.Width} × {card.Closed.Height} and {card.Thickness.Greatest.Millimetres:0.0} mm thick at the most."), LookFor = Words.Of($"It goes in and out without being pushed."),
             };

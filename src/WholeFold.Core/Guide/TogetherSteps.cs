@@ -1,5 +1,6 @@
 using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -26,7 +27,8 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
             var name = _figures.Pieces.First(p => p.Piece.Id == piece.Key).Piece.Name;
             yield return new Step(
                 $"tick-{piece.Key}", Words.Of($"Tick lightly on {Saying.All(name, cards)}: {Words.Join("; ", places.Take(MostPlaces).Select(p => Words.Of($"for {Lower(p.Place.What)}, {p.Place.Said}")))}{(places.Count > MostPlaces ? $"; and the other {Saying.Count(places.Count - MostPlaces)} alike" : "")}."),
-                [.. piece.Select(p => p.Place.Id)], "pencil and ruler", null, piece.First().Bond.Bond.A.On.Face == Face.Up ? "up" : "down", [], "flat", null, 20 * cards * places.Count, [])
+                [.. piece.Select(p => p.Place.Id)], "pencil and ruler", null, piece.First().Bond.Bond.A.On.Face == Face.Up ? "up"
+                    : "down", [], "flat", null, new Work(Act.Mark, cards * places.Count), [])
             {
                 Phase = Phase.Flat, Title = $"tick {Spoken.The(name)}", Pieces = [piece.Key], Marks = [.. piece.Select(p => p.Place.Id)],
                 Why = Words.Of($"Once it is folded no ruler lies on it."), LookFor = Words.Of($"Two ticks for each part, where it will cover them."),
@@ -46,7 +48,7 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
     {
         var places = Places.Of(_figures).Where(p => step.Places?.Contains(p.Id) == true).ToList();
         var told = Words.Join("", places.Select(p => Words.Of($" {p.What}: {p.Said}.")).Prepend(Words.Of($"{step.Text}")));
-        return new Step($"make-{i + 1}", told, [.. places.Select(p => p.Id)], "by hand", null, null, [], "flat", null, 30 * cards, [])
+        return new Step($"make-{i + 1}", told, [.. places.Select(p => p.Id)], "by hand", null, null, [], "flat", null, new Work(Act.MakeUp, cards), [])
         {
             Phase = i == 0 ? Phase.Fold : Phase.Bond, Title = i == 0 ? "fold and burnish" : InShort(step.Text), Pieces = [.. card.Pieces.Select(p => p.Piece.Id)],
                 Flexes = true, Marks = [.. places.Where(p => p.Mark.Length > 0).Select(p => p.Id)],
@@ -78,7 +80,7 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
         return new Step(
             $"make-{i + 1}", say.Add($" It is right when {step.RightWhen}."), [.. bonds.Select(b => $"places.{b.Bond.Id}")], tape.Name, null, bonds[0].Bond.A.On.Face == Face.Up ? "up" : "down", [.. bonds.Select(b => b.Bond.Id)],
             last switch { LaidBy.Flat => "flat", LaidBy.FoldedFlat => "foldedFlat", LaidBy.Closed => "closed", _ => "standing" },
-                last switch { LaidBy.Closed => "closing", LaidBy.Opening => "opening", _ => "flat" }, 30 * cards * bonds.Count, tape.Solvent ? ["solvent"] : [])
+                last switch { LaidBy.Closed => "closing", LaidBy.Opening => "opening", _ => "flat" }, new Work(Act.Bond, cards * bonds.Count), tape.Solvent ? ["solvent"] : [])
         {
             Phase = Phase.Bond, Title = bonds.Count == 1 ? $"bond {Spoken.The(_figures.PlateOf(bonds[0].Bond.B.Plate).Name)}" : $"{Saying.Count(bonds.Count)} bonds",
             Pieces = [.. bonds.SelectMany(b => new[] { b.Bond.A.Piece.Piece, b.Bond.B.Piece.Piece }).Distinct()], Flexes = bonds.Any(b => b.Laid != LaidBy.Flat),
@@ -92,7 +94,7 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
     public static Step Lead(Figures figures, IReadOnlyList<CreaseRef> leads)
     {
         var names = leads.Select(l => figures.Pieces.First(p => p.Piece.Id == l.Piece).Score(l.Index).Place).ToList();
-        return new Step("lead", Words.Of($"Open the {Creases(names)} first and the others after them; close it the other way about. Moved all at once, its parts would run into each other."), [], "by hand", null, null, [], "shown", null, 20, [])
+        return new Step("lead", Words.Of($"Open the {Creases(names)} first and the others after them; close it the other way about. Moved all at once, its parts would run into each other."), [], "by hand", null, null, [], "shown", null, new Work(Act.TryOut, 1), [])
         {
             Phase = Phase.Finish, Title = "how it opens", Flexes = true,
         };

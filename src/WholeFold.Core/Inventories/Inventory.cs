@@ -40,6 +40,9 @@ public sealed class Inventory
 
     public IReadOnlyList<Adhesive> Adhesives => All<Adhesive>();
 
+    /// <summary>How long each act of a step takes.</summary>
+    public Pace Pace { get; } = Pace.Estimated;
+
     /// <summary>What structural bonds are made with unless said otherwise.</summary>
     public Adhesive BondTape => Adhesives.First(a => a.Bonds);
 

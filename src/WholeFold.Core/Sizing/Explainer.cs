@@ -81,7 +81,7 @@ internal sealed class Explainer(Construction construction, ToolSet tools, Proble
             {
                 var ideal = builder.Ideals[name.Id];
                 var moved = values[name] - ideal;
-                Step(Words.Of($"{Capital(parameter.Name)} goes from {new Length(ideal.Nearest())} to {new Length(values[name].Nearest())}, {MovedBecause(tools)}."), ratio * moved);
+                Step(Words.Of($"{Capital(parameter.Name)} goes from {new Length(ideal.Nearest())} to {new Length(values[name].Nearest())}; {MovedBecause(parameter)}."), ratio * moved);
             }
         }
 
@@ -98,7 +98,40 @@ internal sealed class Explainer(Construction construction, ToolSet tools, Proble
         return reasons;
     }
 
-    internal static string MovedBecause(ToolSet tools) => tools.Exact ? "so that every figure is a whole one" : tools.HasBoard ? "the nearest that your board and trimmer can set" : "the nearest that your ruler can set";
+    /// <summary>
+    /// What a parameter was moved for: its scores' groove where one of them is on one now, else only a mark that its ruler or trimmer
+    /// has. Which is nearest is not said, since a groove further off is preferred to a mark.
+    /// </summary>
+    public Words MovedBecause(Parameter parameter)
+    {
+        if (tools.Exact)
+        {
+            return Words.Of($"so that every figure is a whole one");
+        }
+
+        var scores = ScoresOf(parameter);
+        var on = scores.Count(s => s.OnGroove);
+        var value = Settled(Symbol.Parameter(parameter.Id));
+        return on == 0 ? scores.Count == 0 ? Words.Of($"{value:u} is on a mark of your trimmer") : Words.Of($"{value:u} can be set with your ruler")
+            : on == scores.Count ? on == 1 ? Words.Of($"with {value:u} its score is on a groove") : Words.Of($"with {value:u} its scores are on grooves")
+            : Words.Of($"with {value:u} {on} of its scores are on grooves");
+    }
+
+    /// <summary>The scores that hang on a parameter, and whether each is on a groove, the piece turned round or not.</summary>
+    private List<(Affine At, bool OnGroove)> ScoresOf(Parameter parameter)
+    {
+        var symbol = Symbol.Parameter(parameter.Id);
+        Length At(Affine figure) => new(Value(figure).Nearest());
+        return [.. construction.Pieces.SelectMany(p => Enumerable.Range(0, p.Creases.Count).Select(i => (At: p.Position(i), p.Along))
+                .Concat(p.Lines.Where(p.RunsAcross).Select(l => (At: p.Axis == Axis.X ? l.From.Y : l.From.X, Along: p.Across))))
+            .Where(s => s.At.Terms.ContainsKey(symbol)).Select(s =>
+                (s.At, tools.OnStop(At(s.At)) || tools.OnStop(At(s.Along) - At(s.At))))];
+    }
+
+    /// <summary>What a figure from home moves within at most, where scores of it are off a groove.</summary>
+    public Length? HeldWithin(Parameter parameter) => tools is { HasBoard: true, Exact: false }
+        && builder.FromHome.ContainsKey(parameter.Id)
+        && ScoresOf(parameter).Any(s => !s.OnGroove) ? new Length(builder.Band(builder.Ideals[parameter.Id])) : null;
 
     private string Why(Length format) =>
         tools.OnCutMark(format) ? "which the board asked for" : "the nearest mark of your trimmer that is not above it";
@@ -157,6 +190,7 @@ internal sealed class Explainer(Construction construction, ToolSet tools, Proble
         var ideal = builder.Ideals[name.Id];
         return builder.Locked.Contains(name.Id) ? Words.Of($"{so} (locked)")
             : builder.Asked.TryGetValue(name.Id, out var asked) && asked == Settled(name) ? Words.Of($"{so} (as you set it)")
+            : builder.FromHome.TryGetValue(name.Id, out var home) ? Words.Of($"{so} ({home.Said(new Length(ideal.Nearest()))})")
             : tools.LooksLike(Settled(name), new Length(ideal.Nearest())) ? Words.Of($"{so}")
             : Words.Of($"{so} (its rule gives {new Length(ideal.Nearest())})");
     }

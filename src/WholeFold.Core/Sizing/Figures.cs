@@ -40,7 +40,10 @@ public enum Hold
     /// <summary>It follows its rule.</summary>
     Free,
 
-    /// <summary>A person set it: exactly that on the tools it was set with, the nearest on others.</summary>
+    /// <summary>A person set it at home, and here that gives its ideal.</summary>
+    FromHome,
+
+    /// <summary>A person set it for this format: exactly that on the tools it was set with, the nearest on others.</summary>
     Set,
 
     /// <summary>It is physically given, or is to be kept exactly: hard everywhere.</summary>
@@ -50,11 +53,17 @@ public enum Hold
 /// <summary>A parameter's value, what it would ideally be, and whether a person set it.</summary>
 public sealed record SizedParameter(Parameter Parameter, Length Value, Length Ideal, Hold Hold)
 {
-    /// <summary>What a person set, as it stands in this format; null where nobody did.</summary>
+    /// <summary>What a person set for this format; null where nobody did.</summary>
     public Length? Asked { get; init; }
 
-    /// <summary>What was set at home grew or shrank with the format, so that it lies on no mark to begin with.</summary>
-    public bool Grown { get; init; }
+    /// <summary>What a person set at home, of which this is the ideal.</summary>
+    internal Elsewhere? FromHome { get; init; }
+
+    /// <summary>What it moves within, where for that alone scores of it are off a groove; null where none is.</summary>
+    public Length? Within { get; init; }
+
+    /// <summary>Why it is not at what was asked for, where it is not.</summary>
+    public required Func<Words> Moved { get; init; }
 
     /// <summary>The limit that a lock is past, or that what was set would be past.</summary>
     public Limit? Past { get; init; }
@@ -65,13 +74,16 @@ public sealed record SizedParameter(Parameter Parameter, Length Value, Length Id
     public Words Said(ToolSet tools)
     {
         ArgumentNullException.ThrowIfNull(tools);
+        var near = tools.LooksLike(Value, Ideal);
         return Hold switch
         {
             Hold.Locked => Words.Of($"locked"),
-            Hold.Set when Asked is { } asked && asked != Value => Words.Of($"you set {asked}; {Explainer.MovedBecause(tools)}"),
+            Hold.Set when Asked is { } asked && asked != Value => Words.Of($"you set {asked:u}; {Moved()}"),
             Hold.Set => Words.Of($"as you set it"),
-            _ when tools.LooksLike(Value, Ideal) => Words.Of($"{Parameter.Rule}"),
-            _ => Words.Of($"its rule gives {Ideal} ({Parameter.Rule}); {Explainer.MovedBecause(tools)}"),
+            Hold.FromHome when Within is { } band => FromHome!.Said(Ideal).Add($"; no groove holds its scores within {band:u} of that"),
+            Hold.FromHome => near ? FromHome!.Said(Ideal) : FromHome!.Said(Ideal).Add($"; {Moved()}"),
+            _ when near => Words.Of($"{Parameter.Rule}"),
+            _ => Words.Of($"its rule gives {Ideal:u} ({Parameter.Rule}); {Moved()}"),
         };
     }
 }

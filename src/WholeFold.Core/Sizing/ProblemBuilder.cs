@@ -8,12 +8,17 @@ using WholeFold.Core.Tooling;
 namespace WholeFold.Core.Sizing;
 
 /// <summary>An ideal that is not the construction's own, and where it comes from.</summary>
-/// <param name="ByHand">A person set it: nothing that nobody set makes it give way.</param>
-internal readonly record struct Wish(Rational Value, Words Because, bool ByHand = false)
+/// <param name="Value">How long it would be; or how many times its rule, where <paramref name="OfRule"/>.</param>
+/// <param name="ByHand">A person set it for this very format: nothing that nobody set makes it give way.</param>
+internal readonly record struct Wish(Rational Value, Words Because, bool ByHand = false, bool OfRule = false)
 {
-    /// <param name="scaled">Whether it was scaled with the format, or is the very length.</param>
-    public static Wish OfHand(Rational value, bool atHome, bool scaled) =>
-        new(value, scaled ? Words.Of($"what you set at home, grown or shrunk with the format") : atHome ? Words.Of($"as you set it") : Words.Of($"what you set at home"), ByHand: true);
+    /// <summary>What was set for this format, on other tools than these.</summary>
+    public static Wish Here(Length value) => new(value.Units, Words.Of($"as you set it"), ByHand: true);
+
+    /// <summary>What was set at home, in another format: its size there, or how many times its rule it was.</summary>
+    public static Wish Elsewhere(Elsewhere set) => set.OfRule is { } times
+        ? new(times, Words.Of($"{set.Home:u} at {set.Format}, in proportion"), OfRule: true)
+        : new(set.Home.Units, Words.Of($"as at {set.Format}"));
 }
 
 /// <summary>What a sheet has for a piece, along its chain and across it.</summary>
@@ -74,8 +79,8 @@ internal sealed class ProblemBuilder
     /// <summary>A bought blank that is one of the pieces: what is there is not cut.</summary>
     public Blank? Blank { get; init; }
 
-    /// <summary>Those of them that grew or shrank with the format, and so lie on no mark to begin with.</summary>
-    public IReadOnlySet<string> Grown { get; init; } = new HashSet<string>();
+    /// <summary>What was set at home and is the ideal here, where it is treated like any ideal.</summary>
+    public IReadOnlyDictionary<string, Elsewhere> FromHome { get; init; } = new Dictionary<string, Elsewhere>();
 
     /// <summary>Where a format names what is shown: the plate, and how large it is to be. The closed card follows from it.</summary>
     public NamedPlate? Named { get; init; }
@@ -341,7 +346,8 @@ internal sealed class ProblemBuilder
             }
 
             var wished = _wishes.TryGetValue(parameter.Id, out var wish);
-            var ideal = wished ? wish.Value : parameter.Ideal.Evaluate(_tools.System, Value);
+            var ideal = wished && !wish.OfRule ? wish.Value : parameter.Ideal.Evaluate(_tools.System, Value);
+            ideal = wish.OfRule ? (ideal * wish.Value).Nearest() : ideal;
             var origin = wished
                 ? Words.Of($"{Capital(parameter.Name)} {Near(ideal)}: {wish.Because}")
                 : Words.Of($"{Capital(parameter.Name)} {Near(ideal)}: {parameter.Rule}");

@@ -103,46 +103,38 @@ public static class Sizer
         var pins = new Dictionary<string, Length>(design.Locks);
         var wishes = new Dictionary<string, Wish>();
         var asked = new Dictionary<string, Length>();
-        var grown = new HashSet<string>();
-        var atHome = target.Key == design.Home.Key;
-        var adjusted = design.Adjustments.GetValueOrDefault(target.Key);
         var blank = design.BlankFor(target);
         var named = blank is null ? NamedAt(design, target, tools) : null;
-        var home = NamedAt(design, design.Home, tools);
         var closed = blank is null ? named?.Closed ?? target : new Target(target.Format with { Width = blank.Width, Height = blank.Height }, false);
-        ProblemBuilder Bare(Target where) => new(construction, where, tools, design.Papers, design.Priority, design.Prefer, new Dictionary<string, Length>(), new Dictionary<string, Wish>());
-        ProblemBuilder? bare = null, bareHome = null;
-        foreach (var (name, hand) in design.SetsFor(target).Where(s => !design.Locks.ContainsKey(s.Key)))
+        foreach (var (name, hand) in design.SetFor(target).Where(s => !design.Locks.ContainsKey(s.Key)))
         {
-            var parameter = construction.Parameters.First(p => p.Id == name);
-            var here = atHome || adjusted?.ContainsKey(name) == true;
-
-            // A proportional parameter keeps its relation to the ideal; a fixed one, or one set for this format, its size.
-            Rational Scaled()
+            asked[name] = hand.Value;
+            if (IsWrittenDown(design, target, tools, name, hand))
             {
-                bare ??= Bare(closed);
-                bareHome ??= Bare(home?.Closed ?? design.Home);
-                var there = bareHome.At(parameter.Ideal);
-                return there.IsZero ? hand.Value.Units : new Rational((bare.At(parameter.Ideal) / there * hand.Value.Units).Nearest());
+                // Left to the search it comes to the very same, with all that hangs on it.
             }
-
-            var scales = !here && parameter.OnConversion == OnConversion.Proportional;
-            var value = scales ? Scaled() : hand.Value.Units;
-            asked[name] = new Length(value.Nearest());
-            if (scales)
-            {
-                grown.Add(name);
-            }
-
-
             // Nothing is on every tool, and what may be nothing though its limits forbid it is that where a person says so.
-            if ((parameter.ZeroByHand is not null && value.IsZero) || (firm && !scales && hand.Tools == tools.Id))
+            else if ((hand.Value == Length.Zero && construction.Parameters.First(p => p.Id == name).ZeroByHand is not null)
+                || (firm && hand.Tools == tools.Id))
             {
-                pins[name] = asked[name];
+                pins[name] = hand.Value;
             }
             else
             {
-                wishes[name] = Wish.OfHand(value, here, scales);
+                wishes[name] = Wish.Here(hand.Value);
+            }
+        }
+
+        var fromHome = Elsewhere.Of(design, target).Where(s => !asked.ContainsKey(s.Key)).ToDictionary();
+        foreach (var (name, set) in fromHome)
+        {
+            if (set.Home == Length.Zero && construction.Parameters.First(p => p.Id == name).ZeroByHand is not null)
+            {
+                (pins[name], asked[name]) = (set.Home, set.Home);
+            }
+            else
+            {
+                wishes[name] = Wish.Elsewhere(set);
             }
         }
 
@@ -152,9 +144,14 @@ public static class Sizer
         }
 
         return new ProblemBuilder(construction, closed, tools, design.Papers, design.Priority, design.Prefer, pins,
-            wishes) { Locked = design.Locks.Keys.ToHashSet(), Asked = asked, Grown = grown, Named = named?.Plate, Led = led, Rooms = rooms ?? [], Blank = blank,
+            wishes) { Locked = design.Locks.Keys.ToHashSet(), Asked = asked, FromHome = fromHome, Named = named?.Plate, Led = led, Rooms = rooms ?? [], Blank = blank,
             Cancel = cancel };
     }
+
+    /// <summary>Set at home, on these tools, to what the card has anyway.</summary>
+    private static bool IsWrittenDown(Design design, Target target, ToolSet tools, string name, HandFigure hand) =>
+        !design.AsWritten && design.IsHome(target) && hand.Tools == tools.Id && design.Adjustments.GetValueOrDefault(target.Key)?.ContainsKey(name) != true
+        && !Elsewhere.Counting(design).ContainsKey(name);
 
     /// <summary>Where a format names what is shown: the plate, and the closed card that has it at its ideals.</summary>
     private static (Target Closed, NamedPlate Plate)? NamedAt(Design design, Target target, ToolSet tools)
@@ -205,15 +202,21 @@ public static class Sizer
         SizedParameter Sized(Parameter parameter)
         {
             var (exact, isSet) = (values[Symbol.Parameter(parameter.Id)], builder.Asked.TryGetValue(parameter.Id, out var asked));
-            var hold = builder.Locked.Contains(parameter.Id) ? Hold.Locked : isSet ? Hold.Set : Hold.Free;
+            var hold = builder.Locked.Contains(parameter.Id) ? Hold.Locked : isSet ? Hold.Set : builder.FromHome.ContainsKey(parameter.Id) ? Hold.FromHome : Hold.Free;
             var limit = hold switch
             {
                 Hold.Locked => ProblemBuilder.Past(parameter, exact, explainer.Value),
                 Hold.Set when asked.Units != exact => ProblemBuilder.Past(parameter, asked.Units, explainer.Value),
                 _ => null,
             };
-            return new SizedParameter(parameter, new Length(exact.Nearest()), new Length(builder.Ideals[parameter.Id].Nearest()), hold) { Asked = isSet ? asked
-                : null, Grown = builder.Grown.Contains(parameter.Id), Past = limit };
+            return new SizedParameter(parameter, new Length(exact.Nearest()), new Length(builder.Ideals[parameter.Id].Nearest()), hold) 
+            {
+                Asked = isSet ? asked : null,
+                FromHome = builder.FromHome.GetValueOrDefault(parameter.Id),
+                Past = limit,
+                Within = explainer.HeldWithin(parameter),
+                Moved = () => explainer.MovedBecause(parameter),
+            };
         }
 
         var sizer = new PieceSizer(explainer, tools, design.Prefer, relaxation);

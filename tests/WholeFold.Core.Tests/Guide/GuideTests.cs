@@ -33,7 +33,8 @@ public class GuideTests
         Assert.Contains("Score all twelve bases at 3/8, 2 1/2", Say(score), StringComparison.Ordinal);
         Assert.EndsWith("All twelve at one stop, then the next.", Say(score), StringComparison.Ordinal);
         Assert.DoesNotContain("one stop", Say(one.Single(s => s.Phase == Phase.Score)), StringComparison.Ordinal);
-        Assert.Equal(12 * one.Sum(s => s.Phase == Phase.Score ? s.Seconds : 0), twelve.Sum(s => s.Phase == Phase.Score ? s.Seconds : 0));
+        Assert.Equal(12 * one.Where(s => s.Phase == Phase.Score).Sum(s => Pace.Estimated.Of(s.Work)),
+            twelve.Where(s => s.Phase == Phase.Score).Sum(s => Pace.Estimated.Of(s.Work)));
         Assert.Contains("All twelve lie on each other", twelve[0].LookFor!.Write(DisplayUnit.Inch), StringComparison.Ordinal);
     }
 

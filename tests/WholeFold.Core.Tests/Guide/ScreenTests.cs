@@ -65,25 +65,26 @@ public class ScreenTests
             if (step.Phase == Phase.Score)
             {
                 scored++;
-                Assert.Equal(scored, drawings[0].Marks.Count(m => m.Kind is "valley" or "mountain"));
+                Assert.Equal(scored, drawings[0].Marks.Count(m => m.Kind is StepMarkKind.Valley or StepMarkKind.Mountain));
                 Assert.Single(drawings[0].Marks, m => m.New);
-                Assert.Equal(scored - 1, drawings[0].Before.Marks.Count(m => m.Kind is "valley" or "mountain"));
+                Assert.Equal(scored - 1, drawings[0].Before.Marks.Count(m => m.Kind is StepMarkKind.Valley or StepMarkKind.Mountain));
             }
 
             var due = steps.Take(screen.Step + 1).SelectMany(s => s.Things).ToHashSet();
             if (!due.Contains("windows.eye"))
             {
-                Assert.DoesNotContain(drawings.SelectMany(d => d.Marks), m => m.Kind == "cut");
+                Assert.DoesNotContain(drawings.SelectMany(d => d.Marks), m => m.Kind == StepMarkKind.Cut);
             }
 
             if (!due.Any(t => t.StartsWith("elements.", StringComparison.Ordinal)))
             {
-                Assert.DoesNotContain(drawings.SelectMany(d => d.Marks), m => m.Kind == "thing");
+                Assert.DoesNotContain(drawings.SelectMany(d => d.Marks), m => m.Kind == StepMarkKind.Thing);
             }
         }
 
         var window = StepDrawing.Of(card, steps, steps.ToList().FindIndex(s => s.Id == "window-eye"));
-        Assert.Single(window[0].Marks, m => m is { Kind: "cut", New: true });
-        Assert.Contains(StepDrawing.Of(card, steps, steps.ToList().FindIndex(s => s.Id == "element-star"))[0].Marks, m => m is { Kind: "thing", New: true });
+        Assert.Single(window[0].Marks, m => m is { Kind: StepMarkKind.Cut, New: true });
+        Assert.Contains(StepDrawing.Of(card, steps, steps.ToList().FindIndex(s => s.Id == "element-star"))[0].Marks, m =>
+            m is { Kind: StepMarkKind.Thing, New: true });
     }
 }

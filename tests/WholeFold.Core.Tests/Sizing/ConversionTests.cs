@@ -104,9 +104,9 @@ public class ConversionTests
         string Why(string construction, string home, string target, string pin) =>
             string.Join(' ', Size(Spec(construction, home, pin) with { Target = target }).All.SelectMany(f => f.Reasons)
             .Select(r => r.Why.Write(DisplayUnit.Inch)));
-        Assert.Contains("what you set at home, grown or shrunk with the format", Why("winged-lock-gatefold", "5x5", "5x7", "centre=1"), StringComparison.Ordinal);
+        Assert.Contains("1 1/4 in at 5 × 5, in proportion", Why("winged-lock-gatefold", "5x5", "6x6", "centre=1 1/4"), StringComparison.Ordinal);
         var kept = Why("plain-fold", "dl", "a2-us", "frontShort=20mm");
-        Assert.Contains("what you set at home", kept, StringComparison.Ordinal);
-        Assert.DoesNotContain("grown or shrunk", kept, StringComparison.Ordinal);
+        Assert.Contains("as at DL", kept, StringComparison.Ordinal);
+        Assert.DoesNotContain("in proportion", kept, StringComparison.Ordinal);
     }
 }

@@ -18,7 +18,8 @@ internal sealed partial class Oracle
 {
     private readonly CpModel _model = new();
     private readonly Construction _construction;
-    private readonly Target _target;
+    private readonly (Target At, IReadOnlyDictionary<string, Length> Set)? _home;
+    private Target _target;
     private readonly ToolSet _tools;
     private readonly Stock _stock;
     private readonly long _fine;
@@ -30,9 +31,13 @@ internal sealed partial class Oracle
     private readonly bool _noSixteenths;
     private readonly List<LinearExpr> _sixteenths = [];
 
-    public Oracle(Construction construction, Target target, ToolSet tools, Stock stock, CostOrder order, bool noSixteenths)
+    /// <param name="home">Where figures were set, and which: elsewhere they give the ideals.</param>
+    public Oracle(Construction construction, Target target, ToolSet tools, Stock stock, CostOrder order, bool noSixteenths,
+        (Target At, IReadOnlyDictionary<string, Length> Set)? home = null)
     {
+        var set = home?.Set ?? new Dictionary<string, Length>();
         (_construction, _target, _tools, _stock, _order, _noSixteenths) = (construction, target, tools, stock, order, noSixteenths);
+        _home = home;
 
         // Parameters count in half marks of the ruler, W and H in marks of the trimmer.
         _fine = tools.RulerMarks[0].Units / 2;
@@ -56,18 +61,15 @@ internal sealed partial class Oracle
         foreach (var parameter in construction.Parameters)
         {
             var ideal = Exact(parameter.Ideal);
-            foreach (var least in parameter.Min.Select(l => Exact(l.Value)))
+            if (set.TryGetValue(parameter.Id, out var value))
             {
-                ideal = ideal < least ? least : ideal;
+                ideal = parameter.OnConversion == OnConversion.Proportional && IdealAtHome(parameter) is { IsZero: false } there
+                    ? (ideal * value.Units / there).Nearest() : value.Units;
             }
 
-            foreach (var most in parameter.Max.Select(l => Exact(l.Value)))
-            {
-                ideal = ideal > most ? most : ideal;
-            }
-
+            ideal = Clamped(parameter, ideal);
             _ideals[parameter.Id] = ideal;
-            _fineVars[parameter.Id] = parameter.Held ? _model.NewConstant(ideal.Nearest() / _fine) : _model.NewIntVar(0, 243_840 / _fine, parameter.Id);
+            _fineVars[parameter.Id] = parameter.Held && !set.ContainsKey(parameter.Id) ? _model.NewConstant(ideal.Nearest() / _fine) : _model.NewIntVar(0, 243_840 / _fine, parameter.Id);
         }
 
         foreach (var parameter in construction.Parameters)
@@ -95,7 +97,8 @@ internal sealed partial class Oracle
 
         var led = construction.Pieces.SelectMany(p => p.Panels.SkipLast(1).Select(q => q.Extent).Concat(p.Lines.SelectMany(l => new[] { l.From.X, l.From.Y })))
             .SelectMany(at => at.Terms.Keys).Select(s => s.Id).ToHashSet();
-        bool IsFree(Affine cut) => cut.Terms.Keys.Where(s => s.Kind == SymbolKind.Parameter && construction.Parameters.Any(p => p.Id == s.Id && !p.Held)).ToList() is { Count: > 0 } moves
+        bool Moves(Parameter p) => !p.Held || set.ContainsKey(p.Id);
+        bool IsFree(Affine cut) => cut.Terms.Keys.Where(s => s.Kind == SymbolKind.Parameter && construction.Parameters.Any(p => p.Id == s.Id && Moves(p))).ToList() is { Count: > 0 } moves
             && moves.All(s => !led.Contains(s.Id));
         var fineness = new List<LinearExpr>();
         var off = new List<LinearExpr>();
@@ -143,7 +146,7 @@ internal sealed partial class Oracle
 
         var distance = new List<LinearExpr>();
         var discomfort = new List<LinearExpr>();
-        foreach (var parameter in construction.Parameters.Where(p => !p.Held))
+        foreach (var parameter in construction.Parameters.Where(Moves))
         {
             var ideal = _ideals[parameter.Id];
             var band = Math.Max((ideal * new Rational(15, 100)).Nearest(), tools.GrooveRows[0].Step.Units / 2);
@@ -167,6 +170,42 @@ internal sealed partial class Oracle
         LinearExpr[] first = order.Priority switch { Priority.Board => [c, o, s, f, g, d], Priority.Proportions => [s, c, d, o, f], _ => [s, c, o, f, g, d] };
         LinearExpr[] last = [LinearExpr.Sum(turns), LinearExpr.Sum(settings)];
         _cost = [.. first, .. order.StopsFirst ? last.Reverse() : last];
+    }
+
+    /// <summary>The rule's ideal at home, with everything else as it was set there.</summary>
+    private Rational IdealAtHome(Parameter parameter)
+    {
+        var (here, ideals) = (_target, _ideals.ToDictionary());
+        var (at, set) = _home!.Value;
+        _target = at;
+        foreach (var each in _construction.Parameters.TakeWhile(p => p != parameter))
+        {
+            _ideals[each.Id] = set.TryGetValue(each.Id, out var value) ? value.Units : Clamped(each, Exact(each.Ideal));
+        }
+
+        var found = Exact(parameter.Ideal);
+        _target = here;
+        foreach (var (id, ideal) in ideals)
+        {
+            _ideals[id] = ideal;
+        }
+
+        return found;
+    }
+
+    private Rational Clamped(Parameter parameter, Rational ideal)
+    {
+        foreach (var least in parameter.Min.Select(l => Exact(l.Value)))
+        {
+            ideal = ideal < least ? least : ideal;
+        }
+
+        foreach (var most in parameter.Max.Select(l => Exact(l.Value)))
+        {
+            ideal = ideal > most ? most : ideal;
+        }
+
+        return ideal;
     }
 
     /// <summary>A cost's entries in the order in which they count.</summary>

@@ -21,7 +21,7 @@ internal sealed class RandomDesigns(int seed, bool byHand = true)
     /// <summary>Found to keep a search busy for minutes before it had a budget.</summary>
     public static IReadOnlyList<DesignSpec> Known { get; } =
     [
-        new() { Construction = "inside-tunnel", Format = "3x8in", Target = "133.3x187.7mm", Tools = "machine", Set = Set(("layers", "2"), ("depth", "1/4")) },
+        new() { Construction = "inside-tunnel", Format = "133.3x187.7mm", Tools = "machine", Set = Set(("layers", "2"), ("depth", "1/4")) },
         new() { Construction = "sleeve-gatefold", Format = "5x7", Tools = "fine-ruler", Prefer = ["no-sixteenths"], Set = Set(("die", "oval")), Own = Own(new ToolSpec { Id = "fine-ruler", Name = "Ruler", Units = "mm", TrimmerMark = "1", RulerMark = "1" }) },
         .. new[] { "tier-scene", "pillar-tiers", "stair-step", "slider-stand" }.SelectMany(c => new[] { "3.3", "5" }.Select(groove => new DesignSpec
         {

@@ -1296,7 +1296,7 @@ export interface components {
             leftOut: string[];
         };
         DrawnMark: {
-            kind: string;
+            kind: components["schemas"]["StepMarkKind"];
             lines: number[][];
             closed: boolean;
             new: boolean;
@@ -1321,7 +1321,7 @@ export interface components {
             frame: number;
         };
         DressRow: {
-            kind: string;
+            kind: components["schemas"]["DressRowKind"];
             id: string;
             name: string;
             detail: string;
@@ -1337,6 +1337,8 @@ export interface components {
             /** Format: int32 */
             level: number;
         };
+        /** @enum {unknown} */
+        DressRowKind: "layer" | "window" | "contour" | "element" | "soft";
         DressView: {
             name: string;
             construction: string;
@@ -1588,7 +1590,7 @@ export interface components {
          * @description How far a parameter was given into the search's hands.
          * @enum {unknown}
          */
-        Hold: "free" | "set" | "locked";
+        Hold: "free" | "fromHome" | "set" | "locked";
         InventoryView: {
             kinds: components["schemas"]["KindView"][];
             constructions: components["schemas"]["CatalogueItem"][];
@@ -1748,6 +1750,11 @@ export interface components {
             key: string;
             next: components["schemas"]["SentencePart"][][];
         };
+        /**
+         * @description What a line of somebody's own list is about.
+         * @enum {unknown}
+         */
+        OwnKind: "piece" | "paper" | "window" | "finished";
         OwnLeftView: {
             /** Format: int32 */
             line: number;
@@ -1765,7 +1772,7 @@ export interface components {
             /** Format: int32 */
             line: number;
             name: string;
-            kind: string;
+            kind: components["schemas"]["OwnKind"];
             /** Format: int32 */
             quantity: number;
             /** Format: int64 */
@@ -2006,7 +2013,7 @@ export interface components {
             at: components["schemas"]["Figure"];
             runs: components["schemas"]["ScoreRun"];
             direction: components["schemas"]["Fold"];
-            kind: string;
+            working: boolean;
             how: components["schemas"]["SetBy"];
             lay: components["schemas"]["Lay"];
             label: components["schemas"]["FigureText"];
@@ -2228,6 +2235,11 @@ export interface components {
             height: number;
             panels: components["schemas"]["ClosedPanel"][];
         };
+        /**
+         * @description What a line of a step's picture is.
+         * @enum {unknown}
+         */
+        StepMarkKind: "edge" | "valley" | "mountain" | "cut" | "tick" | "layer" | "thing" | "inside" | "outside";
         StripFormat: {
             key: string;
             format: string;

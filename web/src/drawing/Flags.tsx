@@ -56,7 +56,7 @@ export function Flags({
       // biome-ignore lint/a11y/noStaticElementInteractions: a shortcut for the pointer; the keyboard opens the same figure in the list
       <g
         key={score.figureId}
-        className={`${d.score} ${d[score.direction]} ${score.kind === "set" ? d.glued : ""} ${selected === score.figureId ? d.chosen : ""}`}
+        className={`${d.score} ${d[score.direction]} ${!score.working ? d.glued : ""} ${selected === score.figureId ? d.chosen : ""}`}
         onClick={() => onSelect(score.figureId)}
         data-part="score"
       >

@@ -23,7 +23,7 @@ export function FreeScore({
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: a shortcut for the pointer; the keyboard opens the same figure in the list
     <g
-      className={`${d.score} ${d[score.direction]} ${score.kind === "set" ? d.glued : ""} ${chosen ? d.chosen : ""}`}
+      className={`${d.score} ${d[score.direction]} ${!score.working ? d.glued : ""} ${chosen ? d.chosen : ""}`}
       onClick={() => onSelect(score.figureId)}
       data-part="score"
       data-score={score.figureId}

@@ -244,7 +244,7 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
     /// <summary>Where there are no figures, what is set by hand is still shown, so that it can be let go.</summary>
     private List<ParameterView> SetByHand()
     {
-        var set = _design.SetsFor(_target).ToDictionary(s => s.Key, s => s.Value.Value);
+        var set = _design.SetFor(_target).ToDictionary(s => s.Key, s => s.Value.Value);
         foreach (var (name, value) in _design.Locks)
         {
             set[name] = value;

@@ -42,7 +42,7 @@ internal static class PieceTeller
             At = teller.Figure(score.Figure.Value),
             Runs = drawn.Runs,
             Direction = score.Crease.Fold,
-            Kind = score.Crease.Working ? "working" : "set",
+            Working = score.Crease.Working,
             How = setting.How,
             Lay = setting.Lay,
             Label = teller.Text(setting.At),

@@ -54,7 +54,8 @@ public sealed record ScoreView
 
     public required Fold Direction { get; init; }
 
-    public required string Kind { get; init; }
+    /// <summary>Whether it moves whenever the card is opened; else it is glued and never moves again.</summary>
+    public required bool Working { get; init; }
 
     public required SetBy How { get; init; }
 

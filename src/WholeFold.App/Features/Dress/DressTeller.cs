@@ -166,26 +166,28 @@ internal sealed class DressTeller(Desk desk, Card card)
     }
 
     private IEnumerable<DressRow> Layers() => card.Layers.Select(l => new DressRow(
-        "layer", l.Id, l.Stock.Name, $"{l.Role.Name}{(l.Level > 1 ? ", on the first" : "")}{(l.ToWriteOn ? ", to write on" : "")}", _tell.Say(Words.Of($"{l.Width.Value} × {l.Height.Value}")), l.Quantity, null,
+        DressRowKind.Layer, l.Id, l.Stock.Name, $"{l.Role.Name}{(l.Level > 1 ? ", on the first" : "")}{(l.ToWriteOn ? ", to write on" : "")}", _tell.Say(Words.Of($"{l.Width.Value} × {l.Height.Value}")), l.Quantity, null,
         _tell.Say(l.HowToCut is { } how ? Words.Of($"{l.Width.Said}. To cut it: {how}.") : Words.Of($"{l.Width.Said}.")), l.Stock.Colour ?? Unpainted, l.Stock.Pattern, [.. l.On.Select(o => o.On.Id)], l.Role.Id, l.Level));
 
     private IEnumerable<DressRow> Windows() => card.Dressed.Windows.Select(w => new DressRow(
-        "window", w.Window.Id, w.Window.Called, $"{w.On[0].Face.Name}, {(w.Die is { } die ? $"{die.Name}{(die.IsOwned ? "" : ", not there")}" : "by knife")}{(w.Shift is null ? "" : ", passed twice")}", _tell.Say(Words.Of($"{w.Width.Value} × {w.Height.Value}")), w.Quantity,
+        DressRowKind.Window, w.Window.Id, w.Window.Called,
+            $"{w.On[0].Face.Name}, {(w.Die is { } die ? $"{die.Name}{(die.IsOwned ? "" : ", not there")}" : "by knife")}{(w.Shift is null ? "" : ", passed twice")}", _tell.Say(Words.Of($"{w.Width.Value} × {w.Height.Value}")), w.Quantity,
         Was(w.Home, (w.Width.Value, w.Height.Value)), _tell.Say(w.Width.Said), null, null, [.. w.On.Select(o => o.Face.Id)], w.Window.Role, 0));
 
     private IEnumerable<DressRow> Contours() => card.Dressed.Contours.Select(c => new DressRow(
-        "contour", c.Contour.Id, Spoken.First(c.Contour.Shape == ContourShape.Drawn ? "contour" : DressingWriter.Name(c.Contour.Shape)), $"head of {c.On[0].Face.Name}", _tell.Say(Words.Of($"{c.Contour.Height} higher")), c.On.Sum(o => o.Face.Copies.Count), null,
+        DressRowKind.Contour, c.Contour.Id, Spoken.First(c.Contour.Shape == ContourShape.Drawn ? "contour"
+            : DressingWriter.Name(c.Contour.Shape)), $"head of {c.On[0].Face.Name}", _tell.Say(Words.Of($"{c.Contour.Height} higher")), c.On.Sum(o => o.Face.Copies.Count), null,
         _tell.Say(Words.Of($"The piece is cut {c.Contour.Height} higher there, and its head cut along the line.")), null, null, [.. c.On.Select(o => o.Face.Id)], c.Contour.Role, 0));
 
     private IEnumerable<DressRow> Elements() => card.Dressed.Elements.Select(e => new DressRow(
-        "element", e.Element.Id, Spoken.First(e.Element.Name), $"{(e.On.Count == 0 ? "where nobody sees it" : e.On[0].Face.Name)} · {How(e.Element)}", _tell.Say(Words.Of($"{e.Width.Value} × {e.Height.Value}")), e.Quantity,
+        DressRowKind.Element, e.Element.Id, Spoken.First(e.Element.Name), $"{(e.On.Count == 0 ? "where nobody sees it" : e.On[0].Face.Name)} · {How(e.Element)}", _tell.Say(Words.Of($"{e.Width.Value} × {e.Height.Value}")), e.Quantity,
         Was(e.Home, (e.Width.Value, e.Height.Value)),
         _tell.Say(e.TooLarge > Length.Zero
             ? Words.Of($"{e.TooLarge} too large for its face here.{(e.WouldTake.Count > 0 ? $" It would go on {e.WouldTake[0].Name}." : "")}") : e.Width.Said),
             e.Element.IsInk ? null : e.Element.Stock.Colour, null, [.. e.On.Select(o => o.Face.Id)], e.Element.Role, 0));
 
     private IEnumerable<DressRow> Soft() => SoftGoods.Of(card.Figures, card.Dressed).Select(g => new DressRow(
-        "soft", g.Good.Id, Spoken.First(DressingWriter.Name(g.Good.Kind)), $"{card.Dressed.Roles.RoleOf(g.Good.Role)?.Name ?? g.Good.Role.Split('.')[^2]} · {DressingWriter.Name(g.Good.Rule)}", _tell.Say(Words.Of($"{g.Length}")), 1, null, _tell.Say(Words.Of($"{Spoken.First(g.Hidden)}.")), null, null, [], g.Good.Role, 0));
+        DressRowKind.Soft, g.Good.Id, Spoken.First(DressingWriter.Name(g.Good.Kind)), $"{card.Dressed.Roles.RoleOf(g.Good.Role)?.Name ?? g.Good.Role.Split('.')[^2]} · {DressingWriter.Name(g.Good.Rule)}", _tell.Say(Words.Of($"{g.Length}")), 1, null, _tell.Say(Words.Of($"{Spoken.First(g.Hidden)}.")), null, null, [], g.Good.Role, 0));
 
     private static string How(Element element) => element.IsInk ? DressingWriter.Name(element.Made) : element.Held switch
     {

@@ -37,12 +37,21 @@ public sealed record SideView(string Id, string Name, string Colour, long Width,
 /// <param name="Faces">How many faces one sees in it.</param>
 public sealed record DressPose(string Id, string Name, int Faces, int Frame);
 
+/// <summary>What a line of the list is about.</summary>
+public enum DressRowKind
+{
+    Layer,
+    Window,
+    Contour,
+    Element,
+    Soft,
+}
+
 /// <summary>A line of the list, in the order in which the card is made.</summary>
-/// <param name="Kind">layer, window, contour, element or soft.</param>
 /// <param name="Was">Its size at home, where that is another one.</param>
 /// <param name="Why">How its size came about.</param>
 /// <param name="Faces">The ids of the faces that it is on.</param>
-public sealed record DressRow(string Kind, string Id, string Name, string Detail, IReadOnlyList<SentencePart> Size, int Count, IReadOnlyList<SentencePart>? Was,
+public sealed record DressRow(DressRowKind Kind, string Id, string Name, string Detail, IReadOnlyList<SentencePart> Size, int Count, IReadOnlyList<SentencePart>? Was,
     IReadOnlyList<SentencePart> Why, string? Colour, Pattern? Pattern, IReadOnlyList<string> Faces, string Role, int Level);
 
 /// <summary>A role or face that can be dressed.</summary>

@@ -25,7 +25,7 @@ public sealed record OwnRequest([property: MaxLength(20_000), ManyLines] string 
 
 /// <summary>A piece as it was read, to be drawn: its sides and scores in units.</summary>
 /// <param name="Mountains">Of its scores those that are said to fold away from one.</param>
-public sealed record OwnPieceView(int Line, string Name, string Kind, int Quantity, long Width, long Height, IReadOnlyList<long> Scores,
+public sealed record OwnPieceView(int Line, string Name, OwnKind Kind, int Quantity, long Width, long Height, IReadOnlyList<long> Scores,
     IReadOnlyList<long> Mountains, IReadOnlyList<long> Cross, bool AlongWidth, string Size);
 
 /// <param name="Sure">How sure the rule is, in hundredths.</param>
@@ -99,7 +99,7 @@ internal static class OwnEndpoints
         var taken = own.Take(reader);
         return new OwnView(
             Says(own).Parts(unit),
-            [.. own.List.Pieces.Select(p => new OwnPieceView(p.Line, p.Name, p.Kind.ToString().ToLowerInvariant(), p.Quantity, p.First.Units, p.Second.Units,
+            [.. own.List.Pieces.Select(p => new OwnPieceView(p.Line, p.Name, p.Kind, p.Quantity, p.First.Units, p.Second.Units,
                 [.. p.Scores.Select(s => s.Units)], [.. p.Scores.Where(at => p.Folds.GetValueOrDefault(at) == Fold.Mountain).Select(at => at.Units)],
                 [.. p.Cross.Select(s => s.Units)], p.AlongFirst, $"{LengthWriter.Write(p.First, p.Unit)} × {LengthWriter.Write(p.Second, p.Unit)}"))],
             [.. own.Figures.Select(f => new OwnFigureView(f.Line, f.Called, f.Figure, LengthWriter.Parts(f.Value, unit), f.Now is { } now && (now - f.Value)

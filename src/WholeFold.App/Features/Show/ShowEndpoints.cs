@@ -5,6 +5,7 @@ using WholeFold.Core.Exchange;
 using WholeFold.Core.Guide;
 using WholeFold.Core.Input;
 using WholeFold.Core.Lists;
+using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Print;
 
@@ -45,7 +46,7 @@ internal static class ShowEndpoints
         var names = NamesOf(card);
         return new ShowView(
             desk.Spec.Name, desk.Design.Family.Name, tell.Say(tell.NameAndSize(desk.Target)), tell.Symbol, LengthWriter.Symbol(other), steps.Count,
-            (int)Math.Ceiling(steps.Sum(s => s.Seconds + s.Holds) / 60d), Ready(card, steps, cards),
+            (int)Math.Ceiling(steps.Sum(s => card.Design.Inventory.Pace.Of(s.Work) + s.Holds) / 60d), Ready(card, steps, cards),
             [.. screens.Select(screen =>
             {
                 var step = steps[screen.Step];
@@ -61,9 +62,9 @@ internal static class ShowEndpoints
                     Why = screen.Why is { } why ? tell.Say(why) : null,
                     LookFor = step.LookFor is { } look ? tell.Say(look) : null,
                     Tool = step.Tool,
-                    Seconds = step.Seconds,
+                    Seconds = card.Design.Inventory.Pace.Of(step.Work),
                     Holds = step.Holds,
-                    Waits = step is { Seconds: 0, Holds: > 0 },
+                    Waits = step is { Work.Act: Act.Wait, Holds: > 0 },
                     HoldsFor = step.HoldsFor,
                     Cautions = [.. step.Cautions.Select(c => Steps.Cautions[c])],
                     Drawings = [.. StepDrawing.Of(card, steps, screen.Step, screen.Part).Select(Drawn)],

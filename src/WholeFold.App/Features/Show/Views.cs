@@ -1,5 +1,6 @@
 using WholeFold.App.Features.Bench;
 using WholeFold.Core.Designs;
+using WholeFold.Core.Drawing;
 using WholeFold.Core.Guide;
 using WholeFold.Core.Measure;
 
@@ -16,7 +17,8 @@ public record ShowRequest : DeskRequest
 /// <param name="Lines">Each line's corners, x and y by turns, in tenths of a millimetre.</param>
 /// <param name="New">Whether the step brings it.</param>
 /// <param name="Light">0 to 1.</param>
-public sealed record DrawnMark(string Kind, IReadOnlyList<IReadOnlyList<int>> Lines, bool Closed, bool New, string? Tint, double Light);
+public sealed record DrawnMark(StepMarkKind Kind, IReadOnlyList<IReadOnlyList<int>> Lines, bool Closed, bool New, string? Tint,
+    double Light);
 
 /// <summary>What one has in hand after a step, in tenths of a millimetre from its upper left corner.</summary>
 public sealed record DrawnStep(string Name, int Width, int Height, IReadOnlyList<DrawnMark> Marks);

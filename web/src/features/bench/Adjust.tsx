@@ -96,6 +96,9 @@ const WISHES = "which wish comes first";
 /** An option as it is said: "backTab" is "back tab". */
 const spoken = (option: string) => option.replace(/([a-z])([A-Z])/g, (_, a: string, b: string) => `${a} ${b.toLowerCase()}`);
 
+/** What stands beside a parameter that does not follow its rule. */
+const heldBy: Partial<Record<Schemas["Hold"], string>> = { set: "set by you", fromHome: "from the home size" };
+
 function Trade({
   parameter,
   range,
@@ -148,7 +151,7 @@ function Trade({
         onClick={onOpen}
       >
         <span>{parameter.name}</span>
-        <small>{locked ? "locked" : parameter.hold === "set" ? "set by you" : ""}</small>
+        <small>{locked ? "locked" : (heldBy[parameter.hold] ?? "")}</small>
         <b>
           <Fig figure={moving === null ? parameter.value.text : (stops[at]?.text ?? parameter.value.text)} /> {unit}
         </b>
