@@ -9,7 +9,7 @@ internal static class AllChecks
         new Stands(), new RoundedFigures(), new NotProvenBest(), new ClosedInFormat(), new RoundACard(), new UnderFormat(), new SheetFits(), new EasedToSheet(),
         new BegunWithBlank(), new ScoresOffGroove(), new ZeroByHand(), new LockedPastLimit(), new TabNarrow(), new WindowMargin(), new DieNotOwned(),
         new MarksTheFront(), new PlaceToWrite(), new LightCard(), new CarrierTakes(), new TapeWiderThanTab(), new WhiteCore(), new UnequalPieces(),
-        new NobodySees(), new MovedIn(), new SetByHand(), new WetGlue(), new ScoredWithCare(), new CrossGrain(), new EnvelopeFits(), new KnifeWork(),
+        new NobodySees(), new SceneHidden(), new MovedIn(), new SetByHand(), new WetGlue(), new ScoredWithCare(), new CrossGrain(), new EnvelopeFits(), new KnifeWork(),
         new LongerThanTools(), new OneSided(), new Directional()];
 
     /// <summary>All findings, the gravest first, and of two as grave the one that is looked for first.</summary>

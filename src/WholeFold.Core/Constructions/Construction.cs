@@ -74,8 +74,9 @@ public sealed record Bond(string Id, BondSide A, BondSide B, string LinedUp, Pai
 /// <param name="Free">By panel, the part that is free, where something is bonded over the rest; the whole panel where it is not named.</param>
 /// <param name="Reveal">A border of the construction's own, where the design's reveal does not apply.</param>
 /// <param name="ToWriteOn">It is there for the message.</param>
+/// <param name="IsScene">It stands behind other parts, and is there to be looked at past them.</param>
 public sealed record LayerRole(string Id, string Name, string Piece, IReadOnlyList<string> Panels, Face Face, int Levels, bool BothFaces,
-    IReadOnlyDictionary<string, Rectangle> Free, Affine? Reveal = null, bool ToWriteOn = false)
+    IReadOnlyDictionary<string, Rectangle> Free, Affine? Reveal = null, bool ToWriteOn = false, bool IsScene = false)
 {
     /// <summary>What is added to the id of a role on both faces to name the other one.</summary>
     public const string OtherFace = "-back";

@@ -170,7 +170,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     public BondHandle Bonded(string id) => _bonds.Any(b => b.Id == id && !b.IsLoose) ? new BondHandle(id) : throw new InvalidOperationException($"there is no bond {id}.");
 
     public ConstructionBuilder Layer(string id, string name, PieceHandle piece, string[] panels, Face face, int levels = 1, bool bothFaces = false,
-        Rectangle? free = null, Affine? reveal = null, Rectangle[]? frees = null, bool write = false)
+        Rectangle? free = null, Affine? reveal = null, Rectangle[]? frees = null, bool write = false, bool scene = false)
     {
         ArgumentNullException.ThrowIfNull(piece);
         ArgumentNullException.ThrowIfNull(panels);
@@ -181,7 +181,7 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
 
         // One free part for all the panels, or one for each of them.
         var parts = panels.Select((panel, i) => (panel, Part: frees?[i] ?? free)).Where(p => p.Part is not null).ToDictionary(p => p.panel, p => p.Part!);
-        _layers.Add(new LayerRole(id, name, piece.Id, panels, face, levels, bothFaces, parts, reveal, write));
+        _layers.Add(new LayerRole(id, name, piece.Id, panels, face, levels, bothFaces, parts, reveal, write, scene));
         return this;
     }
 

@@ -14,7 +14,7 @@ internal static class InsideBox
         c.Layer("front", "front", c.The("card"), ["front"], Face.Down, levels: 2);
         c.Layer("inside", "inside the front, for the message", c.The("card"), ["front"], Face.Up,
             free: new Rectangle(Zero, Zero, W - Name("depth"), H), write: true);
-        c.Layer("scene", "scene in the box", c.The("box"), ["base"], Face.Up);
+        c.Layer("scene", "scene in the box", c.The("box"), ["base"], Face.Up, scene: true);
         c.Step("Fold the card and the box, and burnish both ways.");
         Assembled(c);
     });

@@ -25,7 +25,10 @@ internal static class InsideTunnel
                 least: "wider windows", most: "more layer shows");
             var hair = c.Allow(new NestedPanel());
             var plies = c.Allow(new BoxDepth(n));
-            var (f, shallow) = (d / (n + 1), Pair.Of(1, 8, 3m));
+            var (share, shallow) = (d / (n + 1), Pair.Of(1, 8, 3m));
+            var f = c.Length("tab", "tab", "width of the tabs that the layers hang on", share, n == 1 ? "half the depth" : "its share of the depth",
+                [(shallow, "a narrower tab does not hold")], [(share, "a wider one leaves no room for the tabs behind it")],
+                least: "hidden", most: "surer bond");
             var (w, h) = (W - d - hair, H - hair);
             c.Require("plies", d - (n * f) - plies, "the layers' own plies must fit behind them");
             var tabs = new List<BondHandle>();
@@ -35,7 +38,7 @@ internal static class InsideTunnel
                 var inset = margin + (k * step);
                 var layerPiece = c.Piece(id, name, Axis.X, h, "the window panel, a hair less, and both tabs",
                     "the card's height, a hair less", [Panel("tab-left", "left tab", f, shallow) with { IsTab = true }, Panel("face", "layer", w),
-                    Panel("tab-right", "right tab", f, shallow) with { IsTab = true }], [Valley(90, n == 1 ? "half the depth" : "its share of the depth"),
+                    Panel("tab-right", "right tab", f, shallow) with { IsTab = true }], [Valley(90, "the tab"),
                     Valley(90, "the tab and the layer", closed: 0)]).Is(PartFunction.GoesInside);
                 layerPiece.Opening("window", "window", "face", new Rectangle(f + inset, foot + (k * step), f + w - inset, h - inset),
                     "a step narrower on every side than the window before it");
@@ -53,7 +56,7 @@ internal static class InsideTunnel
             }
 
             c.Layer("front", "front", c.The("card"), ["front"], Face.Down, levels: 2);
-            c.Layer("scene", "scene behind the layers", c.The("box"), ["base"], Face.Up);
+            c.Layer("scene", "scene behind the layers", c.The("box"), ["base"], Face.Up, scene: true);
             c.Step("Fold the card, the box and the layers, and burnish both ways.");
             c.Press("Bond the layers' tabs inside the box, the one behind the window first, tabs pointing to the window.", Pressed.Closed,
                 "each tab touches the crease or the tab before it, and the windows are concentric", tabs);

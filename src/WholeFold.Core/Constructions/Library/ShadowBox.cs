@@ -41,6 +41,10 @@ internal static class ShadowBox
                 "as the rest of the frame", [(margin, "the foot is no narrower than the rest")], [(H / 2, "a higher one leaves no window")],
                 OnConversion.Fixed, least: "wider window", most: "room for a sentiment");
             var m = W - depth;
+            var high = n == 0 ? H : c.Length("middleHeight", n == 1 ? "middle height" : "height of the middles",
+                "height of what stands in the box, counted from the foot", 0.4m * H, "0.4 of the card's height",
+                [(Pair.Of(3, 4, 20m), "a lower one does not show")], [(H, "a higher one stands out of the closed card")],
+                least: "more of the scene", most: "more before the scene");
             var frontPiece = c.Piece("front", "Front", Axis.X, H, "the card's width and the depth once more", "the card's height",
                 [Panel("wall-left", "left wall", depth), Panel("face", "front", m), Panel("wall-right", "right wall", depth)],
                 [Mountain(-90, "the depth", closed: 0), Mountain(-90, "the depth and the front; the right wall is what is left")]);
@@ -50,6 +54,7 @@ internal static class ShadowBox
                 [Tab("tab-left", "left tab", tab), Panel("back", "back", m), Tab("tab-right", "right tab", tab)],
                 [Valley(90, "the tab"), Valley(90, "the tab and the back", closed: 0)]);
             Rectangle Strip(Affine from, Affine to) => new(from, Zero, to, H);
+            Rectangle Low(Affine from, Affine to) => new(from, Zero, to, high);
             var backLeft = c.Bond("back-left", frontPiece["wall-left"].Down(Strip(Zero, tab)), backPiece["tab-left"].Down(Strip(tab, Zero)),
                 "the back's crease level with the wall's edge");
             var backRight = c.Bond("back-right", frontPiece["wall-right"].Down(Strip(W + depth, W + depth - tab)),
@@ -60,28 +65,28 @@ internal static class ShadowBox
             {
                 // On the back's tabs the middle hangs inside the back, so it is a hair less.
                 var hair = c.Allow(new NestedPanel());
-                var middlePiece = c.Piece("middle1", "Middle", Axis.X, H, "the front's width, a hair less, and both tabs", "the card's height",
+                var middlePiece = c.Piece("middle1", "Middle", Axis.X, high, "the front's width, a hair less, and both tabs", "the middle's height",
                     [Tab("tab-left", "left tab", f), Panel("face", "middle", m - hair), Tab("tab-right", "right tab", f)],
                     [Mountain(-90, "the back's tab", closed: 0), Mountain(-90, "the tab and the middle")]);
-                tabs.Add(c.Bond("middle1-left", backPiece["tab-left"].Up(Strip(Zero, tab)), middlePiece["tab-left"].Up(Strip(f, Zero)),
+                tabs.Add(c.Bond("middle1-left", backPiece["tab-left"].Up(Low(Zero, tab)), middlePiece["tab-left"].Up(Low(f, Zero)),
                     "the tab's edge into the back's crease"));
-                tabs.Add(c.Bond("middle1-right", backPiece["tab-right"].Up(Strip(tab + m, (2 * tab) + m)),
-                    middlePiece["tab-right"].Up(Strip((2 * f) + m - hair, f + m - hair)), "the same on the right", play: hair));
+                tabs.Add(c.Bond("middle1-right", backPiece["tab-right"].Up(Low(tab + m, (2 * tab) + m)),
+                    middlePiece["tab-right"].Up(Low((2 * f) + m - hair, f + m - hair)), "the same on the right", play: hair));
             }
 
             for (var k = 1; k <= n && !shallow; k++)
             {
                 var (id, name) = ($"middle{k}", n == 1 ? "Middle" : $"Middle {k}, counted from the back");
-                var middlePiece = c.Piece(id, name, Axis.X, H, "the front's width and both tabs", "the card's height",
+                var middlePiece = c.Piece(id, name, Axis.X, high, "the front's width and both tabs", "the middle's height",
                     [Tab("tab-left", "left tab", f), Panel("face", "middle", m), Tab("tab-right", "right tab", f)],
                     [Mountain(-90, n == 1 ? "half of the depth that is free" : "its share of the depth that is free", closed: 0),
                     Mountain(-90, "the tab and the middle")]);
-                tabs.Add(c.Bond($"{id}-left", frontPiece["wall-left"].Down(Strip(tab + ((k - 1) * f), tab + (k * f))),
-                    middlePiece["tab-left"].Up(Strip(Zero, f)), k == 1 ? "the tab's edge against the edge of the back's tab"
+                tabs.Add(c.Bond($"{id}-left", frontPiece["wall-left"].Down(Low(tab + ((k - 1) * f), tab + (k * f))),
+                    middlePiece["tab-left"].Up(Low(Zero, f)), k == 1 ? "the tab's edge against the edge of the back's tab"
                     : "the tab's edge against the crease of the middle behind it"));
                 tabs.Add(c.Bond($"{id}-right",
-                    frontPiece["wall-right"].Down(Strip(W + depth - tab - ((k - 1) * f), W + depth - tab - (k * f))),
-                    middlePiece["tab-right"].Up(Strip((2 * f) + m, f + m)), "the same on the right"));
+                    frontPiece["wall-right"].Down(Low(W + depth - tab - ((k - 1) * f), W + depth - tab - (k * f))),
+                    middlePiece["tab-right"].Up(Low((2 * f) + m, f + m)), "the same on the right"));
             }
 
             // Within the limits of its margins the window is never smaller than this.
@@ -89,7 +94,7 @@ internal static class ShadowBox
             c.Require("window-height", H - foot - margin - Construction.SmallestWindow, "the window would be too low to see through");
             c.NamedShown(frontPiece["face"]);
             c.Trade("depth", "depth", depth, "window", m - (2 * margin));
-            c.Layer("back", "scene on the back", backPiece, ["back"], Face.Up);
+            c.Layer("back", "scene on the back", backPiece, ["back"], Face.Up, scene: true);
 
             c.Does(Effect.Stands);
             c.Step("Fold the front's walls back and the back's tabs forward, and burnish both ways.");

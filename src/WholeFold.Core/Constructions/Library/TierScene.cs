@@ -57,7 +57,7 @@ internal static class TierScene
 
             c.NamedShown(basePiece["back"]);
             c.Trade("depth", "depth", depth, "scene", middle);
-            c.Layer("back", "back", basePiece, ["back"], Face.Up);
+            c.Layer("back", "back", basePiece, ["back"], Face.Up, scene: true);
             c.Layer("message", "behind the back, for the message", basePiece, ["back"], Face.Down, write: true);
 
             c.Does(Effect.Stands);

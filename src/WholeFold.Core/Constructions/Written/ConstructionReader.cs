@@ -261,7 +261,8 @@ public sealed class ConstructionReader
         }
 
         return new LayerRole(l.Id, l.Name, l.Piece, l.Panels, l.Face, Count(l.Levels, 9, $"{at}.levels"), l.BothFaces,
-            l.Free.ToDictionary(f => f.Key, f => Rectangle(f.Value, $"{at}.free.{f.Key}")), l.Reveal is null ? null : Sum(l.Reveal, $"{at}.reveal"), l.ToWriteOn);
+            l.Free.ToDictionary(f => f.Key, f => Rectangle(f.Value, $"{at}.free.{f.Key}")), l.Reveal is null ? null : Sum(l.Reveal, $"{at}.reveal"),
+            l.ToWriteOn, l.IsScene);
     }
 
     private PlateRef PlateOf(string piece, string plate, string at)

@@ -39,6 +39,7 @@ public static class ConstructionWriter
             Levels = l.Levels,
             BothFaces = l.BothFaces,
             ToWriteOn = l.ToWriteOn,
+            IsScene = l.IsScene,
             Free = l.Free.ToDictionary(f => f.Key, f => Write(f.Value)),
             Reveal = l.Reveal is null ? null : Write(l.Reveal),
         })],

@@ -241,6 +241,9 @@ public sealed record WrittenRole
     /// <summary>Whether it is there for the message.</summary>
     public bool ToWriteOn { get; init; }
 
+    /// <summary>Whether it stands behind other parts, to be looked at past them.</summary>
+    public bool IsScene { get; init; }
+
     public IReadOnlyDictionary<string, WrittenRectangle> Free { get; init; } = new Dictionary<string, WrittenRectangle>();
 
     public WrittenSum? Reveal { get; init; }
