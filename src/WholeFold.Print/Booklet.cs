@@ -13,7 +13,7 @@ internal static class Booklet
     {
         var flow = new Flow(ask.Paper, ask.Title);
         flow.Write(ask.Name, 7, bold: true, Reads.Title);
-        flow.Write(Words.Of($"{ask.Card.Design.Family.Name}, {ask.Card.Target.Width} × {ask.Card.Target.Height:u}{(ask.Cards > 1 ? $", {Words.Of($"for {ask.Cards} cards").Write(ask.Unit)}" : "")}. {(ask.Card.Design.Order == Core.Designs.MakingOrder.DecorateFirst ? "Decorate, then assemble." : "Assemble, then decorate.")}").Parts(ask.Unit), Size);
+        flow.Write(Words.Of($"{ask.Card.Design.Family.Name}, {ask.Card.Design.SizeAsRead(ask.Card.Target.Width, ask.Card.Target.Height)}{(ask.Cards > 1 ? $", {Words.Of($"for {ask.Cards} cards").Write(ask.Unit)}" : "")}. {(ask.Card.Design.Order == Core.Designs.MakingOrder.DecorateFirst ? "Decorate, then assemble." : "Assemble, then decorate.")}").Parts(ask.Unit), Size);
         flow.Skip(3);
         foreach (var (step, i) in ask.Steps.Select((s, i) => (s, i)))
         {

@@ -91,7 +91,7 @@ public sealed class HandOut
     public IReadOnlyList<Step> Steps => _steps.Value;
 
     /// <summary>What stands at the foot of a page and in a file's title.</summary>
-    public string Title => $"{Name}, {Card.Design.Family.Name}, {Words.Of($"{Card.Target.Width} × {Card.Target.Height:u}").Write(Unit)}";
+    public string Title => $"{Name}, {Card.Design.Family.Name}, {Words.Of($"{Card.Design.SizeAsRead(Card.Target.Width, Card.Target.Height)}").Write(Unit)}";
 
     /// <summary>The figures of a step that are lengths, each with what it is of.</summary>
     public IEnumerable<(string Name, Length Value)> FiguresOf(Step step)

@@ -16,7 +16,7 @@ internal static class Post
     public static Page Card(HandOut ask, bool background)
     {
         var card = ask.Card;
-        return Compose(ask, StepDrawing.Finished(card), Words.Of($"{card.Design.Family.Name}, {card.Target.Width} × {card.Target.Height:u}"), Words.Of($"{card.Target.Width} × {card.Target.Height:u}"), background);
+        return Compose(ask, StepDrawing.Finished(card), Words.Of($"{card.Design.Family.Name}, {card.Design.SizeAsRead(card.Target.Width, card.Target.Height)}"), Words.Of($"{card.Design.SizeAsRead(card.Target.Width, card.Target.Height)}"), background);
     }
 
     /// <exception cref="InputProblemException">There is no such step.</exception>

@@ -121,7 +121,7 @@ internal static class Supplies
             }
 
             flow.Write($"{ask.Name}: kit {kit} of {ask.Cards}", 6, bold: true, Reads.Title);
-            flow.Write(Words.Of($"{ask.Card.Design.Family.Name}, {ask.Card.Target.Width} × {ask.Card.Target.Height:u}. Everything for one card, cut and scored.").Parts(ask.Unit), 3.6);
+            flow.Write(Words.Of($"{ask.Card.Design.Family.Name}, {ask.Card.Design.SizeAsRead(ask.Card.Target.Width, ask.Card.Target.Height)}. Everything for one card, cut and scored.").Parts(ask.Unit), 3.6);
             flow.Skip(4);
             foreach (var s in Of(ask.Card))
             {
@@ -150,7 +150,7 @@ internal static class Supplies
     {
         var card = ask.Card;
         var unit = ask.Unit;
-        var lines = new List<string> { ask.Name, Words.Of($"{card.Design.Family.Name}, {card.Target.Width} × {card.Target.Height:u}; closed {card.Size.Width} × {card.Size.Height:u}").Write(unit), "", "Measures" };
+        var lines = new List<string> { ask.Name, Words.Of($"{card.Design.Family.Name}, {card.Design.SizeAsRead(card.Target.Width, card.Target.Height)}; closed {card.Design.SizeAsRead(card.Size.Width, card.Size.Height)}").Write(unit), "", "Measures" };
         foreach (var piece in card.Pieces)
         {
             lines.Add(Words.Of($"- {piece.Piece.Name}{(piece.Piece.Quantity > 1 ? $" × {piece.Piece.Quantity}" : "")}: {piece.Width.Value} × {piece.Height.Value:u}{(piece.AllScores.Any() ? Words.Of($", scored at {Words.List(piece.AllScores.Where(s => s.Axis is not null).Select(s => Words.Of($"{s.Figure.Value}")))}") : Words.Of($""))}").Write(unit));

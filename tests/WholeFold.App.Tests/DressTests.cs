@@ -32,7 +32,7 @@ public sealed class DressTests(SharedStudio shared)
         foreach (var id in new[] { "comet-supper", "night-ferry", "market-lanterns", "tandem", "teapot-row", "harbour-post", "kettle-song", "two-bicycles", "tide-window", "signal-flags" })
         {
             var view = await _client.Ask<DressView>("/api/dress", (await _client.Design(id)).State with { Target = null });
-            Assert.Contains(view.Rows, r => r.Kind == "element");
+            Assert.Contains(view.Rows, r => r.Kind == DressRowKind.Element);
 
             // Two bicycles keeps its sheet whole and grows past its format, which its school says; a caution and no more.
             Assert.All(view.Found, f => Assert.Equal("closed-over-format", f.Check.Id));

@@ -24,6 +24,7 @@ internal static class ConvertCommand
         ("--blank", "blank", "A bought blank that it begins with, already cut and folded: its size closed as measured, such as 125x175mm."),
         ("--reveal", "reveal", "thin, standard, framed, wide, flush or a width."),
         ("--priority", "priority", "format, board or proportions."),
+        ("--opens", "opens", "sideways or upwards: which way it opens for a reader, where it can be read both ways."),
         ("--named-by", "namedBy", "closed or shown: what the format names, the card put away or what one sees of it when it stands."),
     ];
 

@@ -123,7 +123,8 @@ internal static class PlainText
         }
 
         Line("");
-        Line($"Closed {Both(card.Size.Width)} × {Both(card.Size.Height)}, {card.Thickness.Greatest.Millimetres.ToString("0.0", CultureInfo.InvariantCulture)} mm thick, {Math.Round(card.Grams).ToString(CultureInfo.InvariantCulture)} g; {(sized.Construction.GoesRound ? "goes round the card" : card.Envelope is { } e ? $"{e.Name} envelope{(card.EnvelopeGrade == EnvelopeGrade.Snug ? ", snugly" : "")}" : "envelope to make")}");
+        var (wide, high) = card.Design.AsRead(card.Size.Width, card.Size.Height);
+        Line($"Closed {Both(wide)} × {Both(high)}, {card.Thickness.Greatest.Millimetres.ToString("0.0", CultureInfo.InvariantCulture)} mm thick, {Math.Round(card.Grams).ToString(CultureInfo.InvariantCulture)} g; {(sized.Construction.GoesRound ? "goes round the card" : card.Envelope is { } e ? $"{e.Name} envelope{(card.EnvelopeGrade == EnvelopeGrade.Snug ? ", snugly" : "")}" : "envelope to make")}");
         foreach (var check in card.Checks)
         {
             Line($"{check.Severity}: {check.Text.Write(unit)}");
@@ -164,7 +165,8 @@ internal static class PlainText
     /// <summary>The format with its size, once where that is its name; and, where it names what is shown, that.</summary>
     private static string Named(Figures sized, DisplayUnit unit, Func<Length, string> written)
     {
-        var (format, size) = (sized.Named.Format, $"{written(sized.Named.Width)} × {written(sized.Named.Height)}");
+        var (wide, high) = sized.Design.AsRead(sized.Named.Width, sized.Named.Height);
+        var (format, size) = (sized.Named.Format, $"{written(wide)} × {written(high)}{(sized.Design.Opens is { } opens ? $", opens {opens.ToString().ToLowerInvariant()}" : "")}");
         var sides = new[] { sized.Named.Width, sized.Named.Height }.Select(s => LengthWriter.Write(s, unit)).ToList();
         var isItsName = format.Name == $"{sides[0]} × {sides[1]}" || format.Name == $"{sides[1]} × {sides[0]}";
         if (sized.Blank is { } blank)

@@ -122,9 +122,18 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
     }
 
     /// <summary>Which plate one looks at, and which way is up on it, where that is not the largest of the first piece on its foot.</summary>
-    public ConstructionBuilder LooksAt(PlateHandle plate, Axis up)
+    public ConstructionBuilder LooksAt(PlateHandle plate, Axis up = Axis.Y)
     {
         _lookedAt = new LookedAt(plate.Ref, up);
+        return this;
+    }
+
+    /// <summary>It can be read both ways: the plate that lies under the closed card, and at which edge of it the spine is, or the fold
+    /// that opens first.</summary>
+    public ConstructionBuilder OpensFrom(PlateHandle plate, Edge spine)
+    {
+        ArgumentNullException.ThrowIfNull(plate);
+        _lookedAt = new LookedAt(plate.Ref, Axis.Y, spine);
         return this;
     }
 

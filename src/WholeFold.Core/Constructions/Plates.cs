@@ -40,8 +40,39 @@ public sealed record Contact(PlateRef A, Spot AtA, PlateRef B, Spot AtB, string 
 /// <param name="Vanishes">What becomes of its mark.</param>
 public sealed record Placement(string Id, string What, string From, Affine Distance, string Pose, string Vanishes);
 
-/// <summary>From where a card is looked at once it is shown: the plate that stands upright before one, and which way is up on it.</summary>
-public sealed record LookedAt(PlateRef Plate, Axis Up);
+/// <summary>Which way a card opens for a reader: like a page, its spine at the left; or up, its spine at the top.</summary>
+public enum Opens
+{
+    Sideways,
+    Upwards,
+}
+
+/// <summary>From where a card is looked at, closed and shown: the plate whose upper face is towards one, and which way is up on
+/// it.</summary>
+/// <param name="Spine">The edge of the plate on the spine's side, or on that of the fold that opens first; null of a card that is read
+/// one way only.</param>
+public sealed record LookedAt(PlateRef Plate, Axis Up, Edge? Spine = null)
+{
+    /// <summary>Which way it opens unless a design says otherwise.</summary>
+    /// <param name="fromHead">Whether its piece is counted from the card's head.</param>
+    public Opens Usual(bool fromHead) => Spine == UpEdge(fromHead) ? Opens.Upwards : Opens.Sideways;
+
+    /// <summary>The edge of the plate that is uppermost for a reader.</summary>
+    public Edge UpFor(Opens? opens, bool fromHead) => Spine is not { } spine || opens is null ? UpEdge(fromHead)
+        : opens == Opens.Upwards ? spine : Clockwise(spine);
+
+    private Edge UpEdge(bool fromHead) => (Up, fromHead) switch
+    {
+        (Axis.X, false) => Edge.Right,
+        (Axis.X, true) => Edge.Left,
+        (_, false) => Edge.Head,
+        _ => Edge.Foot,
+    };
+
+    /// <summary>With the spine at the left hand, what lies a quarter turn on is uppermost.</summary>
+    private static Edge Clockwise(Edge edge) => edge switch { Edge.Left => Edge.Head, Edge.Head => Edge.Right, Edge.Right => Edge.Foot,
+        _ => Edge.Left };
+}
 
 /// <summary>What a cut inside a sheet makes.</summary>
 public enum CutKind

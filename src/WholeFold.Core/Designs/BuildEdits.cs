@@ -180,6 +180,8 @@ public sealed record JoinPanels(string Piece, int Crease) : BuildEdit
         {
             Bonds = [.. changed.Bonds.Select(b => b with { A = Moved(b.A), B = Moved(b.B) })],
             Layers = [.. changed.Layers.Select(l => l.Piece == Piece ? l with { Panels = [.. l.Panels.Select(q => q == gone ? stays : q).Distinct()] } : l)],
+            LookedAt = changed.LookedAt is { } at && at.Piece.Split(':')[0] == Piece && at.Plate == gone ? at with { Plate = stays }
+                : changed.LookedAt,
         };
     }
 
@@ -282,6 +284,7 @@ public sealed record RemovePiece(string Piece) : BuildEdit
             Steps = [.. construction.Steps.Where(s => !s.Bonds.Any(gone.Contains))],
             States = [.. construction.States.Select(s => s with { Angles = [.. s.Angles.Where(a => !Is(a.Piece))] })],
             Contacts = [.. construction.Contacts.Where(c => !Is(c.PieceA) && !Is(c.PieceB))],
+            LookedAt = construction.LookedAt is { } at && Is(at.Piece) ? null : construction.LookedAt,
         };
     }
 

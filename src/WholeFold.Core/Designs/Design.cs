@@ -154,6 +154,24 @@ public sealed record Design
     /// <summary>What is put on it beside the papers that its construction usually wears.</summary>
     public Dressing Dressing { get; init; } = Dressing.None;
 
+    /// <summary>Which way it opens for a reader; null as its construction usually does.</summary>
+    public Opens? Opens { get; init; }
+
+    /// <summary>Whether it can be read both ways.</summary>
+    public bool OpensBothWays => Construction.LookedAt?.Spine is not null;
+
+    /// <summary>Which way it opens.</summary>
+    public Opens WayItOpens => Opens ?? Designs.WayItOpens.Usual(Construction);
+
+    /// <summary>A size across and along the main creases as a reader holds it: her width first.</summary>
+    public (Length Width, Length Height) AsRead(Length width, Length height) => ReadsAcross ? (height, width) : (width, height);
+
+    /// <inheritdoc cref="AsRead(Length, Length)"/>
+    public Words SizeAsRead(Length width, Length height) => AsRead(width, height) is var (wide, high) ? Words.Of($"{wide} × {high:u}") : Words.Of($"");
+
+    private bool ReadsAcross => Construction is var construction && construction.LookedAt is { } at
+        && at.UpFor(Opens, construction.Pieces.First(p => p.Id == at.Plate.Piece.Piece).FromHead) is Edge.Left or Edge.Right;
+
     /// <summary>Whether a format is the size of the plate that the card shows, where its construction has one, and not of the card put away.</summary>
     public bool NamedByShown { get; init; }
 

@@ -185,7 +185,8 @@ public sealed record ConvertTo([property: MaxLength(60)] string? Format, bool Tu
 }
 
 /// <summary>Takes another tool set, stock, caliper, reveal and so on for the whole design.</summary>
-/// <param name="What">tools, stock, caliper, blank, grain, layerStock, matStock, adhesive, reveal, priority, order, namedBy or name.</param>
+/// <param name="What">tools, stock, caliper, blank, grain, layerStock, matStock, adhesive, reveal, priority, order, opens, namedBy or
+/// name.</param>
 /// <param name="Value">What is taken; null goes back to none where that is possible.</param>
 public sealed record Take(string What, [property: MaxLength(80)] string? Value) : DesignEdit
 {
@@ -206,6 +207,8 @@ public sealed record Take(string What, [property: MaxLength(80)] string? Value) 
         ["reveal"] = new(d => d.Reveal, (d, v) => d with { Reveal = v! }, (v, _) => Words.Of($"{v} reveal")),
         ["priority"] = new(d => d.Priority, (d, v) => d with { Priority = v! }, (v, _) => Words.Of($"{v switch { "board" => "keep to the grooves", "proportions" => "keep the proportions", _ => "keep the format" }}")),
         ["order"] = new(d => d.Order, (d, v) => d with { Order = v! }, (v, _) => Words.Of($"{(v == "decorate" ? "decorate, then assemble" : "assemble, then decorate")}")),
+        ["opens"] = new(d => WayItOpens.Name(d.Opens), (d, v) => d with { Opens = WayItOpens.Read(v) }, (v, _) =>
+            Words.Of($"{(v is null ? "opens as usual" : $"opens {v}")}"), true),
         ["namedBy"] = new(d => d.NamedBy, (d, v) => d with { NamedBy = v! }, (v, _) => Words.Of($"{(v == "shown" ? "the format names what is shown" : "the format names the closed card")}")),
         ["name"] = new(d => d.Name, (d, v) => d with { Name = v! }, (v, _) => Words.Of($"called “{v}”")),
     };

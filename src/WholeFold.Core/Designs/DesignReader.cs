@@ -111,6 +111,7 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
                 "proportions" => Priority.Proportions,
                 _ => throw new InputProblemException("priority.unknown", "priority", $"“{spec.Priority}” is not a priority", "format, board or proportions"),
             },
+            Opens = WayItOpens.Of(family, family.For(choices), spec.Opens),
             NamedByShown = spec.NamedBy switch
             {
                 "closed" => false,

@@ -77,6 +77,10 @@ public sealed record DesignSpec
     /// <summary>assemble: papers go on the card once it is together; decorate: they go on while it is flat.</summary>
     public string Order { get; init; } = "assemble";
 
+    /// <summary>Which way it opens for a reader: sideways, its spine at the left, or upwards, its spine at the top; as its
+    /// construction usually does where it is not said.</summary>
+    public Opens? Opens { get; init; }
+
     /// <summary>What a format names: closed, the card put away; or shown, the plate that one sees of it when it stands.</summary>
     public string NamedBy { get; init; } = "closed";
 

@@ -74,9 +74,8 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
         ArgumentNullException.ThrowIfNull(frame);
         var construction = sized.Construction;
         var assembly = Assembly.Of(sized, frame, Lift.Units);
-        var first = sized.Pieces[0];
-        var view = construction.LookedAt ?? new LookedAt(new PlateRef(first.Piece.Copies[0], first.Plates.MaxBy(p => p.Box.Width.Units * p.Box.Height.Units)!.Id), Axis.Y);
-        var toTable = Eye(view.Up, construction.Slanting, sized.PieceOf(view.Plate.Piece).Piece.FromHead, from ?? OnTheTable).Compose(assembly.Frames[view.Plate].Inverse);
+        var view = ReadFrom.Of(sized);
+        var toTable = Eye(view.Up, construction.Slanting, from ?? OnTheTable).Compose(assembly.Frames[view.Plate].Inverse);
         var gone = frame.Share > 0 ? construction.TakenOff : new HashSet<PieceRef>();
         var seen = new List<Seen>();
         foreach (var (id, piece) in sized.Pieces.SelectMany(p => p.Piece.Copies.Select(id => (id, p))).Where(p => !gone.Contains(p.id)))
@@ -142,14 +141,14 @@ public sealed record Picture(IReadOnlyList<Shape> Shapes)
     }
 
     /// <summary>Turned and tilted as one looks at it: across, up, and towards the eye.</summary>
-    private static RigidTransform Eye(Axis up, bool slanting, bool fromHead, From from)
+    private static RigidTransform Eye(Edge up, bool slanting, From from)
     {
         var (aside, above) = (from.Aside * Math.PI / 180, from.Above * Math.PI / 180);
         var across = new Vec(Math.Cos(aside), Math.Sin(aside) * Math.Sin(above), -Math.Sin(aside) * Math.Cos(above));
         var high = new Vec(0, Math.Cos(above), Math.Sin(above));
         var towards = new Vec(Math.Sin(aside), -Math.Cos(aside) * Math.Sin(above), Math.Cos(aside) * Math.Cos(above));
         var eye = new RigidTransform(across, high, towards, default);
-        var turn = slanting ? 45 : up == Axis.X ? 90 : fromHead ? 180 : 0;
+        var turn = slanting ? 45 : up switch { Edge.Right => 90, Edge.Foot => 180, Edge.Left => -90, _ => 0 };
         return turn == 0 ? eye : eye.Compose(RigidTransform.Turned(default, new Vec(0, 0, 1), turn));
     }
 }

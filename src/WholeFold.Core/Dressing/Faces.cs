@@ -25,8 +25,9 @@ public sealed record SeenFace(string Id, string Name, string Piece, string Plate
 {
     public Seen? In(string pose) => Poses.FirstOrDefault(p => p.Pose == pose);
 
-    /// <summary>The pose in which it is read: shown where it is seen then, else the latest in which it is.</summary>
-    public Seen Read => In("shown") ?? Poses[^1];
+    /// <summary>The pose in which it is read: the first of closed, shown, a further state and opening in which it is seen from the front;
+    /// what is only ever seen from behind is read as the closed card is, turned like a page.</summary>
+    public Seen Read => Faces.Read(Poses)!;
 
     /// <summary>The largest of its free parts.</summary>
     public FreePart Main => Free.MaxBy(f => f.Area)!;
@@ -89,10 +90,24 @@ public static class Faces
         }
     }
 
+    /// <summary>The side of the flat piece that is uppermost as one reads a face; of one that nobody sees, as the piece lies.</summary>
+    internal static Edge HeadOf(Figures figures, FaceRef face) => WhenSeen(figures).TryGetValue(face, out var known) && Read(known.Poses) is { } read ? read.Head
+        : figures.PieceOf(face.Plate.Piece).Piece.FromHead ? Edge.Foot : Edge.Head;
+
     /// <summary>Of each face, in which poses it is seen, and which of its free parts are.</summary>
     private sealed record Known(IReadOnlyList<bool> Parts, IReadOnlyList<Seen> Poses);
 
-    private static readonly ConditionalWeakTable<Construction, IReadOnlyDictionary<FaceRef, Known>> Cache = [];
+    /// <summary>By which way it opens, the construction's own first.</summary>
+    private static readonly ConditionalWeakTable<Construction, IReadOnlyDictionary<FaceRef, Known>?[]> Cache = [];
+
+    /// <inheritdoc cref="SeenFace.Read"/>
+    internal static Seen? Read(IReadOnlyList<Seen> poses)
+    {
+        var front = poses.Where(p => !p.FromBehind).ToList();
+        Seen? In(string pose) => front.FirstOrDefault(p => p.Pose == pose);
+        return In("closed") ?? In("shown") ?? front.FirstOrDefault(p => p.Pose != "opening") ?? front.FirstOrDefault()
+            ?? poses.FirstOrDefault(p => p.Pose == "closed") ?? (poses.Count > 0 ? poses[^1] : null);
+    }
 
     /// <summary>
     /// Which faces are seen belongs to a construction and not to a size: it is looked for once, on a card as its rules give it,
@@ -100,7 +115,9 @@ public static class Faces
     /// </summary>
     private static IReadOnlyDictionary<FaceRef, Known> WhenSeen(Figures figures)
     {
-        if (Cache.TryGetValue(figures.Construction, out var known))
+        var all = Cache.GetValue(figures.Construction, _ => new IReadOnlyDictionary<FaceRef, Known>?[3]);
+        var opens = figures.Design.Opens is { } way ? 1 + (int)way : 0;
+        if (all[opens] is { } known)
         {
             return known;
         }
@@ -109,7 +126,7 @@ public static class Faces
         known = LookAt(usual ?? figures);
         if (usual is not null)
         {
-            Cache.AddOrUpdate(figures.Construction, known);
+            all[opens] = known;
         }
 
         return known;
@@ -122,7 +139,7 @@ public static class Faces
         var exact = shipped.Tools.FirstOrDefault(t => t.For(UnitSystem.Imperial).Exact);
         var plain = new Design { Family = figures.Design.Family, Home = figures.Design.Home, Inventory = shipped, Stock = shipped.Stocks[2],
             LayerStock = shipped.Stocks[0], MatStock = shipped.Stocks[1], Adhesive = figures.Design.Adhesive, Choices = figures.Construction.Choices.ToDictionary(),
-            Tools = exact?.Id };
+            Tools = exact?.Id, Opens = figures.Design.Opens };
         return shipped.Formats.OrderBy(f => f.Id == EverydayFormat ? 0 : 1).SelectMany(f => new[] { new Target(f, false), new Target(f, true) })
             .Select(t => Sizer.TrySize(plain with { Home = t }, t)).FirstOrDefault(f => f is not null && ReferenceEquals(f.Construction, figures.Construction));
     }
@@ -299,10 +316,8 @@ public static class Faces
     {
         public static View Of(Figures figures)
         {
-            var first = figures.Pieces[0];
-            var at = figures.Construction.LookedAt ?? new LookedAt(new PlateRef(first.Piece.Copies[0], first.Plates.MaxBy(p => p.Box.Width.Units * p.Box.Height.Units)!.Id), Axis.Y);
-            var down = figures.PieceOf(at.Plate.Piece).Piece.FromHead ? -1 : 1;
-            return new View(at.Plate, at.Up == Axis.X ? new Vec(down, 0, 0) : new Vec(0, down, 0));
+            var at = ReadFrom.Of(figures);
+            return new View(at.Plate, new Vec(at.Way.X, at.Way.Y, 0));
         }
 
         public Seen Of(string pose, FaceRef face, IReadOnlyDictionary<PlateRef, RigidTransform> frames)

@@ -11,11 +11,14 @@ namespace WholeFold.Core.Dressing;
 /// <param name="Whole">The face less its windows: what a paper covers that goes on first.</param>
 /// <param name="Open">What of it is left beside what is bonded on it: what a paper covers that ends there.</param>
 /// <param name="Usual">Which of the two its construction means.</param>
-/// <param name="Head">The side of the flat piece that is uppermost as one reads it.</param>
+/// <param name="HeadFrom">Where <see cref="Head"/> is found, when somebody asks.</param>
 /// <param name="Seen">When it is seen; nothing of one that only a hand uncovers.</param>
 public sealed record RoleFace(string Id, string Name, string Piece, string Plate, Face Face, IReadOnlyList<PieceRef> Copies, FreePart Whole, FreePart Open,
-    FreePart Usual, Edge Head, IReadOnlyList<Seen> Seen)
+    FreePart Usual, Lazy<Edge> HeadFrom, IReadOnlyList<Seen> Seen)
 {
+    /// <summary>The side of the flat piece that is uppermost as one reads it.</summary>
+    public Edge Head => HeadFrom.Value;
+
     public FreePart For(Under? under) => under switch { Under.First => Whole, Under.Free => Open, _ => Usual };
 
     public PlateRef Ref => new(Copies[0], Plate);
@@ -96,7 +99,7 @@ public sealed class Roles
             var piece = figures.Pieces.First(p => p.Piece.Id == face.Piece);
             var whole = Less(piece, piece.Plate(face.Plate));
             roles.Add(new Role(face.Id, face.Name,
-                [new RoleFace(face.Id, face.Name, face.Piece, face.Plate, face.Face, face.Copies, whole, face.Main, face.Main, face.Read.Head,
+                [new RoleFace(face.Id, face.Name, face.Piece, face.Plate, face.Face, face.Copies, whole, face.Main, face.Main, new(face.Read.Head),
                 face.Poses)], 0, null));
         }
 
@@ -115,7 +118,7 @@ public sealed class Roles
         var open = alike.SelectMany(s => s.Free).Where(f => named is null || Overlaps(f, named.Box)).MaxBy(f => f.Area) ?? named ?? all;
         var bonded = figures.Construction.Bonds.Any(b => !b.IsLoose && b.Sides.Any(s => s.On.Face == face && s.Plate.Plate == plate.Id && s.Piece.Piece == piece.Piece.Id));
         var poses = alike.FirstOrDefault()?.Poses ?? [];
-        var head = alike.FirstOrDefault()?.Read.Head ?? (piece.Piece.FromHead ? Edge.Foot : Edge.Head);
+        var head = new Lazy<Edge>(() => Faces.HeadOf(figures, new FaceRef(new PlateRef(piece.Piece.Copies[0], plate.Id), face)));
         return new RoleFace(Faces.IdOf(piece.Piece.Id, plate.Id, face), alike.FirstOrDefault()?.Name ?? own.Name, piece.Piece.Id, plate.Id, face,
             piece.Piece.Copies, bonded ? all : named ?? all, bonded ? open : named ?? open, named ?? all, head, poses);
     }

@@ -25,11 +25,9 @@ public sealed record Standing(double Degrees, Length High, double Grams)
 
         var frame = Motion.OnTheTable(figures);
         var frames = Assembly.Of(figures, frame).Frames;
-        var first = figures.Pieces[0];
-        var looked = figures.Construction.LookedAt ?? new LookedAt(new PlateRef(first.Piece.Copies[0], first.Plates.MaxBy(p => p.Box.Width.Units * p.Box.Height.Units)!.Id), Axis.Y);
+        var looked = ReadFrom.Of(figures);
         var at = frames[looked.Plate];
-        var down = figures.PieceOf(looked.Plate.Piece).Piece.FromHead ? -1 : 1;
-        var up = (looked.Up == Axis.X ? at.Ex : at.Ey) * down;
+        var up = (at.Ex * looked.Way.X) + (at.Ey * looked.Way.Y);
         var (east, north) = (up.Cross(at.Ez) * -1, at.Ez);
 
         double weight = 0, lowest = double.MaxValue;

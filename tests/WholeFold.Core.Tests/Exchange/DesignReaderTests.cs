@@ -108,7 +108,7 @@ public class DesignReaderTests
         var sized = Support.Size(Support.Spec("tier-scene", "a6-iso", "tiers=2") with { Turn = true });
         using var json = System.Text.Json.JsonDocument.Parse(SizedJson.Write(sized, DisplayUnit.Centimetre));
         var root = json.RootElement;
-        Assert.Equal(["construction", "format", "tools", "units", "parameters", "closed", "pieces", "layers", "envelope", "checks", "reasons", "said", "safe", "places", "bonds", "steps", "faces", "windows", "elements", "soft", "contours", "stands"], root.EnumerateObject().Select(p => p.Name));
+        Assert.Equal(["construction", "format", "tools", "units", "opens", "parameters", "closed", "pieces", "layers", "envelope", "checks", "reasons", "said", "safe", "places", "bonds", "steps", "faces", "windows", "elements", "soft", "contours", "stands"], root.EnumerateObject().Select(p => p.Name));
         Assert.Equal(2, root.GetProperty("parameters").GetProperty("tiers").GetInt32());
         var score = root.GetProperty("pieces")[0].GetProperty("scores")[1];
         Assert.Equal("turned", score.GetProperty("set").GetProperty("how").GetString());

@@ -690,6 +690,7 @@ export interface components {
             ledger: components["schemas"]["LedgerSection"][];
             parameters: components["schemas"]["ParameterView"][];
             choices: components["schemas"]["ChoiceView"][];
+            opening: null | components["schemas"]["Opens"];
             preferences: components["schemas"]["PreferenceView"][];
             checks: components["schemas"]["CheckView"][];
             compared: null | components["schemas"]["ComparedView"];
@@ -1158,7 +1159,10 @@ export interface components {
         DesignEditTake: {
             /** @enum {string} */
             edit?: "take";
-            /** @description tools, stock, caliper, blank, grain, layerStock, matStock, adhesive, reveal, priority, order, namedBy or name. */
+            /**
+             * @description tools, stock, caliper, blank, grain, layerStock, matStock, adhesive, reveal, priority, order, opens, namedBy or
+             *                 name.
+             */
             what: string;
             /** @description What is taken; null goes back to none where that is possible. */
             value: null | string;
@@ -1233,6 +1237,7 @@ export interface components {
             priority?: string;
             /** @description assemble: papers go on the card once it is together; decorate: they go on while it is flat. */
             order?: string;
+            opens?: null | components["schemas"]["Opens"];
             /** @description What a format names: closed, the card put away; or shown, the plate that one sees of it when it stands. */
             namedBy?: string;
             /** @description How figures are liked best: no-sixteenths, one-stop, mountains-from-behind, with-ruler, whole-sheet, not-eased. */
@@ -1727,6 +1732,8 @@ export interface components {
          * @enum {unknown}
          */
         OnConversion: "proportional" | "fixed";
+        /** @enum {unknown} */
+        Opens: "sideways" | "upwards" | null;
         OutcomeView: {
             kind: components["schemas"]["Rescue"];
             say: components["schemas"]["SentencePart"][];
@@ -2501,6 +2508,7 @@ export interface components {
             piece: string;
             plate: string;
             up: components["schemas"]["Axis"];
+            spine?: null | components["schemas"]["Edge"];
         };
         WrittenOpening: {
             id: string;
@@ -2609,6 +2617,8 @@ export interface components {
             bothFaces?: boolean;
             /** @description Whether it is there for the message. */
             toWriteOn?: boolean;
+            /** @description Whether it stands behind other parts, to be looked at past them. */
+            isScene?: boolean;
             free?: {
                 [key: string]: components["schemas"]["WrittenRectangle"];
             };

@@ -36,15 +36,16 @@ public sealed class Teller(DisplayUnit unit)
     public IReadOnlyList<SentencePart> Say(FormattableString words) => Say(Words.Of(words));
 
     /// <summary>"A6 US, 4 1/2 × 6 1/4 in"; a format that is called by its size is named once.</summary>
-    public Words NameAndSize(Target target)
+    public Words NameAndSize(Design design, Target target)
     {
+        ArgumentNullException.ThrowIfNull(design);
         var name = target.Format.Name;
         var called = name == $"{LengthWriter.Write(target.Width, Unit)} × {LengthWriter.Write(target.Height, Unit)}" ? "" : $"{name}, ";
-        return Words.Of($"{called}{target.Width} × {target.Height:u}{(target.Turn ? ", turned" : "")}");
+        return Words.Of($"{called}{design.SizeAsRead(target.Width, target.Height)}{(target.Turn ? ", turned" : "")}");
     }
 
     /// <summary>The same where its picture shows which way it stands.</summary>
-    public Words NameAndSizeShown(Target target) => NameAndSize(new Target(target.Format with { Width = target.Width, Height = target.Height }, false));
+    public Words NameAndSizeShown(Design design, Target target) => NameAndSize(design, new Target(target.Format with { Width = target.Width, Height = target.Height }, false));
 
     /// <summary>To the tenth of a millimetre, as thickness is spoken of in either system.</summary>
     public static string Millimetres(Length length) => $"{Math.Round(length.Millimetres, 1).ToString("0.0", CultureInfo.InvariantCulture)} mm";
@@ -95,7 +96,7 @@ public sealed class Teller(DisplayUnit unit)
             Height = Figure(closed.Height),
             Panels = Drawn(closed),
             Worn = Worn(card),
-            Text = Say($"Closed {card.Size.Width} × {card.Size.Height}, {thick} thick; {goes}"),
+            Text = Say($"Closed {card.Design.SizeAsRead(card.Size.Width, card.Size.Height)}, {thick} thick; {goes}"),
             Size = Say($"{closed.Width} × {closed.Height}"),
             Thickness = thick,
             Weight = Grams(card.Grams),

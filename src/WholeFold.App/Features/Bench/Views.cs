@@ -264,6 +264,9 @@ public sealed record BenchView
 
     public required IReadOnlyList<ChoiceView> Choices { get; init; }
 
+    /// <summary>Which way it opens for a reader; null of a card that is read one way only.</summary>
+    public required Opens? Opening { get; init; }
+
     public required IReadOnlyList<PreferenceView> Preferences { get; init; }
 
     public required IReadOnlyList<CheckView> Checks { get; init; }

@@ -252,7 +252,7 @@ internal static class DesignEndpoints
             {
                 Construction = design.Family.Name,
                 Opens = design.Family.Opens,
-                Home = tell.Say(tell.NameAndSizeShown(home)),
+                Home = tell.Say(tell.NameAndSizeShown(design, home)),
                 Width = (closed?.Width ?? home.Width).Units,
                 Height = (closed?.Height ?? home.Height).Units,
                 Panels = closed is null ? [] : Teller.Drawn(closed),

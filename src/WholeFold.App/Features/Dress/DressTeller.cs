@@ -31,7 +31,7 @@ internal sealed class DressTeller(Desk desk, Card card)
         {
             Name = desk.Spec.Name,
             Construction = desk.Design.Family.Name,
-            Size = _tell.Say(_tell.NameAndSize(desk.Target)),
+            Size = _tell.Say(_tell.NameAndSize(desk.Design, desk.Target)),
             AtHome = desk.Target.Key == desk.Design.Home.Key,
             Unit = _tell.Symbol,
             Poses = Poses(),

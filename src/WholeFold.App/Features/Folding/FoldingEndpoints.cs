@@ -141,12 +141,12 @@ internal static class FoldingEndpoints
     private static FoldingView Fold(Studio studio, Desk desk, int aside, int above, CancellationToken cancel)
     {
         var tell = new Teller(desk.Unit);
-        var card = studio.Attempt(desk, cancel).Card ?? throw new InputProblemException("poses.noFigures", "design", $"there are no figures for {tell.NameAndSize(desk.Target).Write(tell.Unit)}", "a design that has figures; the bench says what stands in its way");
+        var card = studio.Attempt(desk, cancel).Card ?? throw new InputProblemException("poses.noFigures", "design", $"there are no figures for {tell.NameAndSize(desk.Design, desk.Target).Write(tell.Unit)}", "a design that has figures; the bench says what stands in its way");
         return new FoldingView
         {
             Name = desk.Spec.Name,
             Construction = desk.Design.Family.Name,
-            Size = tell.Say(tell.NameAndSize(desk.Target)),
+            Size = tell.Say(tell.NameAndSize(desk.Design, desk.Target)),
             Poses = PosesView.Of(card, Motion.Of(card.Figures), new Picture.From(aside, above)),
             Closed = tell.Closed(card),
             Map = MapOf(card),

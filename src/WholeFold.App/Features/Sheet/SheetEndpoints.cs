@@ -33,7 +33,7 @@ internal static class SheetEndpoints
     private static SheetView Sheet(Studio studio, Desk desk, CancellationToken cancel)
     {
         var tell = new Teller(desk.Unit);
-        var card = studio.Attempt(desk, cancel).Card ?? throw new InputProblemException("sheet.noFigures", "design", $"there are no figures for {tell.NameAndSize(desk.Target).Write(tell.Unit)}", "a design that has figures; the bench says what stands in its way");
+        var card = studio.Attempt(desk, cancel).Card ?? throw new InputProblemException("sheet.noFigures", "design", $"there are no figures for {tell.NameAndSize(desk.Design, desk.Target).Write(tell.Unit)}", "a design that has figures; the bench says what stands in its way");
         var sheet = FigureSheet.Of(card);
         SheetRow Row(FigureRow row)
         {
@@ -47,7 +47,7 @@ internal static class SheetEndpoints
         }
 
         return new SheetView(
-            desk.Spec.Name, desk.Design.Family.Name, tell.Say(tell.NameAndSize(desk.Target)), card.Figures.Tools.Name, Teller.Stock(desk.Design),
+            desk.Spec.Name, desk.Design.Family.Name, tell.Say(tell.NameAndSize(desk.Design, desk.Target)), card.Figures.Tools.Name, Teller.Stock(desk.Design),
             tell.Closed(card).Text,
             [.. SheetSections.Of(sheet, card).Select(s => new SheetSection(s.Title, s.Detail, [.. s.Rows.Select(Row)]))],
             [.. sheet.Notes(card).Concat(card.Checks.Select(c => c.Text)).Select(tell.Say)]);

@@ -27,7 +27,7 @@ internal static class ShowEndpoints
     internal static Card CardOf(Studio studio, Desk desk, CancellationToken cancel)
     {
         var tell = new Teller(desk.Unit);
-        return studio.Attempt(desk, cancel).Card ?? throw new InputProblemException("show.noFigures", "design", $"there are no figures for {tell.NameAndSize(desk.Target).Write(tell.Unit)}", "a design that has figures; the bench says what stands in its way");
+        return studio.Attempt(desk, cancel).Card ?? throw new InputProblemException("show.noFigures", "design", $"there are no figures for {tell.NameAndSize(desk.Design, desk.Target).Write(tell.Unit)}", "a design that has figures; the bench says what stands in its way");
     }
 
     private static ShowView View(Studio studio, Desk desk, int cards, CancellationToken cancel)
@@ -45,7 +45,7 @@ internal static class ShowEndpoints
         var all = card.All.ToDictionary(f => f.Id.ToString());
         var names = NamesOf(card);
         return new ShowView(
-            desk.Spec.Name, desk.Design.Family.Name, tell.Say(tell.NameAndSize(desk.Target)), tell.Symbol, LengthWriter.Symbol(other), steps.Count,
+            desk.Spec.Name, desk.Design.Family.Name, tell.Say(tell.NameAndSize(desk.Design, desk.Target)), tell.Symbol, LengthWriter.Symbol(other), steps.Count,
             (int)Math.Ceiling(steps.Sum(s => card.Design.Inventory.Pace.Of(s.Work) + s.Holds) / 60d), Ready(card, steps, cards),
             [.. screens.Select(screen =>
             {

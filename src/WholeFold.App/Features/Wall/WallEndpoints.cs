@@ -30,7 +30,8 @@ internal static class WallEndpoints
     {
         var (tell, bench) = (new Teller(desk.Unit), new BenchTeller(studio, desk, cancel));
         return new WallView(
-            desk.Spec.Name, desk.Design.Family.Name, tell.Say(tell.NameAndSize(desk.Design.Home)), Teller.Stock(desk.Design), tell.Symbol,
+            desk.Spec.Name, desk.Design.Family.Name, tell.Say(tell.NameAndSize(desk.Design, desk.Design.Home)),
+                Teller.Stock(desk.Design), tell.Symbol,
             [.. studio.Attempts(desk, bench.Targets(), cancel).Select(a => CardOf(tell, bench, a.Target, a))]);
     }
 

@@ -48,6 +48,7 @@ internal static class BayWindowHook
         c.Layer("middle", "bay middle", basePiece, ["middle"], Face.Down);
         c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up, free: new Rectangle(W + glue, Zero, 2 * W, H), write: true);
 
+        c.OpensFrom(basePiece["back"], Edge.Left);
         c.Does(Effect.Opens);
         c.Step("Fold the bay's creases and burnish both ways; burnish the hook's only lightly.");
         c.Press("Bond the glue strip on the back beside the spine.", Pressed.Closed, "the fold lies along the spine, head and foot level",

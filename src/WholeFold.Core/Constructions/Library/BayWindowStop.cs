@@ -40,6 +40,7 @@ internal static class BayWindowStop
         c.Layer("stop", "stop", stopPiece, ["stop"], Face.Up);
         c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up, free: new Rectangle(W, Zero, (2 * W) - stop, H), write: true);
 
+        c.OpensFrom(basePiece["back"], Edge.Left);
         c.Does(Effect.Opens);
         c.Step("Fold the bay's creases and burnish both ways.");
         c.Press("Set the stop on foam along the inside fore-edge, the foam kept back from its inner edge.", Pressed.Flat,

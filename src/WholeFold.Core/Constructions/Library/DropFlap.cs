@@ -38,6 +38,7 @@ internal static class DropFlap
         c.Layer("front", "liner front", linerPiece, ["front"], Face.Down, levels: 2);
         c.Layer("message", "inside, for the message", linerPiece, ["back"], Face.Up, write: true);
 
+        c.OpensFrom(coverPiece["back"], Edge.Foot);
         c.Does(Effect.Opens);
         c.Step("Fold the flap up and burnish; fold the liner in half and burnish.");
         c.Press("Tape the liner's back into the cover, its fold at the top, away from the flap's.", Pressed.Flat,

@@ -38,6 +38,7 @@ internal static class Gatefold
                 c.Grows("the sheet is kept whole, so the back takes both reliefs and the finished card is wider by them");
             }
 
+            c.OpensFrom(basePiece["back"], Edge.Left);
             c.Does(Effect.Opens);
             Gates.OneLine(c, door + (back / 2));
             c.Step("Fold both doors in and burnish, each by itself.");

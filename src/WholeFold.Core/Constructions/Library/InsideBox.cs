@@ -22,6 +22,7 @@ internal static class InsideBox
     /// <summary>How the box is bonded in, whatever stands in it.</summary>
     internal static void Assembled(ConstructionBuilder c)
     {
+        c.LooksAt(c.The("card")["back"]);
         c.Does(Effect.PopsUp);
         c.Press("Bond the box's last panel to the inside of the short back, its free edge at the spine.", Pressed.Flat,
             "its edge lies in the spine's crease, head and foot level", c.Bonded("back"));
@@ -56,7 +57,8 @@ internal static class InsideBox
             Valley(90, "the card's width"),
             Valley(90, "the width and the depth", closed: 0),
         ]);
-        boxPiece.Opening("window", "window", "window", new Rectangle(d + margin, foot, W - margin, H - margin),
+        // The box lies turned round in the card, so what is its foot there is the other end of the flat piece.
+        boxPiece.Opening("window", "window", "window", new Rectangle(d + margin, margin, W - margin, H - foot),
             "the frame's width in from the panel's edges");
 
         // The box is listed from its front wall, so it lies turned round in the card: its corners are given so.

@@ -63,6 +63,7 @@ internal static class PeakTunnel
         c.Trade("inset", "room for a spinner", e, "reach", W - e);
         c.Layer("front", "front", basePiece, ["front"], Face.Down, levels: 2);
 
+        c.OpensFrom(basePiece["back"], Edge.Left);
         c.Does(Effect.PopsUp);
         c.Step("Fold the tunnel in a valley, a mountain and a valley, and burnish both ways.");
         c.Press("Bond one outer panel of the tunnel to the inside of the front.", Pressed.Flat,

@@ -40,6 +40,7 @@ internal static class PlainFold
 
         c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up, write: true);
 
+        c.OpensFrom(basePiece["back"], Edge.Left);
         c.Does(Effect.Opens);
         c.Step("Fold at the score and burnish it, both ways.");
         c.Trouble("the front stands out past the back", "the score lies a hair off the middle",

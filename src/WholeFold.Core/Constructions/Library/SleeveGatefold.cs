@@ -86,6 +86,7 @@ internal static class SleeveGatefold
                 c.Grows("the sheet is kept whole, so the back takes both reliefs and the finished card is wider by them");
             }
 
+            c.OpensFrom(basePiece["back"], Edge.Left);
             c.Does(Effect.Opens);
             Gates.OneLine(c, door + (back / 2));
             c.Step("Fold the doors in and burnish; fold both pockets in half and burnish hard.");

@@ -56,6 +56,7 @@ internal static class SpinnerWindow
         c.Trade("windowWidth", "window", width, "frame", left);
         c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up, write: true);
 
+        c.OpensFrom(basePiece["back"], Edge.Left);
         c.Does(Effect.Turns);
         c.Press("Lay the thread between the two spinner halves and press them on each other, back to back.", Pressed.Flat,
             "the halves cover each other all round and the thread runs through their middle", halvesBond);

@@ -36,6 +36,7 @@ internal static class SplitGatefold
             c.Grows("the sheet is kept whole, so the back takes the gap and the finished card is wider by it");
         }
 
+        c.OpensFrom(basePiece["back"], Edge.Left);
         c.Does(Effect.Opens);
         Gates.OneLine(c, (2 * left) + (keepsSheet ? relief : relief / 2));
         c.Step("Fold both doors in and burnish, the narrow one first.");

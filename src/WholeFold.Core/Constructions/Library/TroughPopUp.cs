@@ -39,6 +39,7 @@ internal static class TroughPopUp
         c.Layer("inside-front", "inside the front", basePiece, ["front"], Face.Up, levels: 2);
         c.Layer("inside", "inside the back, for the message", basePiece, ["back"], Face.Up, levels: 2, write: true);
 
+        c.OpensFrom(basePiece["back"], Edge.Left);
         c.Does(Effect.PopsUp);
         c.Step("Fold all five creases and burnish, the middle ones hard.");
         c.Press("Glue one of the grooves that open to the outside shut.", Pressed.Closed, "a fin stands inside, its two faces level", leftFinBond);

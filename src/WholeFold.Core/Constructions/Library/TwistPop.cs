@@ -73,6 +73,7 @@ internal static class TwistPop
         c.Layer("message", "behind, for the message", cardPiece, ["back"], Face.Down, write: true);
         c.Trade("carrierWidth", "height of the panels", h, "card above and below", H - h);
 
+        c.OpensFrom(cardPiece["back"], Edge.Left);
         c.Does(Effect.PopsUp);
         c.Step("Shape the carrier: fold and burnish its diagonals as valleys, its middle as a mountain, and run a nail along the lengthwise score.");
         c.Step("Fold the concertina, valley, mountain, valley, and burnish both ways.");

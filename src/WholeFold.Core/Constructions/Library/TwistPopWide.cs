@@ -92,6 +92,7 @@ internal static class TwistPopWide
         c.Layer("front", "front", cardPiece, ["front"], Face.Down, levels: 2);
         c.Trade("square", "squares", k, "reach left beyond them", reach - k);
 
+        c.OpensFrom(cardPiece["back"], Edge.Left);
         c.Does(Effect.PopsUp);
         c.Step("Fold the diagonals as valleys and the middle as a mountain, and burnish both ways.");
         c.Press("Glue one arm into the card, only between the diagonals.", Pressed.Flat,

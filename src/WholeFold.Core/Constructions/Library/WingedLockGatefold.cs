@@ -57,6 +57,7 @@ internal static class WingedLockGatefold
         c.Layer("wings", "wings", basePiece, ["wing-left", "wing-right"], Face.Down);
         c.Layer("centre", "centre strip", basePiece, ["centre"], Face.Up, bothFaces: true);
 
+        c.OpensFrom(basePiece["centre"], Edge.Left);
         c.Does(Effect.Opens);
         c.Step("Fold each wing and door pair on itself and burnish, from the outside inwards.");
         c.Step("Close it: doors on the inner panels, wings meeting over the centre strip.");

@@ -129,7 +129,7 @@ public sealed class ConstructionReader
             Refused = c.Refused,
             Places = [.. c.Places.Select((p, i) => new Placement(p.Id, p.What, p.From, Sum(p.Distance, $"places[{i}].distance"), p.Pose, p.Vanishes))],
             NamedShown = c.NamedShown is { } named ? PlateOf(named.Piece, named.Plate, "namedShown") : null,
-            LookedAt = c.LookedAt is { } look ? new LookedAt(PlateOf(look.Piece, look.Plate, "lookedAt"), look.Up) : null,
+            LookedAt = c.LookedAt is { } look ? new LookedAt(PlateOf(look.Piece, look.Plate, "lookedAt"), look.Up, look.Spine) : null,
             RoundOneAsThickAs = c.RoundOneAsThickAs is { } thick ? Known(thick, "roundOneAsThickAs", parameters) : null,
             Slanting = c.Slanting,
             GrowsBecause = c.GrowsBecause,

@@ -50,7 +50,7 @@ public static class ConstructionWriter
         Refused = c.Refused,
         Places = [.. c.Places.Select(p => new WrittenPlacement(p.Id, p.What, p.From, Write(p.Distance), p.Pose, p.Vanishes))],
         NamedShown = c.NamedShown is { } named ? new WrittenPlateName(named.Piece.ToString(), named.Plate) : null,
-        LookedAt = c.LookedAt is { } look ? new WrittenLookedAt(look.Plate.Piece.ToString(), look.Plate.Plate, look.Up) : null,
+        LookedAt = c.LookedAt is { } look ? new WrittenLookedAt(look.Plate.Piece.ToString(), look.Plate.Plate, look.Up, look.Spine) : null,
         RoundOneAsThickAs = c.RoundOneAsThickAs,
         Slanting = c.Slanting,
         GrowsBecause = c.GrowsBecause,

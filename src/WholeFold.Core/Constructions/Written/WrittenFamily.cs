@@ -263,4 +263,4 @@ public sealed record WrittenPlacement(string Id, string What, string From, Writt
 
 public sealed record WrittenPlateName(string Piece, string Plate);
 
-public sealed record WrittenLookedAt(string Piece, string Plate, Axis Up);
+public sealed record WrittenLookedAt(string Piece, string Plate, Axis Up, Edge? Spine = null);

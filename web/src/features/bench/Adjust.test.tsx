@@ -19,7 +19,7 @@ const view = (hold = "free") => ({ unit: "in", stuck: null, choices: [], paramet
 const stops = [figure(fig("", 1, 32), 1), figure(fig("", 1, 16), 2), figure(fig("", 1, 8), 4)];
 
 function adjust(answers = true, hold = "free") {
-  const does = { onTry: vi.fn(), onSet: vi.fn(), onLock: vi.fn(), onChoice: vi.fn(), onPriority: vi.fn() };
+  const does = { onTry: vi.fn(), onSet: vi.fn(), onLock: vi.fn(), onChoice: vi.fn(), onOpens: vi.fn(), onPriority: vi.fn() };
   shown(
     <Adjust view={view(hold)} desk={desk} curves={null} {...does} />,
     answers

@@ -17,6 +17,7 @@ export function Adjust({
   onSet,
   onLock,
   onChoice,
+  onOpens,
   onPriority,
   curves,
 }: {
@@ -26,6 +27,7 @@ export function Adjust({
   onSet: (parameter: string, value: string | null) => void;
   onLock: (parameter: string, value: string | null) => void;
   onChoice: (choice: string, value: string) => void;
+  onOpens: (opens: string) => void;
   onPriority: (priority: string, name: string) => void;
   curves: ReactNode;
 }) {
@@ -37,6 +39,20 @@ export function Adjust({
   return (
     <section className={s.adjust} aria-label="Adjust">
       {curves}
+      {view.opening ? (
+        <div className={s.choice}>
+          <span id="choice-opens" title="which edge is up as one reads it: no cut and no score changes">
+            opens
+          </span>
+          <SegmentedControl
+            size="xs"
+            aria-labelledby="choice-opens"
+            data={["sideways", "upwards"]}
+            value={view.opening}
+            onChange={onOpens}
+          />
+        </div>
+      ) : null}
       {view.choices.map((choice) => (
         <div key={choice.id} className={s.choice}>
           <span id={`choice-${choice.id}`} title={choice.meaning}>

@@ -150,6 +150,7 @@ export function BenchPage() {
                 onTry={(parameter, value) => desk.tryOut([setFigure(parameter, value)])}
                 onLock={(parameter, value) => commit([value === null ? unlockFigure(parameter) : lockFigure(parameter, value)])}
                 onSet={(parameter, value) => commit([value === null ? freeFigure(parameter) : setFigure(parameter, value)])}
+                onOpens={(opens) => commit([take("opens", opens)])}
                 onChoice={(choice, option) => commit([choose(choice, option)])}
                 onPriority={(priority, name) => commitCompared([take("priority", priority)], name)}
                 curves={
