@@ -207,7 +207,7 @@ public sealed record Design
     /// <summary>Parameters set by hand for one format only, by <see cref="Target.Key"/>.</summary>
     public IReadOnlyDictionary<string, IReadOnlyDictionary<string, HandFigure>> Adjustments { get; init; } = new Dictionary<string, IReadOnlyDictionary<string, HandFigure>>();
 
-    public Construction Construction => Family.For(Choices);
+    public Construction Construction => ReadAcross.Of(Family.For(Choices), Opens);
 
     /// <summary>What its allowances are worked out from.</summary>
     internal Papers Papers => new(StockOf, LayerStock.Caliper + Adhesive.Thickness, Inventory.CorrectionOf);

@@ -27,10 +27,10 @@ public static class ClosedDress
             .ToLookup(f => f.Seen.First(s => s.Pose == "closed").FromBehind, f => f.Id);
         var (front, behind) = (On(card, sides[false].ToHashSet()), On(card, sides[true].ToHashSet()));
         var mirrored = behind.Count > front.Count;
-        var foot = card.Closed.Footprint;
+        var read = new ClosedAsRead(card.Figures, card.Closed);
         return [.. (mirrored ? behind : front).SelectMany(w => w.Face.Copies.Select(copy => w.Shape with
         {
-            Outline = [.. card.Closed.Place(new PlateRef(copy, w.Face.Plate), w.Shape.Outline).Select(c => new Point(mirrored ? foot.Right - c.X : c.X - foot.Left, c.Y - foot.Bottom))],
+            Outline = [.. card.Closed.Place(new PlateRef(copy, w.Face.Plate), w.Shape.Outline).Select(c => read.Read(c, mirrored))],
         }))];
     }
 

@@ -52,7 +52,11 @@ public sealed record DressedSheet(SizedPiece Piece, Face Face, Length Width, Len
     {
         var piece = card.Pieces.First(p => p.Piece.Id == faces[0].Face.Piece);
         var largest = faces.MaxBy(f => f.Face.Whole.Area);
-        var reading = new Reading(new Box(Length.Zero, Length.Zero, piece.Width.Value, piece.Height.Value), largest.Face.Head, largest.Face.Face);
+
+        // It lies as most of it is read; what one only sees by turning the card does not decide where something else is looked at.
+        var front = faces.Where(f => f.Face.Seen.Any(s => !s.FromBehind)).ToList();
+        var head = (front.Count > 0 ? front : faces).GroupBy(f => f.Face.Head).MaxBy(g => g.Sum(f => f.Face.Whole.Area))!.Key;
+        var reading = new Reading(new Box(Length.Zero, Length.Zero, piece.Width.Value, piece.Height.Value), head, largest.Face.Face);
         Point Read(Point p) => reading.Read(p) is var (across, up) ? new Point(across, up) : p;
         IReadOnlyList<Point> Line(IEnumerable<Point> points) => [.. points.Select(Read)];
 

@@ -78,7 +78,7 @@ public sealed class Teller(DisplayUnit unit)
     public ClosedView Closed(Card card)
     {
         ArgumentNullException.ThrowIfNull(card);
-        var (closed, envelope) = (card.Closed, card.Envelope);
+        var (closed, envelope) = (new ClosedAsRead(card.Figures, card.Closed), card.Envelope);
         var goes = card.Construction.GoesRound ? Words.Of($"goes round the card") : envelope is null ? Words.Of($"envelope to make") : Words.Of($"{envelope.Name} envelope, {envelope.Width} × {envelope.Height}");
         BoxView? round = null;
         if (envelope is not null)
@@ -94,7 +94,7 @@ public sealed class Teller(DisplayUnit unit)
         {
             Width = Figure(closed.Width),
             Height = Figure(closed.Height),
-            Panels = Drawn(closed),
+            Panels = Drawn(card.Closed, closed),
             Worn = Worn(card),
             Text = Say($"Closed {card.Design.SizeAsRead(card.Size.Width, card.Size.Height)}, {thick} thick; {goes}"),
             Size = Say($"{closed.Width} × {closed.Height}"),
@@ -109,9 +109,10 @@ public sealed class Teller(DisplayUnit unit)
     public static IReadOnlyList<WornShape> Worn(Card card) =>
         [.. ClosedDress.Of(card).Select(w => new WornShape([.. w.Outline.Select(p => new Spot(p.X.Units, p.Y.Units))], w.Colour ?? "", w.IsHole))];
 
-    public static IReadOnlyList<ClosedPanel> Drawn(ClosedPose pose)
+    public static IReadOnlyList<ClosedPanel> Drawn(ClosedPose pose, ClosedAsRead read)
     {
         ArgumentNullException.ThrowIfNull(pose);
-        return [.. pose.Panels.Select(p => new ClosedPanel(p.Plate.ToString(), [.. p.Corners.Select(c => new Spot((c.X - pose.Footprint.Left).Units, (c.Y - pose.Footprint.Bottom).Units))]))];
+        ArgumentNullException.ThrowIfNull(read);
+        return [.. pose.Panels.Select(p => new ClosedPanel(p.Plate.ToString(), [.. p.Corners.Select(c => read.Read(c)).Select(c => new Spot(c.X.Units, c.Y.Units))]))];
     }
 }

@@ -247,15 +247,15 @@ internal static class DesignEndpoints
             var home = design.Home;
             var tell = new Teller(home.Format.System == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre);
             var made = Core.Cards.Card.Try(design, home);
-            var closed = made?.Closed;
+            var closed = made is null ? null : new ClosedAsRead(made.Figures, made.Closed);
             return card with
             {
                 Construction = design.Family.Name,
                 Opens = design.Family.Opens,
                 Home = tell.Say(tell.NameAndSizeShown(design, home)),
-                Width = (closed?.Width ?? home.Width).Units,
-                Height = (closed?.Height ?? home.Height).Units,
-                Panels = closed is null ? [] : Teller.Drawn(closed),
+                Width = (closed?.Width ?? design.AsRead(home.Width, home.Height).Width).Units,
+                Height = (closed?.Height ?? design.AsRead(home.Width, home.Height).Height).Units,
+                Panels = made is null ? [] : Teller.Drawn(made.Closed, closed!),
                 Worn = made is null ? [] : Teller.Worn(made),
                 Stock = design.Stock.Name,
             };

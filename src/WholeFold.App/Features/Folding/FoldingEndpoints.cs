@@ -151,7 +151,8 @@ internal static class FoldingEndpoints
             Closed = tell.Closed(card),
             Map = MapOf(card),
             Section = SectionView.Of(card),
-            States = [.. card.States.Select(s => new StateView(s.State.Id, s.State.Name, s.State.How, s.Pose.Width.Units, s.Pose.Height.Units, Teller.Drawn(s.Pose)))],
+            States = [.. card.States.Select(s => (s.State, s.Pose, Read: new ClosedAsRead(card.Figures, s.Pose)))
+                .Select(s => new StateView(s.State.Id, s.State.Name, s.State.How, s.Read.Width.Units, s.Read.Height.Units, Teller.Drawn(s.Pose, s.Read)))],
             Steps = StepsOf(card, tell),
             Troubles = [.. card.Construction.Troubles.Select(t => new TroubleView(t.Sign, t.Cause, t.Remedy))],
             Watch = card.Construction.Watch,
