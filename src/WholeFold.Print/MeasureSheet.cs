@@ -42,7 +42,7 @@ internal static class MeasureSheet
         var flow = new Flow(paper, ask.Title);
         flow.Write(ask.Name, size * 2.1, bold: true, Reads.Title);
         flow.Write(Words.Of($"{card.Design.Family.Name}, {card.Target.Format.Name}, {card.Design.SizeAsRead(card.Target.Width, card.Target.Height)}. {card.Design.StockOf(null).Name}, {card.Figures.Tools.Name}, reveal {card.Design.Reveal.Name}.").Parts(ask.Unit), size);
-        flow.Write(Words.Of($"Closed {card.Design.SizeAsRead(card.Size.Width, card.Size.Height)}, {card.Thickness.Greatest.Millimetres:0.0} mm thick, {Math.Round(card.Grams):0} g; {(card.Construction.GoesRound ? "it goes round the card" : card.Envelope is { } e ? $"{e.Name} envelope" : "an envelope to make")}.").Parts(ask.Unit), size);
+        flow.Write(Words.Of($"Closed {card.Design.SizeAsRead(card.Size.Width, card.Size.Height)}, {card.Thickness.Greatest.Millimetres:0.0} mm thick, {Math.Round(card.Grams):0} g; {card.Packing.Said}.").Parts(ask.Unit), size);
         foreach (var note in sheet.Notes(card))
         {
             flow.Write(note.Parts(ask.Unit), size * 0.9, colour: "#444444");

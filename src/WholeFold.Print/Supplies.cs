@@ -133,8 +133,14 @@ internal static class Supplies
                 Row(flow, ask, new Supply("", ask.Card.Design.Inventory.BondTape.Name, 1, tape, null, "for the bonds"), 1);
             }
 
-            Row(flow, ask, new Supply("", ask.Card.Envelope?.Name is { } name ? $"{name} envelope" : "envelope, to make", 1, ask.Card.Envelope?.Width
-                ?? ask.Card.Size.Width, ask.Card.Envelope?.Height ?? ask.Card.Size.Height, ""), 1);
+            var (packing, envelope) = (ask.Card.Packing, ask.Card.Envelope);
+            if (!packing.GoesRound)
+            {
+                var (wide, high) = envelope is not null ? (envelope.Width, envelope.Height) : packing.IsThick
+                    ? (packing.Box.Width, packing.Box.Height) : packing.Make;
+                Row(flow, ask, new Supply("", envelope is not null ? $"{envelope.Name} envelope" : packing.IsThick ? "box envelope, to make" : "envelope, to make", 1, wide, high, "inside"), 1);
+            }
+
             flow.Skip(4);
             foreach (var caution in ask.Steps.SelectMany(s => s.Cautions).Distinct().Where(c => c is "small-parts" or "magnets" or "button-cell"))
             {
@@ -163,7 +169,7 @@ internal static class Supplies
         lines.AddRange(Of(card).Select(s => s.From).Where(f => f != "off the roll").Distinct().Select(f => $"- {f}"));
         lines.AddRange(SoftGoods.Of(card.Figures, card.Dressed).Select(s => Words.Of($"- {DressingWriter.Name(s.Good.Kind)}, {s.Length:u}").Write(unit)));
         lines.AddRange(new[] { card.Design.Adhesive.Name, card.Construction.Bonds.Any(b => !b.IsLoose) ? card.Design.Inventory.BondTape.Name : card.Design.Adhesive.Name }.Distinct().Select(a => $"- {a}"));
-        lines.Add(card.Envelope is { } e ? $"- {e.Name} envelope" : "- an envelope to make");
+        lines.Add(Words.Of($"- {card.Packing.Said}").Write(unit));
         lines.AddRange(["", $"Tools: {string.Join(", ", ask.Steps.Select(s => s.Tool).Where(t => t != "by hand" && t != "as it is there").Distinct())}."]);
         return string.Join('\n', lines) + "\n";
     }

@@ -105,6 +105,8 @@ public partial class ArchitectureTests
             .Append(Support.Spec("gatefold", "5x7", "relief=1in"))
             .Append(Support.Spec("trough-pop-up", "210x148mm"))
             .Append(Support.Spec("shadow-box", "5x7", "middles=1", "middleHeight=7"))
+            .Append(Support.Spec("plain-fold", "5x7") with { Dressing = new DressingSpec { Elements = [new ElementSpec("flag", "front", Size: ["1 in", "1 in"],
+                Height: "5 mm", Place: new PlaceSpec("right", [new FromSpec("right", "-1/4 in")]), OverEdge: true)] } })
             .Append(Support.Spec("winged-lock-gatefold", "5x7") with { Lock = new Dictionary<string, string> { ["centre"] = "21.35mm" } })
             .Append(Support.Spec("inside-tunnel", "6x6", "layers=3", "depth=1/2"))
             .Append(Support.Spec("gatefold", "5x7") with { Lock = new Dictionary<string, string> { ["relief"] = "1/4 in" } })

@@ -124,7 +124,7 @@ internal static class PlainText
 
         Line("");
         var (wide, high) = card.Design.AsRead(card.Size.Width, card.Size.Height);
-        Line($"Closed {Both(wide)} × {Both(high)}, {card.Thickness.Greatest.Millimetres.ToString("0.0", CultureInfo.InvariantCulture)} mm thick, {Math.Round(card.Grams).ToString(CultureInfo.InvariantCulture)} g; {(sized.Construction.GoesRound ? "goes round the card" : card.Envelope is { } e ? $"{e.Name} envelope{(card.EnvelopeGrade == EnvelopeGrade.Snug ? ", snugly" : "")}" : "envelope to make")}");
+        Line($"Closed {Both(wide)} × {Both(high)}, {card.Thickness.Greatest.Millimetres.ToString("0.0", CultureInfo.InvariantCulture)} mm thick, {Math.Round(card.Grams).ToString(CultureInfo.InvariantCulture)} g; {card.Packing.Said.Write(unit)}");
         foreach (var check in card.Checks)
         {
             Line($"{check.Severity}: {check.Text.Write(unit)}");

@@ -21,8 +21,7 @@ public sealed class Card : ICard
     private readonly Lazy<KeepOuts> _keepOuts;
     private readonly Lazy<ClosedPose> _closed;
     private readonly Lazy<ThicknessMap> _thickness;
-    private readonly Lazy<(Envelope Envelope, EnvelopeGrade Grade)?> _envelope;
-    private readonly Lazy<(Length Across, Length Along)> _need;
+    private readonly Lazy<Packing> _packing;
     private readonly Lazy<IReadOnlyList<Check>> _checks;
     private readonly Lazy<IReadOnlyDictionary<FigureRef, SafeSide>> _safe;
     private readonly Lazy<double> _grams;
@@ -39,8 +38,7 @@ public sealed class Card : ICard
         _keepOuts = new(() => new KeepOuts(figures, Dressed, Closed));
         _closed = new(() => ClosedPose.Of(figures));
         _thickness = new(() => ThicknessMap.Of(figures, Closed, Bodies));
-        _envelope = new(() => figures.Construction.GoesRound ? null : Design.Inventory.EnvelopeFor(Size.Width, Size.Height, Need, Target.Format.System));
-        _need = new(() => Girth.Of(Thickness, Closed));
+        _packing = new(() => Packing.Of(figures, Packed, Closed, Thickness));
         _checks = new(() => AllChecks.Run(this));
         _safe = new(FindSafeSides);
         _grams = new(() => Weight.Grams(figures, Bodies));
@@ -80,7 +78,10 @@ public sealed class Card : ICard
     public IEnumerable<(CardState State, ClosedPose Pose)> States => Construction.States.Select(s => (s, ClosedPose.Of(Figures, s)));
 
     /// <summary>How large it is closed: as its folds and bonds make it, and at least as its blank measures.</summary>
-    public (Length Width, Length Height) Size => Figures.Blank is { } blank ? (Length.Max(Packed.Width, blank.Width), Length.Max(Packed.Height, blank.Height)) : (Packed.Width, Packed.Height);
+    public (Length Width, Length Height) Size => (Packing.Width, Packing.Height);
+
+    /// <summary>As it is packed, and into what.</summary>
+    public Packing Packing => _packing.Value;
 
     /// <summary>The closed card with all that stands out of it.</summary>
     public Box Packed => Dressed.Elements.Count + Dressed.Contours.Count == 0 ? Closed.Footprint
@@ -88,7 +89,7 @@ public sealed class Card : ICard
         .Where(o => Closed.Frames.ContainsKey(o.Face.Ref)).SelectMany(o => Closed.Place(o.Face.Ref, o.Outline))]);
 
     /// <summary>The envelope that it would go into with nothing standing out of it.</summary>
-    public Envelope? BareEnvelope => Construction.GoesRound ? null : Design.Inventory.EnvelopeFor(Closed.Width, Closed.Height, Need, Target.Format.System)?.Envelope;
+    public Envelope? BareEnvelope => Packing.Of(Figures, Closed.Footprint, Closed, Thickness).Envelope;
 
     /// <summary>What raised things are in the way of.</summary>
     public IReadOnlyList<Struck> Struck => _struck.Value;
@@ -103,13 +104,10 @@ public sealed class Card : ICard
 
     public ThicknessMap Thickness => _thickness.Value;
 
-    /// <summary>What its thickness takes of an envelope beside its size, across and along.</summary>
-    public (Length Across, Length Along) Need => _need.Value;
-
-    public Envelope? Envelope => _envelope.Value?.Envelope;
+    public Envelope? Envelope => Packing.Envelope;
 
     /// <summary>How it goes in; null where it goes into none.</summary>
-    public EnvelopeGrade? EnvelopeGrade => _envelope.Value?.Grade;
+    public EnvelopeGrade? EnvelopeGrade => Packing.Grade;
 
     /// <summary>What was found, the gravest first.</summary>
     public IReadOnlyList<Check> Checks => _checks.Value;

@@ -104,8 +104,8 @@ public interface ICard
     /// <summary>How it goes in; null where it goes into none.</summary>
     EnvelopeGrade? EnvelopeGrade { get; }
 
-    /// <summary>What its thickness takes of an envelope beside its size, across and along.</summary>
-    (Length Across, Length Along) Need { get; }
+    /// <summary>As it is packed, and into what.</summary>
+    Packing Packing { get; }
 }
 
 /// <summary>What checks ask of an element beyond what is said of it.</summary>

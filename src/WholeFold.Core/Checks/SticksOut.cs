@@ -33,9 +33,15 @@ internal sealed class SticksOut : ICheck
             .Concat(card.Dressed.Contours.SelectMany(c => c.On.Select(o => (Name: $"the contour of {o.Face.Name}", Element: (SizedElement?)null, On: o))));
         var (name, furthest, at) = things.MaxBy(t => Out(t.On));
         var figures = new Dictionary<string, Length> { ["over"] = most, ["width"] = packed.Width, ["height"] = packed.Height };
+        if (things.Where(t => Out(t.On) > Nothing).All(t => t.Element is { Element.OverEdge: true }))
+        {
+            yield return new Check("over-edge", Severity.Note, Words.Of($"Closed, {name} stands {most:u} over the edge, as it is meant to: with it the card is {card.Figures.Design.SizeAsRead(packed.Width, packed.Height)}; {card.Packing.Said}."), figures) { At = FoundAt.Of(at) };
+            yield break;
+        }
+
         yield return new Check(
             "sticks-out-when-closed", card.Envelope is null ? Severity.Error : Severity.Caution,
-            Words.Of($"Closed, {name} stands {most} out of the card: with it the card is {packed.Width} × {packed.Height}{(card.Envelope is { } into ? $", which goes into {into.Name}" : "")}."), figures)
+            Words.Of($"Closed, {name} stands {most} out of the card: with it the card is {card.Figures.Design.SizeAsRead(packed.Width, packed.Height)}{(card.Envelope is { } into ? $", which goes into {into.Name}" : "")}."), figures)
         {
             At = FoundAt.Of(at),
             AtAGlance = new Verdict(card.Envelope is null ? VerdictKind.Stuck : VerdictKind.Eased, Words.Of($"{name} sticks out")),
@@ -46,7 +52,7 @@ internal sealed class SticksOut : ICheck
         {
             yield return new Check(
                 "taller-than-its-envelope-when-packed", card.Envelope is null ? Severity.Error : Severity.Caution,
-                Words.Of($"The bare card goes into {wanted.Name}; with {name} it is {packed.Width} × {packed.Height} and {(card.Envelope is { } other ? $"needs {other.Name}" : "goes into none that is sold by name")}."), figures) { At = FoundAt.Of(at) };
+                Words.Of($"The bare card goes into {wanted.Name}; with {name} it is {card.Figures.Design.SizeAsRead(packed.Width, packed.Height)} and {(card.Envelope is { } other ? $"needs {other.Name}" : "goes into none that is sold by name")}."), figures) { At = FoundAt.Of(at) };
         }
     }
 }

@@ -125,7 +125,7 @@ public enum HeldBy
 
 /// <param name="Corners">Of a polygon, in shares of its size from its lower left.</param>
 public sealed record Element(string Id, string Name, string Role, OutlineShape Shape, IReadOnlyList<(double X, double Y)> Corners, Length Width, Length Height,
-    Length Stands, bool IsFixed, Placed Place, string? BondedOn, Made Made, Stock Stock, HeldBy Held, string? Motif)
+    Length Stands, bool IsFixed, Placed Place, string? BondedOn, Made Made, Stock Stock, HeldBy Held, string? Motif, bool OverEdge = false)
 {
     public bool IsRaised => Stands > Length.Zero;
 

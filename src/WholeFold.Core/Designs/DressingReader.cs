@@ -226,7 +226,7 @@ internal sealed class DressingReader(Construction construction, Inventory hand, 
                 "magnet" => HeldBy.Magnet,
                 _ => throw new InputProblemException("element.held", $"{place}.held", $"“{written.Held}” is not known", "face, thread, strip, slide, lock or magnet"),
             },
-            written.Motif);
+            written.Motif, written.OverEdge);
     }
 
     /// <summary>The plate of the card that an element over several is held by; with or without its side.</summary>

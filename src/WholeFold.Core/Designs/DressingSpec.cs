@@ -105,11 +105,13 @@ public sealed record WindowSpec([property: MaxLength(40)] string Id, [property: 
 /// <param name="Outline">Of a polygon, its corners in shares of its size from its lower left: [[0, 0], [1, 0], [0.5, 1]].</param>
 /// <param name="Svg">Or a drawing that the outline is read from.</param>
 /// <param name="Motif">The drawing that is shown in it.</param>
+/// <param name="OverEdge">It is meant to stand over the card's edge.</param>
 public sealed record ElementSpec([property: MaxLength(40)] string Id, [property: MaxLength(80)] string Role, [property: MaxLength(60)] string? Name = null,
     [property: MaxLength(20)] string Shape = "rectangle", IReadOnlyList<WrittenLength>? Size = null, WrittenLength? Height = null, bool Fixed = true,
     PlaceSpec? Place = null, [property: MaxLength(80)] string? BondedOn = null, [property: MaxLength(20)] string Made = "die-cut",
     [property: MaxLength(60)] string? Stock = null, [property: MaxLength(20)] string Held = "face", IReadOnlyList<IReadOnlyList<double>>? Outline = null,
-    [property: MaxLength(SvgOutline.Longest)] string? Svg = null, [property: MaxLength(40)] string? Motif = null);
+    [property: MaxLength(SvgOutline.Longest)] string? Svg = null, [property: MaxLength(40)] string? Motif = null,
+    bool OverEdge = false);
 
 /// <summary>A free edge that is cut to a shape.</summary>
 /// <param name="Shape">roofs, hills, waves, or a drawing's.</param>

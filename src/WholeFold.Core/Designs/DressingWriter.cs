@@ -12,7 +12,7 @@ public static class DressingWriter
             element.Id, element.Role, element.Name, Name(element.Shape), [WrittenLength.Of(element.Width), WrittenLength.Of(element.Height)], element.IsRaised
                 ? WrittenLength.Of(element.Stands) : null, element.IsFixed,
             Write(element.Place), element.BondedOn, Name(element.Made), element.Stock.Id, Name(element.Held),
-            element.Corners.Count == 0 || element.Motif is not null ? null : [.. element.Corners.Select(c => (IReadOnlyList<double>)[c.X, c.Y])], null, element.Motif);
+            element.Corners.Count == 0 || element.Motif is not null ? null : [.. element.Corners.Select(c => (IReadOnlyList<double>)[c.X, c.Y])], null, element.Motif, element.OverEdge);
     }
 
     public static WindowSpec Write(Window window)

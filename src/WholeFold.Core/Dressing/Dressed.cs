@@ -142,7 +142,7 @@ public sealed class Dressed
         var reading = Reading.Of(face, face.Open);
         Box? WindowOn(string id) => Windows.FirstOrDefault(w => w.Window.Id == id)?.On.FirstOrDefault(o => o.Face.Id == face.Id)?.Read;
         var asked = reading.Put(element.Place, width, height, beside, WindowOn);
-        var read = stays ? reading.Put(element.Place, width, height, beside, WindowOn, Length.Zero) : asked;
+        var read = stays && !element.OverEdge ? reading.Put(element.Place, width, height, beside, WindowOn, Length.Zero) : asked;
         return new OnFace(face, face.Open, read, reading.Outline(element.Shape, element.Corners, read)) { MovedIn = Length.Max((asked.Left - read.Left).Abs(), (asked.Bottom - read.Bottom).Abs()) };
     }
 

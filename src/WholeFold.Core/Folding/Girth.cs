@@ -10,12 +10,13 @@ namespace WholeFold.Core.Folding;
 public static class Girth
 {
     /// <summary>The most that any section takes, across the card and along it.</summary>
-    public static (Length Across, Length Along) Of(ThicknessMap map, ClosedPose pose)
+    /// <param name="packed">How large it is with what stands over its edge: that is its width, and no need beside it.</param>
+    public static (Length Across, Length Along) Of(ThicknessMap map, ClosedPose pose, Box packed)
     {
         ArgumentNullException.ThrowIfNull(map);
         ArgumentNullException.ThrowIfNull(pose);
-        var across = Sections(map.Spreads).Select(section => HalfRound(section, pose.Width.Units)).DefaultIfEmpty(0).Max();
-        var along = map.Spreads.GroupBy(s => (s.Left, s.Right)).Select(strip => HalfRound(Upright(strip), pose.Height.Units)).DefaultIfEmpty(0).Max();
+        var across = Sections(map.Spreads).Select(section => HalfRound(section, packed.Width.Units)).DefaultIfEmpty(0).Max();
+        var along = map.Spreads.GroupBy(s => (s.Left, s.Right)).Select(strip => HalfRound(Upright(strip), packed.Height.Units)).DefaultIfEmpty(0).Max();
 
         // What stands up and is not folded over is as thick everywhere, for all that an envelope knows.
         Length Need(double need) => new Length((long)Math.Ceiling(need)) + pose.Deep;

@@ -105,9 +105,9 @@ public static class Steps
                 Phase = Phase.Finish, Title = "break it in", Flexes = true, Why = Words.Of($"Creases give, and what catches is found now and not in the post."), LookFor = Words.Of($"It lies {card.Closed.Width} × {card.Closed.Height} when it is shut, and nothing springs open."),
             };
             yield return new Step("put-away", card.Envelope is { } e
-                ? Words.Of($"Check {all} against its envelope, {e.Name}, {e.Width} × {e.Height}.") : Words.Of($"Check {all} against the envelope that is made for it."), [], "by hand", null, null, [], "closed", null, new Work(Act.PutAway, cards), [])
+                ? Words.Of($"Check {all} against its envelope, {e.Name}, {e.Width} × {e.Height}.") : Words.Of($"Check {all} against its envelope, {card.Packing.Said}."), [], "by hand", null, null, [], "closed", null, new Work(Act.PutAway, cards), [])
             {
-                Phase = Phase.Finish, Title = "into its envelope", Why = Words.Of($"Shut it is {card.Closed.Width} × {card.Closed.Height} and {card.Thickness.Greatest.Millimetres:0.0} mm thick at the most."), LookFor = Words.Of($"It goes in and out without being pushed."),
+                Phase = Phase.Finish, Title = "into its envelope", Why = Words.Of($"Shut it is {card.Design.SizeAsRead(card.Size.Width, card.Size.Height)} and {card.Thickness.Greatest.Millimetres:0.0} mm thick at the most."), LookFor = Words.Of($"It goes in and out without being pushed."),
             };
         }
     }

@@ -116,7 +116,7 @@ public class DressedSheetTests
         Assert.Contains(shapes, s => s is { IsLayer: false, Holes.Count: 1 });
         Assert.DoesNotContain(Picture.Of(bare.Figures, bare.Bodies, Motion.OnTheTable(bare.Figures)).Shapes, s => s.Holes.Count > 0);
         Assert.Equal(Length.Mm(4), card.Thickness.Greatest - bare.Thickness.Greatest);
-        Assert.True(card.Need.Across > bare.Need.Across);
+        Assert.True(card.Packing.Need.Across > bare.Packing.Need.Across);
     }
 
     [Fact]

@@ -22,7 +22,7 @@ public class GirthTests
     [Fact]
     public void An_even_thickness_takes_itself()
     {
-        var (across, along) = Girth.Of(Of((0, 127, 0, 127, 3)), Flat);
+        var (across, along) = Girth.Of(Of((0, 127, 0, 127, 3)), Flat, Flat.Footprint);
         Assert.Equal((Length.Mm(3), Length.Mm(3)), (across, along));
     }
 
@@ -30,7 +30,7 @@ public class GirthTests
     public void A_bump_in_the_middle_takes_less_than_it_is_high()
     {
         // 5 mm high, 30 mm wide, midway on a card of 127 mm whose edges are 1 mm: 1.2 mm.
-        var (across, along) = Girth.Of(Of((0, 48.5m, 0, 127, 1), (48.5m, 78.5m, 0, 127, 5), (78.5m, 127, 0, 127, 1)), Flat);
+        var (across, along) = Girth.Of(Of((0, 48.5m, 0, 127, 1), (48.5m, 78.5m, 0, 127, 5), (78.5m, 127, 0, 127, 1)), Flat, Flat.Footprint);
         Assert.InRange(across.Millimetres, 1.15m, 1.2m);
 
         // Along it the bump is as long as the card, and takes its height.
@@ -47,7 +47,7 @@ public class GirthTests
                 continue;
             }
 
-            Assert.True(card.Need.Across <= card.Thickness.Greatest + new Length(1) && card.Need.Along <= card.Thickness.Greatest + new Length(1), $"{spec.Named()}: needs {card.Need}, {card.Thickness.Greatest} thick");
+            Assert.True(card.Packing.Need.Across <= card.Thickness.Greatest + new Length(1) && card.Packing.Need.Along <= card.Thickness.Greatest + new Length(1), $"{spec.Named()}: needs {card.Packing.Need}, {card.Thickness.Greatest} thick");
         }
     }
 

@@ -79,7 +79,7 @@ public sealed class Teller(DisplayUnit unit)
     {
         ArgumentNullException.ThrowIfNull(card);
         var (closed, envelope) = (new ClosedAsRead(card.Figures, card.Closed), card.Envelope);
-        var goes = card.Construction.GoesRound ? Words.Of($"goes round the card") : envelope is null ? Words.Of($"envelope to make") : Words.Of($"{envelope.Name} envelope, {envelope.Width} × {envelope.Height}");
+        var goes = card.Packing.Said;
         BoxView? round = null;
         if (envelope is not null)
         {

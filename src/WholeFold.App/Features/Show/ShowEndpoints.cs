@@ -46,7 +46,7 @@ internal static class ShowEndpoints
         var names = NamesOf(card);
         return new ShowView(
             desk.Spec.Name, desk.Design.Family.Name, tell.Say(tell.NameAndSize(desk.Design, desk.Target)), tell.Symbol, LengthWriter.Symbol(other), steps.Count,
-            (int)Math.Ceiling(steps.Sum(s => card.Design.Inventory.Pace.Of(s.Work) + s.Holds) / 60d), Ready(card, steps, cards),
+            (int)Math.Ceiling(steps.Sum(s => card.Design.Inventory.Pace.Of(s.Work) + s.Holds) / 60d), Ready(card, steps, cards, desk.Unit),
             [.. screens.Select(screen =>
             {
                 var step = steps[screen.Step];
@@ -79,7 +79,7 @@ internal static class ShowEndpoints
         .ToDictionary(r => r.Row.Figure.Id.ToString(), r => $"{r.Title}, {r.Row.Label}{(r.Row.Detail is "cut" or "" ? "" : $", {r.Row.Detail.Replace(" | ", " and ", StringComparison.Ordinal)}")}");
 
     /// <summary>What lies ready: papers by how many sheets of them all cards take, tools, adhesive, what is off the roll.</summary>
-    private static List<string> Ready(Card card, IReadOnlyList<Step> steps, int cards)
+    private static List<string> Ready(Card card, IReadOnlyList<Step> steps, int cards, DisplayUnit unit)
     {
         var ready = new List<string>();
         if (SheetCount.Of(card.Figures, cards) is { } sheets)
@@ -89,7 +89,7 @@ internal static class ShowEndpoints
 
         ready.AddRange(card.Layers.Select(l => l.Stock.Name).Concat(card.Dressed.Elements.Where(e => !e.Element.IsInk).Select(e => e.Element.Stock.Name)).Distinct());
         ready.AddRange(steps.Select(s => s.Tool).Where(t => t is not ("by hand" or "as it is there")).Distinct());
-        return [.. ready.Append(card.Construction.GoesRound ? "" : card.Envelope is { } e ? $"{e.Name} envelope" : "an envelope, to be made").Where(r => r.Length > 0)];
+        return [.. ready.Append(card.Construction.GoesRound ? "" : card.Packing.Said.Write(unit)).Where(r => r.Length > 0)];
     }
 
     private static DrawnStep Drawn(StepDrawing drawing)

@@ -122,6 +122,12 @@ export function ElementEditor({
         checked={now.fixed ?? true}
         onChange={(e) => change({ fixed: e.currentTarget.checked })}
       />
+      <Checkbox
+        size="sm"
+        label="may stand over the card’s edge"
+        checked={now.overEdge ?? false}
+        onChange={(e) => change({ overEdge: e.currentTarget.checked })}
+      />
       <div className={s.buttons}>
         {like ? (
           <Button size="compact-sm" variant="default" onClick={() => change({ role: like.id })}>
