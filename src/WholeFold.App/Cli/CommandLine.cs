@@ -99,7 +99,7 @@ internal static class CommandLine
         }
 
         var home = reader.Read(design with { Target = null, TargetTurn = false });
-        var written = format ?? design.Format;
+        var written = format is null ? design.Format : reader.FormatAsTyped(format, design);
         var known = FormatReader.Read(written, home.Design.Inventory.Formats, out _);
         return new ConvertTo(written, known is null ? turn : Target.Beside(home.Target, known, turn).Turn).Apply(design, reader);
     }

@@ -54,6 +54,11 @@ internal static class ConvertCommand
             var reader = CommandLine.Reader(parsed.GetValue(workshop));
             var design = Begin(parsed.GetValue(file), parsed.GetValue(construction), parsed.GetValue(format), parsed.GetValue(turn));
             void Do(DesignEdit edit) => design = edit.Apply(design, reader);
+            if (parsed.GetValue(units) is { } bare)
+            {
+                design = design with { Units = bare };
+            }
+
             if (parsed.GetValue(file) is not null)
             {
                 design = CommandLine.Converted(design, parsed.GetValue(format), parsed.GetValue(turn), reader);

@@ -161,8 +161,10 @@ public sealed record ConvertTo([property: MaxLength(60)] string? Format, bool Tu
     public override DesignSpec Apply(DesignSpec design, DesignReader reader)
     {
         ArgumentNullException.ThrowIfNull(design);
-        var isHome = Format is null || (Format == design.Format && Turn == design.Turn);
-        return design with { Target = isHome ? null : Format, TargetTurn = !isHome && Turn };
+        ArgumentNullException.ThrowIfNull(reader);
+        var format = Format is null ? null : reader.FormatAsTyped(Format, design);
+        var isHome = format is null || (format == design.Format && Turn == design.Turn);
+        return design with { Target = isHome ? null : format, TargetTurn = !isHome && Turn };
     }
 
     public override Words Describe(DesignSpec before, DesignReader reader)
@@ -315,7 +317,14 @@ public sealed record ShowIn(string? Units, bool Both = false) : DesignEdit
     public override DesignSpec Apply(DesignSpec design, DesignReader reader)
     {
         ArgumentNullException.ThrowIfNull(design);
-        return design with { Units = Units, BothSystems = Both };
+        ArgumentNullException.ThrowIfNull(reader);
+        return design with
+        {
+            Units = Units,
+            BothSystems = Both,
+            Format = reader.FormatAsTyped(design.Format, design),
+            Target = design.Target is null ? null : reader.FormatAsTyped(design.Target, design),
+        };
     }
 
     public override Words Describe(DesignSpec before, DesignReader reader) => Both ? Words.Of($"both systems") : Words.Of($"in {Units ?? "its own units"}");
@@ -323,7 +332,9 @@ public sealed record ShowIn(string? Units, bool Both = false) : DesignEdit
     public override DesignEdit Inverse(DesignSpec before, DesignReader reader)
     {
         ArgumentNullException.ThrowIfNull(before);
-        return new ShowIn(before.Units, before.BothSystems);
+        ArgumentNullException.ThrowIfNull(reader);
+        return before.Format == reader.FormatAsTyped(before.Format, before) ? new ShowIn(before.Units, before.BothSystems)
+            : new Replace(before);
     }
 }
 

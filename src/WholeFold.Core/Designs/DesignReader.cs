@@ -33,8 +33,8 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
 
         var hand = Inventory.With(spec.Own);
         var family = FamilyOf(spec);
-        var home = new Target(FormatOf(spec.Format, "format", hand), spec.Turn);
-        var target = spec.Target is null ? home : new Target(FormatOf(spec.Target, "target", hand), spec.TargetTurn);
+        var home = new Target(FormatOf(spec.Format, "format", hand, BareUnit(spec)), spec.Turn);
+        var target = spec.Target is null ? home : new Target(FormatOf(spec.Target, "target", hand, BareUnit(spec)), spec.TargetTurn);
         var unit = spec.Units is null ? home.Format.System.UnitOf() : UnitReader.Read(spec.Units, "units");
         if (spec.Tools is not null)
         {
@@ -181,8 +181,22 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
             ? spec with { Set = Named(spec.Set), Adjustments = spec.Adjustments.ToDictionary(a => a.Key, a => Named(a.Value)) } : spec;
     }
 
-    private static Format FormatOf(string? text, string field, Inventory hand) =>
-        FormatReader.Read(text, hand.Formats, out var reason) ?? throw new InputProblemException("format.unknown", field, reason!, FormatReader.Accepted);
+    /// <summary>A format as it was typed, so written that it stays the same in every unit: a size that names no unit is in the
+    /// design's.</summary>
+    /// <exception cref="InputProblemException">It is no format, or its name stands for several.</exception>
+    public string FormatAsTyped(string text, DesignSpec spec)
+    {
+        ArgumentNullException.ThrowIfNull(spec);
+        var hand = Inventory.With(spec.Own);
+        return FormatReader.Read(text, hand.Formats, out _) is not null ? text : FormatOf(text, "format", hand, BareUnit(spec)).Id;
+    }
+
+    /// <summary>What a bare figure of a design's format is in.</summary>
+    private static DisplayUnit BareUnit(DesignSpec spec) => spec.Units is "in" or "cm" or "mm" ? UnitReader.Read(spec.Units, "units") : DisplayUnit.Inch;
+
+    private static Format FormatOf(string? text, string field, Inventory hand, DisplayUnit? bare = null) =>
+        FormatReader.Read(text, hand.Formats, out var reason, bare) ?? throw new InputProblemException("format.unknown", field,
+            reason!, FormatReader.Accepted);
 
     /// <summary>The key of a format that a figure was adjusted for: its id, or its size, and whether it is turned.</summary>
     /// <exception cref="InputProblemException">It is no format.</exception>

@@ -2,30 +2,37 @@ using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Inventories;
 
-/// <summary>Reads a format as people write it: its id, or a size with its unit.</summary>
+/// <summary>Reads a format as people write it: by its name in any case, its id, or a size.</summary>
 public static class FormatReader
 {
-    public const string Accepted = "one of the format ids (5x7, a2-us, a6-iso …) or a size with its unit, such as 5x5in or 150x150mm, each side from 2 to 12 in (50.8 to 304.8 mm)";
+    public const string Accepted = "a format by its name, such as A2 US or 5 × 7, or a size with its unit, such as 5x5in, 150 × 150 mm or 6 inch square, each side from 2 to 12 in (50.8 to 304.8 mm)";
 
     private const int LongestText = 48;
 
     private static readonly (string Text, DisplayUnit Unit)[] Units =
-        [("mm", DisplayUnit.Millimetre), ("cm", DisplayUnit.Centimetre), ("in", DisplayUnit.Inch), ("\"", DisplayUnit.Inch), ("″", DisplayUnit.Inch)];
+        [("millimetres", DisplayUnit.Millimetre), ("mm", DisplayUnit.Millimetre), ("centimetres", DisplayUnit.Centimetre), ("cm", DisplayUnit.Centimetre),
+        ("inches", DisplayUnit.Inch), ("inch", DisplayUnit.Inch), ("in.", DisplayUnit.Inch), ("in", DisplayUnit.Inch), ("\"", DisplayUnit.Inch), ("″", DisplayUnit.Inch)];
 
-    /// <param name="known">The formats known by name.</param>
-    /// <returns>Null with the reason where it is neither, or where a side is out of range.</returns>
-    public static Format? Read(string? text, IReadOnlyList<Format> known, out string? reason)
+    private static readonly string[] Square = [" square", " sq"];
+
+    /// <param name="known">The formats known by name: a name goes before a bare size.</param>
+    /// <param name="bare">The unit of a size that names none; null where it has to name one.</param>
+    /// <returns>Null with the reason where it is none, where a name stands for several, or where a side is out of range.</returns>
+    public static Format? Read(string? text, IReadOnlyList<Format> known, out string? reason, DisplayUnit? bare = null)
     {
+        ArgumentNullException.ThrowIfNull(known);
         reason = null;
         var written = text?.Trim() ?? "";
-        if (known.FirstOrDefault(f => f.Id.Equals(written, StringComparison.OrdinalIgnoreCase)) is { } format)
+        if (written.Length is > 0 and <= LongestText && Named(written, known) is { Count: > 0 } named)
         {
-            return format;
+            reason = named.Count == 1 ? null : $"“{written}” is {named.Count} sizes: {string.Join("; ", named.Select(f => $"{f.Name}, {Sized(f)}"))}";
+            return named.Count == 1 ? named[0] : null;
         }
 
-        if (Split(written) is not var (first, second, unit))
+        if (Split(written, bare) is not var (first, second, unit))
         {
-            reason = written.Length == 0 ? "no format is given" : $"“{(written.Length <= LongestText ? written : written[..LongestText] + "…")}” is not a format";
+            reason = written.Length == 0 ? "no format is given" : Split(written, DisplayUnit.Inch) is not null ? $"“{written}” has no unit"
+                : $"“{(written.Length <= LongestText ? written : written[..LongestText] + "…")}” is not a format";
             return null;
         }
 
@@ -51,6 +58,35 @@ public static class FormatReader
         return new Format(id, $"{wide} × {high}", sides[0], sides[1], unit == DisplayUnit.Inch ? UnitSystem.Imperial : UnitSystem.Metric);
     }
 
+    private static string Sized(Format format) => format.System == UnitSystem.Imperial
+        ? $"{LengthWriter.Write(format.Width, DisplayUnit.Inch)} × {LengthWriter.WithUnit(format.Height, DisplayUnit.Inch)}"
+        : $"{LengthWriter.Write(format.Width, DisplayUnit.Millimetre)} × {LengthWriter.WithUnit(format.Height, DisplayUnit.Millimetre)}";
+
+    /// <summary>Those that a text names: by id or whole name one alone, else all whose names have its words.</summary>
+    private static List<Format> Named(string written, IReadOnlyList<Format> known)
+    {
+        var plain = Plain(written);
+        if (known.FirstOrDefault(f => f.Id.Equals(written, StringComparison.OrdinalIgnoreCase)) is { } byId)
+        {
+            return [byId];
+        }
+
+        if (known.Where(f => Plain(f.Name) == plain).ToList() is { Count: > 0 } byName)
+        {
+            return byName.Count == 1 ? byName : [.. byName.DistinctBy(f => (f.Width, f.Height))];
+        }
+
+        var words = plain.Split(' ');
+        return words.All(w => char.IsLetter(w[0])) ? [.. known.Where(f => words.All(Plain(f.Name).Split(' ').Contains))] : [];
+    }
+
+    /// <summary>However it is typed: "5 by 7", "5 X 7" and "5×7" are one.</summary>
+    private static string Plain(string text)
+    {
+        var words = text.ToLowerInvariant().Replace('×', 'x').Replace(" by ", " x ", StringComparison.Ordinal).Replace('-', ' ').Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        return string.Join(' ', words).Replace(" x ", "x", StringComparison.Ordinal);
+    }
+
     /// <summary>A size as a format is written, in the unit of a system, so that it reads back as it was.</summary>
     public static string Write(Length width, Length height, UnitSystem system)
     {
@@ -59,14 +95,31 @@ public static class FormatReader
     }
 
     /// <summary>"133.3 × 187.7 mm" in its two sides and the unit: each character is looked at once.</summary>
-    private static (string First, string Second, DisplayUnit Unit)? Split(string written)
+    private static (string First, string Second, DisplayUnit Unit)? Split(string written, DisplayUnit? bare)
     {
-        if (written.Length > LongestText || Units.FirstOrDefault(u => written.EndsWith(u.Text, StringComparison.OrdinalIgnoreCase)) is not { Text: { } symbol, Unit: var unit })
+        if (written.Length > LongestText)
         {
             return null;
         }
 
-        var sizes = written[..^symbol.Length];
+        // "6 inch square" is one side twice.
+        var sizes = written;
+        var square = Square.FirstOrDefault(s => sizes.EndsWith(s, StringComparison.OrdinalIgnoreCase));
+        sizes = square is null ? sizes : sizes[..^square.Length].TrimEnd();
+        var named = Units.FirstOrDefault(u => sizes.EndsWith(u.Text, StringComparison.OrdinalIgnoreCase));
+        if (named.Text is null && bare is null)
+        {
+            return null;
+        }
+
+        var unit = named.Text is null ? bare!.Value : named.Unit;
+        sizes = named.Text is null ? sizes : sizes[..^named.Text.Length].TrimEnd();
+        if (square is not null)
+        {
+            return sizes.Length == 0 || sizes.IndexOfAny(['x', 'X', '×']) >= 0 ? null : (sizes, sizes, unit);
+        }
+
+        sizes = sizes.Replace(" by ", " x ", StringComparison.OrdinalIgnoreCase);
         var by = sizes.IndexOfAny(['x', 'X', '×']);
         if (by < 0 || sizes.IndexOfAny(['x', 'X', '×'], by + 1) >= 0)
         {

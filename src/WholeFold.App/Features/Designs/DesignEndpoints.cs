@@ -118,7 +118,9 @@ internal static class DesignEndpoints
 
         designs.MapPost("/", async (Body<NewDesign> body, DesignStore store, Studio studio, CancellationToken cancel) =>
             {
-                var state = Checked(body.Value.State, await studio.Reader(cancel));
+                var reader = await studio.Reader(cancel);
+                var state = Checked(body.Value.State, reader);
+                state = state with { Format = reader.FormatAsTyped(state.Format, state) };
                 return Found("", await store.Create(IdOf(body.Value), state, "begun", cancel));
             })
             .Describes<DesignView>("createDesign", "Begins a design.");
