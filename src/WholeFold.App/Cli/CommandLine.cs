@@ -2,6 +2,7 @@ using System.CommandLine;
 using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Library;
+using WholeFold.Core.Cards;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
@@ -113,13 +114,17 @@ internal static class CommandLine
             error.WriteLine($"  - {conflict.Text.Write(unit)}");
         }
 
-        var remedies = Remedies.Of(design, reader);
-        error.WriteLine(remedies.Count == 0 ? "Nothing that could be given up here makes it fit; take other tools, or another format." : "It fits if you:");
-        foreach (var remedy in remedies)
-        {
-            error.WriteLine($"  - {remedy.Text.Write(unit)}");
-        }
-
+        WriteWays(Ways.Of(design, reader), unit, error);
         return NoFigures;
+    }
+
+    /// <summary>What was found, or what was tried.</summary>
+    public static void WriteWays(WaysOut ways, DisplayUnit unit, TextWriter to)
+    {
+        to.WriteLine(ways.Ways.Count > 0 ? "It fits if you:" : $"{ways.NoneWords}");
+        foreach (var way in ways.Ways)
+        {
+            to.WriteLine($"  - {way.Text.Write(unit)}: {way.Costs.Write(unit)}");
+        }
     }
 }

@@ -42,8 +42,9 @@ internal static class ConvertCommand
         var sheets = new Option<string?>("--sheets") { Description = "The sheets that are there, such as a4,letter: a piece that just misses one is eased to it." };
         var workshop = new Option<FileInfo?>("--workshop") { Description = "A file with tools, stocks and other things of your own." };
         var sheet = new Option<bool>("--sheet") { Description = "Write the figure sheet: every figure in inches and in centimetres." };
+        var ways = new Option<bool>("--ways") { Description = "Look for ways out of every error and caution: edits that were tried, with what each takes." };
         var json = new Option<bool>("--json") { Description = "Write the whole result as JSON." };
-        var command = new Command("convert", "Size a design for a format.") { construction, file, format, turn, units, set, locked, prefer, sheets, workshop, sheet, json };
+        var command = new Command("convert", "Size a design for a format.") { construction, file, format, turn, units, set, locked, prefer, sheets, workshop, sheet, ways, json };
         foreach (var (_, option) in takes)
         {
             command.Add(option);
@@ -110,7 +111,17 @@ internal static class ConvertCommand
             var asJson = parsed.GetValue(json);
             output.WriteLine(parsed.GetValue(sheet)
                 ? asJson ? SheetJson.Write(FigureSheet.Of(card)) : PlainText.WriteSheet(card)
+                : parsed.GetValue(ways) && asJson ? WaysJson.Write(design, reader, card, unit)
                 : asJson ? SizedJson.Write(card, unit) : PlainText.Write(card, unit, both: design.Units is null || design.BothSystems));
+            if (parsed.GetValue(ways) && !asJson)
+            {
+                foreach (var check in card.Checks.Where(c => c.Severity != Core.Checks.Severity.Note).DistinctBy(c => c.Id))
+                {
+                    output.WriteLine(check.Text.Write(unit));
+                    CommandLine.WriteWays(Ways.Of(design, reader, check.Id), unit, output);
+                }
+            }
+
             return 0;
         });
         return command;

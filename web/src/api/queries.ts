@@ -95,12 +95,12 @@ export const queries = {
         answer(api.POST("/api/bench/explain", { body: { ...(desk as Desk), figureId: figureId as string }, signal })),
       ...worked<Schemas["ExplainedView"]>(),
     }),
-  remedies: (desk: Desk | undefined, stuck: boolean) =>
+  ways: (desk: Desk | undefined, check: string | null) =>
     queryOptions({
-      queryKey: ["worked", "remedies", desk],
-      enabled: desk !== undefined && stuck,
-      queryFn: ({ signal }) => answer(api.POST("/api/bench/remedies", { body: desk as Desk, signal })),
-      ...worked<Schemas["RemedyView"][]>(),
+      queryKey: ["worked", "ways", desk, check],
+      enabled: desk !== undefined,
+      queryFn: ({ signal }) => answer(api.POST("/api/bench/ways", { body: { ...(desk as Desk), check }, signal })),
+      ...worked<Schemas["WaysView"]>(),
     }),
   curves: (desk: Desk | undefined) =>
     queryOptions({

@@ -225,23 +225,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/bench/remedies": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** The smallest sets of edits with which a design that has no figures gets some. */
-        post: operations["remedies"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/bench/curves": {
         parameters: {
             query?: never;
@@ -270,6 +253,23 @@ export interface paths {
         put?: never;
         /** How one figure came about, and how else it could be set. */
         post: operations["explain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ways out of a finding, or of a design that has no figures: edits, each tried. */
+        post: operations["ways"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1430,6 +1430,11 @@ export interface components {
             svg?: null | string;
             /** @description The drawing that is shown in it. */
             motif?: null | string;
+            /**
+             * @description It is meant to stand over the card's edge.
+             * @default false
+             */
+            overEdge: boolean;
         };
         EnvelopeView: {
             name: string;
@@ -1951,10 +1956,6 @@ export interface components {
             to: components["schemas"]["FigureText"];
             moves: boolean;
         };
-        RemedyView: {
-            text: components["schemas"]["SentencePart"][];
-            edits: components["schemas"]["DesignEdit"][];
-        };
         /**
          * @description What can be done about a piece that was not cut or scored where it should have been.
          * @enum {unknown}
@@ -2336,6 +2337,20 @@ export interface components {
             stock: string;
             unit: string;
             cards: components["schemas"]["WallCard"][];
+        };
+        WayView: {
+            text: components["schemas"]["SentencePart"][];
+            costs: components["schemas"]["SentencePart"][];
+            edits: components["schemas"]["DesignEdit"][];
+        };
+        WaysRequest: {
+            check?: null | string;
+            design: components["schemas"]["DesignSpec"];
+            edits?: components["schemas"]["DesignEdit"][];
+        };
+        WaysView: {
+            ways: components["schemas"]["WayView"][];
+            none: null | string;
         };
         /** @description A window that is cut into a face. */
         WindowSpec: {
@@ -3098,39 +3113,6 @@ export interface operations {
             };
         };
     };
-    remedies: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DeskRequest"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RemedyView"][];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
     curves: {
         parameters: {
             query?: never;
@@ -3184,6 +3166,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ExplainedView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ways: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WaysRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaysView"];
                 };
             };
             /** @description Bad Request */

@@ -20,10 +20,13 @@ internal static class BenchEndpoints
         Part("/ranges", "ranges", "What each parameter can be set to, everything else free to follow.", t => t.Ranges());
         Part("/alternatives", "alternatives", "What each priority would give.", t => t.Alternatives());
         Part("/safe", "safe", "Which way each figure may miss.", t => t.Safe());
-        Part("/remedies", "remedies", "The smallest sets of edits with which a design that has no figures gets some.", t => t.Remedy());
         Part("/curves", "curves", "What can be traded off, each point of a curve a real sizing.", t => t.Curves());
         bench.MapPost("/explain", async (Body<ExplainRequest> body, Studio studio, CancellationToken cancel) => (await Teller(studio, body.Value, cancel)).Explain(body.Value.FigureId))
             .Describes<ExplainedView>("explain", "How one figure came about, and how else it could be set.");
+
+        bench.MapPost("/ways", async (Body<WaysRequest> body, Studio studio, CancellationToken cancel) =>
+            (await Teller(studio, body.Value, cancel)).Ways(body.Value.Check))
+            .Describes<WaysView>("ways", "Ways out of a finding, or of a design that has no figures: edits, each tried.");
 
         // Each part of the bench by itself: asked for when it is seen, and given up when nobody waits for it any more.
         void Part<T>(string path, string name, string summary, Func<BenchTeller, T> part) =>

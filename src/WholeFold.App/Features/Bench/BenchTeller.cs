@@ -153,8 +153,12 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
             [.. WaysOf(card!.Figures, figure).Select(w => w.Text).DistinctBy(w => w.Write(_tell.Unit)).Select(_tell.Say)]);
     }
 
-    public IReadOnlyList<RemedyView> Remedy() => studio.Attempt(desk, cancel).Card is not null ? [] :
-        [.. Remedies.Of(desk.Spec, desk.Reader, cancel).Select(r => new RemedyView(_tell.Say(r.Text), r.Edits))];
+    public WaysView Ways(string? check)
+    {
+        var found = Core.Cards.Ways.Of(desk.Spec, desk.Reader, check, cancel);
+        return new WaysView([.. found.Ways.Select(w => new WayView(_tell.Say(w.Text), _tell.Say(w.Costs), w.Edits))],
+            found.Ways.Count > 0 ? null : found.NoneWords);
+    }
 
     public IReadOnlyList<CurveView> Curves() => studio.Attempt(desk, cancel).Card is { } card ? [.. Curve.Of(card.Figures, cancel).Select(CurveOf)] : [];
 

@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
@@ -327,8 +328,19 @@ public sealed record ReasonView(IReadOnlyList<SentencePart> Why, FigureText From
 /// <param name="Ways">How else it could be set.</param>
 public sealed record ExplainedView(string FigureId, IReadOnlyList<SentencePart> Said, IReadOnlyList<ReasonView> Reasons, IReadOnlyList<IReadOnlyList<SentencePart>> Ways);
 
-/// <summary>A smallest set of edits with which it goes.</summary>
-public sealed record RemedyView(IReadOnlyList<SentencePart> Text, IReadOnlyList<DesignEdit> Edits);
+/// <summary>Edits with which it goes, and what the card comes to with them.</summary>
+public sealed record WayView(IReadOnlyList<SentencePart> Text, IReadOnlyList<SentencePart> Costs, IReadOnlyList<DesignEdit> Edits);
+
+/// <summary>What was found for a finding, or, where nothing was, what was tried.</summary>
+/// <param name="None">Null where something was found.</param>
+public sealed record WaysView(IReadOnlyList<WayView> Ways, string? None);
+
+/// <param name="Check">The id of the finding that is to go; every error where it is not said.</param>
+public sealed record WaysRequest : DeskRequest
+{
+    [MaxLength(60)]
+    public string? Check { get; init; }
+}
 
 /// <summary>One point of a trade-off: a real sizing. <c>x</c> and <c>y</c> are 0 to 1 over the curve.</summary>
 public sealed record CurvePointView

@@ -176,7 +176,7 @@ export function BenchPage() {
               />
             </aside>
           </div>
-          <Foot view={view} onFix={commit} />
+          <Foot view={view} desk={desk.desk} onFix={commit} />
         </>
       ) : (
         <div className={shell.middle}>

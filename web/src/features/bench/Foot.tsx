@@ -1,6 +1,7 @@
-import type { BenchView, Edit, Schemas } from "../../api/client";
+import type { BenchView, Desk, Edit, Schemas } from "../../api/client";
 import s from "../../app/Foot.module.css";
 import { Sentence, sentenceText } from "../../components/Fig";
+import { WaysOut } from "./Ways";
 
 function Fix({ fix, onFix }: { fix: Schemas["FixView"]; onFix: (edits: Edit[]) => void }) {
   return (
@@ -11,7 +12,7 @@ function Fix({ fix, onFix }: { fix: Schemas["FixView"]; onFix: (edits: Edit[]) =
 }
 
 /** What was found, and the card as it goes to the post. */
-export function Foot({ view, onFix }: { view: BenchView; onFix: (edits: Edit[]) => void }) {
+export function Foot({ view, desk, onFix }: { view: BenchView; desk: Desk | undefined; onFix: (edits: Edit[]) => void }) {
   return (
     <footer className={`${s.foot} ${view.verdict === "stuck" ? s.stuck : ""}`} data-part="foot">
       <strong aria-live="polite">
@@ -27,6 +28,7 @@ export function Foot({ view, onFix }: { view: BenchView; onFix: (edits: Edit[]) 
         {view.checks.map((c) => (
           <li key={c.id + sentenceText(c.text)} className={s[c.severity]}>
             {c.fix ? <Fix fix={c.fix} onFix={onFix} /> : null}
+            {!c.fix && c.severity !== "note" ? <WaysOut desk={desk} check={c.id} onTake={onFix} /> : null}
             <Sentence parts={c.text} />
           </li>
         ))}

@@ -130,13 +130,18 @@ describe("what is stuck", () => {
     const { container } = shown(
       <>
         <Stuck desk={desk} view={view(false)} stuck={stuck} onRemedy={mended} />
-        <Foot view={{ ...view(false), stuck }} onFix={mended} />
+        <Foot view={{ ...view(false), stuck }} desk={desk} onFix={mended} />
       </>,
-      [[queries.remedies(desk, true).queryKey, [{ text: say("let the pad go; it becomes ", fig("", 1, 4)), edits }]]],
+      [
+        [
+          queries.ways(desk, null).queryKey,
+          { none: null, ways: [{ text: say("let the pad go; it becomes ", fig("", 1, 4)), costs: say("from Letter"), edits }] },
+        ],
+      ],
     );
     expect(part(container, "foot")).toContain("would be too narrow");
     const remedy = screen.getByRole("button");
-    expect(remedy.textContent).toBe("let the pad go; it becomes 1/4");
+    expect(remedy.textContent).toBe("let the pad go; it becomes 1/4from Letter");
     fireEvent.click(remedy);
     expect(mended).toHaveBeenCalledWith(edits);
   });
@@ -155,7 +160,7 @@ describe("what was found", () => {
       },
       { id: "blank", severity: "note" as const, text: say("Base is a bought blank."), fix: null },
     ];
-    shown(<Foot view={{ ...view(false), checks }} onFix={fixed} />);
+    shown(<Foot view={{ ...view(false), checks }} desk={desk} onFix={fixed} />);
     fireEvent.click(screen.getByRole("button", { name: "leave it as it was" }));
     expect(fixed).toHaveBeenCalledWith([edit]);
   });

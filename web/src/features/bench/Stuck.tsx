@@ -1,9 +1,7 @@
-import { Button, Loader } from "@mantine/core";
-import { useQuery } from "@tanstack/react-query";
 import type { BenchView, Desk, Edit, Schemas } from "../../api/client";
-import { queries } from "../../api/queries";
 import s from "../../app/Work.module.css";
-import { Sentence, sentenceText } from "../../components/Fig";
+import { Sentence } from "../../components/Fig";
+import { WayList } from "./Ways";
 
 /** Why there are no figures, and the smallest changes with which there would be, each one click. */
 export function Stuck({
@@ -17,7 +15,6 @@ export function Stuck({
   stuck: Schemas["StuckView"];
   onRemedy: (edits: Edit[]) => void;
 }) {
-  const remedies = useQuery(queries.remedies(desk, true));
   return (
     <div className={s.stuck}>
       <h2>
@@ -26,28 +23,8 @@ export function Stuck({
       <p>
         <Sentence parts={stuck.text} />
       </p>
-      {remedies.isLoading ? <Loader aria-label="Looking for what would mend it" /> : null}
-      {remedies.data ? (
-        <h3>
-          {remedies.data.length > 0
-            ? "It fits if you"
-            : "Nothing given up here makes it go: take other tools, or another format."}
-        </h3>
-      ) : null}
-      {remedies.data?.map((remedy) => (
-        <Button
-          key={sentenceText(remedy.text)}
-          variant="default"
-          fullWidth
-          mb={8}
-          justify="flex-start"
-          onClick={() => onRemedy(remedy.edits)}
-        >
-          <span>
-            <Sentence parts={remedy.text} />
-          </span>
-        </Button>
-      ))}
+      <h3>What would mend it</h3>
+      <WayList desk={desk} check={null} onTake={onRemedy} />
     </div>
   );
 }

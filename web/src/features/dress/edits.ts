@@ -41,6 +41,7 @@ export const aMotif = (id: string, role: string, motif: string, size: string[]):
   motif,
   size,
   fixed: true,
+  overEdge: false,
   made: "die-cut",
   held: "face",
 });
