@@ -82,7 +82,8 @@ public static class CameOut
         }
 
         var kept = done.Where(id => id != figure).ToHashSet();
-        var ways = Ways(design, reader, card, off).Select(edits => Try(design, reader, card, edits, figure, real, kept))
+        var ways = RoundIt(card, planned, real, kept).Concat(Ways(design, reader, card, off)).Select(edits =>
+            Try(design, reader, card, edits, figure, real, kept))
             .OfType<(IReadOnlyList<DesignEdit> Edits, IReadOnlyList<Changed> Changes)>().OrderBy(w => w.Changes.Count)
             .ThenBy(w => w.Changes.Sum(c => (c.Now - c.Was).Abs().Units)).ToList();
         if (ways.Count > 0)
@@ -94,6 +95,29 @@ public static class CameOut
         var good = GoodFor(card, figure, real, done);
         return new Outcome(
             Rescue.Lost, Words.Of($"It cannot be saved: with {real} no other figures hold together with what is done already. Cut that piece again.{(good.Count > 0 ? $" The wrong one is still good for {string.Join(", ", good)}." : " Nothing else comes out of the wrong one.")}"), [], [], good);
+    }
+
+    /// <summary>Everything that is not yet cut sized round what is: several parameters together, and a smaller card, where that is
+    /// what it takes.</summary>
+    private static IEnumerable<IReadOnlyList<DesignEdit>> RoundIt(Card card, Measured planned, Length real, HashSet<string> kept)
+    {
+        var done = card.Figures.All.Where(f => kept.Contains(f.Id.ToString())).Select(f =>
+            (f.Id, Real: f.Value)).Append((planned.Id, Real: real))
+            .Select(f => (At: Done.FigureOf(card.Construction, f.Id), f.Real)).ToList();
+        if (done[^1].At is null || Around.Of(card.Figures, [.. done.Where(d => d.At is not null).Select(d =>
+            new Done(d.At!, d.Real))]) is not var (parameters, width, height))
+        {
+            yield break;
+        }
+
+        var smaller = width != card.Figures.Width || height != card.Figures.Height
+            ? new DesignEdit[] { new ConvertTo(FormatReader.Write(width, height, card.Target.Format.System)) } : [];
+        IReadOnlyList<DesignEdit> Locked(IEnumerable<KeyValuePair<string, Length>> some) =>
+            [.. smaller, .. some.Select(p => new LockFigure(p.Key, LengthWriter.Exact(p.Value)))];
+        yield return Locked(parameters.Where(p => card.Figures.Parameters.First(q => q.Parameter.Id == p.Key).Value != p.Value));
+
+        // Where the others would follow their rules into another place they are held where they are.
+        yield return Locked(parameters);
     }
 
     /// <summary>Each parameter, and the finished size, by so much as would make up for it.</summary>

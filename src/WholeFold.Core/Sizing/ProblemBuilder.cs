@@ -76,6 +76,9 @@ internal sealed class ProblemBuilder
     /// <summary>How large pieces may be at most, so that they come out of their sheets: along the chain and across it.</summary>
     public IReadOnlyList<SheetRoom> Rooms { get; init; } = [];
 
+    /// <summary>Figures that are there already, as they measure.</summary>
+    public IReadOnlyList<Done> Done { get; init; } = [];
+
     /// <summary>A bought blank that is one of the pieces: what is there is not cut.</summary>
     public Blank? Blank { get; init; }
 
@@ -166,8 +169,8 @@ internal sealed class ProblemBuilder
             Bounds = [.. Requirements().Where(b => !Without(b.Id)).Select(b => new Bound(b.Id, FormOf(b.AtLeastZero)))],
             Cuts = [.. _construction.Pieces.SelectMany(p => MarkedOut(p).Select(at => (At: at, Inner: true))
                 .Concat(new[] { p.Along, p.Across }.Where(at => !IsEdgeThere(p, at)).Select(at => (At: at, Inner: false))))
-                .Where(c => !IsGiven(c.At)).Select(c => new CutForm(FormOf(c.At), c.Inner))],
-            Scores = [.. _construction.Pieces.SelectMany((p, strip) => p.Creases.Select((crease, i) => (crease, i)).Where(c => !IsSpineThere(p, c.i))
+                .Where(c => !IsGiven(c.At) && !IsDone(c.At)).Select(c => new CutForm(FormOf(c.At), c.Inner))],
+            Scores = [.. _construction.Pieces.SelectMany((p, strip) => p.Creases.Select((crease, i) => (crease, i)).Where(c => !IsSpineThere(p, c.i) && !IsDone(p.Position(c.i)))
                 .Select(c => new ScoreForm(strip, FormOf(p.Position(c.i)), FormOf(p.Along), ScoredFromBehind(c.crease, _prefer)))
                 .Concat(p.Lines.Where(p.RunsAcross)
                     .Select(l => new ScoreForm(_construction.Pieces.Count + strip, FormOf(p.Axis == Axis.X ? l.From.Y : l.From.X), FormOf(p.Across),
@@ -184,6 +187,9 @@ internal sealed class ProblemBuilder
 
     /// <summary>A figure that is there already: it hangs on nothing but what is locked, on a mark or not.</summary>
     public bool IsGiven(Affine figure) => Locked.Count > 0 && figure.Terms.Count > 0 && figure.Terms.Keys.All(s => s.Kind == SymbolKind.Parameter && Locked.Contains(s.Id));
+
+    /// <summary>A figure that is cut or scored by now: no mark is looked for any more.</summary>
+    private bool IsDone(Affine figure) => Done.Any(d => (d.At - figure).IsZero);
 
     /// <summary>An edge of the blank that is not cut: the piece is as large as the blank.</summary>
     public bool IsEdgeThere(Piece piece, Affine edge) => Blank?.Piece == piece.Id
@@ -274,6 +280,12 @@ internal sealed class ProblemBuilder
                 yield return new Requirement($"named:{side}.least", at - Affine.Constant(size), "what is shown has the size of the format");
                 yield return new Requirement($"named:{side}.most", Affine.Constant(size) - at, "what is shown has the size of the format");
             }
+        }
+
+        foreach (var (done, i) in Done.Select((d, i) => (d, i)))
+        {
+            yield return new Requirement($"done:{i}.least", done.At - Affine.Constant(done.Real), "what is done is done");
+            yield return new Requirement($"done:{i}.most", Affine.Constant(done.Real) - done.At, "what is done is done");
         }
 
         foreach (var room in Rooms)

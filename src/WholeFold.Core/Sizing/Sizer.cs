@@ -148,6 +148,17 @@ public static class Sizer
             Cancel = cancel };
     }
 
+    /// <summary>The design with some figures done, everything else wished as it is.</summary>
+    internal static ProblemBuilder BuilderAround(Design design, Target target, IReadOnlyDictionary<string, Length> now,
+        IReadOnlyList<Done> done, CancellationToken cancel) =>
+        new(design.Construction, target, design.ToolsFor(target), design.Papers, design.Priority, design.Prefer, design.Locks,
+            now.ToDictionary(p => p.Key, p => new Wish(p.Value.Units, Words.Of($"as it is"))))
+        {
+            Locked = design.Locks.Keys.ToHashSet(),
+            Done = done,
+            Cancel = cancel,
+        };
+
     /// <summary>Set at home, on these tools, to what the card has anyway.</summary>
     private static bool IsWrittenDown(Design design, Target target, ToolSet tools, string name, HandFigure hand) =>
         !design.AsWritten && design.IsHome(target) && hand.Tools == tools.Id && design.Adjustments.GetValueOrDefault(target.Key)?.ContainsKey(name) != true

@@ -108,4 +108,30 @@ public class CameOutTests
     [InlineData("sun.width", "4", "figure")]
     public void What_cannot_be_is_refused(string figure, string real, string field) =>
         Assert.Equal(field, Assert.Throws<InputProblemException>(() => Of(Spec("plain-fold", "5x7"), figure, real)).Field);
+
+    /// <summary>What was called lost once: a smaller card, several figures together, a part that another one hides.</summary>
+    [Theory]
+    [InlineData("tier-scene", "5x7", "base.scores[0]", "+1/16", "base.width")]
+    [InlineData("tier-scene", "5x7", "tier1.width", "-1/8", "base.width")]
+    [InlineData("bridge", "5x7", "bridge.width", "-1/8")]
+    [InlineData("bridge", "5x7", "base.width", "-1/8")]
+    [InlineData("split-gatefold", "5x7", "base.scores[0]", "+1/8", "base.width")]
+    [InlineData("pillar-tiers", "5x7", "face1.width", "-1/8")]
+    [InlineData("winged-lock-gatefold", "5x7", "base.width", "-1/8")]
+    [InlineData("front-step", "a2-us", "base.scores[1]", "+1/16", "base.height", "base.scores[0]")]
+    public void What_can_be_saved_is_saved(string construction, string format, string figure, string by, params string[] done)
+    {
+        var spec = Spec(construction, format);
+        var planned = Size(spec).All.Single(f => f.Id.ToString() == figure).Value;
+        var real = by[0] == '+' ? planned + In(by[1..]) : planned - In(by[1..]);
+        var outcome = CameOut.Of(spec, Reader, figure, real, done.ToHashSet());
+        Assert.True(outcome.Rescue is Rescue.Leave or Rescue.SizedAgain, $"{outcome.Rescue}: {outcome.Say.Write(DisplayUnit.Inch)}");
+        if (outcome.Rescue == Rescue.SizedAgain)
+        {
+            var card = Size(DesignEdit.Apply(outcome.Edits, spec, Reader));
+            Assert.Equal(real, card.All.Single(f => f.Id.ToString() == figure).Value);
+            Assert.All(done, id => Assert.Equal(Size(spec).All.Single(f => f.Id.ToString() == id).Value,
+                card.All.Single(f => f.Id.ToString() == id).Value));
+        }
+    }
 }

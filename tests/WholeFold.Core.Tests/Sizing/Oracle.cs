@@ -32,8 +32,9 @@ internal sealed partial class Oracle
     private readonly List<LinearExpr> _sixteenths = [];
 
     /// <param name="home">Where figures were set, and which: elsewhere they give the ideals.</param>
+    /// <param name="done">What is cut or scored by now, as it measures: the card may be twice as much smaller for it.</param>
     public Oracle(Construction construction, Target target, ToolSet tools, Stock stock, CostOrder order, bool noSixteenths,
-        (Target At, IReadOnlyDictionary<string, Length> Set)? home = null)
+        (Target At, IReadOnlyDictionary<string, Length> Set)? home = null, IReadOnlyList<Done>? done = null)
     {
         var set = home?.Set ?? new Dictionary<string, Length>();
         (_construction, _target, _tools, _stock, _order, _noSixteenths) = (construction, target, tools, stock, order, noSixteenths);
@@ -42,7 +43,7 @@ internal sealed partial class Oracle
         // Parameters count in half marks of the ruler, W and H in marks of the trimmer.
         _fine = tools.RulerMarks[0].Units / 2;
         var cut = tools.CutMarks[0].Units;
-        var slack = tools.System == UnitSystem.Imperial ? 508 : 480;
+        var slack = (tools.System == UnitSystem.Imperial ? 508 : 480) * (done is null ? 1 : 2);
         var shortfall = new List<LinearExpr>();
         foreach (var (name, side) in new[] { ("W", target.Width.Units), ("H", target.Height.Units) })
         {
@@ -93,6 +94,12 @@ internal sealed partial class Oracle
         foreach (var requirement in construction.Requirements)
         {
             AtLeastZero(requirement.AtLeastZero);
+        }
+
+        foreach (var (at, real) in done ?? [])
+        {
+            AtLeastZero(at - Affine.Constant(real));
+            AtLeastZero(Affine.Constant(real) - at);
         }
 
         var led = construction.Pieces.SelectMany(p => p.Panels.SkipLast(1).Select(q => q.Extent).Concat(p.Lines.SelectMany(l => new[] { l.From.X, l.From.Y })))

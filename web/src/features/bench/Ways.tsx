@@ -32,7 +32,7 @@ export function WayList({
           variant="default"
           fullWidth
           h="auto"
-          className={s.way}
+          classNames={{ root: s.way, label: s.label }}
           justify="flex-start"
           onClick={() => onTake(way.edits)}
         >
