@@ -96,7 +96,7 @@ test("everything goes from the keyboard, and one always sees where one is", asyn
 
   // Through the page by Tab: everything that can be reached is seen to be reached.
   let slid = false;
-  for (let i = 0; i < 70; i++) {
+  for (let i = 0; i < 90; i++) {
     await page.keyboard.press("Tab");
     if (await page.evaluate(() => document.activeElement === document.body)) break;
     await seen();
@@ -187,6 +187,33 @@ test("bad input says what was wrong and what is accepted, and nothing is lost", 
   await dialog.getByRole("button", { name: "Lay it out" }).click();
   await expect(page.getByRole("heading", { name: /Moth lamp/ })).toBeVisible();
   await expect(page.locator("[data-part=target-line]")).toContainText("5 1/2 × 4 in");
+});
+
+test("ways out are looked for, tried and taken with one press; the way it opens and its home are choices", async ({ page }) => {
+  const begun = await page.request.post("/api/designs", { data: { state: { name: "Garden step", construction: "front-step", format: "5 by 7" } } });
+  const { id } = await begun.json();
+  await page.goto(`/bench/${id}`);
+  await settled(page, id);
+  await expect(page.locator("[data-part=foot]")).toContainText("no sheet here is that large");
+  await page.getByRole("button", { name: "ways out" }).first().click();
+  const ways = page.getByRole("dialog", { name: "Ways out" });
+  await ways.getByRole("button", { name: /turned/ }).click();
+  await expect(page.locator("[data-part=foot]")).not.toContainText("no sheet here is that large");
+  await expect(page.getByRole("button", { name: "make this the home size" })).toBeVisible();
+  await page.getByRole("button", { name: "make this the home size" }).click();
+  await expect(page.locator("[data-part=target-line]")).toContainText("At home in");
+  expect((await stored(page, id)).state).toMatchObject({ turn: true, target: null });
+
+  await page.goto("/bench/tandem");
+  const { state } = await settled(page, "tandem");
+  const closed = async (of) => {
+    const corners = (await bench(page, of)).closed.panels.flatMap((p) => p.corners);
+    return [Math.max(...corners.map((c) => c.x)), Math.max(...corners.map((c) => c.y))];
+  };
+  const [wide, high] = await closed(state);
+  await page.getByText("upwards", { exact: true }).click();
+  await expect.poll(async () => (await stored(page, "tandem")).state.opens).toBe("upwards");
+  expect(await closed((await stored(page, "tandem")).state)).toEqual([high, wide]);
 });
 
 test("card and papers are chosen in place, and a caliper is read as people know it", async ({ page }) => {

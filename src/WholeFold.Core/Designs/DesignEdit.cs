@@ -23,6 +23,7 @@ namespace WholeFold.Core.Designs;
 [JsonDerivedType(typeof(FreeFigure), "free")]
 [JsonDerivedType(typeof(Choose), "choose")]
 [JsonDerivedType(typeof(ConvertTo), "convert")]
+[JsonDerivedType(typeof(MakeHome), "home")]
 [JsonDerivedType(typeof(Take), "take")]
 [JsonDerivedType(typeof(CutFrom), "cutFrom")]
 [JsonDerivedType(typeof(Prefer), "prefer")]
@@ -162,7 +163,7 @@ public sealed record ConvertTo([property: MaxLength(60)] string? Format, bool Tu
     {
         ArgumentNullException.ThrowIfNull(design);
         ArgumentNullException.ThrowIfNull(reader);
-        var format = Format is null ? null : reader.FormatAsTyped(Format, design);
+        var format = Format is null ? null : reader.FormatAsTyped(Format, design, "target");
         var isHome = format is null || (format == design.Format && Turn == design.Turn);
         return design with { Target = isHome ? null : format, TargetTurn = !isHome && Turn };
     }

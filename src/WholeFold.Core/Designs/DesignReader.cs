@@ -184,12 +184,18 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
     /// <summary>A format as it was typed, so written that it stays the same in every unit: a size that names no unit is in the
     /// design's.</summary>
     /// <exception cref="InputProblemException">It is no format, or its name stands for several.</exception>
-    public string FormatAsTyped(string text, DesignSpec spec)
+    public string FormatAsTyped(string text, DesignSpec spec, string field = "format")
     {
         ArgumentNullException.ThrowIfNull(spec);
         var hand = Inventory.With(spec.Own);
-        return FormatReader.Read(text, hand.Formats, out _) is not null ? text : FormatOf(text, "format", hand, BareUnit(spec)).Id;
+        return FormatReader.Read(text, hand.Formats, out _) is not null ? text : FormatOf(text, field, hand, BareUnit(spec)).Id;
     }
+
+    /// <summary>The key under which figures were adjusted for a format, however that was written.</summary>
+    internal string KeyAsTyped(string written) => KeyOf(written, Inventory);
+
+    /// <summary>What a format is called; as it is written where it has no name.</summary>
+    public string NameOf(string format) => FormatReader.Read(format, Inventory.Formats, out _)?.Name ?? format;
 
     /// <summary>What a bare figure of a design's format is in.</summary>
     private static DisplayUnit BareUnit(DesignSpec spec) => spec.Units is "in" or "cm" or "mm" ? UnitReader.Read(spec.Units, "units") : DisplayUnit.Inch;

@@ -4,6 +4,43 @@ using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Designs;
 
+/// <summary>Makes a size the home of the design, as it was worked out that its card does not change by it.</summary>
+/// <param name="Set">What is set there from now on, in place of what was set at the old home.</param>
+/// <param name="There">What is set for the old home, so that its card stays what it was.</param>
+public sealed record MakeHome([property: MaxLength(60)] string Format, bool Turn, [property: MaxLength(60)] IReadOnlyDictionary<string,
+    WrittenFigure> Set,
+    [property: MaxLength(60)] IReadOnlyDictionary<string, WrittenFigure> There) : DesignEdit
+{
+    public override DesignSpec Apply(DesignSpec design, DesignReader reader)
+    {
+        ArgumentNullException.ThrowIfNull(design);
+        ArgumentNullException.ThrowIfNull(reader);
+        var read = reader.Read(design).Design;
+        var next = design with { Format = Format, Turn = Turn, Target = null, TargetTurn = false };
+        var (old, now) = (read.Home.Key, reader.Read(next with { Adjustments = new Dictionary<string, IReadOnlyDictionary<string,
+            WrittenFigure>>() }).Design.Home.Key);
+        var adjusted = design.Adjustments.Where(a => reader.KeyAsTyped(a.Key) is var key && key != now && key != old).ToDictionary();
+        if (There.Count > 0)
+        {
+            adjusted[old] = There;
+        }
+
+        return next with
+        {
+            Set = design.Set.Where(s => read.Family.Choices.Any(c => c.Id == s.Key)).Concat(Set).ToDictionary(),
+            Adjustments = adjusted,
+        };
+    }
+
+    public override Words Describe(DesignSpec before, DesignReader reader)
+    {
+        ArgumentNullException.ThrowIfNull(reader);
+        return Words.Of($"{reader.NameOf(Format)} made the home size");
+    }
+
+    public override DesignEdit Inverse(DesignSpec before, DesignReader reader) => new Replace(before);
+}
+
 /// <summary>Sets a parameter by hand.</summary>
 /// <param name="For">home, or the key of a format; the one that the design is being made in where null.</param>
 /// <param name="Tools">The tools it was set with; those in use for that format where null.</param>

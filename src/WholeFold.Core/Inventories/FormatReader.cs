@@ -5,7 +5,7 @@ namespace WholeFold.Core.Inventories;
 /// <summary>Reads a format as people write it: by its name in any case, its id, or a size.</summary>
 public static class FormatReader
 {
-    public const string Accepted = "a format by its name, such as A2 US or 5 × 7, or a size with its unit, such as 5x5in, 150 × 150 mm or 6 inch square, each side from 2 to 12 in (50.8 to 304.8 mm)";
+    public const string Accepted = "a format by its name, such as A2 US or 5 × 7, or a size with its unit, such as 5x5in, 150x150mm or 6 inch square, each side from 2 to 12 in (50.8 to 304.8 mm)";
 
     private const int LongestText = 48;
 

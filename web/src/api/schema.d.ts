@@ -259,6 +259,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench/home": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What makes the size at hand the home size, with the card as it is. */
+        post: operations["home"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bench/ways": {
         parameters: {
             query?: never;
@@ -958,7 +975,7 @@ export interface components {
          * @description A change of a design: the one vocabulary in which interface, command line, remedies and checks' fixes say what is to be
          *     different, and in which history remembers it.
          */
-        DesignEdit: components["schemas"]["DesignEditSetFigure"] | components["schemas"]["DesignEditLockFigure"] | components["schemas"]["DesignEditFreeFigure"] | components["schemas"]["DesignEditChoose"] | components["schemas"]["DesignEditConvertTo"] | components["schemas"]["DesignEditTake"] | components["schemas"]["DesignEditCutFrom"] | components["schemas"]["DesignEditPrefer"] | components["schemas"]["DesignEditUseSheets"] | components["schemas"]["DesignEditShowIn"] | components["schemas"]["DesignEditWear"] | components["schemas"]["DesignEditCutWindow"] | components["schemas"]["DesignEditPutOn"] | components["schemas"]["DesignEditShape"] | components["schemas"]["DesignEditTie"] | components["schemas"]["DesignEditMakeOwn"] | components["schemas"]["DesignEditBuildExtent"] | components["schemas"]["DesignEditBuildCrease"] | components["schemas"]["DesignEditSplitPanel"] | components["schemas"]["DesignEditJoinPanels"] | components["schemas"]["DesignEditMoveCrease"] | components["schemas"]["DesignEditAddPiece"] | components["schemas"]["DesignEditRemovePiece"] | components["schemas"]["DesignEditBuildWindow"] | components["schemas"]["DesignEditBuildParameter"] | components["schemas"]["DesignEditBuildBond"] | components["schemas"]["DesignEditReplace"];
+        DesignEdit: components["schemas"]["DesignEditSetFigure"] | components["schemas"]["DesignEditLockFigure"] | components["schemas"]["DesignEditFreeFigure"] | components["schemas"]["DesignEditChoose"] | components["schemas"]["DesignEditConvertTo"] | components["schemas"]["DesignEditMakeHome"] | components["schemas"]["DesignEditTake"] | components["schemas"]["DesignEditCutFrom"] | components["schemas"]["DesignEditPrefer"] | components["schemas"]["DesignEditUseSheets"] | components["schemas"]["DesignEditShowIn"] | components["schemas"]["DesignEditWear"] | components["schemas"]["DesignEditCutWindow"] | components["schemas"]["DesignEditPutOn"] | components["schemas"]["DesignEditShape"] | components["schemas"]["DesignEditTie"] | components["schemas"]["DesignEditMakeOwn"] | components["schemas"]["DesignEditBuildExtent"] | components["schemas"]["DesignEditBuildCrease"] | components["schemas"]["DesignEditSplitPanel"] | components["schemas"]["DesignEditJoinPanels"] | components["schemas"]["DesignEditMoveCrease"] | components["schemas"]["DesignEditAddPiece"] | components["schemas"]["DesignEditRemovePiece"] | components["schemas"]["DesignEditBuildWindow"] | components["schemas"]["DesignEditBuildParameter"] | components["schemas"]["DesignEditBuildBond"] | components["schemas"]["DesignEditReplace"];
         /** @description A new flat piece, laid in the middle of the widest panel of the first piece until it is bonded. */
         DesignEditAddPiece: {
             /** @enum {string} */
@@ -1071,6 +1088,17 @@ export interface components {
             edit?: "lock";
             parameter: string;
             value: string;
+        };
+        /** @description Makes a size the home of the design, as it was worked out that its card does not change by it. */
+        DesignEditMakeHome: {
+            /** @enum {string} */
+            edit?: "home";
+            format: string;
+            turn: boolean;
+            /** @description What is set there from now on, in place of what was set at the old home. */
+            set: Record<string, never>;
+            /** @description What is set for the old home, so that its card stays what it was. */
+            there: Record<string, never>;
         };
         /** @description Makes a copy of the design's construction its own, to be changed. */
         DesignEditMakeOwn: {
@@ -1601,6 +1629,9 @@ export interface components {
          * @enum {unknown}
          */
         Hold: "free" | "fromHome" | "set" | "locked";
+        HomeView: {
+            edits: components["schemas"]["DesignEdit"][];
+        };
         InventoryView: {
             kinds: components["schemas"]["KindView"][];
             constructions: components["schemas"]["CatalogueItem"][];
@@ -3166,6 +3197,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ExplainedView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    home: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeskRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeView"];
                 };
             };
             /** @description Bad Request */

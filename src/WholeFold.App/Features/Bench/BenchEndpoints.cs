@@ -24,6 +24,7 @@ internal static class BenchEndpoints
         bench.MapPost("/explain", async (Body<ExplainRequest> body, Studio studio, CancellationToken cancel) => (await Teller(studio, body.Value, cancel)).Explain(body.Value.FigureId))
             .Describes<ExplainedView>("explain", "How one figure came about, and how else it could be set.");
 
+        Part("/home", "home", "What makes the size at hand the home size, with the card as it is.", t => t.Home());
         bench.MapPost("/ways", async (Body<WaysRequest> body, Studio studio, CancellationToken cancel) =>
             (await Teller(studio, body.Value, cancel)).Ways(body.Value.Check))
             .Describes<WaysView>("ways", "Ways out of a finding, or of a design that has no figures: edits, each tried.");

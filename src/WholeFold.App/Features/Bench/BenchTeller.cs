@@ -153,6 +153,20 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
             [.. WaysOf(card!.Figures, figure).Select(w => w.Text).DistinctBy(w => w.Write(_tell.Unit)).Select(_tell.Say)]);
     }
 
+    /// <exception cref="Core.Input.InputProblemException">The card would come out otherwise, here or at the home that it has.</exception>
+    public HomeView Home() => Homing.Of(desk.Spec, desk.Reader, cancel) is { } edit ? new HomeView([edit])
+        : throw new Core.Input.InputProblemException("home.changes", "", $"{Growing()} from the home size, so the card would change",
+            "a design whose windows and things keep their size");
+
+    /// <summary>What grows and shrinks with its face, as it is said.</summary>
+    private string Growing()
+    {
+        var dressing = _design.Dressing;
+        var names = dressing.Windows.Where(w => w.Rule != WindowRule.Fixed).Select(w =>
+            $"the window {w.Id}").Concat(dressing.Elements.Where(e => !e.IsFixed).Select(e => e.Name)).ToList();
+        return names.Count switch { 0 => "something on it is sized", 1 => $"{names[0]} is sized", _ => $"{string.Join(", ", names[..^1])} and {names[^1]} are sized" };
+    }
+
     public WaysView Ways(string? check)
     {
         var found = Core.Cards.Ways.Of(desk.Spec, desk.Reader, check, cancel);

@@ -335,6 +335,9 @@ public sealed record WayView(IReadOnlyList<SentencePart> Text, IReadOnlyList<Sen
 /// <param name="None">Null where something was found.</param>
 public sealed record WaysView(IReadOnlyList<WayView> Ways, string? None);
 
+/// <summary>What makes the size at hand the home of the design, the card as it is.</summary>
+public sealed record HomeView(IReadOnlyList<DesignEdit> Edits);
+
 /// <param name="Check">The id of the finding that is to go; every error where it is not said.</param>
 public sealed record WaysRequest : DeskRequest
 {

@@ -3,7 +3,7 @@ import { useDocumentTitle } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
 import { lazy, Suspense, useCallback, useState } from "react";
 import { useParams } from "react-router";
-import type { Schemas } from "../../api/client";
+import { answer, api, type Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
 import s from "../../app/Work.module.css";
@@ -22,6 +22,9 @@ import { Head } from "./Head";
 import { Ledger } from "./Ledger";
 import { Strip } from "./Strip";
 import { Stuck } from "./Stuck";
+
+/** What a question about the home size is about. */
+const HOME = "home";
 
 const Curves = lazy(async () => ({ default: (await import("./Curves")).Curves }));
 const Clash = lazy(async () => ({ default: (await import("./Clash")).Clash }));
@@ -67,6 +70,8 @@ export function BenchPage() {
       commitCompared([take("tools", next.id)], next.name);
     }
   };
+
+  const makeHome = () => desk.ask(HOME, async (laid) => (await answer(api.POST("/api/bench/home", { body: laid }))).edits);
 
   useKeys({
     format: (which) => pick(formats[which]),
@@ -128,11 +133,19 @@ export function BenchPage() {
                   </b>
                 </span>
                 <span className={s.targetButtons}>
+                  {view.target.atHome || view.stuck ? null : (
+                    <Button size="compact-sm" variant="default" onClick={makeHome}>
+                      make this the home size
+                    </Button>
+                  )}
                   <Button size="compact-sm" variant="default" onClick={turn} aria-keyshortcuts="t">
                     turn it
                   </Button>
                 </span>
               </div>
+              {desk.failed?.about === HOME ? (
+                <Trouble problem={desk.failed.problem} onAgain={desk.tryAgain} onClose={desk.letGo} />
+              ) : null}
               {view.compared && desk.compared ? (
                 <output className={s.compared} data-part="compared">
                   <span>
