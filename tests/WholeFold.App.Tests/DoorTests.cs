@@ -22,7 +22,7 @@ public sealed class DoorTests(DoorTests.OneStudio one) : IClassFixture<DoorTests
         { "POST", "/api/bench/ranges", $$"""{"design": {{Spec}}}""" },
         { "POST", "/api/bench/alternatives", $$"""{"design": {{Spec}}}""" },
         { "POST", "/api/bench/safe", $$"""{"design": {{Spec}}}""" },
-        { "POST", "/api/bench/remedies", $$"""{"design": {{Spec}}}""" },
+        { "POST", "/api/bench/ways", $$"""{"design": {{Spec}}}""" },
         { "POST", "/api/bench/curves", $$"""{"design": {{Spec}}}""" },
         { "POST", "/api/bench/explain", $$"""{"design": {{Spec}}, "figureId": "base.width"}""" },
         { "POST", "/api/wall", $$"""{"design": {{Spec}}}""" },

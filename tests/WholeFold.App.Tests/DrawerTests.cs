@@ -121,12 +121,13 @@ public sealed class DrawerTests : IDisposable
     {
         var spec = new DesignSpec { Name = "x", Construction = "winged-lock-gatefold", Format = "5x5", Lock = new Dictionary<string, string> { ["centre"] = "3/4", ["pad"] = "5/8" } };
         Assert.NotNull((await _client.Bench(spec)).Stuck);
-        var remedies = await _client.Ask<List<RemedyView>>("/api/bench/remedies", spec);
-        Assert.Equal(2, remedies.Count);
-        foreach (var remedy in remedies)
+        var ways = await _client.Ask<WaysView>("/api/bench/ways", spec);
+        Assert.Null(ways.None);
+        Assert.Equal(["centre", "pad"], ways.Ways.Select(w => Assert.Single(w.Edits)).OfType<FreeFigure>().Select(f => f.Parameter).Order());
+        foreach (var way in ways.Ways)
         {
-            Assert.Null((await _client.Ask<BenchView>("/api/bench", spec, [.. remedy.Edits])).Stuck);
-            Assert.IsType<FreeFigure>(Assert.Single(remedy.Edits));
+            Assert.NotEmpty(way.Costs);
+            Assert.Null((await _client.Ask<BenchView>("/api/bench", spec, [.. way.Edits])).Stuck);
         }
     }
 

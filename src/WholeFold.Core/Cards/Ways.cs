@@ -121,7 +121,8 @@ public static class Ways
             if (mends)
             {
                 var paper = card.Pieces.Sum(p => p.Width.Value.Units * p.Height.Value.Units / (Length.PerInch * (long)Length.PerInch));
-                found.Add((new Way([.. set.Select(c => c.Edit)], Describe(set, spec, reader), Costs(card, before)),
+                found.Add((new Way([.. set.Select(c => c.Edit)],
+                    Remedies.Describe([.. set.Select(c => c.Edit)], spec, reader, card.Figures), Costs(card, before)),
                     (set.Max(c => c.Sight), (100 * Brings(card, before).Count()) + Strain(card, before), paper)));
             }
             else if (set.Count == 1)
@@ -288,17 +289,6 @@ public static class Ways
         (UseSheets, UseSheets) or (Take, Take) or (ConvertTo, ConvertTo) => false,
         _ => true,
     };
-
-    private static Words Describe(IReadOnlyList<Candidate> set, DesignSpec spec, DesignReader reader)
-    {
-        var words = new Words();
-        for (var i = 0; i < set.Count; i++)
-        {
-            words.Add($"{(i == 0 ? "" : ", and ")}{set[i].Edit.Describe(spec, reader)}");
-        }
-
-        return words;
-    }
 
     private static Words Costs(Card card, Card? before)
     {

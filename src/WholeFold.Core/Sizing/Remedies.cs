@@ -82,7 +82,7 @@ public static class Remedies
     }
 
     /// <summary>What it comes to: a freed parameter names the value that it gets.</summary>
-    private static Words Describe(IReadOnlyList<DesignEdit> set, DesignSpec design, DesignReader reader, Figures sized)
+    internal static Words Describe(IReadOnlyList<DesignEdit> set, DesignSpec design, DesignReader reader, Figures sized)
     {
         var words = new Words();
         for (var i = 0; i < set.Count; i++)
