@@ -28,7 +28,7 @@ test("dressing by keyboard and by hand: put on, nudged, dragged to another face,
 
   // Held down and let go of over the other panel it goes there, on marks of the trimmer.
   const from = await star.boundingBox();
-  const front = await table.getByRole("button", { name: /^front, inner face|^front:/ }).boundingBox();
+  const front = await table.getByRole("button", { name: /^front, inner face/ }).boundingBox();
   await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
   await page.mouse.down();
   await page.mouse.move(front.x + front.width * 0.3, front.y + front.height * 0.3, { steps: 5 });
