@@ -1,8 +1,8 @@
 using System.CommandLine;
+using WholeFold.Core.Cards;
 using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Library;
-using WholeFold.Core.Cards;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;

@@ -13,12 +13,13 @@ public sealed record Way(IReadOnlyList<DesignEdit> Edits, Words Text, Words Cost
 
 /// <param name="Tried">How many sets of edits were tried.</param>
 /// <param name="Kinds">Of what kinds they were, as it is said where nothing came of them.</param>
+/// <param name="Pairs">Whether two were tried together.</param>
 /// <param name="Stopped">Whether there would have been more to try.</param>
-public sealed record WaysOut(IReadOnlyList<Way> Ways, int Tried, IReadOnlyList<string> Kinds, bool Stopped)
+public sealed record WaysOut(IReadOnlyList<Way> Ways, int Tried, IReadOnlyList<string> Kinds, bool Pairs, bool Stopped)
 {
     /// <summary>What is said where nothing came of it.</summary>
     public string NoneWords => Kinds.Count == 0 ? "There is nothing here that could be changed."
-        : $"{(Stopped ? "Stopped after trying" : "None of these mends it:")} {string.Join(", ", Kinds)}{(Tried > Kinds.Count ? ", alone and two together" : "")}.";
+        : $"{(Stopped ? "Stopped after trying" : "None of these mends it:")} {string.Join(", ", Kinds)}{(Pairs ? ", alone and two together" : "")}.";
 }
 
 /// <summary>
@@ -50,7 +51,7 @@ public static class Ways
         ArgumentNullException.ThrowIfNull(reader);
         var before = Made(spec, reader, cancel);
         var candidates = Candidates(spec, reader, before, cancel).ToList();
-        var (tried, found) = (0, new List<(Way Way, (Sight, double, long) Rank)>());
+        var (tried, paired, found) = (0, false, new List<(Way Way, (Sight, double, long) Rank)>());
         var half = new List<Candidate>();
         var most = MostTried / (3 + (before?.Pieces.Count ?? 1));
         bool Enough() => tried >= most;
@@ -78,6 +79,7 @@ public static class Ways
 
             if (Goes(one, other))
             {
+                paired = true;
                 Try([one, other]);
             }
         }
@@ -96,7 +98,7 @@ public static class Ways
 
         // Of the same thing done more or less only the least is offered.
         var ways = found.OrderBy(f => f.Rank).Select(f => f.Way).DistinctBy(w => string.Join('+', w.Edits.Select(KeyOf))).Take(MostOffered);
-        return new WaysOut([.. ways], tried, [.. candidates.Select(c => c.Kind).Distinct()], found.Count == 0 && Enough());
+        return new WaysOut([.. ways], tried, [.. candidates.Select(c => c.Kind).Distinct()], paired, found.Count == 0 && Enough());
 
         bool Try(IReadOnlyList<Candidate> set)
         {

@@ -25,10 +25,7 @@ internal sealed class SceneHidden : ICheck
             sight.Frames.ContainsKey(f.Ref)))
         {
             var box = face.Open.Box;
-            var (wide, high) = (box.Width.Units / (double)Across, box.Height.Units / (double)Up);
-            List<(double X, double Y)> spots = [.. from i in Enumerable.Range(0, Across) from j in Enumerable.Range(0, Up)
-                select (box.Left.Units + (wide * (i + 0.5)), box.Bottom.Units + (high * (j + 0.5)))];
-            if (!sight.AreSeen(new FaceRef(face.Ref, face.Face), spots).Any(seen => seen))
+            if (!sight.AreSeen(new FaceRef(face.Ref, face.Face), SightLines.Spots(box, Across, Up)).Any(seen => seen))
             {
                 yield return new Check("scene-hidden", Severity.Note,
                     Words.Of($"Nothing of {Spoken.The(face.Name)} is seen when the card stands: what is before it hides it all. Make that lower, or give it a window."),

@@ -28,14 +28,25 @@ internal static class ReadAcross
     {
         string Say(string text) => Sides.Replace(text, side => To(side.Value, up));
         string? SayAny(string? text) => text is null ? null : Say(text);
+        Limit Hold(Limit limit) => limit with { Because = Say(limit.Because) };
         return c with
         {
+            Parameters = [.. c.Parameters.Select(p => p with
+            {
+                Name = Say(p.Name), Meaning = Say(p.Meaning), Rule = Say(p.Rule), Min = [.. p.Min.Select(Hold)],
+                    Max = [.. p.Max.Select(Hold)],
+                Least = Say(p.Least), Most = Say(p.Most), ZeroByHand = SayAny(p.ZeroByHand), So = SayAny(p.So),
+            })],
+            Requirements = [.. c.Requirements.Select(r => r with { Because = Say(r.Because) })],
             Pieces = [.. c.Pieces.Select(p => p with
             {
                 Name = Say(p.Name),
-                Panels = [.. p.Panels.Select(q => q with { Name = Say(q.Name), Min = q.Min with { Because = Say(q.Min.Because) } })],
+                SizeRule = Say(p.SizeRule),
+                AcrossRule = Say(p.AcrossRule),
+                Creases = [.. p.Creases.Select(q => q with { Rule = Say(q.Rule) })],
+                Panels = [.. p.Panels.Select(q => q with { Name = Say(q.Name), Min = Hold(q.Min) })],
                 OwnPlates = p.OwnPlates is null ? null : [.. p.OwnPlates.Select(q => q with { Name = Say(q.Name) })],
-                Openings = [.. p.Openings.Select(o => o with { Name = Say(o.Name) })],
+                Openings = [.. p.Openings.Select(o => o with { Name = Say(o.Name), Rule = Say(o.Rule) })],
             })],
             Layers = [.. c.Layers.Select(l => l with { Name = Say(l.Name) })],
             Bonds = [.. c.Bonds.Select(b => b with { LinedUp = Say(b.LinedUp) })],

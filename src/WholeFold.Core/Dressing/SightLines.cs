@@ -26,9 +26,7 @@ internal static class SightLines
             {
                 var (box, reference) = (face.Open.Box, new FaceRef(face.Ref, face.Face));
                 var (wide, high) = (box.Width.Units / (double)Across, box.Height.Units / (double)Up);
-                List<(double X, double Y)> spots =
-                    [.. from i in Enumerable.Range(0, Across) from j in Enumerable.Range(0, Up)
-                    select (box.Left.Units + (wide * (i + 0.5)), box.Bottom.Units + (high * (j + 0.5)))];
+                var spots = Spots(box, Across, Up);
                 List<Box> hidden = [.. spots.Zip(sight.AreSeen(reference, spots)).Where(s => !s.Second).Select(s => s.First)
                     .Select(s => new Box(new Length((long)(s.X - (wide / 2))), new Length((long)(s.Y - (high / 2))), new Length((long)(s.X + (wide / 2))), new Length((long)(s.Y + (high / 2)))))];
                 lines.Add(new SightLine(face, frame.Name!, 1 - (hidden.Count / (double)(Across * Up)), hidden));
@@ -37,4 +35,10 @@ internal static class SightLines
 
         return lines;
     }
+
+    /// <summary>The middles of so many equal parts of a box, across and up.</summary>
+    public static List<(double X, double Y)> Spots(Box box, int across, int up) =>
+        [.. from i in Enumerable.Range(0, across) from j in Enumerable.Range(0, up)
+        select (box.Left.Units + (box.Width.Units / (double)across * (i + 0.5)),
+            box.Bottom.Units + (box.Height.Units / (double)up * (j + 0.5)))];
 }

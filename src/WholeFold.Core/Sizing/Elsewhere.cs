@@ -31,22 +31,16 @@ internal sealed record Elsewhere(Length Home, string Format, Rational? OfRule)
     private static Dictionary<string, Elsewhere> Find(Design design)
     {
         var all = design.Sets.Where(s => !design.Locks.ContainsKey(s.Key)).ToDictionary();
-        var counts = WrittenDown(design, all) ? [] : all.ToDictionary();
+        var counts = NotAnyway(design, all, []).Count == 0 ? [] : all.ToDictionary();
 
         // One after the other, since each may be why another one is as it is, until no more is what it would be anyway.
-        for (var more = true; more;)
+        while (counts.FirstOrDefault(s => NotAnyway(design, [s], counts.Where(c => c.Key != s.Key)).Count == 0) is { Key: { } name })
         {
-            more = false;
-            foreach (var name in counts.Keys.Where(n => Anyway(design, counts.Where(s => s.Key != n),
-                n) == counts[n].Value).ToList().Take(1))
-            {
-                more = counts.Remove(name);
-            }
+            counts.Remove(name);
         }
 
         // All together they must still come to what was set.
-        foreach (var (name, hand) in all.Where(s => !counts.ContainsKey(s.Key)).ToList().Where(s =>
-            Anyway(design, counts, s.Key) != s.Value.Value))
+        foreach (var (name, hand) in NotAnyway(design, all.Where(s => !counts.ContainsKey(s.Key)), counts.ToList()))
         {
             counts[name] = hand;
         }
@@ -56,12 +50,15 @@ internal sealed record Elsewhere(Length Home, string Format, Rational? OfRule)
                 TimesItsRule(With(design, counts.Where(c => c.Key != s.Key), s.Value.Tools), s.Key, s.Value.Value)));
     }
 
-    private static bool WrittenDown(Design design, Dictionary<string, HandFigure> all) =>
-        all.All(s => Anyway(design, [], s.Key) == s.Value.Value);
-
-    /// <summary>What a parameter is at home with only some of them set, on the tools that it was set with.</summary>
-    private static Length? Anyway(Design design, IEnumerable<KeyValuePair<string, HandFigure>> sets, string name) =>
-        Sizer.TrySize(With(design, sets, design.Sets[name].Tools), design.Home)?.Parameters.First(p => p.Parameter.Id == name).Value;
+    /// <summary>Which of some figures the card does not have at home with only others set, each on the tools that it was set
+    /// with.</summary>
+    private static List<KeyValuePair<string, HandFigure>> NotAnyway(Design design, IEnumerable<KeyValuePair<string, HandFigure>> some,
+        IEnumerable<KeyValuePair<string, HandFigure>> set) =>
+        [.. some.GroupBy(s => s.Value.Tools).SelectMany(alike =>
+        {
+            var card = Sizer.TrySize(With(design, set, alike.Key), design.Home);
+            return alike.Where(s => card?.Parameters.First(p => p.Parameter.Id == s.Key).Value != s.Value.Value);
+        })];
 
     private static Design With(Design design, IEnumerable<KeyValuePair<string, HandFigure>> sets, string tools) => design with
     {

@@ -19,7 +19,4 @@ public readonly record struct ReadFrom(PlateRef Plate, Edge Up)
 
     /// <summary>Up, along the plate's own axes.</summary>
     public (int X, int Y) Way => Up switch { Edge.Left => (-1, 0), Edge.Right => (1, 0), Edge.Foot => (0, -1), _ => (0, 1) };
-
-    /// <summary>Whether the card's width, across its main creases, is its height as one reads it.</summary>
-    public bool IsAcross => Up is Edge.Left or Edge.Right;
 }

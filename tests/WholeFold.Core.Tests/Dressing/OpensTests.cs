@@ -116,6 +116,26 @@ public class OpensTests
         }
     }
 
+    /// <summary>Of a card that opens upwards no part is called by a side that it is not on: what is at the left and the right else is
+    /// at the top and the bottom.</summary>
+    [Theory]
+    [InlineData("gatefold")]
+    [InlineData("split-gatefold")]
+    [InlineData("winged-lock-gatefold")]
+    public void Parts_are_called_by_the_side_that_they_are_on(string construction)
+    {
+        IEnumerable<string> Names(Opens opens)
+        {
+            var card = Sized(new DesignSpec { Construction = construction, Format = "5x7", Opens = opens })!;
+            return card.Construction.Pieces.SelectMany(p => p.Panels).Select(p =>
+                p.Name).Concat(card.Construction.Parameters.SelectMany(p => new[] { p.Name, p.Meaning, p.Rule }));
+        }
+
+        static string Turned(string name) => name.Replace("left", "top", StringComparison.Ordinal).Replace("right", "bottom", StringComparison.Ordinal);
+        Assert.Contains(Names(Opens.Sideways), n => n.Contains("left", StringComparison.Ordinal));
+        Assert.Equal(Names(Opens.Sideways).Select(Turned), Names(Opens.Upwards));
+    }
+
     /// <summary>The drop flap: shut, its liner's front is read; lifted, the flap with its head at the free edge; dropped, with its
     /// head at the crease.</summary>
     [Fact]
