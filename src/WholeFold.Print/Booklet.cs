@@ -33,7 +33,9 @@ internal static class Booklet
             (Typesetter.Plain($"{i + 1}  {Core.Constructions.Spoken.First(step.Title)}"), Size * 1.15, true, Reads.Heading, Pen.Black),
             (step.Say.Parts(ask.Unit), Size, false, Reads.Paragraph, Pen.Black),
         };
-        var figures = ask.FiguresOf(step).Select(f => $"{f.Name} {LengthWriter.WithUnit(f.Value, DisplayUnit.Inch)} · {LengthWriter.WithUnit(f.Value, DisplayUnit.Centimetre)}").Distinct().ToList();
+        var figures = ask.Card.Second is not { } second ? [] : ask.FiguresOf(step).Select(f =>
+            (f.Name, f.Figure, Beside: second.Figure(f.Figure.Id))).Where(f => f.Beside is not null)
+            .Select(f => $"{f.Name} {ask.Card.Read(f.Figure.Value, ask.Unit, withUnit: true)} · {second.Read(f.Beside!.Value, ask.Other, withUnit: true)}").Distinct().ToList();
         if (figures.Count > 0)
         {
             blocks.Add((Typesetter.Plain($"In both: {string.Join("; ", figures)}."), Small, false, Reads.Paragraph, "#333333"));

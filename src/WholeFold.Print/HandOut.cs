@@ -3,7 +3,6 @@ using WholeFold.Core.Drawing;
 using WholeFold.Core.Exchange;
 using WholeFold.Core.Guide;
 using WholeFold.Core.Input;
-using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
 
@@ -53,28 +52,18 @@ public sealed class HandOut
             throw new InputProblemException("print.cards", "cards", $"{cards} cards are not made at once", $"1 to {MostCards}");
         }
 
-        (Card, Name, Unit, Paper, Cards) = (card, name.Length > 0 ? name : card.Design.Family.Name, unit, paper, cards);
-        _steps = new(() => Core.Guide.Steps.Of(card, cards));
+        (Card, Name, Unit, Paper, Cards) = (card.Handed, name.Length > 0 ? name : card.Design.Family.Name, unit, paper, cards);
+        _steps = new(() => Core.Guide.Steps.Of(Card, cards));
         _received = new(Received);
     }
 
     /// <summary>
-    /// For somebody who reads in the other system it is the same card as near as that system's own tools can set it; what was
-    /// rounded from one system's marks to the other's can be set on neither.
+    /// All that is handed out is the card whose own figures are read in the unit: what was only rounded from one system's marks to the
+    /// other's can be set on neither. What a machine cuts is the card itself, in whatever unit its file is.
     /// </summary>
-    private HandOut Received()
-    {
-        if (Card.Figures.Tools.Exact || Card.Figures.Tools.System == Unit.SystemOf())
-        {
-            return this;
-        }
+    private HandOut For(HandOutKind kind) => kind == HandOutKind.Templates && Card.Figures.Tools.Exact ? this : _received.Value;
 
-        var sheet = FigureSheet.Of(Card);
-        return (Unit == DisplayUnit.Inch ? sheet.Inches : sheet.Centimetres)?.Settled is { } settled && !ReferenceEquals(settled, Card) ? new HandOut(settled, Name, Unit, Paper, Cards) : this;
-    }
-
-    /// <summary>What goes into a bag is cut already, and the measure sheet has both columns; all else is for whoever gets it.</summary>
-    private HandOut For(HandOutKind kind) => kind is HandOutKind.Kit or HandOutKind.Sheet ? this : _received.Value;
+    private HandOut Received() => Card.For(Unit) is var theirs && ReferenceEquals(theirs, Card) ? this : new HandOut(theirs, Name, Unit, Paper, Cards);
 
     public const int MostCards = 200;
 
@@ -93,8 +82,11 @@ public sealed class HandOut
     /// <summary>What stands at the foot of a page and in a file's title.</summary>
     public string Title => $"{Name}, {Card.Design.Family.Name}, {Words.Of($"{Card.Design.SizeAsRead(Card.Target.Width, Card.Target.Height)}").Write(Unit)}";
 
+    /// <summary>The unit of the second system.</summary>
+    public DisplayUnit Other => Unit == DisplayUnit.Inch ? DisplayUnit.Centimetre : DisplayUnit.Inch;
+
     /// <summary>The figures of a step that are lengths, each with what it is of.</summary>
-    public IEnumerable<(string Name, Length Value)> FiguresOf(Step step)
+    public IEnumerable<(string Name, Measured Figure)> FiguresOf(Step step)
     {
         ArgumentNullException.ThrowIfNull(step);
         var all = Card.All.ToDictionary(f => f.Id.ToString());
@@ -102,7 +94,7 @@ public sealed class HandOut
         {
             if (all.TryGetValue(id, out var figure))
             {
-                yield return (id.EndsWith(".width", StringComparison.Ordinal) ? "wide" : id.EndsWith(".height", StringComparison.Ordinal) ? "high" : "at", figure.Value);
+                yield return (id.EndsWith(".width", StringComparison.Ordinal) ? "wide" : id.EndsWith(".height", StringComparison.Ordinal) ? "high" : "at", figure);
             }
         }
     }

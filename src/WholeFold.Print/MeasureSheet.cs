@@ -81,13 +81,15 @@ internal static class MeasureSheet
         const double Gutter = 6;
         var width = (flow.Width - (Gutter * (columns - 1))) / columns;
         var rows = new List<(bool Head, double Height, Func<double, double, IEnumerable<Part>> Draw)>();
-        foreach (var section in SheetSections.Of(sheet, ask.Card))
+        foreach (var section in FigureRows.Of(ask.Card, inOrderOfSetting: true))
         {
             rows.Add((true, lead * 1.35, (x, y) =>
             [
                 Flow.Block(Typesetter.Plain(section.Title), size * 1.05, x, y + (lead * 0.2), width - 34, bold: true, Reads.Heading).Part,
-                Flow.Block(Typesetter.Plain("in"), size * 0.8, x + width - 30, y + (lead * 0.3), 14, colour: "#555555").Part,
-                Flow.Block(Typesetter.Plain("cm"), size * 0.8, x + width - 13, y + (lead * 0.3), 14, colour: "#555555").Part,
+                .. sheet.Inches is null ? Array.Empty<Part>() : [Flow.Block(Typesetter.Plain("in"), size * 0.8, x + width - 30,
+                    y + (lead * 0.3), 14, colour: "#555555").Part],
+                .. sheet.Centimetres is null ? Array.Empty<Part>()
+                    : [Flow.Block(Typesetter.Plain("cm"), size * 0.8, x + width - 13, y + (lead * 0.3), 14, colour: "#555555").Part],
             ]));
             foreach (var row in section.Rows)
             {
@@ -154,7 +156,7 @@ internal static class MeasureSheet
     {
         if (column?.Figures.GetValueOrDefault(id) is { } figure)
         {
-            yield return new Part(Reads.Paragraph, [.. Typesetter.Line([new Token(Typesetter.Figure(LengthWriter.Parts(figure.Value, column.Unit)), false)], x, y + size, size, true, Pen.Black)]);
+            yield return new Part(Reads.Paragraph, [.. Typesetter.Line([new Token(Typesetter.Figure(figure.Reads), false)], x, y + size, size, true, Pen.Black)]);
         }
     }
 

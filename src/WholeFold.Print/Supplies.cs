@@ -9,25 +9,35 @@ using WholeFold.Core.Measure;
 namespace WholeFold.Print;
 
 /// <summary>Something to be cut or counted out, for all the cards together.</summary>
+/// <param name="Key">The same on whatever tools the card is.</param>
 /// <param name="From">The stock or the roll that it is cut from.</param>
 /// <param name="Each">How many of it a card has.</param>
-internal sealed record Supply(string From, string Name, int Each, Length Width, Length? Height, string Note);
+/// <param name="Bought">Whether it is there in its size already, whatever system that is in.</param>
+internal sealed record Supply(string Key, string From, string Name, int Each, Length Width, Length? Height, string Note,
+    bool Bought = false);
 
 /// <summary>What is cut, gathered by what it is cut from; the lists, kits and plain texts are made of it.</summary>
 internal static class Supplies
 {
     public static IReadOnlyList<Supply> Of(Card card)
     {
-        var scored = (Core.Sizing.SizedPiece p) => p.AllScores.Any() ? $"scored at {string.Join(", ", p.AllScores.Where(s => s.Axis is not null).Select(s => LengthWriter.Write(s.Figure.Value, card.Target.Format.System.UnitOf())))}" : "not scored";
+        var unit = card.Figures.Tools.System.UnitOf();
+        var scored = (Core.Sizing.SizedPiece p) => p.AllScores.Where(s => s.Axis is not null).Select(s =>
+            s.Figure.Value).ToList() is { Count: > 0 } at
+            ? Words.Of($"scored at {Words.Join(", ", at.SkipLast(1).Select(a => Words.Of($"{a}")).Append(Words.Of($"{at[^1]:u}")))}").Write(unit) : "not scored";
         return
         [
-            .. card.Pieces.Select(p => new Supply(card.Design.StockOf(p.Piece.Id).Name, p.Piece.Name, p.Piece.Quantity, p.Width.Value, p.Height.Value, scored(p))),
-            .. card.Layers.Select(l => new Supply(l.Stock.Name, l.Level > 1 ? $"{l.Role.Name}, level {l.Level}" : l.Role.Name, l.Quantity, l.Width.Value, l.Height.Value, l.IsRectangle ? "" : "by its template")),
+            .. card.Pieces.Select(p => new Supply($"pieces.{p.Piece.Id}", card.Design.StockOf(p.Piece.Id).Name, p.Piece.Name,
+                p.Piece.Quantity, p.Width.Value, p.Height.Value, scored(p))),
+            .. card.Layers.Select(l => new Supply($"layers.{l.Id}", l.Stock.Name, l.Level > 1 ? $"{l.Role.Name}, level {l.Level}"
+                : l.Role.Name, l.Quantity, l.Width.Value, l.Height.Value, l.IsRectangle ? "" : "by its template")),
             .. card.Dressed.Elements.Where(e => !e.Element.IsInk && e.On.Count > 0)
-                .Select(e => new Supply(e.Element.Stock.Name, e.Element.Name, e.Quantity, e.Width.Value, e.Height.Value, e.Element.IsRaised ? $"on foam, {e.Element.Stands.Millimetres:0.#} mm" : "")),
-            .. SoftGoods.Of(card.Figures, card.Dressed).Select(s => new Supply("off the roll", DressingWriter.Name(s.Good.Kind), 1, s.Length, null, s.Hidden)),
+                .Select(e => new Supply($"elements.{e.Element.Id}", e.Element.Stock.Name, e.Element.Name, e.Quantity, e.Width.Value, e.Height.Value, e.Element.IsRaised ? $"on foam, {e.Element.Stands.Millimetres:0.#} mm" : "")),
+            .. SoftGoods.Of(card.Figures, card.Dressed).Select(s => new Supply($"soft.{s.Good.Id}", OffTheRoll, DressingWriter.Name(s.Good.Kind), 1, s.Length, null, s.Hidden)),
         ];
     }
+
+    private const string OffTheRoll = "off the roll";
 
     /// <summary>How much tape its bonds take.</summary>
     public static Length Tape(Card card) => card.Construction.Bonds.Where(b => !b.IsLoose).Aggregate(Length.Zero, (sum, b) => sum + Core.Guide.Places.FiguresOf(card.Figures, b).Run);
@@ -42,11 +52,14 @@ internal static class Supplies
         }
 
         csv.EndRecord();
+        var (inches, metric) = ask.Card.Figures.Tools.System == UnitSystem.Imperial ? (ask.Card, ask.Card.Second) : (ask.Card.Second, ask.Card);
+        var (here, there) = (ByKey(inches), ByKey(metric));
         foreach (var s in Of(ask.Card))
         {
-            string Text(Length? length, DisplayUnit unit) => length is { } l ? LengthWriter.Write(l, unit) : "";
-            foreach (var field in new[] { s.From, s.Name, $"{s.Each}", $"{s.Each * ask.Cards}", Text(s.Width, DisplayUnit.Inch), Text(s.Height, DisplayUnit.Inch),
-                Text(s.Width, DisplayUnit.Centimetre), Text(s.Height, DisplayUnit.Centimetre), s.Note })
+            (string Wide, string High) Texts(Card? card, Dictionary<string, Supply> rows, DisplayUnit unit) => card is null || !rows.TryGetValue(s.Key, out var row) ? ("", "")
+                : (card.Read(row.Width, unit).Text, row.Height is { } high ? card.Read(high, unit).Text : "");
+            var (inch, cm) = (Texts(inches, here, DisplayUnit.Inch), Texts(metric, there, DisplayUnit.Centimetre));
+            foreach (var field in new[] { s.From, s.Name, $"{s.Each}", $"{s.Each * ask.Cards}", inch.Wide, inch.High, cm.Wide, cm.High, s.Note })
             {
                 csv.WriteField(Inert(field));
             }
@@ -61,9 +74,9 @@ internal static class Supplies
     /// <summary>A name that begins as a formula does is a name all the same: spreadsheets would run it, so that a sign before it says it is text.</summary>
     private static string Inert(string field) => field.Length > 0 && field[0] is '=' or '+' or '-' or '@' or '\t' or '\r' ? $"'{field}" : field;
 
-    private static IReadOnlyList<SentencePart> Measured(Supply s, DisplayUnit unit) => (s.Height is { } high ? Words.Of($"{s.Width} × {high:u}") : Words.Of($"{s.Width:u}")).Parts(unit);
+    private static Dictionary<string, Supply> ByKey(Card? card) => card is null ? [] : Of(card).ToDictionary(s => s.Key);
 
-    private static DisplayUnit Other(DisplayUnit unit) => unit == DisplayUnit.Inch ? DisplayUnit.Centimetre : DisplayUnit.Inch;
+    private static IReadOnlyList<SentencePart> Measured(Supply s, Card card, DisplayUnit unit) => card.Read(s.Height is { } high ? Words.Of($"{s.Width} × {high:u}") : Words.Of($"{s.Width:u}"), unit, s.Bought);
 
     /// <summary>The cut list: by stock, the longest first, each with how many for all the cards.</summary>
     public static IReadOnlyList<Page> CutList(HandOut ask)
@@ -71,6 +84,7 @@ internal static class Supplies
         var flow = new Flow(ask.Paper, ask.Title);
         flow.Write($"Cut list: {ask.Name}", 6, bold: true, Reads.Title);
         flow.Write($"For {(ask.Cards == 1 ? "one card" : $"{ask.Cards} cards")}.", 3.6);
+        var beside = ByKey(ask.Card.Second);
         foreach (var stock in Of(ask.Card).GroupBy(s => s.From))
         {
             flow.Skip(3);
@@ -78,7 +92,7 @@ internal static class Supplies
             flow.Write(stock.Key, 4.4, bold: true, Reads.Heading);
             foreach (var s in stock.OrderByDescending(s => Length.Max(s.Width, s.Height ?? Length.Zero)))
             {
-                Row(flow, ask, s, s.Each * ask.Cards);
+                Row(flow, ask, s, beside.GetValueOrDefault(s.Key), s.Each * ask.Cards);
             }
         }
 
@@ -96,7 +110,8 @@ internal static class Supplies
         return flow.Pages();
     }
 
-    private static void Row(Flow flow, HandOut ask, Supply s, int count)
+    /// <param name="beside">The same in the second system; null where that has none.</param>
+    private static void Row(Flow flow, HandOut ask, Supply s, Supply? beside, int count)
     {
         const double Size = 3.6;
         flow.Need(Size * 1.6);
@@ -104,8 +119,12 @@ internal static class Supplies
         flow.Add(new Part(Reads.Nothing, [new Mark.Path([[(Flow.Margin, y + 0.9), (Flow.Margin + 3, y + 0.9), (Flow.Margin + 3, y + 3.9), (Flow.Margin, y + 3.9)]], true, Pen.Hair)]));
         var (name, high) = Flow.Block(Typesetter.Plain($"{count} {s.Name}{(s.Note.Length > 0 ? $", {s.Note}" : "")}"), Size, Flow.Margin + 5, y, flow.Width - 5 - 102);
         flow.Add(name);
-        flow.Add(Flow.Block(Measured(s, ask.Unit), Size, Flow.Margin + flow.Width - 100, y, 46, bold: true).Part);
-        flow.Add(Flow.Block(Measured(s, Other(ask.Unit)), Size, Flow.Margin + flow.Width - 52, y, 52).Part);
+        flow.Add(Flow.Block(Measured(s, ask.Card, ask.Unit), Size, Flow.Margin + flow.Width - 100, y, 46, bold: true).Part);
+        if (beside is not null && ask.Card.Second is { } second)
+        {
+            flow.Add(Flow.Block(Measured(beside, second, ask.Other), Size, Flow.Margin + flow.Width - 52, y, 52).Part);
+        }
+
         flow.Skip(Math.Max(high, Size * 1.6));
     }
 
@@ -113,6 +132,7 @@ internal static class Supplies
     public static IReadOnlyList<Page> Kits(HandOut ask)
     {
         var flow = new Flow(ask.Paper, ask.Title);
+        var beside = ByKey(ask.Card.Second);
         for (var kit = 1; kit <= ask.Cards; kit++)
         {
             if (kit > 1)
@@ -125,20 +145,19 @@ internal static class Supplies
             flow.Skip(4);
             foreach (var s in Of(ask.Card))
             {
-                Row(flow, ask, s, s.Each);
+                Row(flow, ask, s, beside.GetValueOrDefault(s.Key), s.Each);
             }
 
             if (Tape(ask.Card) is var tape && tape > Length.Zero)
             {
-                Row(flow, ask, new Supply("", ask.Card.Design.Inventory.BondTape.Name, 1, tape, null, "for the bonds"), 1);
+                Supply Bonds(Length run) => new("tape", "", ask.Card.Design.Inventory.BondTape.Name, 1, run, null, "for the bonds");
+                Row(flow, ask, Bonds(tape), ask.Card.Second is { } second ? Bonds(Tape(second)) : null, 1);
             }
 
-            var (packing, envelope) = (ask.Card.Packing, ask.Card.Envelope);
-            if (!packing.GoesRound)
+            if (!ask.Card.Packing.GoesRound)
             {
-                var (wide, high) = envelope is not null ? (envelope.Width, envelope.Height) : packing.IsThick
-                    ? (packing.Box.Width, packing.Box.Height) : packing.Make;
-                Row(flow, ask, new Supply("", envelope is not null ? $"{envelope.Name} envelope" : packing.IsThick ? "box envelope, to make" : "envelope, to make", 1, wide, high, "inside"), 1);
+                var bag = Bag(ask.Card);
+                Row(flow, ask, bag, bag.Bought || ask.Card.Second is null ? bag : Bag(ask.Card.Second), 1);
             }
 
             flow.Skip(4);
@@ -149,6 +168,15 @@ internal static class Supplies
         }
 
         return flow.Pages();
+    }
+
+    /// <summary>The envelope that it goes into, or the one to make.</summary>
+    private static Supply Bag(Card card)
+    {
+        var packing = card.Packing;
+        return card.Envelope is { } envelope ? new("packing", "", $"{envelope.Name} envelope", 1, envelope.Width, envelope.Height, "inside", Bought: true)
+            : packing.IsThick ? new("packing", "", "box envelope, to make", 1, packing.Box.Width, packing.Box.Height, "inside")
+            : new("packing", "", "envelope, to make", 1, packing.Make.Width, packing.Make.Height, "inside");
     }
 
     /// <summary>Measures and supplies as a plain text, to be put under a post.</summary>
@@ -166,7 +194,7 @@ internal static class Supplies
         lines.AddRange(card.Dressed.Windows.Select(w => Words.Of($"- window {w.Window.Id} in {w.On[0].Face.Name}: {w.Width.Value} × {w.Height.Value:u}{(w.Die is { } die ? $", {die.Name}" : "")}").Write(unit)));
         lines.AddRange(card.Dressed.Elements.Where(e => e.On.Count > 0).Select(e => Words.Of($"- {e.Element.Name} on {e.On[0].Face.Name}: {e.Width.Value} × {e.Height.Value:u}").Write(unit)));
         lines.AddRange(["", "Supplies"]);
-        lines.AddRange(Of(card).Select(s => s.From).Where(f => f != "off the roll").Distinct().Select(f => $"- {f}"));
+        lines.AddRange(Of(card).Select(s => s.From).Where(f => f != OffTheRoll).Distinct().Select(f => $"- {f}"));
         lines.AddRange(SoftGoods.Of(card.Figures, card.Dressed).Select(s => Words.Of($"- {DressingWriter.Name(s.Good.Kind)}, {s.Length:u}").Write(unit)));
         lines.AddRange(new[] { card.Design.Adhesive.Name, card.Construction.Bonds.Any(b => !b.IsLoose) ? card.Design.Inventory.BondTape.Name : card.Design.Adhesive.Name }.Distinct().Select(a => $"- {a}"));
         lines.Add(Words.Of($"- {card.Packing.Said}").Write(unit));

@@ -22,6 +22,11 @@ internal static class Typesetter
     public static IReadOnlyList<Token.Run> Figure(FigureText figure)
     {
         var runs = new List<Token.Run>();
+        if (figure.Aside == true)
+        {
+            runs.Add(new("(", 1, 0));
+        }
+
         if (figure.Whole.Length > 0)
         {
             runs.Add(new(figure.Whole, 1, 0));
@@ -46,6 +51,11 @@ internal static class Typesetter
         if (figure.Word is { } word)
         {
             runs.Add(new($" {word}", 0.85, 0));
+        }
+
+        if (figure.Aside == true)
+        {
+            runs.Add(new(")", 1, 0));
         }
 
         return runs;

@@ -65,7 +65,7 @@ public sealed class PrintTests : IDisposable
                 (a, b) => Math.Abs(a.Item1 - b.Item1) < 0.3 && Math.Abs(a.Item2 - b.Item2) < 0.3);
             var text = Solid(page.Text);
             var sheet = FigureSheet.Of(ask.Card);
-            var told = SheetSections.Of(sheet, ask.Card).SelectMany(x => x.Rows.Select(r => r.Figure.Id)).ToHashSet();
+            var told = FigureRows.Of(ask.Card, inOrderOfSetting: true).SelectMany(x => x.Rows.Select(r => r.Figure.Id)).ToHashSet();
             foreach (var figure in new[] { sheet.Inches, sheet.Centimetres }.OfType<SheetColumn>().SelectMany(c => c.Figures.Values).Where(f => told.Contains(f.Id)))
             {
                 Assert.True(text.Contains(Solid(figure.Text), StringComparison.Ordinal), $"{family.Id}: {figure.Id} {figure.Text} is not on its sheet");
@@ -156,7 +156,7 @@ public sealed class PrintTests : IDisposable
         foreach (var step in ask.Steps)
         {
             Assert.Contains(Solid(step.Say.Write(ask.Unit)), text, StringComparison.Ordinal);
-            Assert.All(ask.FiguresOf(step), f => Assert.Contains(Solid(LengthWriter.WithUnit(f.Value, DisplayUnit.Centimetre)), text, StringComparison.Ordinal));
+            Assert.All(ask.FiguresOf(step), f => Assert.Contains(Solid($"· {LengthWriter.Beside(ask.Card.Second!.Figure(f.Figure.Id)!.Value, DisplayUnit.Centimetre, withUnit: true).Text}"), text, StringComparison.Ordinal));
             Assert.All(step.Cautions, c => Assert.Contains(Solid(Core.Guide.Steps.Cautions[c]), text, StringComparison.Ordinal));
         }
     }
@@ -170,7 +170,7 @@ public sealed class PrintTests : IDisposable
         Assert.Contains("kit7of12", Solid(kits.GetPage(7).Text), StringComparison.Ordinal);
         var csv = System.Text.Encoding.UTF8.GetString(ask.Write(HandOutKind.Cuts, "csv", cancel: Cancel).Bytes).Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
         Assert.Equal("from,what,each,for all,width in,height in,width cm,height cm,note", csv[0]);
-        Assert.Contains(csv, l => l.StartsWith("Sail 270,Base,1,12,10,7,25.4,17.8 scant", StringComparison.Ordinal));
+        Assert.Contains(csv, l => l.StartsWith("Sail 270,Base,1,12,10,7,25.4,17.7,scored at 5 in", StringComparison.Ordinal));
         Assert.Contains(csv, l => l.StartsWith("off the roll,ribbon,1,12,", StringComparison.Ordinal));
         var text = System.Text.Encoding.UTF8.GetString(ask.Write(HandOutKind.Text, cancel: Cancel).Bytes);
         Assert.Contains("- Base: 10 × 7 in, scored at 5", text, StringComparison.Ordinal);
@@ -188,9 +188,9 @@ public sealed class PrintTests : IDisposable
         var own = System.Text.Encoding.UTF8.GetString(new HandOut(card, "x", DisplayUnit.Centimetre, Paper.A4).Write(HandOutKind.Text, cancel: Cancel).Bytes);
         Assert.DoesNotContain("scant", own, StringComparison.Ordinal);
 
-        // A bag is packed with what was cut.
+        // A bag's page has the same pair as every other.
         using var kit = PdfDocument.Open(new HandOut(card, "x", DisplayUnit.Inch, Paper.Letter).Write(HandOutKind.Kit, "pdf", cancel: Cancel).Bytes);
-        Assert.Contains(Solid(LengthWriter.Write(card.Pieces[0].Width.Value, DisplayUnit.Inch)), Solid(kit.GetPage(1).Text), StringComparison.Ordinal);
+        Assert.Contains(Solid(LengthWriter.Write(card.Second!.Pieces[0].Width.Value, DisplayUnit.Inch)), Solid(kit.GetPage(1).Text), StringComparison.Ordinal);
     }
 
     [Fact]

@@ -19,6 +19,7 @@ internal static class ConvertCommand
     private static readonly (string Option, string Member, string Description)[] Takes =
     [
         ("--tools", "tools", "imperial-eighths, metric-5mm, both, ruler, machine or one of your own."),
+        ("--guest", "guest", "A guest's tools: what stands beside in the other system is the same card on these; of the same system, all of it."),
         ("--stock", "stock", "Id of a stock, such as card-270."),
         ("--caliper", "caliper", "The card's caliper: 0.33mm, 13pt, a stack such as 3.4mm/10, or a weight such as \"110lb cover\"."),
         ("--blank", "blank", "A bought blank that it begins with, already cut and folded: its size closed as measured, such as 125x175mm."),
@@ -101,8 +102,8 @@ internal static class ConvertCommand
 
             var read = reader.Read(design);
 
-            // Without a word on units, a result is written in its own format's system.
-            var unit = design.Units is null ? read.Target.Format.System.UnitOf() : read.Unit;
+            // Without a word on units, a result is written in the system that its tools are marked in.
+            var unit = design.Units is null ? read.Design.ToolsFor(read.Target).System.UnitOf() : read.Unit;
             if (Card.Try(read.Design, read.Target) is not { } card)
             {
                 return CommandLine.SayWhyNot(design, reader, read, unit, error);
@@ -110,7 +111,7 @@ internal static class ConvertCommand
 
             var asJson = parsed.GetValue(json);
             output.WriteLine(parsed.GetValue(sheet)
-                ? asJson ? SheetJson.Write(FigureSheet.Of(card)) : PlainText.WriteSheet(card)
+                ? asJson ? SheetJson.Write(FigureSheet.Of(card.Handed)) : PlainText.WriteSheet(card)
                 : parsed.GetValue(ways) && asJson ? WaysJson.Write(design, reader, card, unit)
                 : asJson ? SizedJson.Write(card, unit) : PlainText.Write(card, unit, both: design.Units is null || design.BothSystems));
             if (parsed.GetValue(ways) && !asJson)

@@ -22,23 +22,26 @@ internal static class PlainText
     /// <param name="both">Whether the other system stands beside; not where one was asked for.</param>
     public static string Write(Card card, DisplayUnit unit, bool both)
     {
+        card = card.Handed.For(unit);
         var sized = card.Figures;
-        var other = unit == DisplayUnit.Inch ? DisplayUnit.Centimetre : DisplayUnit.Inch;
-        string Both(Length value) => both ? $"{LengthWriter.WithUnit(value, unit)} ({LengthWriter.WithUnit(value, other)})" : LengthWriter.WithUnit(value, unit);
+        var (second, other) = (both ? card.Second : null, unit == DisplayUnit.Inch ? DisplayUnit.Centimetre : DisplayUnit.Inch);
+        string Plain(Length value) => LengthWriter.WithUnit(value, unit);
+        string Pair(Length value, Func<Card, Length?> there) => second is not null && there(second) is { } beside ? $"{Plain(value)} · {second.Read(beside, other, withUnit: true)}" : Plain(value);
+        string Both(Measured figure) => Pair(figure.Value, c => c.Figure(figure.Id)?.Value);
         var text = new StringBuilder();
         void Line(string line) => text.AppendLine(line);
-        Line($"{sized.Design.Family.Name}, {Named(sized, unit, Both)}");
-        Line($"{sized.Tools.Name}; {sized.Design.Stock.Name}");
+        Line($"{sized.Design.Family.Name}, {Named(sized, unit, Plain)}");
+        Line($"{sized.Tools.Name}{(second is null ? "" : $" · {second.Figures.Tools.Name}")}; {sized.Design.Stock.Name}");
         foreach (var parameter in sized.Parameters)
         {
-            Line($"  {parameter.Parameter.Name,-20} {Both(parameter.Value),-26} {parameter.Said(sized.Tools).Write(unit)}");
+            Line($"  {parameter.Parameter.Name,-20} {Pair(parameter.Value, c => c.Figures.Parameters.FirstOrDefault(p => p.Parameter.Id == parameter.Parameter.Id)?.Value),-26} {parameter.Said(sized.Tools).Write(unit)}");
         }
 
         var safe = card.SafeSides;
         foreach (var piece in sized.Pieces)
         {
             Line("");
-            Line($"{piece.Piece.Name}: cut {(piece.Piece.Quantity > 1 ? $"{piece.Piece.Quantity}, " : "")}{Both(piece.Width.Value)} × {Both(piece.Height.Value)}");
+            Line($"{piece.Piece.Name}: cut {(piece.Piece.Quantity > 1 ? $"{piece.Piece.Quantity}, " : "")}{Both(piece.Width)} × {Both(piece.Height)}");
             foreach (var side in new[] { piece.Width, piece.Height })
             {
                 Line($"  {(ReferenceEquals(side, piece.Width) ? "width" : "height"),-8} {side.Said.Write(unit)}{Safe(safe[side.Id], side, unit)}");
@@ -48,13 +51,13 @@ internal static class PlainText
             foreach (var score in piece.InOrder)
             {
                 var fold = score.Crease.Fold == Fold.Valley ? "valley" : "mountain";
-                Line($"  {fold,-8} {Both(score.Figure.Value),-26} {score.Figure.Setting.Write(unit),-34} {score.Between}{(score.Only is { } only ? $"; {only.Write(unit)}" : "")}");
+                Line($"  {fold,-8} {Both(score.Figure),-26} {score.Figure.Setting.Write(unit),-34} {score.Between}{(score.Only is { } only ? $"; {only.Write(unit)}" : "")}");
                 Line($"           {score.Figure.Said.Write(unit)}{Safe(safe[score.Figure.Id], score.Figure, unit)}");
             }
 
             foreach (var lines in piece.CutLines)
             {
-                Line($"  {"cut",-8} {Both(lines.First.Value),-26} {lines.First.Setting.Write(unit),-34} {lines.Name}, {lines.Edge}{(lines.Figures.Count > 1 ? $", {Times(lines.Figures.Count)}" : "")}");
+                Line($"  {"cut",-8} {Both(lines.First),-26} {lines.First.Setting.Write(unit),-34} {lines.Name}, {lines.Edge}{(lines.Figures.Count > 1 ? $", {Times(lines.Figures.Count)}" : "")}");
             }
         }
 
@@ -64,7 +67,7 @@ internal static class PlainText
             Line("States");
             foreach (var (state, pose) in card.States)
             {
-                Line($"  {state.Name,-11} {Both(pose.Width)} × {Both(pose.Height)}  {state.How}");
+                Line($"  {state.Name,-11} {Pair(pose.Width, c => PoseOf(c, state).Width)} × {Pair(pose.Height, c => PoseOf(c, state).Height)}  {state.How}");
             }
         }
 
@@ -74,7 +77,7 @@ internal static class PlainText
             Line($"Layers, reveal {sized.Design.Reveal.Name}");
             foreach (var layer in card.Layers)
             {
-                Line($"  {layer.Quantity} × {Both(layer.Width.Value)} × {Both(layer.Height.Value)}  {layer.Role.Name}{(layer.Level > 1 ? ", second" : "")}");
+                Line($"  {layer.Quantity} × {Both(layer.Width)} × {Both(layer.Height)}  {layer.Role.Name}{(layer.Level > 1 ? ", second" : "")}");
             }
         }
 
@@ -84,7 +87,7 @@ internal static class PlainText
             Line(section.Title);
             foreach (var pair in section.Rows.Chunk(2))
             {
-                Line($"  {Both(pair[0].Figure.Value)} × {Both(pair[1].Figure.Value)}  {pair[0].Label}{(pair[0].Mark.Length > 0 ? $", {pair[0].Mark}" : "")}");
+                Line($"  {Both(pair[0].Figure)} × {Both(pair[1].Figure)}  {pair[0].Label}{(pair[0].Mark.Length > 0 ? $", {pair[0].Mark}" : "")}");
             }
         }
 
@@ -95,7 +98,7 @@ internal static class PlainText
             Line("From the roll");
             foreach (var good in soft)
             {
-                Line($"  {Both(good.Length)}  {DressingWriter.Name(good.Good.Kind)}, {good.Hidden}");
+                Line($"  {Pair(good.Length, c => SoftGoods.Of(c.Figures, c.Dressed).FirstOrDefault(g => g.Good.Id == good.Good.Id)?.Length)}  {DressingWriter.Name(good.Good.Kind)}, {good.Hidden}");
             }
         }
 
@@ -123,8 +126,8 @@ internal static class PlainText
         }
 
         Line("");
-        var (wide, high) = card.Design.AsRead(card.Size.Width, card.Size.Height);
-        Line($"Closed {Both(wide)} × {Both(high)}, {card.Thickness.Greatest.Millimetres.ToString("0.0", CultureInfo.InvariantCulture)} mm thick, {Math.Round(card.Grams).ToString(CultureInfo.InvariantCulture)} g; {card.Packing.Said.Write(unit)}");
+        var (wide, high) = AsRead(card);
+        Line($"Closed {Pair(wide, c => AsRead(c).Width)} × {Pair(high, c => AsRead(c).Height)}, {card.Thickness.Greatest.Millimetres.ToString("0.0", CultureInfo.InvariantCulture)} mm thick, {Math.Round(card.Grams).ToString(CultureInfo.InvariantCulture)} g; {card.Packing.Said.Write(unit)}");
         foreach (var check in card.Checks)
         {
             Line($"{check.Severity}: {check.Text.Write(unit)}");
@@ -133,9 +136,14 @@ internal static class PlainText
         return text.ToString().TrimEnd();
     }
 
+    private static ClosedPose PoseOf(Card card, CardState state) => card.States.First(s => s.State == state).Pose;
+
+    private static (Length Width, Length Height) AsRead(Card card) => card.Design.AsRead(card.Size.Width, card.Size.Height);
+
     /// <summary>Every figure in both systems, each column with chains that add up.</summary>
     public static string WriteSheet(Card card)
     {
+        card = card.Handed;
         var sheet = FigureSheet.Of(card);
         var text = new StringBuilder();
         void Line(string line) => text.AppendLine(line);
@@ -146,7 +154,7 @@ internal static class PlainText
         }
 
         string Column(SheetColumn? column, FigureRow row) => column?.Figures.GetValueOrDefault(row.Figure.Id) is { } f ? $"{f.Text,-14} {f.Setting.Text.Write(column.Unit),-34}" : $"{"–",-49}";
-        foreach (var section in SheetSections.Of(sheet, card))
+        foreach (var section in FigureRows.Of(card, inOrderOfSetting: true))
         {
             Line("");
             Line($"{section.Title}, {section.Detail}");

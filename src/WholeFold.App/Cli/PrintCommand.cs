@@ -20,12 +20,13 @@ internal static class PrintCommand
         var to = new Option<FileInfo?>("--out") { Description = "The file to write; its ending says the form: pdf, svg, png, dxf (templates, for a machine that cuts), fold (templates, with the fold angles of every pose), csv, txt.", Required = true };
         var paper = new Option<string?>("--paper") { Description = $"{string.Join(", ", Paper.All.Select(p => p.Id))}; A4 for a design in centimetres, else Letter." };
         var units = new Option<string?>("--units") { Description = "in, cm or mm: which comes first." };
+        var guest = new Option<string?>("--guest") { Description = "A guest's tools, for what stands beside in the other system; of the same system, all of it is for these." };
         var cards = new Option<int>("--cards") { Description = "For how many cards.", DefaultValueFactory = _ => 1 };
         var page = new Option<int>("--page") { Description = "Of SVG and PNG, which page.", DefaultValueFactory = _ => 1 };
         var step = new Option<int?>("--step") { Description = "Of a picture, which step; the finished card where it is not said." };
         var bare = new Option<bool>("--no-background") { Description = "A picture with nothing behind it." };
         var workshop = new Option<FileInfo?>("--workshop") { Description = "A file with tools, stocks and other things of your own." };
-        var command = new Command("print", "Write a sheet, a booklet, templates, lists or a picture to a file.") { file, format, turn, kind, to, paper, units, cards, page, step, bare, workshop };
+        var command = new Command("print", "Write a sheet, a booklet, templates, lists or a picture to a file.") { file, format, turn, kind, to, paper, units, guest, cards, page, step, bare, workshop };
         command.SetAction(parsed =>
         {
             var reader = CommandLine.Reader(parsed.GetValue(workshop));
@@ -35,8 +36,9 @@ internal static class PrintCommand
                 design = new ShowIn(unitText, design.BothSystems).Apply(design, reader);
             }
 
+            design = parsed.GetValue(guest) is { } theirs ? new Take("guest", theirs).Apply(design, reader) : design;
             var read = reader.Read(design);
-            var unit = design.Units is null ? read.Target.Format.System.UnitOf() : read.Unit;
+            var unit = design.Units is null ? read.Design.ToolsFor(read.Target).System.UnitOf() : read.Unit;
             var made = HandOut.KindOf(parsed.GetValue(kind)!);
             var on = Paper.Of(parsed.GetValue(paper) ?? (unit == DisplayUnit.Inch ? "letter" : "a4"));
             if (Card.Try(read.Design, read.Target) is not { } card)

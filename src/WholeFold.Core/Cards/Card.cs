@@ -29,12 +29,19 @@ public sealed class Card : ICard
     private readonly Lazy<Standing?> _standing;
     private readonly Lazy<Stack> _stack;
     private readonly Lazy<IReadOnlyList<SightLine>> _sightLines;
+    private readonly Lazy<Card?> _second;
+    private readonly Lazy<Card> _handed;
+    private readonly Lazy<IReadOnlyDictionary<FigureRef, Measured>> _byId;
 
-    public Card(Figures figures)
+    /// <param name="of">The card that this one is, on other tools.</param>
+    public Card(Figures figures, Card? of = null)
     {
         ArgumentNullException.ThrowIfNull(figures);
-        Figures = figures;
-        _dressed = new(() => new Dressed(figures));
+        (Figures, Own) = (figures, of);
+        _second = new(() => SameCard.InTheOtherSystem(this));
+        _handed = new(() => SameCard.AsHanded(this));
+        _byId = new(() => All.DistinctBy(f => f.Id).ToDictionary(f => f.Id));
+        _dressed = new(() => new Dressed(figures, of?.Dressed));
         _keepOuts = new(() => new KeepOuts(figures, Dressed, Closed));
         _closed = new(() => ClosedPose.Of(figures));
         _thickness = new(() => ThicknessMap.Of(figures, Closed, Bodies));
@@ -49,6 +56,37 @@ public sealed class Card : ICard
     }
 
     public Figures Figures { get; }
+
+    /// <summary>Where these are a guest's tools, the same card on its owner's; null of the owner's own.</summary>
+    public Card? Own { get; }
+
+    /// <summary>The same card on tools of the other system, wherever both are shown; null where they cannot set it, and where
+    /// a guest has it alone.</summary>
+    public Card? Second => _second.Value;
+
+    /// <summary>The card as it is handed out and shown: on the guest's tools alone where those are of its own system.</summary>
+    public Card Handed => _handed.Value;
+
+    /// <summary>Of the two the one whose figures are read in a unit.</summary>
+    public Card For(DisplayUnit unit) => Figures.Tools.System == unit.SystemOf() ? this : Second ?? this;
+
+    /// <summary>A length of it as it is read; on a guest's tools the size of a thing that is there is marked as such.</summary>
+    public FigureText Read(Length value, DisplayUnit unit, bool withUnit = false) =>
+        Own is null || Figures.Tools.Exact ? LengthWriter.Parts(value, unit, withUnit) : LengthWriter.Beside(value, unit, withUnit);
+
+    /// <summary>Words about it as they are read beside another system's; of a thing's size the brackets stand round both sides.</summary>
+    /// <param name="bought">Whether they are about a thing that is there in its size, whatever system that is in.</param>
+    public IReadOnlyList<SentencePart> Read(Words words, DisplayUnit unit, bool bought = false)
+    {
+        ArgumentNullException.ThrowIfNull(words);
+        var parts = words.Parts((length, withUnit) => bought ? LengthWriter.Beside(length, unit, withUnit) : Read(length, unit, withUnit));
+        return parts is [{ Figure: { Aside: true } wide }, { Text: " × " } by, { Figure: { Aside: true } high }]
+            ? [new SentencePart("("), new SentencePart(Figure: wide with { Aside = null, Unit = null }), by,
+                new SentencePart(Figure: high with { Aside = null }), new SentencePart(")")] : parts;
+    }
+
+    /// <summary>A figure by its id; null where it has no such figure.</summary>
+    public Measured? Figure(FigureRef id) => _byId.Value.GetValueOrDefault(id);
 
     public Design Design => Figures.Design;
 

@@ -127,6 +127,12 @@ public sealed record Design
     /// <summary>The id of a tool set; null follows the system of whatever format it is sized for.</summary>
     public string? Tools { get; init; }
 
+    /// <summary>The id of a guest's tool set; null for the usual board of the other system.</summary>
+    public string? Guest { get; init; }
+
+    /// <summary>The system that tools with marks in both work in; null for that of whatever format it is sized for.</summary>
+    internal UnitSystem? ToolsWorkIn { get; init; }
+
     public required Stock Stock { get; init; }
 
     /// <summary>What papers are cut from.</summary>
@@ -220,7 +226,7 @@ public sealed record Design
     public ToolSet ToolsFor(Target target)
     {
         var kit = Tools is { } id ? Inventory.Find<ToolKit>(id)! : Inventory.DefaultToolsFor(target.Format.System);
-        var tools = kit.For(target.Format.System);
+        var tools = kit.For(ToolsWorkIn ?? target.Format.System);
         return Prefer.WithRuler && tools.RulerMarks.Count == 0 ? tools with { RulerMarks = [ToolSet.FinestRuler.For(tools.System)] } : tools;
     }
 

@@ -200,6 +200,7 @@ public sealed record Take(string What, [property: MaxLength(80)] string? Value) 
     private static readonly Dictionary<string, Member> Members = new()
     {
         ["tools"] = new(d => d.Tools, (d, v) => d with { Tools = v }, (v, h) => Named<ToolKit>(h, v, "the format’s own tools"), true),
+        ["guest"] = new(d => d.Guest, (d, v) => d with { Guest = v }, (v, h) => Words.Of($"a guest with {Named<ToolKit>(h, v, "the other system’s board")}"), true),
         ["stock"] = new(d => d.Stock, (d, v) => d with { Stock = v! }, (v, h) => Named<Stock>(h, v, "")),
         ["caliper"] = new(d => d.Caliper, (d, v) => d with { Caliper = v }, (v, _) => Words.Of($"{(v is null ? "the stock’s usual caliper" : $"caliper {v}")}"), true),
         ["blank"] = new(d => d.Blank, (d, v) => d with { Blank = v }, (v, _) => Words.Of($"{(v is null ? "cut from a sheet again" : $"begun with a blank of {v}")}"), true),

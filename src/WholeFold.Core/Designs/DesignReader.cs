@@ -41,6 +41,11 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
             Known<ToolKit>(hand, spec.Tools, "tools.unknown", "tools", "a tool set");
         }
 
+        if (spec.Guest is not null)
+        {
+            Known<ToolKit>(hand, spec.Guest, "tools.unknown", "guest", "a tool set");
+        }
+
         if (spec.Name.Length > LongestName || spec.Name.Any(char.IsControl))
         {
             throw new InputProblemException("name.length", "name", spec.Name.Length > LongestName ? $"the name has {spec.Name.Length} characters" : "there are control marks in the name", $"1 to {LongestName} characters, such as “Comet supper”");
@@ -80,6 +85,7 @@ public sealed class DesignReader(Catalogue catalogue, Inventory inventory)
             Home = home,
             Inventory = hand,
             Tools = spec.Tools,
+            Guest = spec.Guest,
             Prefer = PreferencesOf(spec.Prefer),
             Blank = BlankOf(spec.Blank, construction, family),
             Sheets = [.. spec.Sheets.Select(s => Known<Sheet>(hand, s, "sheet.unknown", "sheets", "a sheet")).DistinctBy(s => s.Id)],

@@ -42,6 +42,10 @@ public sealed record DesignSpec
     /// <summary>A tool set's id; null follows the system of the format.</summary>
     public string? Tools { get; init; }
 
+    /// <summary>A guest's tools, by the tool set's id: what is shown and handed out beside the design's own figures is the same card on
+    /// these; null for the usual board of the other system.</summary>
+    public string? Guest { get; init; }
+
     /// <summary>The unit of bare numbers and of texts: in, cm or mm; null follows the system of the home format.</summary>
     public string? Units { get; init; }
 

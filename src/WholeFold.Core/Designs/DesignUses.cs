@@ -7,7 +7,8 @@ public static class DesignUses
     {
         ArgumentNullException.ThrowIfNull(design);
         var dressing = design.Dressing ?? new DressingSpec();
-        var tools = design.Set.Values.Concat(design.Adjustments.Values.SelectMany(a => a.Values)).Select(f => f.Tools).Append(design.Tools);
+        var tools = design.Set.Values.Concat(design.Adjustments.Values.SelectMany(a => a.Values)).Select(f =>
+            f.Tools).Append(design.Tools).Append(design.Guest);
         var stocks = design.PieceStocks.Values.Append(design.Stock).Append(design.LayerStock).Append(design.MatStock)
             .Concat(dressing.Layers.Select(l => l.Stock)).Concat(dressing.Elements.Select(e => e.Stock));
 

@@ -23,6 +23,7 @@ public sealed class Dressed
     private const string Ink = "#1f2a3344";
 
     private readonly Figures _figures;
+    private readonly Dressed? _like;
     private readonly bool _isHome;
     private readonly Lazy<Roles> _roles;
     private readonly Lazy<Roles> _rolesAtHome;
@@ -32,16 +33,19 @@ public sealed class Dressed
     private readonly Lazy<IReadOnlyList<SizedLayer>> _layers;
     private readonly Lazy<IReadOnlyList<Body>> _bodies;
 
-    public Dressed(Figures figures)
+    /// <param name="like">The same card on its owner's tools, whose papers and windows are wished for here.</param>
+    public Dressed(Figures figures, Dressed? like = null)
     {
         ArgumentNullException.ThrowIfNull(figures);
+        _like = like;
         (_figures, _isHome) = (figures, figures.Named.Key == figures.Design.Home.Key);
         _roles = new(() => Roles.Of(figures));
         _rolesAtHome = new(() => _isHome ? Roles : AtHome.Of(figures.Design).Roles ?? Roles);
         _windows = new(FindWindows);
         _elements = new(FindElements);
         _contours = new(() => [.. figures.Design.Dressing.Contours.Select(FindContour).Where(c => c.On.Count > 0)]);
-        _layers = new(() => new LayerSizer(figures, figures.Design.Dressing.IsBare ? Roles.Named(figures) : Roles, Windows, Contours).Size());
+        _layers = new(() => new LayerSizer(figures, figures.Design.Dressing.IsBare ? Roles.Named(figures) : Roles, Windows, Contours,
+            like?.Layers).Size());
         _bodies = new(() => [.. Layers.SelectMany(l => l.Bodies(figures.Design.Adhesive)), .. Elements.SelectMany(BodiesOf), .. Windows.Where(w => w.GoesThrough(0))
             .SelectMany(CutOf), .. Contours.SelectMany(BodiesOf)]);
     }
@@ -94,7 +98,9 @@ public sealed class Dressed
             var faces = Roles.Of(window.Role);
             if (faces.Count > 0)
             {
-                windows.Add(WindowSizer.Size(_figures, window, faces, _rolesAtHome.Value.Of(window.Role) is { Count: > 0 } home ? home[0] : null, windows));
+                windows.Add(_like?.Windows.FirstOrDefault(w => w.Window.Id == window.Id) is { } same
+                    ? WindowSizer.Like(_figures, same, faces, windows)
+                    : WindowSizer.Size(_figures, window, faces, _rolesAtHome.Value.Of(window.Role) is { Count: > 0 } home ? home[0] : null, windows));
             }
         }
 
@@ -108,7 +114,11 @@ public sealed class Dressed
         {
             var faces = Roles.Of(element.Role);
             var (width, height) = (element.Width, element.Height);
-            if (!element.IsFixed && faces.Count > 0 && _rolesAtHome.Value.Of(element.Role) is { Count: > 0 } home)
+            if (_like?.Elements.FirstOrDefault(e => e.Element.Id == element.Id) is { } same)
+            {
+                (width, height) = element is { IsFixed: true } ? (width, height) : (_figures.Tools.CutNearest(same.Width.Value), _figures.Tools.CutNearest(same.Height.Value));
+            }
+            else if (!element.IsFixed && faces.Count > 0 && _rolesAtHome.Value.Of(element.Role) is { Count: > 0 } home)
             {
                 var (now, was) = (Reading.Of(faces[0], faces[0].Open), Reading.Of(home[0], home[0].Open));
                 var by = Math.Min((double)now.Width.Units / was.Width.Units, (double)now.Height.Units / was.Height.Units);

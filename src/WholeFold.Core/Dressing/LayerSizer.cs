@@ -9,7 +9,9 @@ using WholeFold.Core.Tooling;
 namespace WholeFold.Core.Dressing;
 
 /// <summary>Sizes the layers of each face: what is free of it less the reveal on every side, down to the trimmer's mark.</summary>
-internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<SizedWindow> windows, IReadOnlyList<SizedContour> contours)
+/// <param name="like">The papers of the same card on its owner's tools; null where these are hers.</param>
+internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<SizedWindow> windows,
+    IReadOnlyList<SizedContour> contours, IReadOnlyList<SizedLayer>? like)
 {
     /// <summary>Below this a strip's reveal is halved, or the border would be all one sees.</summary>
     private static readonly Pair Narrow = Pair.Of(5, 4, 30m);
@@ -37,9 +39,17 @@ internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<Siz
         {
             foreach (var level in role.Faces.SelectMany(f => LevelsOn(role, f)).GroupBy(l => l.Level).OrderBy(l => l.Key))
             {
+                if (like is not null)
+                {
+                    layers.AddRange(like.Where(o => o.Role.Id == role.Id && o.Level == level.Key).Select(o =>
+                        (o, Alike: level.Where(l => o.On.Any(on => on.On.Id == l.Face.Id)).ToList()))
+                        .Where(o => o.Alike.Count > 0).Select(o => Sized(role, o.Alike, o.o.Id, o.o)));
+                    continue;
+                }
+
                 // Panels that are equal by rule can differ by a mark where figures were rounded; each size is cut by itself.
                 var sizes = level.GroupBy(l => (l.Region.Box.Width, l.Region.Box.Height, l.Stock.Id, l.X.Sum, l.Y.Sum, Shape: l.Region.IsRectangle ? "" : Form(l))).ToList();
-                layers.AddRange(sizes.Select(size => Sized(role, [.. size], sizes.Count > 1)));
+                layers.AddRange(sizes.Select(size => Sized(role, [.. size], IdOf(size.First(), role, sizes.Count > 1))));
             }
         }
 
@@ -109,14 +119,19 @@ internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<Siz
             : (wanted, null);
     }
 
-    private SizedLayer Sized(Role role, IReadOnlyList<Chosen> alike, bool severalSizes)
+    private static string IdOf(Chosen first, Role role, bool severalSizes) =>
+        $"{role.Id}{(severalSizes ? $"-{first.Face.Plate}" : "")}{(first.Level > 1 ? $"-{first.Level}" : "")}";
+
+    private SizedLayer Sized(Role role, IReadOnlyList<Chosen> alike, string id, SizedLayer? same = null)
     {
         var first = alike[0];
-        var id = $"{role.Id}{(severalSizes ? $"-{first.Face.Plate}" : "")}{(first.Level > 1 ? $"-{first.Level}" : "")}";
         var shape = first.Region.IsRectangle ? null : Inside(first);
         Box? inside = first.Region.IsRectangle ? null : shape is null ? default(Box) : Plane.Round(shape);
-        var width = Side(new FigureRef.Layer(id, IsWidth: true), "wide", first.Region.Box.Width, first.X, inside?.Width);
-        var height = Side(new FigureRef.Layer(id, IsWidth: false), "high", first.Region.Box.Height, first.Y, inside?.Height);
+        var (wide, high) = (new FigureRef.Layer(id, IsWidth: true), new FigureRef.Layer(id, IsWidth: false));
+        var width = same is not null ? Like(wide, same.Width.Value, alike, same, b => b.Width)
+            : Side(wide, "wide", first.Region.Box.Width, first.X, inside?.Width);
+        var height = same is not null ? Like(high, same.Height.Value, alike, same, b => b.Height)
+            : Side(high, "high", first.Region.Box.Height, first.Y, inside?.Height);
         return new SizedLayer(id, role, [.. alike.Select(a => Laid(a, shape, first.Region.Box, width.Value, height.Value))], first.Level, first.Stock, width,
             height, first.Region.IsRectangle, alike.Any(a => a.ToWriteOn));
     }
@@ -153,6 +168,27 @@ internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<Siz
             left + new Length(was.Width == Length.Zero ? 0 : (long)Math.Round((p.X - was.Left).Units * (double)width.Units / was.Width.Units)),
             foot + new Length(was.Height == Length.Zero ? 0 : (long)Math.Round((p.Y - was.Bottom).Units * (double)height.Units / was.Height.Units)));
         return [.. Plane.Corners(part.ExteriorRing).Select(Brought)];
+    }
+
+    /// <summary>
+    /// A side of the same paper on other tools: the nearest mark, and what that leaves free is the border. Where the panel itself
+    /// came out so much larger or smaller that the border would be half again as wide, or half of it, the border is kept instead.
+    /// </summary>
+    /// <param name="own">Its owner's figure.</param>
+    private Measured Like(FigureRef id, Length own, IReadOnlyList<Chosen> alike, SizedLayer same, Func<Box, Length> side)
+    {
+        Length Left(Chosen a) => side(same.On.First(on => on.On.Id == a.Face.Id).Region.Box) - own;
+        var bordered = alike.Min(a => side(a.Region.Box) - Left(a));
+        var border = new Length(alike.Max(Left).Units / 2);
+        var marks = _design.Prefer.AvoidFineMarks && !_tools.Exact ? _tools.PlainMarks : _tools.CutMarks;
+        var down = bordered <= Length.Zero ? Length.Zero : marks.Select(bordered.Down).Max();
+        var near = marks.Select(own.Nearest).MinBy(m => (m - own).Abs());
+        var keeps = border == Length.Zero ? near <= bordered && near >= down : (near - bordered).Abs() <= border && near > Length.Zero;
+        var cut = keeps ? near : down;
+        var why = keeps ? Words.Of($"The mark nearest to the paper's own size, {own}; the border is what that leaves")
+            : Words.Of($"Its panel came out otherwise on these tools; with the border kept, down to the mark, it is {cut}");
+        return new Measured(id, cut, Setting.ForCut(_tools, cut, Length.Zero),
+            new Explanation(() => [new Reason(Words.Of($"{why}."), keeps ? own : bordered, cut)], () => why));
     }
 
     private Measured Side(FigureRef id, string way, Length region, Border border, Length? inside = null)

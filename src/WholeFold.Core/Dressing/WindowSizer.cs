@@ -60,6 +60,26 @@ internal static class WindowSizer
         return Put(chosen, w, h, ShiftOf(window, chosen, w, h), WindowFound.NoneFits);
     }
 
+    /// <summary>On other tools in the same format: the die stays, a knife goes to the nearest mark.</summary>
+    public static SizedWindow Like(Figures figures, SizedWindow same, IReadOnlyList<RoleFace> faces, IReadOnlyList<SizedWindow> before)
+    {
+        var window = same.Window;
+        var margin = Dressed.WindowMargin.For(figures.Tools.System);
+        (Length, Length) wished = (same.Width.Value, same.Height.Value);
+        var (width, height) = same.Die is null || same.Shift is not null
+            ? (figures.Tools.CutNearest(wished.Item1), figures.Tools.CutNearest(wished.Item2)) : wished;
+        if (same.Die is { } die && same.Shift is not null)
+        {
+            (width, height) = wished.Item1 > die.Width ? (width, wished.Item2) : (wished.Item1, height);
+        }
+
+        return new SizedWindow(
+            window, [.. faces.Select(f => Lay(f, window, width, height, margin, before, same.Found != WindowFound.AsChosen))], same.Die,
+            Side(figures, window, same.Die, width, isWidth: true, wished.Item1, same.Found),
+                Side(figures, window, same.Die, height, isWidth: false, wished.Item2, same.Found),
+            same.Wished, same.Die is null ? same.Shift : ShiftOf(window, same.Die, width, height), same.Found, same.Home);
+    }
+
     /// <summary>Round another window: by the next larger die of what that one is cut with now; by knife it leaves the same ring as at home.</summary>
     private static SizedWindow Round(Window window, SizedWindow inner, Figures figures, Func<Die?, Length, Length, Length?, WindowFound, SizedWindow> put)
     {

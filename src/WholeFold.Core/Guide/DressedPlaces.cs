@@ -34,7 +34,7 @@ public static class DressedPlaces
     }
 
     private static Place Of(Figures figures, string id, string what, Placed place, OnFace on, string vanishes) =>
-        new(id, what, on.Face.Name, [.. Distances(place, on).Select(d => new FromEdge(Named(figures, on, d.Edge), d.Distance))], place.Pose, "two light ticks", vanishes);
+        new(id, what, on.Face.Name, [.. Distances(place, on).Select(d => new FromEdge(Named(figures, on, d.Edge), figures.Tools.Ticked(d.Distance)))], place.Pose, "two light ticks", vanishes);
 
     /// <summary>The same place some marks further, as it is written down: its distances from the edges that it is told by, a mark more or less.</summary>
     public static PlaceSpec Nudged(Placed place, OnFace on, int across, int up, Length mark)

@@ -11,7 +11,38 @@ namespace WholeFold.Core.Guide;
 /// <param name="Part">Which figure of the step it is about; null where it is about all of it.</param>
 /// <param name="Big">The figure that is read from the back of the room; null where there is none.</param>
 /// <param name="Figures">The lengths in it, by id.</param>
-public sealed record Screen(string Id, int Step, int? Part, string Title, Words? Big, Words Say, Words? Why, IReadOnlyList<string> Figures);
+/// <param name="Shows">What the big figure is of.</param>
+public sealed record Screen(string Id, int Step, int? Part, string Title, Words? Big, Words Say, Words? Why,
+    IReadOnlyList<string> Figures, BigFigure? Shows = null);
+
+/// <summary>What the big figure of a screen is of, so that it can be told of the same card on other tools too.</summary>
+public abstract record BigFigure
+{
+    /// <summary>Null where that card has no such figure.</summary>
+    public abstract Words? On(Card card);
+
+    /// <summary>Lengths by their ids: one, or width and height.</summary>
+    public sealed record Lengths(params IReadOnlyList<FigureRef> Ids) : BigFigure
+    {
+        public override Words? On(Card card) => Ids.Select(card.Figure).ToList() is var figures && figures.Contains(null) ? null
+            : Words.Join(" × ", figures.Select(f => Words.Of($"{f!.Value}")));
+    }
+
+    /// <summary>Where a score is set: turned round it is read from the other end.</summary>
+    public sealed record Stop(FigureRef Id) : BigFigure
+    {
+        public override Words? On(Card card) => card.Figure(Id) is { } score ? Words.Of($"{score.Setting.At}") : null;
+    }
+
+    /// <summary>The distances that a mark is made by.</summary>
+    public sealed record Mark(string Place) : BigFigure
+    {
+        public override Words? On(Card card) =>
+            DressedPlaces.Of(card).Concat(Places.Of(card.Figures)).FirstOrDefault(p => p.Id == Place)?.From.Where(f =>
+                f.Distance != Length.Zero).ToList() is { Count: > 0 } from
+                ? Words.Join(" · ", from.Select(f => Words.Of($"{f.Distance.Abs()}"))) : null;
+    }
+}
 
 /// <summary>The steps of a card one figure at a time.</summary>
 public static class Screens
@@ -34,7 +65,7 @@ public static class Screens
             foreach (var (score, i) in scores.Select((s, i) => (s, i)))
             {
                 var fold = score.Crease.Fold == Fold.Valley ? "Valley" : "Mountain";
-                yield return new Screen($"{step.Id}.{i + 1}", at, i, $"{step.Title}{(step.Lay is { } lay ? $", {lay}" : "")}", score.Axis is null ? Words.Of($"{score.Figure.Value}") : Words.Of($"{score.Figure.Setting.At}"),
+                yield return Shown(card, $"{step.Id}.{i + 1}", at, i, $"{step.Title}{(step.Lay is { } lay ? $", {lay}" : "")}", score.Axis is null ? new BigFigure.Lengths(score.Figure.Id) : new BigFigure.Stop(score.Figure.Id),
                     Words.Of($"{fold}, {score.Figure.Setting.Text}{(score.Only is { } only ? Words.Of($", {only}") : Words.Of($""))}. Between {score.Between.Replace(" | ", " and ", StringComparison.Ordinal)}."), score.Figure.Said, [score.Figure.Id.ToString()]);
             }
 
@@ -42,13 +73,13 @@ public static class Screens
         }
 
         // Width and height are said together; what is gathered of several sizes is shown size by size.
-        var pairs = Pairs(lengths, figures).ToList();
+        var pairs = Pairs(lengths).ToList();
         if (pairs.Count > 1 && step.Phase == Phase.Cut && step.Things.Count > 0)
         {
             foreach (var (pair, i) in pairs.Select((p, i) => (p, i)))
             {
-                var layer = card.Layers.First(l => l.Width.Id.ToString() == pair.Ids[0]);
-                yield return new Screen($"{step.Id}.{i + 1}", at, i, step.Title, pair.Big, Words.Of($"{Spoken.First(Saying.Count(layer.Quantity))} for {layer.Role.Name}, from {layer.Stock.Name}{(layer.HowToCut is { } how ? Words.Of($": {how}") : Words.Of($""))}."), layer.Width.Said, pair.Ids);
+                var layer = card.Layers.First(l => l.Width.Id.ToString() == pair[0]);
+                yield return Shown(card, $"{step.Id}.{i + 1}", at, i, step.Title, Both(pair), Words.Of($"{Spoken.First(Saying.Count(layer.Quantity))} for {layer.Role.Name}, from {layer.Stock.Name}{(layer.HowToCut is { } how ? Words.Of($": {how}") : Words.Of($""))}."), layer.Width.Said, pair);
             }
 
             yield break;
@@ -59,31 +90,28 @@ public static class Screens
             var piece = card.Pieces.First(p => p.Piece.Id == step.Pieces[0]);
             foreach (var (line, i) in piece.CutLines.Where(l => l.Figures.Any(f => lengths.Contains(f.Id.ToString()))).Select((l, i) => (l, i)))
             {
-                yield return new Screen($"{step.Id}.{i + 1}", at, i, step.Title, Words.Of($"{line.First.Value}"), Words.Of($"{Spoken.First(line.Edge)} of the {line.Name}, {line.First.Setting.Text}."), line.First.Said, [.. line.Figures.Select(f => f.Id.ToString())]);
+                yield return Shown(card, $"{step.Id}.{i + 1}", at, i, step.Title, new BigFigure.Lengths(line.First.Id), Words.Of($"{Spoken.First(line.Edge)} of the {line.Name}, {line.First.Setting.Text}."), line.First.Said, [.. line.Figures.Select(f => f.Id.ToString())]);
             }
 
             yield break;
         }
 
-        var places = step.Marks.Count > 0 ? Marked(card, step) : [];
-        yield return new Screen(step.Id, at, null, step.Title, pairs.Count > 0 ? pairs[0].Big : places.Count > 0 ? Words.Join(" · ", places) : lengths.Count == 1
-            ? Words.Of($"{figures[lengths[0]].Value}") : null, step.Say, step.Why, lengths);
+        yield return Shown(card, step.Id, at, null, step.Title, pairs.Count > 0 ? Both(pairs[0]) : step.Marks.Count > 0 ? new BigFigure.Mark(step.Marks[0])
+            : lengths.Count == 1 ? new BigFigure.Lengths(figures[lengths[0]].Id) : null, step.Say, step.Why, lengths);
+
+        BigFigure Both(IReadOnlyList<string> ids) => new BigFigure.Lengths(figures[ids[0]].Id, figures[ids[1]].Id);
     }
 
-    /// <summary>The distances that a tick is made by; where several things are ticked, of the first.</summary>
-    private static List<Words> Marked(Card card, Step step)
-    {
-        var all = DressedPlaces.Of(card).Concat(Places.Of(card.Figures));
-        return all.FirstOrDefault(p => p.Id == step.Marks[0]) is { } place ? [.. place.From.Where(f => f.Distance != Length.Zero).Select(f => Words.Of($"{f.Distance.Abs()}"))] : [];
-    }
+    private static Screen Shown(Card card, string id, int step, int? part, string title, BigFigure? shows, Words say, Words? why, IReadOnlyList<string> figures) =>
+        new(id, step, part, title, shows?.On(card), say, why, figures, shows);
 
-    private static IEnumerable<(Words Big, IReadOnlyList<string> Ids)> Pairs(IReadOnlyList<string> ids, IReadOnlyDictionary<string, Measured> figures)
+    private static IEnumerable<IReadOnlyList<string>> Pairs(IReadOnlyList<string> ids)
     {
         for (var i = 0; i + 1 < ids.Count; i++)
         {
             if (ids[i].EndsWith(".width", StringComparison.Ordinal) && ids[i + 1].EndsWith(".height", StringComparison.Ordinal))
             {
-                yield return (Words.Of($"{figures[ids[i]].Value} × {figures[ids[i + 1]].Value}"), [ids[i], ids[i + 1]]);
+                yield return [ids[i], ids[i + 1]];
             }
         }
     }

@@ -10,7 +10,10 @@ namespace WholeFold.Core.Lists;
 
 /// <summary>One figure of the sheet, as it is set in one system.</summary>
 /// <param name="Value">The exact length that the text stands for.</param>
-public sealed record SheetFigure(FigureRef Id, Length Value, string Text, Setting Setting);
+public sealed record SheetFigure(FigureRef Id, Length Value, FigureText Reads, Setting Setting)
+{
+    public string Text => Reads.Text;
+}
 
 /// <summary>A sum that comes out otherwise when each figure is rounded by itself.</summary>
 public sealed record Contradiction(string Piece, Words Text);
@@ -31,10 +34,19 @@ public sealed record Difference(FigureRef Id, Length First, Length Here)
 public sealed record SheetColumn(DisplayUnit Unit, Card Settled, IReadOnlyDictionary<FigureRef, SheetFigure> Figures, bool OwnSizing,
     IReadOnlyList<Contradiction> Contradictions, IReadOnlyList<Difference> Differences);
 
-/// <summary>A design in inches and in centimetres, side by side. A column is null where its system has no figures that can be set.</summary>
+/// <summary>
+/// A design in inches and in centimetres, side by side: on its own tools, and the same card on the guest's. A column is null where its
+/// system has no figures that can be set, and where a guest of the same system has the sheet alone.
+/// </summary>
 public sealed record FigureSheet(SheetColumn? Inches, SheetColumn? Centimetres)
 {
-    public static FigureSheet Of(Card card) => new(Column(card, DisplayUnit.Inch), Column(card, DisplayUnit.Centimetre));
+    public static FigureSheet Of(Card card)
+    {
+        ArgumentNullException.ThrowIfNull(card);
+        var (first, second) = card is { Own: { } whose, Second: not null } ? (whose, card) : (card, card.Second);
+        var (own, beside) = (Plain(first), second is null ? null : Beside(first, second));
+        return own.Unit == DisplayUnit.Inch ? new(own, beside) : new(beside, own);
+    }
 
     /// <summary>What would not add up if the figures were written, each rounded by itself, in the given unit.</summary>
     public static IReadOnlyList<Contradiction> ContradictionsIn(Figures sized, DisplayUnit unit)
@@ -94,8 +106,13 @@ public sealed record FigureSheet(SheetColumn? Inches, SheetColumn? Centimetres)
     {
         ArgumentNullException.ThrowIfNull(card);
         var notes = new List<Words>();
-        foreach (var (unit, column) in new[] { ("inches", Inches), ("centimetres", Centimetres) })
+        foreach (var (unit, other, column) in new[] { ("inches", "centimetre", Inches), ("centimetres", "inch", Centimetres) })
         {
+            if (column is null && card is { Own: not null, Second: null })
+            {
+                continue;
+            }
+
             if (column is null)
             {
                 notes.Add(Words.Of($"No figures in {unit} can be set for this design."));
@@ -106,7 +123,11 @@ public sealed record FigureSheet(SheetColumn? Inches, SheetColumn? Centimetres)
                 var called = FigureRows.Of(column.Settled, inOrderOfSetting: false).SelectMany(s => s.Rows.Select(r => (s.Title, Row: r))).ToDictionary(r => r.Row.Figure.Id);
                 // Of lines that are equal only one has a row, and what has none is told with it.
                 notes.AddRange(column.Differences.Where(d => called.ContainsKey(d.Id)).Take(MostDifferences).Select((d, i) => Words.Of(
-                    $"{(i == 0 ? "Most of all, in" : "In")} {unit} {called[d.Id].Title}, {called[d.Id].Row.Label}{(called[d.Id].Row.Detail is { Length: > 0 } detail && detail != "cut" ? $" ({detail})" : "")}: {d.Off:u} {(d.Here < d.First ? "less" : "more")}.")));
+                    $"{(i == 0 ? $"Largest difference from the {other} card" : "Another")}: {called[d.Id].Title}, {called[d.Id].Row.Label}{(called[d.Id].Row.Detail is { Length: > 0 } detail && detail != "cut" ? $" ({detail})" : "")}, {d.Off:u} {(d.Here < d.First ? "less" : "more")}.")));
+                if (column.Figures.Values.Any(f => f.Reads.Aside == true))
+                {
+                    notes.Add(Words.Of($"In brackets stands the size of a thing that is there, such as a die; it is not for setting."));
+                }
             }
         }
 
@@ -115,42 +136,24 @@ public sealed record FigureSheet(SheetColumn? Inches, SheetColumn? Centimetres)
 
     private const int MostDifferences = 6;
 
-    private static SheetColumn? Column(Card card, DisplayUnit unit)
+    private static SheetColumn Plain(Card card)
     {
-        var (tools, contradictions) = (card.Figures.Tools, ContradictionsIn(card.Figures, unit));
-        if (contradictions.Count == 0 && (tools.Exact || tools.System == unit.SystemOf()))
-        {
-            return new SheetColumn(unit, card, FiguresOf(card, unit), false, [], []);
-        }
+        var unit = card.Figures.Tools.System.UnitOf();
+        return new SheetColumn(unit, card, FiguresOf(card, unit), false, [], []);
+    }
 
-        if (Again(card, unit) is not { } again || ContradictionsIn(again.Figures, unit).Count > 0)
-        {
-            return null;
-        }
-
+    private static SheetColumn Beside(Card own, Card second)
+    {
+        var unit = second.Figures.Tools.System.UnitOf();
         var half = new Length(Groove.For(unit.SystemOf()).Units / 2);
-        var first = card.All.ToDictionary(f => f.Id, f => f.Value);
-        var differences = again.All.Where(f => first.ContainsKey(f.Id)).Select(f => new Difference(f.Id, first[f.Id], f.Value)).Where(d => d.Off > half).OrderByDescending(d => d.Off);
-        return new SheetColumn(unit, again, FiguresOf(again, unit), true, contradictions, [.. differences]);
+        var differences = second.All.Where(f => own.Figure(f.Id) is not null).Select(f =>
+            new Difference(f.Id, own.Figure(f.Id)!.Value, f.Value)).Where(d => d.Off > half).OrderByDescending(d => d.Off);
+        return new SheetColumn(unit, second, FiguresOf(second, unit), true, ContradictionsIn(own.Figures, unit), [.. differences]);
     }
 
     /// <summary>A groove of the usual board.</summary>
     private static Pair Groove { get; } = Pair.Of(1, 8, 5m);
 
-    /// <summary>The same card for a board of the other system: what was settled on is what is wished for there.</summary>
-    private static Card? Again(Card card, DisplayUnit unit)
-    {
-        var (design, target) = (card.Design, card.Target);
-        var from = card.Figures.Tools.Id;
-        var wishes = card.Figures.Parameters.Where(p => !design.Locks.ContainsKey(p.Parameter.Id) && !(p.Parameter.Held && p.Value == p.Ideal))
-            .ToDictionary(p => p.Parameter.Id, p => new HandFigure(p.Value, from));
-        return Card.Try(design with
-        {
-            Tools = design.Inventory.DefaultToolsFor(unit.SystemOf()).Id,
-            Adjustments = new Dictionary<string, IReadOnlyDictionary<string, HandFigure>> { [target.Key] = wishes },
-        }, target);
-    }
-
     private static Dictionary<FigureRef, SheetFigure> FiguresOf(Card card, DisplayUnit unit) =>
-        card.All.ToDictionary(f => f.Id, f => new SheetFigure(f.Id, f.Value, LengthWriter.Write(f.Value, unit), f.Setting));
+        card.All.ToDictionary(f => f.Id, f => new SheetFigure(f.Id, f.Value, card.Read(f.Setting is Setting.TickToTick ? f.Setting.At : f.Value, unit), f.Setting));
 }

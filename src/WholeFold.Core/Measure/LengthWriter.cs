@@ -37,6 +37,22 @@ public static class LengthWriter
             : new FigureText(whole == 0 ? "" : $"{(negative ? "-" : "")}{whole}", (int)(negative && whole == 0 ? -rest.Numerator : rest.Numerator), (int)rest.Denominator, symbol, word);
     }
 
+    /// <summary>
+    /// A figure where it stands beside another system's: on a ruler's mark as any figure; off every mark it is the size of a thing that is
+    /// there, written as a plain equivalent and marked as one: <c>(82.6 mm)</c>, <c>(3 5/32 in scant)</c>.
+    /// </summary>
+    public static FigureText Beside(Length value, DisplayUnit unit, bool withUnit = false)
+    {
+        if (value.IsOn(unit == DisplayUnit.Inch ? ThirtySecond : HalfMillimetre))
+        {
+            return Parts(value, unit, withUnit);
+        }
+
+        return unit == DisplayUnit.Inch ? Parts(value, unit, withUnit: true) with { Aside = true }
+            : new FigureText(Math.Round(value.Millimetres, 1, MidpointRounding.AwayFromZero).ToString("0.0",
+                CultureInfo.InvariantCulture), Unit: Symbol(DisplayUnit.Millimetre), Aside: true);
+    }
+
     /// <summary>The figure without its unit: <c>4 1/8 full</c>, <c>10.5</c>, <c>105</c>.</summary>
     public static string Write(Length value, DisplayUnit unit) => Parts(value, unit).Text;
 

@@ -42,14 +42,17 @@ public sealed class Words
     public string Write(DisplayUnit unit) => string.Concat(Parts(unit).Select(p => p.Text ?? p.Figure!.Text));
 
     /// <summary>The sentence in its parts, each stretch of words and each figure by itself.</summary>
-    public IReadOnlyList<SentencePart> Parts(DisplayUnit unit)
+    public IReadOnlyList<SentencePart> Parts(DisplayUnit unit) => Parts((length, withUnit) => Spoken(length, unit, withUnit));
+
+    /// <summary>The same with each figure written as one says: the length, and whether its unit is with it.</summary>
+    public IReadOnlyList<SentencePart> Parts(Func<Length, bool, FigureText> figure)
     {
         var parts = new List<SentencePart>();
-        Write(parts, unit);
+        Write(parts, figure);
         return parts;
     }
 
-    private void Write(List<SentencePart> into, DisplayUnit unit)
+    private void Write(List<SentencePart> into, Func<Length, bool, FigureText> figure)
     {
         void Text(string text)
         {
@@ -76,10 +79,10 @@ public sealed class Words
                 switch (index is { } i ? part.GetArgument(i) : null)
                 {
                     case Length length:
-                        into.Add(new SentencePart(Figure: Spoken(length, unit, format == "u")));
+                        into.Add(new SentencePart(Figure: figure(length, format == "u")));
                         break;
                     case Words words:
-                        words.Write(into, unit);
+                        words.Write(into, figure);
                         break;
                     case null:
                         break;

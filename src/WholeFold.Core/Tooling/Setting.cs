@@ -254,9 +254,14 @@ public abstract record Setting(Length At, Lay Lay = Lay.AsItLies)
         protected override Words Where => Words.Of($"by machine");
     }
 
-    /// <summary>The setting of a score that slants from one point of the piece to another.</summary>
-    public static Setting ForSlant(ToolSet tools, Length fromX, Length fromY, Length toX, Length toY) =>
-        tools.Exact ? new ByMachine(fromX) : new TickToTick(fromX, new TickPair(fromX, fromY, toX, toY));
+    /// <summary>The setting of a score that slants from one point of the piece to another: ticked where a ruler has marks.</summary>
+    public static Setting ForSlant(ToolSet tools, Length fromX, Length fromY, Length toX, Length toY)
+    {
+        ArgumentNullException.ThrowIfNull(tools);
+        return tools.Exact ? new ByMachine(fromX)
+            : new TickToTick(tools.Ticked(fromX), new TickPair(tools.Ticked(fromX), tools.Ticked(fromY), tools.Ticked(toX),
+                tools.Ticked(toY)));
+    }
 
     /// <summary>The setting of a line that is cut inside a sheet.</summary>
     /// <param name="from">Where the knife begins, along the line.</param>

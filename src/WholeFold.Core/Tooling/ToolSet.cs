@@ -103,6 +103,12 @@ public sealed record ToolSet
     /// <summary>The nearest cut mark that is not below.</summary>
     public Length CutUp(Length at) => CutMarks.Select(at.Up).Min();
 
+    /// <summary>The nearest cut mark, the lower of two that are as near.</summary>
+    public Length CutNearest(Length at) => new[] { CutDown(at), CutUp(at) }.MinBy(m => (m - at).Abs());
+
+    /// <summary>The nearest mark that a pencil finds on a ruler of its system: a place is ticked there.</summary>
+    public Length Ticked(Length at) => at.Nearest(FinestRuler.For(System));
+
     /// <summary>The nearest mark that a score can be set to with a ruler.</summary>
     public Length RulerNearest(Length at) => RulerMarks.Select(at.Nearest).MinBy(m => (m - at).Abs());
 

@@ -1240,6 +1240,11 @@ export interface components {
             targetTurn?: boolean;
             /** @description A tool set's id; null follows the system of the format. */
             tools?: null | string;
+            /**
+             * @description A guest's tools, by the tool set's id: what is shown and handed out beside the design's own figures is the same card on
+             *                 these; null for the usual board of the other system.
+             */
+            guest?: null | string;
             /** @description The unit of bare numbers and of texts: in, cm or mm; null follows the system of the home format. */
             units?: null | string;
             /** @description Whether the other system is shown beside. */
@@ -1507,7 +1512,6 @@ export interface components {
             /** Format: int64 */
             units: number;
             text: components["schemas"]["FigureText"];
-            also: components["schemas"]["FigureText"];
             exact: string;
         };
         /**
@@ -1525,6 +1529,8 @@ export interface components {
             unit?: null | string;
             /** @description scant, a little less than the mark that is named; full, a little more; otherwise null. */
             word?: null | string;
+            /** @description Whether it stands in brackets: the size of a thing that is there, in the other system, and no figure to set. */
+            aside?: null | boolean;
         };
         FindingView: {
             id: string;
@@ -1726,6 +1732,7 @@ export interface components {
             mark: string;
             was: null | components["schemas"]["Figure"];
             now: components["schemas"]["Figure"];
+            also: null | components["schemas"]["FigureText"];
             changed: boolean;
             setting: components["schemas"]["SentencePart"][];
             how: components["schemas"]["SetBy"];

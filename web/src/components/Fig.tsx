@@ -2,8 +2,8 @@ import type { FigureText, Parts } from "../api/client";
 import s from "./Fig.module.css";
 
 /** A figure in one line, for labels that are read out. */
-export const figureText = (figure: FigureText) =>
-  [
+export const figureText = (figure: FigureText) => {
+  const plain = [
     figure.whole,
     figure.numerator == null ? "" : `${figure.numerator}/${figure.denominator}`,
     figure.unit ?? "",
@@ -11,15 +11,18 @@ export const figureText = (figure: FigureText) =>
   ]
     .filter(Boolean)
     .join(" ");
+  return figure.aside ? `(${plain})` : plain;
+};
 
 /** A sentence in one line. */
 export const sentenceText = (parts: Parts) => parts.map((p) => p.text ?? (p.figure ? figureText(p.figure) : "")).join("");
 
 /** A figure with a true fraction; a screen reader hears it with a space, as it is written. */
 export function Fig({ figure, className }: { figure: FigureText; className?: string }) {
-  const { whole, numerator, denominator, unit, word } = figure;
+  const { whole, numerator, denominator, unit, word, aside } = figure;
   return (
     <span className={`${s.fig} ${className ?? ""}`} data-fig="">
+      {aside ? "(" : null}
       {whole}
       {whole && numerator != null ? <span className={s.gap}> </span> : null}
       {numerator != null ? (
@@ -29,6 +32,7 @@ export function Fig({ figure, className }: { figure: FigureText; className?: str
       ) : null}
       {unit ? ` ${unit}` : null}
       {word ? <span className={s.word}> {word}</span> : null}
+      {aside ? ")" : null}
     </span>
   );
 }

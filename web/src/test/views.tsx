@@ -18,7 +18,6 @@ export const say = (...parts: (string | FigureText)[]): Parts =>
 export const figure = (text: FigureText, units = 1): Figure => ({
   units,
   text,
-  also: fig("6.2", undefined, undefined, "scant"),
   exact: `${units} mm`,
 });
 

@@ -212,6 +212,8 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
     {
         var was = ReferenceEquals(card, home) ? [] : home?.All.ToDictionary(f => f.Id, f => f.Value) ?? [];
         var because = compared is null ? [] : Comparison.Of(compared.All, card.All).ToDictionary(c => c.Id, c => c.Why);
+        var (second, other) = desk.Spec.BothSystems ? (card.Second, desk.Unit == DisplayUnit.Inch ? DisplayUnit.Centimetre
+            : DisplayUnit.Inch) : default;
         LedgerRow Row(FigureRow row)
         {
             var figure = row.Figure;
@@ -224,6 +226,7 @@ internal sealed class BenchTeller(Studio studio, Desk desk, CancellationToken ca
                 Mark = row.Mark,
                 Was = before,
                 Now = _tell.Figure(figure.Value),
+                Also = second?.Figure(figure.Id) is { } beside ? second.Read(beside.Value, other) : null,
                 Changed = because.ContainsKey(figure.Id) || (compared is null && before is not null && before.Units != figure.Value.Units),
                 Setting = _tell.Say(row.Setting),
                 How = figure.Setting.How,

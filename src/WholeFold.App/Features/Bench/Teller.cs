@@ -17,13 +17,11 @@ namespace WholeFold.App.Features.Bench;
 /// <summary>Puts lengths and sentences into the reader's unit. It works out no figure of its own.</summary>
 public sealed class Teller(DisplayUnit unit)
 {
-    private readonly DisplayUnit _other = unit == DisplayUnit.Inch ? DisplayUnit.Centimetre : DisplayUnit.Inch;
-
     public DisplayUnit Unit { get; } = unit;
 
     public string Symbol => LengthWriter.Symbol(Unit);
 
-    public Figure Figure(Length value) => new(value.Units, LengthWriter.Parts(value, Unit), LengthWriter.Parts(value, _other), $"{value.Millimetres.ToString("0.######", CultureInfo.InvariantCulture)} mm");
+    public Figure Figure(Length value) => new(value.Units, LengthWriter.Parts(value, Unit), $"{value.Millimetres.ToString("0.######", CultureInfo.InvariantCulture)} mm");
 
     public FigureText Text(Length value) => LengthWriter.Parts(value, Unit);
 

@@ -15,9 +15,8 @@ namespace WholeFold.App.Features.Bench;
 /// <summary>A length as the interface shows it: exact units to draw by, and the figures to read.</summary>
 /// <param name="Units">In 1/320 mm.</param>
 /// <param name="Text">In the reader's unit.</param>
-/// <param name="Also">In the other system.</param>
 /// <param name="Exact">A text that reads back to exactly this length.</param>
-public sealed record Figure(long Units, FigureText Text, FigureText Also, string Exact);
+public sealed record Figure(long Units, FigureText Text, string Exact);
 
 /// <summary>A tick of the drawn rule.</summary>
 /// <param name="Comb">0 for the rule's first edge, 1 for the second system's.</param>
@@ -130,6 +129,9 @@ public sealed record LedgerRow
     public required Figure? Was { get; init; }
 
     public required Figure Now { get; init; }
+
+    /// <summary>Where both systems are shown, the same figure on the guest's tools; null where those have none.</summary>
+    public required FigureText? Also { get; init; }
 
     public required bool Changed { get; init; }
 

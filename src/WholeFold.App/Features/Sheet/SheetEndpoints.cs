@@ -34,6 +34,7 @@ internal static class SheetEndpoints
     {
         var tell = new Teller(desk.Unit);
         var card = studio.Attempt(desk, cancel).Card ?? throw new InputProblemException("sheet.noFigures", "design", $"there are no figures for {tell.NameAndSize(desk.Design, desk.Target).Write(tell.Unit)}", "a design that has figures; the bench says what stands in its way");
+        card = card.Handed;
         var sheet = FigureSheet.Of(card);
         SheetRow Row(FigureRow row)
         {
@@ -42,14 +43,14 @@ internal static class SheetEndpoints
             IReadOnlyList<SentencePart> Set(SheetFigure? figure, DisplayUnit unit) => figure is null ? [] : (row.Only is null ? figure.Setting.Text : Words.Of($"{figure.Setting.Text}, {row.Only}")).Parts(unit);
             return new SheetRow(
                 id.ToString(), row.Label, row.Label == row.Detail || row.Mark.Length == 0 || !row.Mark.StartsWith('×') ? row.Detail : $"{row.Detail}, {row.Mark}",
-                inches is null ? null : LengthWriter.Parts(inches.Value, DisplayUnit.Inch), metric is null ? null : LengthWriter.Parts(metric.Value, DisplayUnit.Centimetre),
+                inches?.Reads, metric?.Reads,
                 Set(inches, DisplayUnit.Inch), Set(metric, DisplayUnit.Centimetre));
         }
 
         return new SheetView(
             desk.Spec.Name, desk.Design.Family.Name, tell.Say(tell.NameAndSize(desk.Design, desk.Target)), card.Figures.Tools.Name, Teller.Stock(desk.Design),
             tell.Closed(card).Text,
-            [.. SheetSections.Of(sheet, card).Select(s => new SheetSection(s.Title, s.Detail, [.. s.Rows.Select(Row)]))],
+            [.. FigureRows.Of(card, inOrderOfSetting: true).Select(s => new SheetSection(s.Title, s.Detail, [.. s.Rows.Select(Row)]))],
             [.. sheet.Notes(card).Concat(card.Checks.Select(c => c.Text)).Select(tell.Say)]);
     }
 }

@@ -38,8 +38,8 @@ internal static class ShowEndpoints
             throw new InputProblemException("show.cards", "cards", $"{cards} cards are not shown at once", $"1 to {most}");
         }
 
-        var (card, tell) = (CardOf(studio, desk, cancel), new Teller(desk.Unit));
-        var other = desk.Unit == DisplayUnit.Inch ? DisplayUnit.Centimetre : DisplayUnit.Inch;
+        var (card, tell) = (CardOf(studio, desk, cancel).For(desk.Unit), new Teller(desk.Unit));
+        var (second, other) = (card.Second, desk.Unit == DisplayUnit.Inch ? DisplayUnit.Centimetre : DisplayUnit.Inch);
         var steps = Steps.Of(card, cards);
         var screens = Screens.Of(card, steps);
         var all = card.All.ToDictionary(f => f.Id.ToString());
@@ -57,7 +57,7 @@ internal static class ShowEndpoints
                     Phase = step.Phase,
                     Title = Core.Constructions.Spoken.First(screen.Title),
                     Big = screen.Big is { } big ? tell.Say(big) : [],
-                    BigOther = screen.Big?.Parts(other) ?? [],
+                    BigOther = second is not null && screen.Shows?.On(second) is { } beside ? second.Read(beside, other) : [],
                     Say = tell.Say(screen.Say),
                     Why = screen.Why is { } why ? tell.Say(why) : null,
                     LookFor = step.LookFor is { } look ? tell.Say(look) : null,

@@ -79,7 +79,14 @@ export function Explained({
           </li>
         ))}
         <li className={s.total}>
-          So: <Fig figure={row.now.text} /> {unit} (<Fig figure={row.now.also} /> {unit === "in" ? "cm" : "in"}).
+          So: <Fig figure={row.now.text} /> {unit}
+          {row.also ? (
+            <>
+              {" · "}
+              <Fig figure={row.also} /> {row.also.unit ? null : unit === "in" ? "cm" : "in"}
+            </>
+          ) : null}
+          .
         </li>
       </ol>
     </>

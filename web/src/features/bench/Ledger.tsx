@@ -151,11 +151,7 @@ const LedgerRow = memo(function LedgerRow({
             {safe ? safeMarks[safe.side] : ""}
           </span>
         </span>
-        {both ? (
-          <span className={`${s.num} ${s.also}`}>
-            <Fig figure={row.now.also} />
-          </span>
-        ) : null}
+        {both ? <span className={`${s.num} ${s.also}`}>{row.also ? <Fig figure={row.also} /> : "–"}</span> : null}
         <span className={`${s.set} ${set.length > 14 ? s.tight : ""}`} title={set} data-part="set">
           <Sentence parts={row.setting} />
         </span>

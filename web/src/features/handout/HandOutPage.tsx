@@ -6,10 +6,12 @@ import { answer, api, type Desk, problemOf, type Schemas } from "../../api/clien
 import { type HandOutAsk, queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
 import { Bar, HelpButton, ThemeButton } from "../../components/Bar";
+import { GuestChoice } from "../../components/GuestChoice";
 import { keepFile } from "../../components/keepFile";
-import { useStoredDesk } from "../../components/PrintPage";
 import { Trouble } from "../../components/Trouble";
 import { useKeys } from "../../keys/useKeys";
+import { useDraft } from "../bench/desk/useDesk";
+import { take } from "../bench/edits";
 import { Sheet } from "../sheet/Sheet";
 import s from "./HandOut.module.css";
 
@@ -39,7 +41,7 @@ const forms: Record<string, string> = {
 export function HandOutPage() {
   const { id = "" } = useParams();
   const [search, setSearch] = useSearchParams();
-  const { design, desk } = useStoredDesk(id);
+  const { queue, design, desk, problem: refused } = useDraft(id);
   const navigate = useNavigate();
   useKeys({ away: () => navigate(`/bench/${id}`) });
   const kind = kinds.find((k) => k.id === search.get("as"))?.id ?? "sheet";
@@ -67,14 +69,14 @@ export function HandOutPage() {
   const seen = useQuery(queries.handOut(desk, ask));
   const sheet = useQuery(queries.sheet(kind === "figures" ? desk : undefined));
   const keep = useMutation({ mutationFn: (form: string) => fetchFile(desk, ask, form) });
-  useDocumentTitle(design.data ? `${design.data.state.name}, handed out · Whole Fold` : "Whole Fold");
-  const problem = design.error ?? seen.error ?? sheet.error ?? (keep.error ? problemOf(keep.error) : null);
+  useDocumentTitle(design ? `${design.state.name}, handed out · Whole Fold` : "Whole Fold");
+  const problem = refused ?? seen.error ?? sheet.error ?? (keep.error ? problemOf(keep.error) : null);
   return (
     <main className={shell.page}>
       <Bar
         heading={
           <h1>
-            {design.data?.state.name ?? ""}
+            {design?.state.name ?? ""}
             <small>hand out</small>
           </h1>
         }
@@ -98,6 +100,7 @@ export function HandOutPage() {
           {kind === "figures" ? sheet.data ? <Sheet sheet={sheet.data} /> : null : seen.data ? <Seen view={seen.data} /> : null}
         </section>
         <aside className={s.how} aria-label="How it is handed out">
+          <GuestChoice guest={design?.state.guest} onChange={(tools) => queue.commit([take("guest", tools)])} />
           {kind === "figures" ? null : (
             <>
               <SegmentedControl

@@ -37,3 +37,12 @@ export function Big({ parts, unit, narrow }: { parts: Parts; unit: string; narro
     </p>
   );
 }
+
+/** The same figure on the guest's tools; one that says its unit needs it no second time. */
+export function Second({ parts, unit }: { parts: Parts; unit: string }) {
+  return parts.length === 0 ? null : (
+    <p className={s.second}>
+      <Sentence parts={parts} /> {parts.some((p) => p.figure?.unit) ? null : <small>{unit}</small>}
+    </p>
+  );
+}

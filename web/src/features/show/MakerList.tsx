@@ -1,5 +1,6 @@
 import type { Schemas } from "../../api/client";
 import { Sentence } from "../../components/Fig";
+import { Second } from "./Big";
 import s from "./Show.module.css";
 import { StepPicture } from "./StepPicture";
 
@@ -30,11 +31,7 @@ export function MakerList({
           </button>
           {i === index ? (
             <div>
-              {x.big.length > 0 ? (
-                <p className={s.second}>
-                  <Sentence parts={x.bigOther} /> {view.other}
-                </p>
-              ) : null}
+              <Second parts={x.bigOther} unit={view.other} />
               <p>
                 <Sentence parts={x.say} />
               </p>

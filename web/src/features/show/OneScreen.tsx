@@ -3,7 +3,7 @@ import type { Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
 import { Sentence } from "../../components/Fig";
 import { useStoredDesk } from "../../components/PrintPage";
-import { Big, ems, UNIT } from "./Big";
+import { Big, ems, Second, UNIT } from "./Big";
 import s from "./Show.module.css";
 import { StepPicture } from "./StepPicture";
 import { clock, type Timer, useNow } from "./useRun";
@@ -48,9 +48,7 @@ export function OneScreen({
         {screen.big.length > 0 ? (
           <>
             <Big parts={screen.big} unit={view.unit} />
-            <p className={s.second}>
-              <Sentence parts={screen.bigOther} /> <small>{view.other}</small>
-            </p>
+            <Second parts={screen.bigOther} unit={view.other} />
           </>
         ) : null}
       </div>
@@ -116,9 +114,7 @@ function Variant({ name, view, screen }: { name: string; view: ShowView; screen:
           {screen.big.length > 0 ? (
             <>
               <Big parts={screen.big} unit={view.unit} narrow />
-              <p className={s.second}>
-                <Sentence parts={screen.bigOther} /> <small>{view.other}</small>
-              </p>
+              <Second parts={screen.bigOther} unit={view.other} />
             </>
           ) : (
             <p className={s.say}>

@@ -8,6 +8,7 @@ import { queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
 import { Bar, HelpButton, IconButton, ThemeButton } from "../../components/Bar";
 import { Sentence } from "../../components/Fig";
+import { GuestChoice } from "../../components/GuestChoice";
 import { Trouble } from "../../components/Trouble";
 import { useKeys } from "../../keys/useKeys";
 import { useDesk } from "../bench/desk/useDesk";
@@ -121,7 +122,7 @@ function Show({
     jump: () => setJumping((now) => !now),
     cameOut: () => screen && screen.figures.length > 0 && setCameOut(true),
     whole: () => void toggle(),
-    units: () => desk.commit([showIn(view.unit === "in" ? "cm" : "in", true)]),
+    units: () => desk.commit([showIn(view.unit === "in" ? "cm" : "in", false)]),
     undo: () => desk.step("undo"),
     redo: () => desk.step("redo"),
     away: () => setJumping(false),
@@ -196,6 +197,8 @@ function Show({
             onReady={setReady}
             onCards={onCards}
             onOrder={(order) => desk.commit([take("order", order)])}
+            guest={desk.design?.state.guest}
+            onGuest={(tools) => desk.commit([take("guest", tools)])}
             onBeside={onBeside}
           />
         )}
@@ -271,6 +274,8 @@ function Ready({
   onReady,
   onCards,
   onOrder,
+  guest,
+  onGuest,
   onBeside,
 }: {
   view: ShowView;
@@ -282,6 +287,8 @@ function Ready({
   onReady: (phases: string[]) => void;
   onCards: (cards: number) => void;
   onOrder: (order: string) => void;
+  guest: string | null | undefined;
+  onGuest: (tools: string | null) => void;
   onBeside: (ids: string[]) => void;
 }) {
   const designs = useQuery(queries.designs());
@@ -326,6 +333,7 @@ function Ready({
             value={decorate ? "decorate" : "assemble"}
             onChange={(e) => onOrder(e.currentTarget.value)}
           />
+          <GuestChoice guest={guest} onChange={onGuest} />
           <label>
             <input type="checkbox" checked={ready.includes("cut")} onChange={(e) => told("cut", e.currentTarget.checked)} /> all
             is cut already

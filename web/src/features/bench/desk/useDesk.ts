@@ -5,8 +5,8 @@ import { queries } from "../../../api/queries";
 import type { Ask } from "./DraftQueue";
 import { lookAt, queueOf } from "./desks";
 
-/** One design with its history, and the bench's view of it: a thin skin over the queue of what is done to it. */
-export function useDesk(id: string) {
+/** One design with its history and what is being done to it: a thin skin over the queue. */
+export function useDraft(id: string) {
   const cache = useQueryClient();
   const queue = useMemo(() => queueOf(id, cache), [id, cache]);
   useEffect(() => lookAt(id), [id]);
@@ -18,16 +18,21 @@ export function useDesk(id: string) {
       queue.read(design);
     }
   }, [queue, design]);
-
-  const [compared, setCompared] = useState<{ before: Desk; gesture: string } | null>(null);
   const { stored, edits } = draft;
   const desk = useMemo((): Desk | undefined => (stored ? { design: stored.state, edits } : undefined), [stored, edits]);
+  return { queue, draft, design: stored, desk, problem: draft.problem ?? read.error };
+}
+
+/** The same with the bench's view of it. */
+export function useDesk(id: string) {
+  const { queue, draft, design: stored, desk, problem } = useDraft(id);
+  const [compared, setCompared] = useState<{ before: Desk; gesture: string } | null>(null);
   const bench = useQuery(queries.bench(desk, compared?.before ?? null));
   return {
     design: stored,
     desk,
     view: bench.data,
-    problem: draft.problem ?? read.error ?? bench.error,
+    problem: problem ?? bench.error,
     clash: draft.clash,
     /** The gesture whose changes are shown, figure by figure, until something else is done. */
     compared: compared?.gesture ?? null,
