@@ -67,7 +67,8 @@ internal sealed class RandomEdits(int seed)
         (r, d, _) => Reader.Find(d)?.Choices is { Count: > 0 } choices && r.One(choices) is var choice
             ? new Choose(choice.Id, r._random.Next(6) == 0 ? "otherwise" : r.One(choice.Options)) : new Choose("nothing", "at all"),
         (r, _, _) => new ConvertTo(r._random.Next(6) == 0 ? r.One(["2x2in", "12x12in", "50.8x304.8mm", "0x5in", "-3x5in", "moon"]) : r.OrNone(r.One(Inventory.Shipped.Formats).Id), r.Maybe),
-        (r, _, _) => new Take(r.One(["tools", "stock", "caliper", "blank", "grain", "layerStock", "matStock", "adhesive", "reveal", "priority", "order", "namedBy", "opens",
+        (r, _, _) => new BeginIn(r.One(["a2 us", "5 x 7", "A6", "moon", "5 1/2 by 4", "300mm"]), r.Maybe),
+        (r, _, _) => new Take(r.One(["tools", "guest", "stock", "caliper", "blank", "grain", "layerStock", "matStock", "adhesive", "reveal", "priority", "order", "namedBy", "opens",
             "name", "sky"]), r.OrNone(r.One(["machine", "ruler", "metric-5mm", "card-216", "acetate", "1mm", "0.05 mm", "5x7in", "2x12in", "long", "vellum", "tape", "glue", "upwards", "sideways", "framed", "flush", "-1/8 in", "2 in", "board", "decorate", "shown", "closed", "=1+1", "x"]))),
         (r, _, c) => new CutFrom(r._random.Next(8) == 0 ? "nothing" : r.Piece(c).Id, r.OrNone(r.One(Inventory.Shipped.Stocks).Id)),
         (r, _, _) => new Prefer(r.One(["no-sixteenths", "one-stop", "mountains-from-behind", "with-ruler", "whole-sheet", "not-eased", "none"]), r.Maybe),

@@ -163,8 +163,7 @@ test("flags and grooves stand where the core says, before and after the board is
 test("bad input says what was wrong and what is accepted, and nothing is lost", async ({ page }) => {
   await page.goto("/bench/tandem");
   const { state } = await settled(page, "tandem");
-  await page.getByRole("button", { name: /Other size/ }).click();
-  await page.getByRole("textbox", { name: /Finished size/ }).fill("0x5in");
+  await page.getByRole("combobox", { name: /Any other size/ }).fill("0x5in");
   await page.keyboard.press("Enter");
   const alert = page.getByRole("alert");
   await expect(alert).toContainText("target");
@@ -174,19 +173,26 @@ test("bad input says what was wrong and what is accepted, and nothing is lost", 
   await alert.getByRole("button", { name: "Put this away" }).click();
   await settled(page, "tandem");
 
+  // A new design is picked from the shelf and lies there at once, in a size that was used; its own is typed first, its name when one likes.
   await page.goto("/drawer");
   await page.locator("[data-part=design]").first().waitFor();
   await page.keyboard.press("n");
-  const dialog = page.getByRole("dialog", { name: "New design" });
-  await dialog.getByRole("textbox", { name: "Name" }).fill("Moth lamp");
-  await dialog.getByRole("textbox", { name: "Finished size" }).fill("five");
-  await dialog.getByRole("button", { name: "Lay it out" }).click();
-  await expect(dialog).toContainText("“five” is not a format");
-  await expect(dialog).toContainText("5x5in");
-  await dialog.getByRole("textbox", { name: "Finished size" }).fill("5 1/2 x 4in");
-  await dialog.getByRole("button", { name: "Lay it out" }).click();
+  await page.getByRole("button", { name: /^Gatefold: .*Begin a design/ }).click();
+  const size = page.getByRole("combobox", { name: /Any other size/ });
+  await expect(size).toBeFocused();
+  await page.keyboard.type("five");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("alert")).toContainText("“five” is not a format");
+  await page.getByRole("alert").getByRole("button", { name: "Put this away" }).click();
+  await size.fill("5 1/2 x 4in");
+  await size.press("Enter");
+  await expect(page.locator("[data-part=target-line]")).toContainText("At home in 5 1/2 × 4 in");
+  await page.getByRole("button", { name: "Gatefold", exact: true }).click();
+  await page.keyboard.type("Moth lamp");
+  await page.keyboard.press("Enter");
   await expect(page.getByRole("heading", { name: /Moth lamp/ })).toBeVisible();
-  await expect(page.locator("[data-part=target-line]")).toContainText("5 1/2 × 4 in");
+  await page.reload();
+  await expect(page.getByRole("heading", { name: /Moth lamp/ })).toBeVisible();
 });
 
 test("ways out are looked for, tried and taken with one press; the way it opens and its home are choices", async ({ page }) => {

@@ -24,6 +24,7 @@ namespace WholeFold.Core.Designs;
 [JsonDerivedType(typeof(Choose), "choose")]
 [JsonDerivedType(typeof(ConvertTo), "convert")]
 [JsonDerivedType(typeof(MakeHome), "home")]
+[JsonDerivedType(typeof(BeginIn), "begin")]
 [JsonDerivedType(typeof(Take), "take")]
 [JsonDerivedType(typeof(CutFrom), "cutFrom")]
 [JsonDerivedType(typeof(Prefer), "prefer")]

@@ -1,5 +1,6 @@
 using System.ComponentModel.DataAnnotations;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Input;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Designs;
@@ -39,6 +40,32 @@ public sealed record MakeHome([property: MaxLength(60)] string Format, bool Turn
     }
 
     public override DesignEdit Inverse(DesignSpec before, DesignReader reader) => new Replace(before);
+}
+
+/// <summary>The finished size of a design that nothing was done to yet: its home, and no conversion.</summary>
+public sealed record BeginIn([property: MaxLength(60)] string Format, bool Turn = false) : DesignEdit
+{
+    public override DesignSpec Apply(DesignSpec design, DesignReader reader)
+    {
+        ArgumentNullException.ThrowIfNull(design);
+        ArgumentNullException.ThrowIfNull(reader);
+        return design is { Set.Count: 0, Adjustments.Count: 0, Dressing: null, Blank: null, Target: null }
+            ? design with { Format = reader.FormatAsTyped(Format, design), Turn = Turn }
+            : throw new InputProblemException("edit.begin", "format", "figures or things on it were chosen for its home size already", "convert to the size, then make it the home size");
+    }
+
+    public override Words Describe(DesignSpec before, DesignReader reader)
+    {
+        ArgumentNullException.ThrowIfNull(before);
+        ArgumentNullException.ThrowIfNull(reader);
+        return Words.Of($"begun in {reader.NameOf(reader.FormatAsTyped(Format, before))}");
+    }
+
+    public override DesignEdit Inverse(DesignSpec before, DesignReader reader)
+    {
+        ArgumentNullException.ThrowIfNull(before);
+        return new BeginIn(before.Format, before.Turn);
+    }
 }
 
 /// <summary>Sets a parameter by hand.</summary>

@@ -975,7 +975,7 @@ export interface components {
          * @description A change of a design: the one vocabulary in which interface, command line, remedies and checks' fixes say what is to be
          *     different, and in which history remembers it.
          */
-        DesignEdit: components["schemas"]["DesignEditSetFigure"] | components["schemas"]["DesignEditLockFigure"] | components["schemas"]["DesignEditFreeFigure"] | components["schemas"]["DesignEditChoose"] | components["schemas"]["DesignEditConvertTo"] | components["schemas"]["DesignEditMakeHome"] | components["schemas"]["DesignEditTake"] | components["schemas"]["DesignEditCutFrom"] | components["schemas"]["DesignEditPrefer"] | components["schemas"]["DesignEditUseSheets"] | components["schemas"]["DesignEditShowIn"] | components["schemas"]["DesignEditWear"] | components["schemas"]["DesignEditCutWindow"] | components["schemas"]["DesignEditPutOn"] | components["schemas"]["DesignEditShape"] | components["schemas"]["DesignEditTie"] | components["schemas"]["DesignEditMakeOwn"] | components["schemas"]["DesignEditBuildExtent"] | components["schemas"]["DesignEditBuildCrease"] | components["schemas"]["DesignEditSplitPanel"] | components["schemas"]["DesignEditJoinPanels"] | components["schemas"]["DesignEditMoveCrease"] | components["schemas"]["DesignEditAddPiece"] | components["schemas"]["DesignEditRemovePiece"] | components["schemas"]["DesignEditBuildWindow"] | components["schemas"]["DesignEditBuildParameter"] | components["schemas"]["DesignEditBuildBond"] | components["schemas"]["DesignEditReplace"];
+        DesignEdit: components["schemas"]["DesignEditSetFigure"] | components["schemas"]["DesignEditLockFigure"] | components["schemas"]["DesignEditFreeFigure"] | components["schemas"]["DesignEditChoose"] | components["schemas"]["DesignEditConvertTo"] | components["schemas"]["DesignEditMakeHome"] | components["schemas"]["DesignEditBeginIn"] | components["schemas"]["DesignEditTake"] | components["schemas"]["DesignEditCutFrom"] | components["schemas"]["DesignEditPrefer"] | components["schemas"]["DesignEditUseSheets"] | components["schemas"]["DesignEditShowIn"] | components["schemas"]["DesignEditWear"] | components["schemas"]["DesignEditCutWindow"] | components["schemas"]["DesignEditPutOn"] | components["schemas"]["DesignEditShape"] | components["schemas"]["DesignEditTie"] | components["schemas"]["DesignEditMakeOwn"] | components["schemas"]["DesignEditBuildExtent"] | components["schemas"]["DesignEditBuildCrease"] | components["schemas"]["DesignEditSplitPanel"] | components["schemas"]["DesignEditJoinPanels"] | components["schemas"]["DesignEditMoveCrease"] | components["schemas"]["DesignEditAddPiece"] | components["schemas"]["DesignEditRemovePiece"] | components["schemas"]["DesignEditBuildWindow"] | components["schemas"]["DesignEditBuildParameter"] | components["schemas"]["DesignEditBuildBond"] | components["schemas"]["DesignEditReplace"];
         /** @description A new flat piece, laid in the middle of the widest panel of the first piece until it is bonded. */
         DesignEditAddPiece: {
             /** @enum {string} */
@@ -984,6 +984,14 @@ export interface components {
             /** @description How long it is, as one types it; Across how high. */
             along: string;
             across: string;
+        };
+        /** @description The finished size of a design that nothing was done to yet: its home, and no conversion. */
+        DesignEditBeginIn: {
+            /** @enum {string} */
+            edit?: "begin";
+            format: string;
+            /** @default false */
+            turn: boolean;
         };
         /** @description Bonds two pieces, changes a bond, or takes it away; where nothing holds a piece any more it is refused. */
         DesignEditBuildBond: {

@@ -62,6 +62,7 @@ public sealed record DesignCard
     public required string? Undo { get; init; }
 }
 
+/// <param name="State">Without a format it opens in the last size that was used and that it goes in.</param>
 /// <param name="Id">What it is to be called in addresses: chosen by whoever begins it, so that asking again after a lost answer begins no second one.</param>
 public sealed record NewDesign(DesignSpec State, [property: MaxLength(40)] string? Id = null);
 
@@ -119,7 +120,9 @@ internal static class DesignEndpoints
         designs.MapPost("/", async (Body<NewDesign> body, DesignStore store, Studio studio, CancellationToken cancel) =>
             {
                 var reader = await studio.Reader(cancel);
-                var state = Checked(body.Value.State, reader);
+                var begun = body.Value.State;
+                var state = Checked(begun.Format.Length > 0 ? begun
+                    : FirstSize.Of(begun, await SizesUsed(store, cancel), reader, cancel), reader);
                 state = state with { Format = reader.FormatAsTyped(state.Format, state) };
                 return Found("", await store.Create(IdOf(body.Value), state, "begun", cancel));
             })
@@ -176,6 +179,24 @@ internal static class DesignEndpoints
         var card = Card(stored, latest: false, reader);
         await store.KeepCard(stored, JsonSerializer.Serialize(card, Kept), cancel);
         return card;
+    }
+
+    /// <summary>So many designs are looked at for the sizes that are used.</summary>
+    private const int MostLookedAt = 8;
+
+    /// <summary>The sizes that were worked in, the last one first.</summary>
+    private static async Task<IReadOnlyList<(string Format, bool Turn)>> SizesUsed(DesignStore store, CancellationToken cancel)
+    {
+        var used = new List<(string, bool)>();
+        foreach (var listed in (await store.List(cancel)).OrderByDescending(d => d.ChangedAt).Take(MostLookedAt))
+        {
+            if ((await store.Find(listed.Id, cancel))?.State is { } state)
+            {
+                used.Add(state.Target is { } target ? (target, state.TargetTurn) : (state.Format, state.Turn));
+            }
+        }
+
+        return used;
     }
 
     private static string IdOf(NewDesign begun) => begun.Id is not { } id ? Guid.NewGuid().ToString("N")

@@ -2,7 +2,7 @@ import { Button, Loader } from "@mantine/core";
 import { useDocumentTitle } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
 import { lazy, Suspense, useCallback, useState } from "react";
-import { useParams } from "react-router";
+import { useLocation, useParams } from "react-router";
 import { answer, api, type Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
@@ -16,7 +16,7 @@ import { Table } from "../../drawing/Table";
 import { useKeys } from "../../keys/useKeys";
 import { Adjust } from "./Adjust";
 import { useDesk } from "./desk/useDesk";
-import { choose, convert, freeFigure, lockFigure, nextUnits, setFigure, take, unlockFigure } from "./edits";
+import { beginIn, choose, convert, freeFigure, lockFigure, nextUnits, setFigure, take, unlockFigure } from "./edits";
 import { Foot } from "./Foot";
 import { Head } from "./Head";
 import { Ledger } from "./Ledger";
@@ -40,6 +40,12 @@ export function BenchPage() {
   const inventory = useQuery(queries.inventory());
   useDocumentTitle(design ? `${design.state.name} · Whole Fold` : "Whole Fold");
 
+  const begun = (useLocation().state as { begun?: boolean } | null)?.begun ?? false;
+  const untouched =
+    design?.undo === null &&
+    (desk.desk?.edits ?? []).length === 0 &&
+    !design.state.dressing &&
+    Object.keys(design.state.set ?? {}).length === 0;
   const formats = strip.data ?? [];
   // What was chosen last counts, which the view on the bench may not have caught up with.
   const state = desk.desk?.design;
@@ -103,7 +109,12 @@ export function BenchPage() {
       <Head desk={desk} inventory={inventory.data} tools={toolsToHand} />
       {view ? (
         <>
-          <Strip formats={formats} onPick={pick} onTyped={(text) => commit([convert(text, false)])} />
+          <Strip
+            formats={formats}
+            onPick={pick}
+            onTyped={(text) => commit([untouched ? beginIn(text) : convert(text, false)])}
+            first={begun && untouched}
+          />
           {desk.problem ? (
             <div className={s.troubleRow}>
               <Trouble problem={desk.problem} onClose={desk.clearProblem} />

@@ -5,6 +5,7 @@ import { Bar, HelpButton, IconButton, ThemeButton } from "../../components/Bar";
 import { Later } from "../../components/Later";
 import type { useDesk } from "./desk/useDesk";
 import { prefer, showIn, take } from "./edits";
+import { Name } from "./Name";
 import { Pick, PickButton, UnitsSwitch } from "./Picks";
 
 const Papers = lazy(async () => ({ default: (await import("./Papers")).Papers }));
@@ -29,7 +30,7 @@ export function Head({
     <Bar
       heading={
         <h1 title={state.name}>
-          {state.name}
+          <Name name={state.name ?? ""} onName={(name) => commit([take("name", name)])} />
           <small>
             <Link to={`/build/${design.id}`} title="how it is made">
               {view?.construction}

@@ -1,14 +1,14 @@
-import { lazy, useEffect, useRef } from "react";
+import { useEffect, useRef } from "react";
 import type { Schemas } from "../../api/client";
 import { Sentence, sentenceText } from "../../components/Fig";
-import { Later } from "../../components/Later";
+import { SizeField } from "../../components/SizeField";
 import s from "./Strip.module.css";
-
-const OtherSize = lazy(async () => ({ default: (await import("./OtherSize")).OtherSize }));
 
 type Format = Schemas["StripFormat"];
 
 const SILHOUETTE = 34;
+
+const focus = (field: HTMLInputElement | null) => field?.focus();
 
 /** What becomes of a design in one word; the whole sentence stands at the foot once it is picked. */
 const words: Record<string, string> = { asDrawn: "fits", eased: "eased", largerSheet: "larger sheet", stuck: "does not fit" };
@@ -18,10 +18,13 @@ export function Strip({
   formats,
   onPick,
   onTyped,
+  first,
 }: {
   formats: Format[];
   onPick: (format: Format) => void;
   onTyped: (format: string) => void;
+  /** Of a design just begun its size is what comes first. */
+  first?: boolean;
 }) {
   const tallest = Math.max(...formats.map((f) => Math.max(f.height, f.width * 0.8)), 1);
   const scale = SILHOUETTE / tallest;
@@ -33,6 +36,16 @@ export function Strip({
   }, [target]);
   return (
     <nav className={s.strip} aria-label="Formats">
+      <div className={s.other}>
+        <SizeField
+          label="Any other size"
+          placeholder="A2, 5 x 7, 150 mm square"
+          size="xs"
+          formats={formats.map((f) => ({ name: f.name, detail: sentenceText(f.size) }))}
+          onTaken={onTyped}
+          ref={first ? focus : undefined}
+        />
+      </div>
       <ul ref={list}>
         {formats.map((format, i) => (
           <li key={format.key}>
@@ -70,23 +83,6 @@ export function Strip({
             </button>
           </li>
         ))}
-        <li>
-          <Later
-            button={
-              <button type="button" className={s.format} aria-haspopup="dialog">
-                <span className={s.silhouette}>
-                  <span className={`${s.paper} ${s.plus}`}>+</span>
-                </span>
-                <span className={s.name} data-part="format-name">
-                  Other size
-                </span>
-                <span className={s.size}>type it</span>
-              </button>
-            }
-          >
-            {(button) => <OtherSize button={button} onTyped={onTyped} />}
-          </Later>
-        </li>
       </ul>
     </nav>
   );

@@ -7,6 +7,8 @@ export const lockFigure = (parameter: string, value: string): Edit => ({ edit: "
 export const unlockFigure = (parameter: string): Edit => ({ edit: "free", parameter, for: "lock" });
 export const choose = (choice: string, option: string): Edit => ({ edit: "choose", choice, option });
 export const convert = (format: string, turn: boolean): Edit => ({ edit: "convert", format, turn });
+/** The size of a design that nothing was done to yet: its home, and no conversion. */
+export const beginIn = (format: string): Edit => ({ edit: "begin", format, turn: false });
 export const take = (what: string, value: string | null): Edit => ({ edit: "take", what, value });
 export const cutFrom = (piece: string, stock: string | null): Edit => ({ edit: "cutFrom", piece, stock });
 export const sheetsThere = (sheets: string[]): Edit => ({ edit: "useSheets", sheets });

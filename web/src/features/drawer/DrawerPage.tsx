@@ -2,7 +2,7 @@ import { Button, Loader } from "@mantine/core";
 import { useDocumentTitle } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
 import { lazy, Suspense, useState } from "react";
-import { Link } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
 import { Bar, HelpButton, ThemeButton } from "../../components/Bar";
@@ -14,16 +14,15 @@ import { Things } from "./Things";
 
 const Dialog = lazy(async () => ({ default: (await import("../../components/Dialog")).Dialog }));
 const CheckList = lazy(async () => ({ default: (await import("./CheckList")).CheckList }));
-const NewDesign = lazy(async () => ({ default: (await import("./NewDesign")).NewDesign }));
 
 /** All designs, and what the studio has of every kind. */
 export function DrawerPage() {
   const designs = useQuery(queries.designs());
   const inventory = useQuery(queries.inventory());
-  const [making, setMaking] = useState(false);
+  const navigate = useNavigate();
   const [checking, setChecking] = useState(false);
   useDocumentTitle("Drawer · Whole Fold");
-  useKeys({ begin: () => setMaking(true), list: () => setChecking(true) });
+  useKeys({ begin: () => navigate("/shelf"), list: () => setChecking(true) });
   const problem = designs.error ?? inventory.error;
   return (
     <main className={shell.page}>
@@ -31,7 +30,7 @@ export function DrawerPage() {
         <Button variant="default" onClick={() => setChecking(true)} radius="xl" aria-keyshortcuts="l">
           Check a list
         </Button>
-        <Button onClick={() => setMaking(true)} radius="xl" aria-keyshortcuts="n">
+        <Button component={Link} to="/shelf" radius="xl" aria-keyshortcuts="n">
           New design
         </Button>
         <ThemeButton />
@@ -42,8 +41,7 @@ export function DrawerPage() {
         {designs.isLoading ? <Loader aria-label="Opening the drawer" /> : null}
         {designs.data?.length === 0 ? (
           <p>
-            The drawer is empty. <b>New design</b> begins one from a construction and a format; the <Link to="/shelf">shelf</Link>{" "}
-            shows what each construction does.
+            The drawer is empty. Pick a card from the <Link to="/shelf">shelf</Link>, or <Link to="/own">type your own</Link>.
           </p>
         ) : null}
         {designs.data ? <Designs designs={designs.data} /> : null}
@@ -53,11 +51,6 @@ export function DrawerPage() {
         {checking ? (
           <Dialog title="Check a list" onClose={() => setChecking(false)}>
             <CheckList />
-          </Dialog>
-        ) : null}
-        {making ? (
-          <Dialog title="New design" onClose={() => setMaking(false)}>
-            {inventory.data ? <NewDesign inventory={inventory.data} /> : <Loader aria-label="Fetching the constructions" />}
           </Dialog>
         ) : null}
       </Suspense>

@@ -17,7 +17,7 @@ export function useBegin() {
       cache.setQueryData(queries.design(made.id).queryKey, made);
       cache.invalidateQueries({ queryKey: queries.designs().queryKey });
       asked.current = null;
-      navigate(`/bench/${made.id}`);
+      navigate(`/bench/${made.id}`, { state: { begun: true } });
     },
   });
   return {

@@ -88,7 +88,7 @@ export function ShelfPage() {
               key={card.id}
               card={card}
               busy={begin.isPending}
-              onBegin={() => begin.mutate({ name: card.name, construction: card.id, format: "5x7" })}
+              onBegin={() => begin.mutate({ name: card.name, construction: card.id, format: "" })}
             />
           ))}
         </ul>
