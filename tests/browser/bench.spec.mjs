@@ -203,7 +203,7 @@ test("ways out are looked for, tried and taken with one press; the way it opens 
   await expect(page.locator("[data-part=foot]")).toContainText("no sheet here is that large");
   await page.getByRole("button", { name: "ways out" }).first().click();
   const ways = page.getByRole("dialog", { name: "Ways out" });
-  await ways.getByRole("button", { name: /turned/ }).click();
+  await ways.getByRole("button", { name: /laid on its side/ }).click();
   await expect(page.locator("[data-part=foot]")).not.toContainText("no sheet here is that large");
   await expect(page.getByRole("button", { name: "make this the home size" })).toBeVisible();
   await page.getByRole("button", { name: "make this the home size" }).click();

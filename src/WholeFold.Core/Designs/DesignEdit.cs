@@ -173,9 +173,11 @@ public sealed record ConvertTo([property: MaxLength(60)] string? Format, bool Tu
     {
         ArgumentNullException.ThrowIfNull(before);
         ArgumentNullException.ThrowIfNull(reader);
-        var name = FormatReader.Read(Format ?? before.Format, reader.Inventory.With(before.Own).Formats, out _)?.Name ?? Format ?? before.Format;
+        var format = FormatReader.Read(Format ?? before.Format, reader.Inventory.With(before.Own).Formats, out _);
+        var name = format?.Name ?? Format ?? before.Format;
+        var lies = format is not null && (Turn ? format.Height : format.Width) > (Turn ? format.Width : format.Height);
         return Format is null ? Words.Of($"home to {name}")
-            : Format == (before.Target ?? before.Format) && Turn != (before.Target is null ? before.Turn : before.TargetTurn) ? Words.Of($"{name} turned")
+            : Format == (before.Target ?? before.Format) && Turn != (before.Target is null ? before.Turn : before.TargetTurn) ? Words.Of($"{name}, {(lies ? "laid on its side" : "stood upright")}")
             : Words.Of($"to {name}");
     }
 

@@ -16,11 +16,11 @@ public class WaysTests
 
     /// <summary>Cards for which "no remedy" was the answer once.</summary>
     [Theory]
-    [InlineData("front-step", "5x7", false, "sheet-too-small", "5 × 7 turned")]
-    [InlineData("slider-stand", "5x7", true, "sheet-too-small", "5 × 7 turned")]
-    [InlineData("twist-pop-wide", "5x7", true, "sheet-too-small", "5 × 7 turned")]
-    [InlineData("drop-flap", "5x7", false, "sheet-too-small", "5 × 7 turned")]
-    [InlineData("split-gatefold", "a6-us", true, "sheet-too-small", "A6 US turned")]
+    [InlineData("front-step", "5x7", false, "sheet-too-small", "5 × 7, laid on its side")]
+    [InlineData("slider-stand", "5x7", true, "sheet-too-small", "5 × 7, stood upright")]
+    [InlineData("twist-pop-wide", "5x7", true, "sheet-too-small", "5 × 7, stood upright")]
+    [InlineData("drop-flap", "5x7", false, "sheet-too-small", "5 × 7, laid on its side")]
+    [InlineData("split-gatefold", "a6-us", true, "sheet-too-small", "A6 US, stood upright")]
     public void What_turning_mends_is_found(string construction, string format, bool turn, string check, string first)
     {
         var found = Ways.Of(Case(construction, format, turn), Support.Reader, check);

@@ -47,7 +47,15 @@ export function Adjust({
           <SegmentedControl
             size="xs"
             aria-labelledby="choice-opens"
-            data={["sideways", "upwards"]}
+            data={["sideways", "upwards"].map((way) => ({
+              value: way,
+              label: (
+                <span className={s.way}>
+                  {view.closed ? <Read closed={view.closed} as={way} now={view.opening === way} /> : null}
+                  {way}
+                </span>
+              ),
+            }))}
             value={view.opening}
             onChange={onOpens}
           />
@@ -233,5 +241,21 @@ function Trade({
         </div>
       ) : null}
     </div>
+  );
+}
+
+/** How large a closed card stands in a choice, in pixels. */
+const SMALL = 18;
+
+/** The closed card as it is held when it opens that way: its spine at the left or at the top. Read the other way, its sides change places. */
+function Read({ closed, as, now }: { closed: Schemas["ClosedView"]; as: string; now: boolean }) {
+  const sides = [closed.width.units, closed.height.units] as const;
+  const scale = SMALL / Math.max(...sides);
+  const [wide, high] = (now ? sides : [sides[1], sides[0]]).map((side) => side * scale) as [number, number];
+  return (
+    <svg width={wide + 2} height={high + 2} aria-hidden="true" data-part="read-as">
+      <rect x={1} y={1} width={wide} height={high} fill="none" stroke="currentColor" />
+      <path d={as === "upwards" ? `M1 2h${wide}` : `M2 1v${high}`} stroke="currentColor" strokeWidth={3} />
+    </svg>
   );
 }

@@ -31,6 +31,10 @@ const Clash = lazy(async () => ({ default: (await import("./Clash")).Clash }));
 
 type StripFormat = Schemas["StripFormat"];
 
+/** What turning a size is called, as it is drawn in the strip; null of a square. */
+const turning = (size: Partial<Pick<StripFormat, "width" | "height">> | undefined) =>
+  size?.width === size?.height ? null : (size?.width ?? 0) > (size?.height ?? 0) ? "stand upright" : "lay on its side";
+
 export function BenchPage() {
   const { id = "" } = useParams();
   const desk = useDesk(id);
@@ -52,6 +56,7 @@ export function BenchPage() {
   const chosen = [...(desk.desk?.edits ?? [])].reverse().find((e) => e.edit === "convert");
   const format = (chosen?.edit === "convert" ? chosen.format : state?.target) ?? state?.format;
   const target = formats.find((f) => f.format === format) ?? view?.target;
+  const sized = formats.find((f) => f.format === format);
   const pick = (format: StripFormat | undefined) => {
     if (format && format.format !== target?.format) {
       commit([convert(format.format, format.turn)]);
@@ -149,9 +154,11 @@ export function BenchPage() {
                       make this the home size
                     </Button>
                   )}
-                  <Button size="compact-sm" variant="default" onClick={turn} aria-keyshortcuts="t">
-                    turn it
-                  </Button>
+                  {turning(sized) ? (
+                    <Button size="compact-sm" variant="default" onClick={turn} aria-keyshortcuts="t">
+                      {turning(sized)}
+                    </Button>
+                  ) : null}
                 </span>
               </div>
               {desk.failed?.about === HOME ? (
