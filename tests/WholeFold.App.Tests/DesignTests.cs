@@ -41,9 +41,12 @@ public sealed class DesignTests : IDisposable
     [Fact]
     public async Task A_design_without_a_size_is_begun_in_the_last_one_used()
     {
-        var last = (await _client.Design((await Http.Read<List<DesignCard>>(await _client.GetAsync("/api/designs", Cancel))).Single(c => c.Latest).Id)).State;
-        var begun = await Http.Read<DesignView>(await _client.PostAsJsonAsync("/api/designs", new { state = new { name = "Kite", construction = "plain-fold", format = "" } }, Cancel));
-        Assert.Equal((last.Target ?? last.Format, last.Target is null ? last.Turn : last.TargetTurn), (begun.State.Format, begun.State.Turn));
+        var cards = await Http.Read<List<DesignCard>>(await _client.GetAsync("/api/designs", Cancel));
+        var last = (await _client.Design(cards.Single(c => c.Latest).Id)).State;
+        var asked = new { state = new { name = "Kite", construction = "plain-fold", format = "" } };
+        var begun = await Http.Read<DesignView>(await _client.PostAsJsonAsync("/api/designs", asked, Cancel));
+        Assert.Equal(last.Target ?? last.Format, begun.State.Format);
+        Assert.Equal(last.Target is null ? last.Turn : last.TargetTurn, begun.State.Turn);
         Assert.Null((await _client.Bench(begun.State)).Stuck);
     }
 

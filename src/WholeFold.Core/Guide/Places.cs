@@ -1,4 +1,5 @@
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Dressing;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
@@ -54,11 +55,28 @@ public static class Places
         FromEdge Nearer(FromEdge one, FromEdge other) => one.Distance < Length.Zero || (other.Distance >= Length.Zero && other.Distance < one.Distance) ? other : one;
         FromEdge In(Axis axis, Length low, Length high, Length from, Length to, Length? crease, string first, string last) => Nearer(
             new FromEdge(Edge(piece, low, axis, first), (crease ?? from) - low, crease is not null), new FromEdge(Edge(piece, high, axis, last), high - (crease ?? to), crease is not null));
-        var across = In(Axis.X, box.Left, box.Right, region.Left, region.Right, creaseX, "the left edge", "the right edge");
-        var along = In(Axis.Y, box.Bottom, box.Top, region.Bottom, region.Top, creaseY, piece.Piece.FromHead ? "the head" : "the foot", piece.Piece.FromHead ? "the foot" : "the head");
+        var (left, right, foot, head) = EdgesAsRead(figures, bond.A.On, piece.Piece.FromHead);
+        var across = In(Axis.X, box.Left, box.Right, region.Left, region.Right, creaseX, left, right);
+        var along = In(Axis.Y, box.Bottom, box.Top, region.Bottom, region.Top, creaseY, foot, head);
         var (laid, whose) = (figures.PlateOf(bond.B.Plate), figures.PieceOf(bond.B.Piece).Piece.Name);
         var what = bond.A.Piece.Piece == bond.B.Piece.Piece ? Spoken.The(laid.Name) : Spoken.The(laid.Name, whose);
         return new Place($"places.{bond.Id}", Spoken.First(what), Spoken.The(plate.Name, piece.Piece.Name), [across, along], bond.IsLoose ? "closed" : "flat", "two light ticks", bond.IsLoose ? "rubbed out" : $"covered by {Spoken.The(laid.Name)}");
+    }
+
+    /// <summary>
+    /// What the left, right, lower and upper edge of the flat piece are for a reader: where she reads the face on its side they change places.
+    /// </summary>
+    private static (string Left, string Right, string Foot, string Head) EdgesAsRead(Figures figures, FaceRef face, bool fromHead)
+    {
+        const string left = "the left edge", right = "the right edge", head = "the head", foot = "the foot";
+        return (Faces.HeadOf(figures, face), face.Face) switch
+        {
+            (Constructions.Edge.Left, Face.Up) => (head, foot, left, right),
+            (Constructions.Edge.Left, _) => (head, foot, right, left),
+            (Constructions.Edge.Right, Face.Up) => (foot, head, right, left),
+            (Constructions.Edge.Right, _) => (foot, head, left, right),
+            _ => fromHead ? (left, right, head, foot) : (left, right, foot, head),
+        };
     }
 
     /// <summary>Where the crease that the bonded part hangs on comes to lie on the other, across and along: it is what one lines up.</summary>

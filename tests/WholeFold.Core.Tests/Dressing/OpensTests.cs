@@ -180,4 +180,43 @@ public class OpensTests
         static string Size(DesignSpec spec) => Support.Size(spec) is var card
             ? card.Design.SizeAsRead(card.Figures.Width, card.Figures.Height).Write(DisplayUnit.Inch) : "";
     }
+
+    /// <summary>A card that is read across has its parts placed from the edges as one reads it: measured there, the part lies where
+    /// the place says.</summary>
+    [Fact]
+    public void Places_are_told_from_the_edges_that_a_reader_sees()
+    {
+        var told = 0;
+        foreach (var card in Cards())
+        {
+            var heads = card.Dressed.Roles.All.SelectMany(r => r.Faces).GroupBy(f => new FaceRef(f.Ref, f.Face)).ToDictionary(g =>
+                g.Key, g => g.First().Head);
+            foreach (var bond in card.Construction.Bonds.Where(b => heads.TryGetValue(b.A.On, out var head)
+                && head is Edge.Left or Edge.Right))
+            {
+                var (head, box) = (heads[bond.A.On], card.Figures.PlateOf(bond.A.Plate).Box);
+                var region = Box.Round([.. bond.A.Region.Corners.Select(card.Figures.ValueOf)]);
+                foreach (var from in Core.Guide.Places.Of(card.Figures, bond).From.Where(f => !f.OfItsCrease))
+                {
+                    Edge? edge = from.Edge switch
+                    {
+                        "the head" => head,
+                        "the foot" => head == Edge.Left ? Edge.Right : Edge.Left,
+                        "the left edge" => head == Edge.Left == (bond.A.On.Face == Face.Up) ? Edge.Foot : Edge.Head,
+                        "the right edge" => head == Edge.Left == (bond.A.On.Face == Face.Up) ? Edge.Head : Edge.Foot,
+                        _ => null,
+                    };
+                    if (edge is { } measured)
+                    {
+                        told++;
+                        var distance = measured switch { Edge.Left => region.Left - box.Left, Edge.Right => box.Right - region.Right,
+                            Edge.Foot => region.Bottom - box.Bottom, _ => box.Top - region.Top };
+                        Assert.True(distance == from.Distance, $"{Named(card)}: {from.Said.Write(DisplayUnit.Inch)}, and it is {distance}");
+                    }
+                }
+            }
+        }
+
+        Assert.True(told > 10, $"{told} edges");
+    }
 }

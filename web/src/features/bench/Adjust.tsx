@@ -247,7 +247,9 @@ function Trade({
 /** How large a closed card stands in a choice, in pixels. */
 const SMALL = 18;
 
-/** The closed card as it is held when it opens that way: its spine at the left or at the top. Read the other way, its sides change places. */
+/**
+ * The closed card as it is held when it opens that way, its spine at the left or at the top: read the other way, its sides change places.
+ */
 function Read({ closed, as, now }: { closed: Schemas["ClosedView"]; as: string; now: boolean }) {
   const sides = [closed.width.units, closed.height.units] as const;
   const scale = SMALL / Math.max(...sides);
