@@ -11,6 +11,9 @@ namespace WholeFold.Bench;
 /// <summary>How well lists of one's own are understood: those that are kept apart from those that the weights were set on.</summary>
 internal static class Own
 {
+    /// <summary>What lists are tried in, by their system.</summary>
+    private static readonly string[] Inches = ["6x6", "5x7"], Metric = ["sq-144", "a5"];
+
     private sealed record Listed(OwnList List, DisplayUnit Unit, string? Construction, bool Kept);
 
     /// <summary>What is as near as this is the same figure.</summary>
@@ -74,7 +77,7 @@ internal static class Own
                 continue;
             }
 
-            var truths = (listed.Unit == DisplayUnit.Inch ? new[] { "6x6", "5x7" } : ["sq-144", "a5"])
+            var truths = (listed.Unit == DisplayUnit.Inch ? Inches : Metric)
                 .Select(id => (Format: Inventory.Shipped.Formats.First(f => f.Id == id),
                 Figures: OwnDesign.Of(listed.List, reader, recogniser, id).Figures.Where(f => f.Now is not null && f.Next.Count == 0).GroupBy(f => f.Key)
                 .ToDictionary(g => g.Key, g => g.First().Now!.Value))).ToList();

@@ -51,6 +51,12 @@ if (args is ["closes"])
     return;
 }
 
+if (args is ["guests"])
+{
+    WholeFold.Bench.Guests.Run(Console.Out);
+    return;
+}
+
 if (args is ["dress"])
 {
     WholeFold.Bench.Dress.Run(Console.Out);
