@@ -6,6 +6,7 @@ using WholeFold.App.Features.Bench;
 using WholeFold.App.Features.Folding;
 using WholeFold.App.Features.Shelf;
 using WholeFold.Core.Cards;
+using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions.Library;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
@@ -143,6 +144,31 @@ public sealed class FoldingTests(SharedStudio shared)
         Assert.Equal(["twist-pop-wide"], shelf.Cards.Where(c => !c.Poses.Moves).Select(c => c.Id));
         Assert.All(shelf.Cards, c => Assert.NotEmpty(c.Poses.Frames[^1].Shapes));
         Assert.All(shelf.Cards, c => Assert.True(c.Formats.Length > 0 && c.Watch.Count > 0));
+    }
+
+    /// <summary>What the shelf says of formats is so: where it says that a card goes in all of them, no error stands in its way in
+    /// any.</summary>
+    [Fact]
+    public async Task A_card_that_goes_in_every_format_goes_in_each()
+    {
+        var shelf = (await _client.GetFromJsonAsync<ShelfView>("/api/shelf", StrictJson.Options, TestContext.Current.CancellationToken))!;
+        var reader = new DesignReader(ConstructionLibrary.Catalogue, Inventory.Shipped);
+        var (everywhere, tried) = (shelf.Cards.Where(c => c.Formats.StartsWith("every format", StringComparison.Ordinal)).ToList(), 0);
+        Assert.InRange(everywhere.Count, 3, shelf.Cards.Count - 3);
+        foreach (var (card, i) in everywhere.Select((c, i) => (c, i)))
+        {
+            foreach (var format in Inventory.Shipped.Formats.Where((_, n) => n % 3 == i % 3))
+            {
+                var read = reader.Read(new DesignSpec { Construction = card.Id, Format = format.Id });
+                Assert.True(Attempt.Of(read.Design, read.Target, TestContext.Current.CancellationToken).Card?.Checks.All(c =>
+                    c.Severity != Severity.Error), $"{card.Name} in {format.Name}");
+                tried++;
+            }
+
+            Assert.Empty(card.Refuses);
+        }
+
+        Assert.True(tried > 15, $"{tried}");
     }
 
     [Fact]

@@ -41,7 +41,7 @@ test("dressing by keyboard and by hand: put on, nudged, dragged to another face,
   await page.getByRole("textbox", { name: "From the left" }).fill("-1/2 in");
   await page.keyboard.press("Enter");
   await expect(page.locator("[data-part=foot]")).toContainText("adhesive");
-  await page.locator("h1").click();
+  await page.evaluate(() => document.activeElement?.blur());
   await page.keyboard.press("m");
   await expect.poll(async () => (await dressing()).elements.find((e) => e.id === "star")?.bondedOn).toBe("base.front");
 

@@ -32,7 +32,7 @@ internal sealed class SheetFits : ICheck
                     continue;
                 }
 
-                yield return new Check("sheet-too-small", Severity.Error, Words.Of($"{Spoken.First(Spoken.The(piece.Piece.Name))} is {width} × {height}: no sheet here is that large."), figures) { AtAGlance = new Verdict(VerdictKind.Stuck, Words.Of($"no sheet of {Length.Max(width, height)}")) };
+                yield return new Check("sheet-too-small", Severity.Error, Words.Of($"{Spoken.First(Spoken.The(piece.Piece.Name))} is {width} × {height}: no sheet here is that large."), figures) { AtAGlance = new Verdict(VerdictKind.Stuck, Words.Of($"no sheet of {Length.Max(width, height):u}")) };
             }
             else if (card.Figures.Design.Sheets.Count == 0 && !everyday.Holds(width, height))
             {

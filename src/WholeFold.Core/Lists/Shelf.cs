@@ -1,4 +1,5 @@
 using WholeFold.Core.Cards;
+using WholeFold.Core.Checks;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Dressing;
@@ -26,7 +27,7 @@ public enum Difficulty
 /// <param name="Dressed">The same card in papers and with a motif, as it is shown.</param>
 /// <param name="Sheets">How many sheets a card of the sample size takes; null where a piece is larger than any sheet.</param>
 /// <param name="GoesFlat">Whether it goes flat in the post: closed, it is nowhere thicker than <see cref="Shelf.FlatInThePost"/>.</param>
-/// <param name="Formats">In how many of the formats it can be sized, as they stand; <paramref name="Turned"/> turned.</param>
+/// <param name="Formats">In how many of the formats nothing stands in its way, as they stand; <paramref name="Turned"/> turned.</param>
 /// <param name="Refuses">The formats that it does not take in either turning, each with why.</param>
 public sealed record ShelfItem(ConstructionFamily Family, Card Sample, Card Dressed, Motion Motion, int? Sheets, bool GoesFlat, Difficulty Difficulty, int Formats,
     int Turned, IReadOnlyList<(Format Format, Words Why)> Refuses);
@@ -40,7 +41,7 @@ public static class Shelf
     private static readonly bool[] Turnings = [false, true];
     private static readonly string[] Samples = ["5x7", "6x6"];
 
-    /// <summary>All constructions of a catalogue, side by side. Formats are tried for figures only.</summary>
+    /// <summary>All constructions of a catalogue, side by side. A format counts where the card has figures and no error is found.</summary>
     public static IReadOnlyList<ShelfItem> Of(DesignReader reader)
     {
         ArgumentNullException.ThrowIfNull(reader);
@@ -52,7 +53,8 @@ public static class Shelf
         var attempts = (from turn in Turnings
                         from format in reader.Inventory.Formats
                         where !turn || format.Width != format.Height
-                        select (Format: format, Turn: turn, Attempt: At(reader, family, format.Id, turn))).ToList();
+                        let attempt = At(reader, family, format.Id, turn)
+                        select (Format: format, Turn: turn, Goes: attempt.Verdict.Kind != VerdictKind.Stuck, Why: Why(attempt))).ToList();
 
         // At 5 × 7, or 6 × 6 where that is not to be had: sizes that every construction shows well in.
         var sample = Samples.Select(id => At(reader, family, id, false).Card).First(s => s is not null)!;
@@ -65,10 +67,13 @@ public static class Shelf
             sheets?.Sum(s => s.Count),
             sample.Thickness.Greatest <= FlatInThePost && !sample.Construction.GoesRound,
             DifficultyOf(sample.Figures),
-            attempts.Count(a => !a.Turn && a.Attempt.Card is not null),
-            attempts.Count(a => a.Turn && a.Attempt.Card is not null),
-            [.. attempts.GroupBy(a => a.Format).Where(g => g.All(a => a.Attempt.Card is null)).Select(g => (g.Key, Words.Join("; ", g.First().Attempt.Conflicts.Select(c => c.Text))))]);
+            attempts.Count(a => a is { Turn: false, Goes: true }),
+            attempts.Count(a => a is { Turn: true, Goes: true }),
+            [.. attempts.GroupBy(a => a.Format).Where(g => g.All(a => !a.Goes)).Select(g => (g.Key, g.First().Why))]);
     }
+
+    /// <summary>What stands in the way.</summary>
+    private static Words Why(Attempt attempt) => attempt.Card is null ? Words.Join("; ", attempt.Conflicts.Select(c => c.Text)) : attempt.Verdict.Text;
 
     /// <summary>Papers and motifs of the shelf, taken by turns so that neighbours differ.</summary>
     private static readonly (string Paper, string Other, string Motif)[] Themes = [("ember-stripe", "night-print", "comet"), ("quay-waves", "card-300", "ferry"), ("lantern-dots", "night-print", "lantern"), ("kitchen-check", "card-350", "teapot"), ("night-print", "paper-120", "star")];

@@ -70,7 +70,7 @@ public class ConversionTests
     [InlineData("gatefold", "5x7", null, VerdictKind.Eased, "2 scores by ruler")]
     [InlineData("plain-fold", "a6-iso", "imperial-eighths", VerdictKind.Eased, "a hair under")]
     [InlineData("plain-fold", "a2-us", "metric-5mm", VerdictKind.Eased, "1/32 full under")]
-    [InlineData("plain-fold", "12x12in", null, VerdictKind.Stuck, "no sheet of 24")]
+    [InlineData("plain-fold", "12x12in", null, VerdictKind.Stuck, "no sheet of 24 in")]
     public void The_verdict_says_the_gravest_thing(string construction, string format, string? tools, VerdictKind kind, string text)
     {
         var read = Support.Reader.Read(Spec(construction, format) with { Tools = tools });

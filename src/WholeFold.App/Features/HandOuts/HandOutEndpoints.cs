@@ -79,7 +79,7 @@ internal static class HandOutEndpoints
         hand.MapPost("/captions", async (Body<CaptionsRequest> body, Studio studio, CancellationToken cancel) =>
             {
                 var desk = await studio.Lay(body.Value.Design, body.Value.Edits, cancel);
-                var card = ShowEndpoints.CardOf(studio, desk, cancel);
+                var card = ShowEndpoints.CardOf(studio, desk, cancel).For(desk.Unit);
                 var screens = Screens.Of(card, Steps.Of(card, Math.Clamp(body.Value.Cards, 1, HandOut.MostCards)));
                 return new CaptionsView(Captions.WebVtt(screens, body.Value.Run, body.Value.End, desk.Unit), Captions.Chapters(screens, body.Value.Run, body.Value.End));
             })
