@@ -40,7 +40,7 @@ public sealed class Card : ICard
         (Figures, Own) = (figures, of);
         _second = new(() => SameCard.InTheOtherSystem(this));
         _handed = new(() => SameCard.AsHanded(this));
-        _byId = new(() => All.DistinctBy(f => f.Id).ToDictionary(f => f.Id));
+        _byId = new(() => All.ToDictionary(f => f.Id));
         _dressed = new(() => new Dressed(figures, of?.Dressed));
         _keepOuts = new(() => new KeepOuts(figures, Dressed, Closed));
         _closed = new(() => ClosedPose.Of(figures));

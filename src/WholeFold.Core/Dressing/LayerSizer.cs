@@ -182,7 +182,7 @@ internal sealed class LayerSizer(Figures figures, Roles roles, IReadOnlyList<Siz
         var border = new Length(alike.Max(Left).Units / 2);
         var marks = _design.Prefer.AvoidFineMarks && !_tools.Exact ? _tools.PlainMarks : _tools.CutMarks;
         var down = bordered <= Length.Zero ? Length.Zero : marks.Select(bordered.Down).Max();
-        var near = marks.Select(own.Nearest).MinBy(m => (m - own).Abs());
+        var near = ToolSet.Nearest(marks, own);
         var keeps = border == Length.Zero ? near <= bordered && near >= down : (near - bordered).Abs() <= border && near > Length.Zero;
         var cut = keeps ? near : down;
         var why = keeps ? Words.Of($"The mark nearest to the paper's own size, {own}; the border is what that leaves")

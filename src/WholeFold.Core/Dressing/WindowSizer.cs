@@ -65,19 +65,16 @@ internal static class WindowSizer
     {
         var window = same.Window;
         var margin = Dressed.WindowMargin.For(figures.Tools.System);
-        (Length, Length) wished = (same.Width.Value, same.Height.Value);
-        var (width, height) = same.Die is null || same.Shift is not null
-            ? (figures.Tools.CutNearest(wished.Item1), figures.Tools.CutNearest(wished.Item2)) : wished;
-        if (same.Die is { } die && same.Shift is not null)
-        {
-            (width, height) = wished.Item1 > die.Width ? (width, wished.Item2) : (wished.Item1, height);
-        }
+        var wished = (Width: same.Width.Value, Height: same.Height.Value);
 
+        // A die cuts its own size; passed twice it cuts whatever length is set, in that direction.
+        Length Cut(Length wish, Length? die) => die is { } own && wish <= own ? wish : figures.Tools.CutNearest(wish);
+        var (width, height) = (Cut(wished.Width, same.Die?.Width), Cut(wished.Height, same.Die?.Height));
         return new SizedWindow(
             window, [.. faces.Select(f => Lay(f, window, width, height, margin, before, same.Found != WindowFound.AsChosen))], same.Die,
-            Side(figures, window, same.Die, width, isWidth: true, wished.Item1, same.Found),
-                Side(figures, window, same.Die, height, isWidth: false, wished.Item2, same.Found),
-            same.Wished, same.Die is null ? same.Shift : ShiftOf(window, same.Die, width, height), same.Found, same.Home);
+            Side(figures, window, same.Die, width, isWidth: true, wished.Width, same.Found),
+            Side(figures, window, same.Die, height, isWidth: false, wished.Height, same.Found),
+            same.Wished, same.Die is { } die ? ShiftOf(window, die, width, height) : null, same.Found, same.Home);
     }
 
     /// <summary>Round another window: by the next larger die of what that one is cut with now; by knife it leaves the same ring as at home.</summary>

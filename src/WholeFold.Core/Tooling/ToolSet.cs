@@ -103,14 +103,17 @@ public sealed record ToolSet
     /// <summary>The nearest cut mark that is not below.</summary>
     public Length CutUp(Length at) => CutMarks.Select(at.Up).Min();
 
-    /// <summary>The nearest cut mark, the lower of two that are as near.</summary>
-    public Length CutNearest(Length at) => new[] { CutDown(at), CutUp(at) }.MinBy(m => (m - at).Abs());
+    /// <summary>The nearest cut mark.</summary>
+    public Length CutNearest(Length at) => Nearest(CutMarks, at);
 
     /// <summary>The nearest mark that a pencil finds on a ruler of its system: a place is ticked there.</summary>
     public Length Ticked(Length at) => at.Nearest(FinestRuler.For(System));
 
     /// <summary>The nearest mark that a score can be set to with a ruler.</summary>
-    public Length RulerNearest(Length at) => RulerMarks.Select(at.Nearest).MinBy(m => (m - at).Abs());
+    public Length RulerNearest(Length at) => Nearest(RulerMarks, at);
+
+    /// <summary>The nearest of marks of several systems.</summary>
+    internal static Length Nearest(IReadOnlyList<Length> marks, Length at) => marks.Select(at.Nearest).MinBy(m => (m - at).Abs());
 
     /// <summary>The groove nearest to a position; the upper one where two are as near, since one sets just inside it.</summary>
     public Length? NearestGroove(Length at)
