@@ -1,9 +1,10 @@
-import { Button, Loader } from "@mantine/core";
+import { Button } from "@mantine/core";
 import { useQueryErrorResetBoundary } from "@tanstack/react-query";
 import { Suspense } from "react";
 import { ErrorBoundary, type FallbackProps } from "react-error-boundary";
 import { Link, Outlet, useLocation } from "react-router";
 import { Wordmark } from "../components/Bar";
+import { Waiting } from "../components/Waiting";
 import { AllKeys } from "../keys/AllKeys";
 import { LeftBehind } from "./LeftBehind";
 import { Rail } from "./Rail";
@@ -18,7 +19,7 @@ export function Shell() {
       <div className={s.frame}>
         <Rail />
         <ErrorBoundary FallbackComponent={Broken} onReset={reset} resetKeys={[pathname]}>
-          <Suspense fallback={<Waiting />}>
+          <Suspense fallback={<Opening />}>
             <Outlet />
           </Suspense>
         </ErrorBoundary>
@@ -28,12 +29,12 @@ export function Shell() {
   );
 }
 
-export function Waiting() {
+export function Opening() {
   return (
     <main className={s.page}>
       <h1 className="unseen">Whole Fold</h1>
       <div className={s.middle}>
-        <Loader aria-label="Opening" />
+        <Waiting for="Opening" />
       </div>
     </main>
   );

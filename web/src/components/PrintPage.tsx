@@ -1,4 +1,4 @@
-import { Button, Loader } from "@mantine/core";
+import { Button } from "@mantine/core";
 import { useDocumentTitle } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
 import { type ReactNode, useMemo } from "react";
@@ -9,6 +9,7 @@ import shell from "../app/Shell.module.css";
 import { useKeys } from "../keys/useKeys";
 import { Bar, HelpButton, ThemeButton } from "./Bar";
 import { Trouble } from "./Trouble";
+import { Waiting } from "./Waiting";
 
 /** A design as it is stored, ready to be asked about. */
 export function useStoredDesk(id: string) {
@@ -53,7 +54,7 @@ export function PrintPage({
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must reach it */}
       <section className={shell.body} aria-label={heading} tabIndex={0}>
         {problem ? <Trouble problem={problem} /> : null}
-        {waiting !== null ? <Loader aria-label={waiting} /> : null}
+        {waiting !== null ? <Waiting for={waiting} /> : null}
         {children}
       </section>
     </main>

@@ -1,4 +1,4 @@
-import { Button, Loader } from "@mantine/core";
+import { Button } from "@mantine/core";
 import { useDocumentTitle } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
 import { lazy, Suspense, useCallback, useState } from "react";
@@ -12,6 +12,7 @@ import { Drawn } from "../../components/Drawn";
 import { Sentence, sentenceText } from "../../components/Fig";
 import { Later } from "../../components/Later";
 import { Trouble } from "../../components/Trouble";
+import { Waiting } from "../../components/Waiting";
 import { Table } from "../../drawing/Table";
 import { useKeys } from "../../keys/useKeys";
 import { Adjust } from "./Adjust";
@@ -102,9 +103,7 @@ export function BenchPage() {
     return (
       <main className={shell.page}>
         <Bar heading={<h1>{desk.problem ? "This design" : ""}</h1>} />
-        <div className={shell.middle}>
-          {desk.problem ? <Trouble problem={desk.problem} /> : <Loader aria-label="Laying it out" />}
-        </div>
+        <div className={shell.middle}>{desk.problem ? <Trouble problem={desk.problem} /> : <Waiting for="Laying it out" />}</div>
       </main>
     );
   }
@@ -211,7 +210,7 @@ export function BenchPage() {
         </>
       ) : (
         <div className={shell.middle}>
-          {desk.problem ? <Trouble problem={desk.problem} onClose={desk.clearProblem} /> : <Loader aria-label="Working it out" />}
+          {desk.problem ? <Trouble problem={desk.problem} onClose={desk.clearProblem} /> : <Waiting for="Working it out" />}
         </div>
       )}
       {desk.clash ? (

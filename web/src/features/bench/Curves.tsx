@@ -1,4 +1,3 @@
-import { Loader } from "@mantine/core";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import type { Desk, Schemas } from "../../api/client";
@@ -7,6 +6,7 @@ import { Fig, figureText, Sentence, sentenceText } from "../../components/Fig";
 import type { Opener } from "../../components/Later";
 import { Pop } from "../../components/Pop";
 import { Trouble } from "../../components/Trouble";
+import { Waiting } from "../../components/Waiting";
 import s from "./Curves.module.css";
 
 type Curve = Schemas["CurveView"];
@@ -29,7 +29,7 @@ function CurveList({ desk, unit, onPick }: Traded) {
   return (
     <>
       {curves.error ? <Trouble problem={curves.error} /> : null}
-      {curves.isLoading ? <Loader aria-label="Trying every value" /> : null}
+      {curves.isLoading ? <Waiting for="Trying every value" /> : null}
       {curves.data?.length === 0 ? <p>Nothing is traded off here: every value that can be set is as good in one way.</p> : null}
       {curves.data?.map((curve) => (
         <CurveDrawing key={curve.parameter + curve.oneName} curve={curve} unit={unit} onPick={(point) => onPick(curve, point)} />

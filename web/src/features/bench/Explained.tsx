@@ -1,10 +1,10 @@
-import { Loader } from "@mantine/core";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef } from "react";
 import type { Desk, Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
 import { Fig, Sentence, sentenceText } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
+import { Waiting } from "../../components/Waiting";
 import s from "./Ledger.module.css";
 
 /** How one figure came about: as a colleague says it, its safe side, how else it could be set, and each step. */
@@ -36,7 +36,7 @@ export function Explained({
     return <Trouble problem={explained.error} />;
   }
   if (!found) {
-    return <Loader size="xs" aria-label={`Why ${said}`} className={s.reasons} />;
+    return <Waiting size="xs" for={`Why ${said}`} className={s.reasons} />;
   }
   return (
     <>

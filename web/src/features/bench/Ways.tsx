@@ -1,9 +1,10 @@
-import { Button, Loader, Popover } from "@mantine/core";
+import { Button, Popover } from "@mantine/core";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import type { Desk, Edit } from "../../api/client";
 import { queries } from "../../api/queries";
 import { Sentence, sentenceText } from "../../components/Fig";
+import { Waiting } from "../../components/Waiting";
 import s from "./Ways.module.css";
 
 /** Ways out that were tried, each one press; where there is none, what was tried. */
@@ -18,7 +19,7 @@ export function WayList({
 }) {
   const ways = useQuery(queries.ways(desk, check));
   if (ways.isLoading) {
-    return <Loader size="sm" aria-label="Trying what would mend it" />;
+    return <Waiting size="sm" for="Trying what would mend it" />;
   }
   if (ways.isError) {
     return <p role="alert">The ways out could not be looked for. Close this and open it again.</p>;

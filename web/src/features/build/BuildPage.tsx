@@ -1,4 +1,4 @@
-import { Button, Loader } from "@mantine/core";
+import { Button } from "@mantine/core";
 import { useDocumentTitle } from "@mantine/hooks";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
@@ -9,6 +9,7 @@ import shell from "../../app/Shell.module.css";
 import { Bar, HelpButton, IconButton, ThemeButton } from "../../components/Bar";
 import { Sentence } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
+import { Waiting } from "../../components/Waiting";
 import { Pose } from "../../drawing/Pose";
 import { useKeys } from "../../keys/useKeys";
 import { useDesk } from "../bench/desk/useDesk";
@@ -73,7 +74,7 @@ export function BuildPage() {
         </div>
       ) : null}
       {!view ? (
-        <div className={shell.middle}>{problem ? null : <Loader aria-label="Taking it apart" />}</div>
+        <div className={shell.middle}>{problem ? null : <Waiting for="Taking it apart" />}</div>
       ) : (
         <div className={s.page}>
           {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must reach it */}

@@ -1,4 +1,4 @@
-import { Button, Loader } from "@mantine/core";
+import { Button } from "@mantine/core";
 import { useDocumentTitle } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
 import { lazy, Suspense, useState } from "react";
@@ -7,6 +7,7 @@ import { queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
 import { Bar, HelpButton, ThemeButton } from "../../components/Bar";
 import { Trouble } from "../../components/Trouble";
+import { Waiting } from "../../components/Waiting";
 import { useKeys } from "../../keys/useKeys";
 import { Designs } from "./Designs";
 import s from "./Drawer.module.css";
@@ -38,7 +39,7 @@ export function DrawerPage() {
       </Bar>
       <div className={s.body}>
         {problem ? <Trouble problem={problem} /> : null}
-        {designs.isLoading ? <Loader aria-label="Opening the drawer" /> : null}
+        {designs.isLoading ? <Waiting for="Opening the drawer" /> : null}
         {designs.data?.length === 0 ? (
           <p>
             The drawer is empty. Pick a card from the <Link to="/shelf">shelf</Link>, or <Link to="/own">type your own</Link>.

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Navigate } from "react-router";
 import { queries } from "../../api/queries";
-import { Waiting } from "../../app/Shell";
+import { Opening } from "../../app/Shell";
 import shell from "../../app/Shell.module.css";
 import { Trouble } from "../../components/Trouble";
 
@@ -19,7 +19,7 @@ export function Start() {
     );
   }
   if (!designs.data) {
-    return <Waiting />;
+    return <Opening />;
   }
   const last = designs.data.find((d) => d.latest && !d.problem);
   return <Navigate to={last ? `/bench/${last.id}` : "/drawer"} replace />;

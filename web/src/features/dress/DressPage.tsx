@@ -1,4 +1,4 @@
-import { Loader, NativeSelect } from "@mantine/core";
+import { NativeSelect } from "@mantine/core";
 import { useDocumentTitle, useElementSize } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
 import { lazy, type PointerEvent, Suspense, useCallback, useEffect, useRef, useState } from "react";
@@ -12,6 +12,7 @@ import { Bar } from "../../components/Bar";
 import { Drawn } from "../../components/Drawn";
 import { Sentence, sentenceText } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
+import { Waiting } from "../../components/Waiting";
 import { Pose } from "../../drawing/Pose";
 import { useKeys } from "../../keys/useKeys";
 import type { Ask } from "../bench/desk/DraftQueue";
@@ -70,7 +71,7 @@ export function DressPage() {
         ) : (
           <Bar heading={<h1>{problem ? "This design" : ""}</h1>} />
         )}
-        <div className={shell.middle}>{problem ? <Trouble problem={problem} /> : <Loader aria-label="Laying it out" />}</div>
+        <div className={shell.middle}>{problem ? <Trouble problem={problem} /> : <Waiting for="Laying it out" />}</div>
       </main>
     );
   }

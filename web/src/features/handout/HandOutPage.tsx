@@ -1,4 +1,4 @@
-import { Button, Checkbox, Loader, NativeSelect, NumberInput, SegmentedControl } from "@mantine/core";
+import { Button, Checkbox, NativeSelect, NumberInput, SegmentedControl } from "@mantine/core";
 import { useDocumentTitle } from "@mantine/hooks";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
@@ -9,6 +9,7 @@ import { Bar, HelpButton, ThemeButton } from "../../components/Bar";
 import { GuestChoice } from "../../components/GuestChoice";
 import { keepFile } from "../../components/keepFile";
 import { Trouble } from "../../components/Trouble";
+import { Waiting } from "../../components/Waiting";
 import { useKeys } from "../../keys/useKeys";
 import { useDraft } from "../bench/desk/useDesk";
 import { take } from "../bench/edits";
@@ -96,7 +97,7 @@ export function HandOutPage() {
         {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must reach it */}
         <section className={s.seen} aria-label="As it will print" tabIndex={0} data-part="preview">
           {problem ? <Trouble problem={problem} /> : null}
-          {seen.isFetching || sheet.isFetching ? <Loader aria-label="Drawing it" size="sm" className={s.loader} /> : null}
+          {seen.isFetching || sheet.isFetching ? <Waiting for="Drawing it" size="sm" className={s.loader} /> : null}
           {kind === "figures" ? sheet.data ? <Sheet sheet={sheet.data} /> : null : seen.data ? <Seen view={seen.data} /> : null}
         </section>
         <aside className={s.how} aria-label="How it is handed out">

@@ -1,4 +1,4 @@
-import { Button, FileButton, Loader, NativeSelect, Textarea } from "@mantine/core";
+import { Button, FileButton, NativeSelect, Textarea } from "@mantine/core";
 import { useDebouncedValue, useDocumentTitle, useLocalStorage } from "@mantine/hooks";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { answer, api, type Schemas } from "../../api/client";
@@ -7,6 +7,7 @@ import shell from "../../app/Shell.module.css";
 import { Bar, HelpButton, ThemeButton } from "../../components/Bar";
 import { Fig, Sentence, sentenceText } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
+import { Waiting } from "../../components/Waiting";
 import { useBegin } from "../drawer/useBegin";
 import s from "./Own.module.css";
 
@@ -127,7 +128,7 @@ export function OwnPage() {
         <aside className={s.said} aria-label="What it is">
           <p className={s.says} aria-live="polite" data-part="own-says">
             {view ? <Sentence parts={view.says} /> : null}{" "}
-            {own.isFetching && text !== "" ? <Loader size="xs" aria-label="Reading it" /> : null}
+            {own.isFetching && text !== "" ? <Waiting size="xs" for="Reading it" /> : null}
           </p>
           {view?.design ? (
             <Button onClick={take} loading={begin.isPending} aria-keyshortcuts="Control+Enter">

@@ -1,4 +1,4 @@
-import { Button, Checkbox, Loader, NativeSelect, TextInput } from "@mantine/core";
+import { Button, Checkbox, NativeSelect, TextInput } from "@mantine/core";
 import { useDocumentTitle, useReducedMotion } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
@@ -8,6 +8,7 @@ import shell from "../../app/Shell.module.css";
 import { Bar, HelpButton, ThemeButton } from "../../components/Bar";
 import { Sentence, sentenceText } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
+import { Waiting } from "../../components/Waiting";
 import { frameAt, Pose } from "../../drawing/Pose";
 import { useKeys } from "../../keys/useKeys";
 import { useBegin } from "../drawer/useBegin";
@@ -76,7 +77,7 @@ export function ShelfPage() {
       <section className={s.body} aria-label="Constructions" tabIndex={0}>
         {shelf.error ? <Trouble problem={shelf.error} /> : null}
         {begin.error ? <Trouble problem={begin.error} /> : null}
-        {shelf.isLoading ? <Loader aria-label="Taking the constructions off the shelf" /> : null}
+        {shelf.isLoading ? <Waiting for="Taking the constructions off the shelf" /> : null}
         {shelf.data && found.length === 0 ? (
           <p>
             Nothing on the shelf does all that. Take one wish back, or press <kbd>Esc</kbd> for everything.

@@ -1,4 +1,4 @@
-import { Button, Loader, NativeSelect, NumberInput } from "@mantine/core";
+import { Button, NativeSelect, NumberInput } from "@mantine/core";
 import { useDocumentTitle, useFullscreenDocument, useMediaQuery } from "@mantine/hooks";
 import { useQuery } from "@tanstack/react-query";
 import { lazy, Suspense, useEffect, useRef, useState } from "react";
@@ -10,6 +10,7 @@ import { Bar, HelpButton, IconButton, ThemeButton } from "../../components/Bar";
 import { Sentence } from "../../components/Fig";
 import { GuestChoice } from "../../components/GuestChoice";
 import { Trouble } from "../../components/Trouble";
+import { Waiting } from "../../components/Waiting";
 import { useKeys } from "../../keys/useKeys";
 import { useDesk } from "../bench/desk/useDesk";
 import { showIn, take } from "../bench/edits";
@@ -39,9 +40,7 @@ export function ShowPage() {
     return (
       <main className={shell.page}>
         <Bar heading={<h1>Show</h1>} />
-        <div className={shell.middle}>
-          {problem ? <Trouble problem={problem} /> : <Loader aria-label="Laying out the steps" />}
-        </div>
+        <div className={shell.middle}>{problem ? <Trouble problem={problem} /> : <Waiting for="Laying out the steps" />}</div>
       </main>
     );
   }
