@@ -198,7 +198,9 @@ public sealed class Card : ICard
         {
             foreach (var side in layer.Sides)
             {
-                sides[side.Id] = layer.Safe;
+                // What lies on a mat would be left with too little round it.
+                var bears = Layers.Any(l => l.Level == layer.Level + 1 && l.On.Any(o => layer.On.Any(u => u.On == o.On)));
+                sides[side.Id] = bears ? layer.SafeFor(side) with { Most = SafeSide.Unseen } : layer.SafeFor(side);
             }
         }
 

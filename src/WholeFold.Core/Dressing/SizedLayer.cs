@@ -50,6 +50,14 @@ public sealed record SizedLayer(string Id, Role Role, IReadOnlyList<LaidLayer> O
     /// <summary>How a layer that is no rectangle is cut; null of one that is.</summary>
     public Words? HowToCut => IsRectangle ? null : Words.Of($"cut {Width.Value} × {Height.Value}, then along the line of its panel, {On[0].Outline.Count} corners drawn on from the panel itself");
 
-    /// <summary>A layer may always be scant.</summary>
-    public SafeSide Safe => new(SafeDirection.Scant, Words.Of($"scant only shows more of the border"), Quantity > 1 ? [$"all {Quantity}"] : []);
+    /// <summary>A layer may always be scant: until its border is twice what it should be nobody would call it wrong.</summary>
+    public SafeSide SafeFor(Measured side)
+    {
+        var (laid, isWidth) = (On[0], side == Width);
+        var border = isWidth ? laid.Region.Box.Width - laid.Box.Width : laid.Region.Box.Height - laid.Box.Height;
+        return new SafeSide(SafeDirection.Scant, Words.Of($"scant only shows more of the border"), Quantity > 1 ? [$"all {Quantity}"] : [])
+        {
+            Most = Length.Max(SafeSide.Unseen, border),
+        };
+    }
 }

@@ -24,7 +24,14 @@ public enum SafeDirection
 }
 
 /// <summary>The safe side of one figure, with the reason, and what must be cut or scored together with it.</summary>
-public sealed record SafeSide(SafeDirection Direction, Words Why, IReadOnlyList<string> Twins);
+public sealed record SafeSide(SafeDirection Direction, Words Why, IReadOnlyList<string> Twins)
+{
+    /// <summary>More than this no eye and no crease lets pass, unless what the part does says otherwise.</summary>
+    public static readonly Length Unseen = Length.Mm(3);
+
+    /// <summary>How far it may miss on its safe side and the card still be as it should.</summary>
+    public Length Most { get; init; } = Unseen;
+}
 
 /// <summary>
 /// Works out the safe side of every figure by folding the card again with that figure a mark short and a mark over: what
@@ -55,7 +62,9 @@ public static class SafeSides
                 var expression = isCut ? piece.Piece.Along : piece.Piece.Position(edge);
                 var twins = TwinsOf(sized, id, isCut, expression, piece);
                 var function = isCut && piece.Panels[^1].Panel.IsTab && piece.Piece.Functions.Along == PartFunction.None ? PartFunction.IsHidden : piece.Piece.Functions.Along;
-                sides[id] = (isCut || function == PartFunction.Meets ? ByFunction(function, twins) : null) ?? Judge(sized, closed, piece, by => piece.Moved(index, by), mark, twins);
+                var side = (isCut || function == PartFunction.Meets ? ByFunction(function, twins) : null)
+                    ?? Judge(sized, closed, piece, by => piece.Moved(index, by), mark, twins);
+                sides[id] = isCut && function == PartFunction.IsHidden ? side with { Most = HiddenEnd(sized, piece) } : side;
             }
 
             for (var line = 0; line < piece.Lines.Count; line++)
@@ -92,6 +101,14 @@ public static class SafeSides
         }
 
         return new SafeSide(edge == opening.Left || edge == opening.Foot ? SafeDirection.Full : SafeDirection.Scant, Words.Of($"it can be cut larger, never smaller again"), twins);
+    }
+
+    /// <summary>A tab may be as short as it still holds; another end that nobody sees a quarter of an inch, which its neighbour covers.</summary>
+    private static Length HiddenEnd(Figures sized, SizedPiece piece)
+    {
+        var (end, quarter) = (piece.Panels[^1], Length.In(1, 4));
+        var left = end.Extent - Length.Max(sized.ValueOf(end.Panel.Min.Value), quarter);
+        return Length.Max(Length.In(1, 16), end.Panel.IsTab ? left : Length.Min(quarter, left));
     }
 
     /// <summary>What a part does says more than how it lies: null where it does nothing of its own.</summary>

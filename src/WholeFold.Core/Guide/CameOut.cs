@@ -43,9 +43,6 @@ public static class CameOut
     /// <summary>How a figure may hang on a parameter or on the finished size.</summary>
     private static readonly Rational[] Shares = [new(1, 1), new(-1, 1), new(2, 1), new(-2, 1), new(1, 2), new(-1, 2), new(3, 1), new(-3, 1), new(4, 1), new(-4, 1)];
 
-    /// <summary>More than this no eye and no crease lets pass.</summary>
-    private static readonly Length Unseen = Length.Mm(3);
-
     /// <param name="design">As it is written.</param>
     /// <param name="figure">The id of the figure.</param>
     /// <param name="done">The ids of figures that are cut or scored by now, with this one or without.</param>
@@ -75,10 +72,10 @@ public static class CameOut
         }
 
         // What may be scant, or full, and is hidden, is left.
-        if (off.Abs() <= Unseen && card.SafeSides.TryGetValue(planned.Id, out var side) && side.Direction is var way
+        if (card.SafeSides.TryGetValue(planned.Id, out var side) && off.Abs() <= side.Most && side.Direction is var way
             && (way == SafeDirection.Either || way == (off < Length.Zero ? SafeDirection.Scant : SafeDirection.Full)))
         {
-            return new Outcome(Rescue.Leave, Words.Of($"Leave it: {off.Abs()} {(off < Length.Zero ? "short" : "over")} does no harm here, {side.Why}."), [], [], []);
+            return new Outcome(Rescue.Leave, Words.Of($"Leave it: {off.Abs()} {(off < Length.Zero ? "short" : "over")} does no harm here, {side.Why}.{(card.Layers.Any(l => l.Quantity > 1 && l.Sides.Any(s => s.Id == planned.Id)) ? " Cut the others to match." : "")}"), [], [], []);
         }
 
         var kept = done.Where(id => id != figure).ToHashSet();

@@ -1,4 +1,5 @@
 using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Library;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Guide;
@@ -62,6 +63,41 @@ public class CameOutTests
         Assert.Equal(Rescue.Leave, left.Rescue);
         Assert.Contains("scant only shows more of the border", left.Say.Write(DisplayUnit.Inch), StringComparison.Ordinal);
         Assert.NotEqual(Rescue.Leave, Of(spec, "layers.inside.width", "4").Rescue);
+    }
+
+    [Fact]
+    public void A_paper_cut_short_is_left_until_its_border_is_twice_what_it_was_and_its_like_is_cut_to_match()
+    {
+        var spec = Spec("gatefold", "5x7") with { Reveal = "1/4" };
+        var doors = Size(spec).Layers.First(l => l.Quantity > 1);
+        var left = Of(spec, doors.Width.Id.ToString(), LengthWriter.Exact(doors.Width.Value - In("3/8")));
+        Assert.Equal(Rescue.Leave, left.Rescue);
+        Assert.Contains("Cut the others to match.", left.Say.Write(DisplayUnit.Inch), StringComparison.Ordinal);
+        Assert.NotEqual(Rescue.Leave, Of(spec, doors.Width.Id.ToString(), LengthWriter.Exact(doors.Width.Value - In("5/8"))).Rescue);
+    }
+
+    /// <summary>A tab still holds at a quarter of an inch, whatever it was meant to be.</summary>
+    [Fact]
+    public void A_tab_at_the_end_of_a_piece_takes_what_was_cut_short_until_it_would_no_longer_hold()
+    {
+        var tried = 0;
+        foreach (var family in ConstructionLibrary.All)
+        {
+            var spec = new DesignSpec { Construction = family.Id, Format = "6x6" };
+            foreach (var piece in (Try(spec)?.Pieces ?? []).Where(p => p.Panels[^1].Panel.IsTab))
+            {
+                var spare = piece.Panels[^1].Extent - In("1/4");
+                if (spare > In("1/8") && piece.Piece.Functions.Along == PartFunction.None)
+                {
+                    var id = piece.Along.Id.ToString();
+                    Assert.Equal(Rescue.Leave, CameOut.Of(spec, Reader, id, piece.Along.Value - spare, Nothing).Rescue);
+                    Assert.NotEqual(Rescue.Leave, CameOut.Of(spec, Reader, id, piece.Along.Value - spare - In("1/16"), Nothing).Rescue);
+                    tried++;
+                }
+            }
+        }
+
+        Assert.True(tried >= 3, $"{tried}");
     }
 
     /// <summary>Whatever is offered does what it says: the figure is what it has become, and nothing that is done has moved.</summary>
