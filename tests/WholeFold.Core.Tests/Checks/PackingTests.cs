@@ -36,6 +36,56 @@ public class PackingTests
         Assert.Contains(meant.Packing.Said.Write(DisplayUnit.Inch), note.Text.Write(DisplayUnit.Inch), StringComparison.Ordinal);
     }
 
+    /// <summary>A thread drawn tight round every section, wound here point by point: it goes round what stands over as well, and is
+    /// as long as the card is wide with that, and the need.</summary>
+    [Theory]
+    [InlineData("1/2 in", "-1/8in", "3mm")]
+    [InlineData("1 in", "-1/4in", "5mm")]
+    [InlineData("2 in", "-1in", "2mm")]
+    [InlineData("1 in", "-3mm", null)]
+    public void The_need_is_that_of_a_thread_round_all_of_it(string size, string place, string? height)
+    {
+        var card = With(size, place, overEdge: true, height: height);
+        var spreads = card.Thickness.Spreads;
+        Assert.Equal(card.Packed.Right.Units, spreads.Max(s => s.Right), 1.0);
+        var most = 0d;
+        foreach (var y in spreads.SelectMany(s => new[] { s.LowLeft + 1, s.HighLeft - 1 }).Distinct())
+        {
+            var points = spreads.Where(s => s.LowLeft <= y && y <= s.HighLeft).SelectMany(s => new[]
+            {
+                (X: s.Left, Y: 0d), (X: s.Right, Y: 0d), (X: s.Left, Y: (double)s.Thick.Units), (X: s.Right, Y: (double)s.Thick.Units),
+            }).ToList();
+            most = Math.Max(most, (Thread(points) / 2) - card.Packing.Width.Units);
+        }
+
+        Assert.InRange(card.Packing.Need.Across.Units, most - 2, most + 2);
+    }
+
+    /// <summary>From each point to the one that has all others on its left.</summary>
+    private static double Thread(List<(double X, double Y)> points)
+    {
+        var (start, round) = (points.Min(), 0d);
+        var at = start;
+        do
+        {
+            var next = points[0] == at ? points[1] : points[0];
+            foreach (var p in points)
+            {
+                var turn = ((next.X - at.X) * (p.Y - at.Y)) - ((next.Y - at.Y) * (p.X - at.X));
+                var further = Far(at, p) > Far(at, next);
+                next = p != at && (turn < 0 || (turn == 0 && further)) ? p : next;
+            }
+
+            round += Far(at, next);
+            at = next;
+        }
+        while (at != start);
+        return round;
+    }
+
+    private static double Far((double X, double Y) a, (double X, double Y) b) =>
+        Math.Sqrt(((a.X - b.X) * (a.X - b.X)) + ((a.Y - b.Y) * (a.Y - b.Y)));
+
     /// <summary>The one to make has room for what stands out too.</summary>
     [Fact]
     public void The_envelope_to_make_goes_round_all_of_it()

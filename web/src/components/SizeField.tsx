@@ -1,26 +1,34 @@
 import { TextInput, type TextInputProps } from "@mantine/core";
 import { useId, useState } from "react";
 
-/** A finished size: by a format's name however it is typed, or as two figures. The formats are listed; anything else can be typed. */
+/**
+ * A finished size: by a format's name however it is typed, or as two figures. The formats are listed; anything else can be typed.
+ * What was typed stands until another size is `at` hand: one that was refused can be mended.
+ */
 export function SizeField({
   formats,
+  at,
+  shows = "",
   onTaken,
   ...input
 }: {
   formats: { name: string; detail?: string }[];
+  at: string;
+  shows?: string;
   onTaken: (size: string) => void;
 } & Omit<TextInputProps, "value" | "onChange" | "list">) {
-  const [text, setText] = useState("");
+  const [typed, setTyped] = useState({ text: shows, at });
+  const text = typed.at === at ? typed.text : shows;
   const list = useId();
   const take = (size: string) => {
+    setTyped({ text: size, at });
     onTaken(size.trim());
-    setText("");
   };
   return (
     <form
       onSubmit={(event) => {
         event.preventDefault();
-        if (text.trim()) {
+        if (text.trim() || shows) {
           take(text);
         }
       }}
@@ -31,13 +39,13 @@ export function SizeField({
         list={list}
         autoComplete="off"
         onChange={(e) => {
-          const typed = e.currentTarget.value;
+          const now = e.currentTarget.value;
           // One chosen from the list comes whole; what is typed key by key waits for Enter.
           const chosen = (e.nativeEvent as InputEvent).inputType === "insertReplacementText" || !("inputType" in e.nativeEvent);
-          if (chosen && formats.some((f) => f.name === typed)) {
-            take(typed);
+          if (chosen && formats.some((f) => f.name === now)) {
+            take(now);
           } else {
-            setText(typed);
+            setTyped({ text: now, at });
           }
         }}
       />

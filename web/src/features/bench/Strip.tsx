@@ -42,6 +42,7 @@ export function Strip({
           placeholder="A2, 5 x 7, 150 mm square"
           size="xs"
           formats={formats.map((f) => ({ name: f.name, detail: sentenceText(f.size) }))}
+          at={target ?? ""}
           onTaken={onTyped}
           ref={first ? focus : undefined}
         />

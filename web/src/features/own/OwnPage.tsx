@@ -6,6 +6,7 @@ import { queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
 import { Bar, HelpButton, ThemeButton } from "../../components/Bar";
 import { Fig, Sentence, sentenceText } from "../../components/Fig";
+import { SizeField } from "../../components/SizeField";
 import { Trouble } from "../../components/Trouble";
 import { Waiting } from "../../components/Waiting";
 import { useBegin } from "../drawer/useBegin";
@@ -80,11 +81,13 @@ export function OwnPage() {
               value={units}
               onChange={(e) => setUnits(e.currentTarget.value)}
             />
-            <NativeSelect
+            <SizeField
               label="See it in"
-              data={[{ value: "", label: "as it is" }, ...formats.map((f) => ({ value: f.id, label: f.name }))]}
-              value={format}
-              onChange={(e) => setFormat(e.currentTarget.value)}
+              placeholder="as it is"
+              formats={formats}
+              at={format}
+              shows={format}
+              onTaken={setFormat}
             />
           </div>
           <FileButton onChange={(file) => file && drawing.mutate(file)} accept=".fold,.svg,.dxf">
