@@ -196,10 +196,10 @@ public sealed class Card : ICard
         var sides = new Dictionary<FigureRef, SafeSide>(Folding.SafeSides.Of(Figures, Closed));
         foreach (var layer in Layers)
         {
+            // What lies on a mat would be left with too little round it.
+            var bears = Layers.Any(l => l.Level == layer.Level + 1 && l.On.Any(o => layer.On.Any(u => u.On.Id == o.On.Id)));
             foreach (var side in layer.Sides)
             {
-                // What lies on a mat would be left with too little round it.
-                var bears = Layers.Any(l => l.Level == layer.Level + 1 && l.On.Any(o => layer.On.Any(u => u.On == o.On)));
                 sides[side.Id] = bears ? layer.SafeFor(side) with { Most = SafeSide.Unseen } : layer.SafeFor(side);
             }
         }

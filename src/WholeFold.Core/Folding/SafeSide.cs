@@ -106,10 +106,13 @@ public static class SafeSides
     /// <summary>A tab may be as short as it still holds; another end that nobody sees a quarter of an inch, which its neighbour covers.</summary>
     private static Length HiddenEnd(Figures sized, SizedPiece piece)
     {
-        var (end, quarter) = (piece.Panels[^1], Length.In(1, 4));
+        var (end, quarter) = (piece.Panels[^1], Holds.For(sized.Tools.System));
         var left = end.Extent - Length.Max(sized.ValueOf(end.Panel.Min.Value), quarter);
-        return Length.Max(Length.In(1, 16), end.Panel.IsTab ? left : Length.Min(quarter, left));
+        return Length.Max(AMark.For(sized.Tools.System), end.Panel.IsTab ? left : Length.Min(quarter, left));
     }
+
+    /// <summary>What of a tab holds at the least, and a mark: that much a bond may always be short.</summary>
+    private static readonly Pair Holds = Pair.Of(1, 4, 6m), AMark = Pair.Of(1, 16, 1.5m);
 
     /// <summary>What a part does says more than how it lies: null where it does nothing of its own.</summary>
     private static SafeSide? ByFunction(PartFunction function, IReadOnlyList<string> twins) => function switch

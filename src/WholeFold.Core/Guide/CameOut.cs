@@ -6,6 +6,7 @@ using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
 
 namespace WholeFold.Core.Guide;
 
@@ -75,7 +76,11 @@ public static class CameOut
         if (card.SafeSides.TryGetValue(planned.Id, out var side) && off.Abs() <= side.Most && side.Direction is var way
             && (way == SafeDirection.Either || way == (off < Length.Zero ? SafeDirection.Scant : SafeDirection.Full)))
         {
-            return new Outcome(Rescue.Leave, Words.Of($"Leave it: {off.Abs()} {(off < Length.Zero ? "short" : "over")} does no harm here, {side.Why}.{(card.Layers.Any(l => l.Quantity > 1 && l.Sides.Any(s => s.Id == planned.Id)) ? " Cut the others to match." : "")}"), [], [], []);
+            // What is counted from the end that is short finds it nearer.
+            var fromThere = off < Length.Zero && card.Pieces.Any(p => p.Along.Id == planned.Id
+                && p.Scores.Any(s => s.Figure.Setting.Lay is Lay.TurnedRound or Lay.TurnedOver && !done.Contains(s.Figure.Id.ToString())));
+            var nearer = fromThere ? Words.Of($" Scores that are set from that end are {off.Abs()} nearer to it: set them {off.Abs()} less.") : Words.Of($"");
+            return new Outcome(Rescue.Leave, Words.Of($"Leave it: {off.Abs()} {(off < Length.Zero ? "short" : "over")} does no harm here, {side.Why}.{(card.Layers.Any(l => l.Quantity > 1 && l.Sides.Any(s => s.Id == planned.Id)) ? " Cut the others to match." : "")}{nearer}"), [], [], []);
         }
 
         var kept = done.Where(id => id != figure).ToHashSet();

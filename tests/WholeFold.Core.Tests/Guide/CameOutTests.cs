@@ -76,6 +76,40 @@ public class CameOutTests
         Assert.NotEqual(Rescue.Leave, Of(spec, doors.Width.Id.ToString(), LengthWriter.Exact(doors.Width.Value - In("5/8"))).Rescue);
     }
 
+    [Fact]
+    public void A_mat_cut_short_would_leave_its_paper_too_little_so_it_is_not_left_and_the_paper_is()
+    {
+        var spec = Spec("plain-fold", "5x7") with { Reveal = "1/4" };
+        var front = Size(spec).Layers.Where(l => l.Role.Id == "front").OrderBy(l => l.Level).ToList();
+        Rescue Short(Length planned, string figure) => Of(spec, figure, LengthWriter.Exact(planned - In("3/8"))).Rescue;
+        Assert.Equal([1, 2], front.Select(l => l.Level));
+        Assert.NotEqual(Rescue.Leave, Short(front[0].Width.Value, front[0].Width.Id.ToString()));
+        Assert.Equal(Rescue.Leave, Short(front[1].Width.Value, front[1].Width.Id.ToString()));
+    }
+
+    /// <summary>A score that is counted from the short end would land beside its place.</summary>
+    [Fact]
+    public void Left_short_at_its_end_it_says_what_becomes_of_scores_that_are_counted_from_there()
+    {
+        var (from, other) = (0, 0);
+        foreach (var family in ConstructionLibrary.All)
+        {
+            var spec = new DesignSpec { Construction = family.Id, Format = "5x7" };
+            foreach (var piece in Try(spec)?.Pieces ?? [])
+            {
+                var outcome = CameOut.Of(spec, Reader, piece.Along.Id.ToString(), piece.Along.Value - In("1/16"), Nothing);
+                if (outcome.Rescue == Rescue.Leave && outcome.Edits.Count == 0)
+                {
+                    var turned = piece.Scores.Any(s => s.Figure.Setting.At != s.Figure.Value);
+                    Assert.Equal(turned, outcome.Say.Write(DisplayUnit.Inch).Contains("set them 1/16 less", StringComparison.Ordinal));
+                    (from, other) = turned ? (from + 1, other) : (from, other + 1);
+                }
+            }
+        }
+
+        Assert.True(from > 0 && other > 0, $"{from} {other}");
+    }
+
     /// <summary>A tab still holds at a quarter of an inch, whatever it was meant to be.</summary>
     [Fact]
     public void A_tab_at_the_end_of_a_piece_takes_what_was_cut_short_until_it_would_no_longer_hold()

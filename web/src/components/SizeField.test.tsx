@@ -7,7 +7,14 @@ import { SizeField } from "./SizeField";
 function Held() {
   const [size, setSize] = useState("A2");
   // "five" is refused: the size at hand stays.
-  return <SizeField label="Size" formats={[{ name: "A2" }]} at={size} onTaken={(typed) => typed !== "five" && setSize(typed)} />;
+  return (
+    <>
+      <button type="button" onClick={() => setSize("A2")}>
+        back
+      </button>
+      <SizeField label="Size" formats={[{ name: "A2" }]} at={size} onTaken={(typed) => typed !== "five" && setSize(typed)} />
+    </>
+  );
 }
 
 it("keeps what was refused, to be mended, and is empty again once a size is taken", () => {
@@ -18,6 +25,10 @@ it("keeps what was refused, to be mended, and is empty again once a size is take
   expect(field.value).toBe("five");
   fireEvent.change(field, { target: { value: "5 x 7" } });
   fireEvent.submit(field);
+  expect(field.value).toBe("");
+
+  // Back at the size where something was typed, it is not there again.
+  fireEvent.click(screen.getByRole("button", { name: "back" }));
   expect(field.value).toBe("");
 });
 

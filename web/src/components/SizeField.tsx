@@ -18,6 +18,9 @@ export function SizeField({
   onTaken: (size: string) => void;
 } & Omit<TextInputProps, "value" | "onChange" | "list">) {
   const [typed, setTyped] = useState({ text: shows, at });
+  if (typed.at !== at) {
+    setTyped({ text: shows, at });
+  }
   const text = typed.at === at ? typed.text : shows;
   const list = useId();
   const take = (size: string) => {
