@@ -179,7 +179,7 @@ internal static class Supplies
             : new("packing", "", "envelope, to make", 1, packing.Make.Width, packing.Make.Height, "inside");
     }
 
-    /// <summary>Measures and supplies as a plain text, to be put under a post.</summary>
+    /// <summary>Measures, what one needs and the steps as a plain text: enough to make the card with.</summary>
     public static string Text(HandOut ask)
     {
         var card = ask.Card;
@@ -193,12 +193,12 @@ internal static class Supplies
         lines.AddRange(card.Layers.Select(l => Words.Of($"- {l.Role.Name}{(l.Level > 1 ? $", level {l.Level}" : "")}{(l.Quantity > 1 ? $" × {l.Quantity}" : "")}: {l.Width.Value} × {l.Height.Value:u}").Write(unit)));
         lines.AddRange(card.Dressed.Windows.Select(w => Words.Of($"- window {w.Window.Id} in {w.On[0].Face.Name}: {w.Width.Value} × {w.Height.Value:u}{(w.Die is { } die ? $", {die.Name}" : "")}").Write(unit)));
         lines.AddRange(card.Dressed.Elements.Where(e => e.On.Count > 0).Select(e => Words.Of($"- {e.Element.Name} on {e.On[0].Face.Name}: {e.Width.Value} × {e.Height.Value:u}").Write(unit)));
-        lines.AddRange(["", "Supplies"]);
+        lines.AddRange(["", "What you need"]);
         lines.AddRange(Of(card).Select(s => s.From).Where(f => f != OffTheRoll).Distinct().Select(f => $"- {f}"));
         lines.AddRange(SoftGoods.Of(card.Figures, card.Dressed).Select(s => Words.Of($"- {DressingWriter.Name(s.Good.Kind)}, {s.Length:u}").Write(unit)));
         lines.AddRange(new[] { card.Design.Adhesive.Name, card.Construction.Bonds.Any(b => !b.IsLoose) ? card.Design.Inventory.BondTape.Name : card.Design.Adhesive.Name }.Distinct().Select(a => $"- {a}"));
         lines.Add(Words.Of($"- {card.Packing.Said}").Write(unit));
-        lines.AddRange(["", $"Tools: {string.Join(", ", ask.Steps.Select(s => s.Tool).Where(t => t != "by hand" && t != "as it is there").Distinct())}."]);
+        lines.AddRange([$"- {string.Join(", ", ask.Steps.Select(s => s.Tool).Where(t => t != "by hand" && t != "as it is there").Distinct())}", .. Core.Guide.GuideText.Of(card, ask.Steps, unit)]);
         return string.Join('\n', lines) + "\n";
     }
 }

@@ -83,8 +83,8 @@ public sealed class FoldingTests(SharedStudio shared)
             p => Assert.True(p[0] >= view.Poses.Left && p[0] <= view.Poses.Left + view.Poses.Width && p[1] >= view.Poses.Top
             && p[1] <= view.Poses.Top + view.Poses.Height));
         var press = view.Steps.First(s => s.Lights.Count > 0);
-        Assert.Contains("It is right when", press.Say.Said(), StringComparison.Ordinal);
-        Assert.Contains("its crease", press.Say.Said(), StringComparison.Ordinal);
+        Assert.Contains("Check: ", press.Say.Said(), StringComparison.Ordinal);
+        Assert.Contains("its fold", press.Say.Said(), StringComparison.Ordinal);
         Assert.Contains(view.Steps, s => s.Cautions.Count > 0);
 
         // Seen from the other side it is another picture of the same card.

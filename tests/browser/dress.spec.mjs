@@ -19,16 +19,16 @@ test("dressing by keyboard and by hand: put on, nudged, dragged to another face,
   await star.focus();
   await page.keyboard.press("ArrowRight");
   await expect.poll(async () => (await dressing()).elements.find((e) => e.id === "star")?.place?.from?.length).toBe(1);
-  await expect(star).toHaveAttribute("aria-label", /1 9\/16 from the crease between front and back/);
+  await expect(star).toHaveAttribute("aria-label", /1 9\/16 from the score between front and back/);
 
   // Two quick presses are two marks: the second starts from where the first comes to, whether that was answered yet or not.
   await page.keyboard.press("ArrowRight");
   await page.keyboard.press("ArrowRight");
-  await expect(star).toHaveAttribute("aria-label", /1 11\/16 from the crease between front and back/);
+  await expect(star).toHaveAttribute("aria-label", /1 11\/16 from the score between front and back/);
 
   // Held down and let go of over the other panel it goes there, on marks of the trimmer.
   const from = await star.boundingBox();
-  const front = await table.getByRole("button", { name: /^front, inner face/ }).boundingBox();
+  const front = await table.getByRole("button", { name: /^front, inside/ }).boundingBox();
   await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
   await page.mouse.down();
   await page.mouse.move(front.x + front.width * 0.3, front.y + front.height * 0.3, { steps: 5 });

@@ -80,9 +80,23 @@ public sealed class Card : ICard
     {
         ArgumentNullException.ThrowIfNull(words);
         var parts = words.Parts((length, withUnit) => bought ? LengthWriter.Beside(length, unit, withUnit) : Read(length, unit, withUnit));
-        return parts is [{ Figure: { Aside: true } wide }, { Text: " × " } by, { Figure: { Aside: true } high }]
-            ? [new SentencePart("("), new SentencePart(Figure: wide with { Aside = null, Unit = null }), by,
-                new SentencePart(Figure: high with { Aside = null }), new SentencePart(")")] : parts;
+        var read = new List<SentencePart>();
+        for (var i = 0; i < parts.Count; i++)
+        {
+            if (i + 2 < parts.Count && parts[i].Figure is { Aside: true } wide && parts[i + 1].Text == " × "
+                && parts[i + 2].Figure is { Aside: true } high)
+            {
+                read.AddRange([new SentencePart("("), new SentencePart(Figure: wide with { Aside = null, Unit = null }), parts[i + 1],
+                    new SentencePart(Figure: high with { Aside = null }), new SentencePart(")")]);
+                i += 2;
+            }
+            else
+            {
+                read.Add(parts[i]);
+            }
+        }
+
+        return read;
     }
 
     /// <summary>A figure by its id; null where it has no such figure.</summary>

@@ -8,7 +8,7 @@ public static class Spoken
     {
         ArgumentException.ThrowIfNullOrEmpty(name);
         var low = $"{char.ToLowerInvariant(name[0])}{name[1..]}";
-        return char.IsAsciiDigit(low[^1]) ? low : $"the {low}";
+        return char.IsAsciiDigit(low[^1]) && !low.Contains(" of ", StringComparison.Ordinal) ? low : $"the {low}";
     }
 
     /// <summary>A panel of a piece: "the back of the base", or the piece alone where that is all there is to it.</summary>

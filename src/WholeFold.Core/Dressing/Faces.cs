@@ -21,8 +21,14 @@ public sealed record Seen(string Pose, Edge Head, bool FromBehind);
 /// <param name="Copies">Which of the pieces cut alike have it so; a face of all of them counts once.</param>
 /// <param name="Id">As it stands in files: <c>base.back.up</c>.</param>
 /// <param name="Free">What of it is neither cut away nor bonded on, part by part; holes are windows.</param>
-public sealed record SeenFace(string Id, string Name, string Piece, string Plate, Face Face, IReadOnlyList<PieceRef> Copies, IReadOnlyList<FreePart> Free, IReadOnlyList<Seen> Poses)
+public sealed record SeenFace(string Id, string Panel, string Piece, string Plate, Face Face, IReadOnlyList<PieceRef> Copies, IReadOnlyList<FreePart> Free, IReadOnlyList<Seen> Poses)
 {
+    /// <summary>Which side of its panel it is, where that has to be said: outside, inside or back.</summary>
+    public string? Side { get; init; }
+
+    /// <summary>What it is called where it stands alone: "left door, inside".</summary>
+    public string Name => Side is null ? Panel : $"{Panel}, {Side}";
+
     public Seen? In(string pose) => Poses.FirstOrDefault(p => p.Pose == pose);
 
     /// <summary>The pose in which it is read: the first of closed, shown, a further state and opening in which it is seen from the front;
@@ -69,12 +75,12 @@ public static class Faces
             foreach (var (copies, (parts, poses)) in here)
             {
                 var id = IdOf(here.Count == 1 ? piece.Piece.Id : copies[0].ToString(), plate.Id, side);
-                faces.Add(new SeenFace(id, Name(figures, piece, plate), piece.Piece.Id, plate.Id, side, copies, parts, poses));
+                faces.Add(new SeenFace(id, PanelName(figures, piece, plate), piece.Piece.Id, plate.Id, side, copies, parts, poses));
             }
         }
 
         // Of a plate that is seen from both sides the one that is not outermost alone is told by where one stands.
-        return [.. faces.Select(f => f with { Name = f.Name + Side(f, faces.FirstOrDefault(o => o.Piece == f.Piece && o.Plate == f.Plate && o.Face != f.Face)) })];
+        return [.. faces.Select(f => f with { Side = SideOf(f, faces.FirstOrDefault(o => o.Piece == f.Piece && o.Plate == f.Plate && o.Face != f.Face)) })];
 
         (IReadOnlyList<FreePart> Parts, IReadOnlyList<Seen> Poses) Pick((IReadOnlyList<PieceRef> Copies, IReadOnlyList<Polygon> Free) face, Face side, string plate)
         {
@@ -299,16 +305,18 @@ public static class Faces
     }
 
     /// <summary>What one calls it: by the construction's own name for its role, else by its plate and where one sees it.</summary>
-    private static string Name(Figures figures, SizedPiece piece, SizedPlate plate)
+    internal static string PanelName(Figures figures, SizedPiece piece, SizedPlate plate)
     {
         return figures.Pieces.Count(p => p.Plates.Any(q => q.Name == plate.Name)) > 1 
             ? Spoken.The(plate.Name, piece.Piece.Name).Replace("the ", "", StringComparison.Ordinal) : plate.Name;
     }
 
-    private static string Side(SeenFace face, SeenFace? other)
+    private static string? SideOf(SeenFace face, SeenFace? other)
     {
         static bool Closed(SeenFace? f) => f?.In("closed") is not null;
-        return Closed(face) && !Closed(other) ? ", outside" : other is null ? "" : face.Read.FromBehind != other.Read.FromBehind ? (face.Read.FromBehind ? ", behind" : "") : face.Face == Face.Up ? ", inner face" : ", outer face";
+        return Closed(face) && !Closed(other) ? "outside" : other is null ? null
+            : Closed(other) && !Closed(face) && face.Read.FromBehind == other.Read.FromBehind ? "inside"
+            : face.Read.FromBehind != other.Read.FromBehind ? (face.Read.FromBehind ? face.Panel.EndsWith("back", StringComparison.Ordinal) ? "outside" : "back" : null) : face.Face == Face.Up ? "inside" : "outside";
     }
 
     /// <summary>From where one looks at a card, and which way is up.</summary>

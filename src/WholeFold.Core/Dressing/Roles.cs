@@ -16,6 +16,9 @@ namespace WholeFold.Core.Dressing;
 public sealed record RoleFace(string Id, string Name, string Piece, string Plate, Face Face, IReadOnlyList<PieceRef> Copies, FreePart Whole, FreePart Open,
     FreePart Usual, Lazy<Edge> HeadFrom, IReadOnlyList<Seen> Seen)
 {
+    /// <summary>What it is called in a sentence, its article with it: "the inside of the left door".</summary>
+    public required string Said { get; init; }
+
     /// <summary>The side of the flat piece that is uppermost as one reads it.</summary>
     public Edge Head => HeadFrom.Value;
 
@@ -100,7 +103,7 @@ public sealed class Roles
             var whole = Less(piece, piece.Plate(face.Plate));
             roles.Add(new Role(face.Id, face.Name,
                 [new RoleFace(face.Id, face.Name, face.Piece, face.Plate, face.Face, face.Copies, whole, face.Main, face.Main, new(face.Read.Head),
-                face.Poses)], 0, null));
+                face.Poses) { Said = SaidOf(face) }], 0, null));
         }
 
         return new Roles(roles);
@@ -120,8 +123,14 @@ public sealed class Roles
         var poses = alike.FirstOrDefault()?.Poses ?? [];
         var head = new Lazy<Edge>(() => Faces.HeadOf(figures, new FaceRef(new PlateRef(piece.Piece.Copies[0], plate.Id), face)));
         return new RoleFace(Faces.IdOf(piece.Piece.Id, plate.Id, face), alike.FirstOrDefault()?.Name ?? own.Name, piece.Piece.Id, plate.Id, face,
-            piece.Piece.Copies, bonded ? all : named ?? all, bonded ? open : named ?? open, named ?? all, head, poses);
+            piece.Piece.Copies, bonded ? all : named ?? all, bonded ? open : named ?? open, named ?? all, head, poses)
+        {
+            Said = alike.FirstOrDefault() is { } shown ? SaidOf(shown)
+                : $"the {(face == Face.Up ? "inside" : "outside")} of {Spoken.The(Faces.PanelName(figures, piece, plate))}",
+        };
     }
+
+    private static string SaidOf(SeenFace face) => face.Side is { } side ? $"the {side} of {Spoken.The(face.Panel)}" : Spoken.The(face.Panel);
 
     private static bool Overlaps(FreePart part, Box box) => Length.Min(part.Box.Right, box.Right) > Length.Max(part.Box.Left, box.Left)
         && Length.Min(part.Box.Top, box.Top) > Length.Max(part.Box.Bottom, box.Bottom);

@@ -28,13 +28,29 @@ public static class DressedPlaces
         ArgumentNullException.ThrowIfNull(card);
         return
         [
-            .. card.Dressed.Windows.Select(w => Of(card.Figures, $"windows.{w.Window.Id}", w.Window.Called, w.Window.Place, w.On[0], "cut away with it")),
-            .. card.Dressed.Elements.Where(e => e.On.Count > 0).Select(e => Of(card.Figures, $"elements.{e.Element.Id}", Spoken.First(e.Element.Name), e.Element.Place, e.On[0], e.Element.IsInk ? "rubbed out" : $"covered by {e.Element.Name}")),
+            .. card.Dressed.Windows.Select(w => Of(card.Figures, $"windows.{w.Window.Id}", w.Window.Called, w.Window.Place, w.On[0],
+                Ground.Bare(card.Figures, w.On[0]), "cut away with it")),
+            .. card.Dressed.Elements.Where(e => e.On.Count > 0).Select(e => Of(card.Figures, $"elements.{e.Element.Id}", Spoken.First(e.Element.Name),
+                e.Element.Place, e.On[0], Ground.Of(card, e.On[0]), e.Element.IsInk ? "rubbed out" : $"covered by {e.Element.Name}")),
         ];
     }
 
-    private static Place Of(Figures figures, string id, string what, Placed place, OnFace on, string vanishes) =>
-        new(id, what, on.Face.Name, [.. Distances(place, on).Select(d => new FromEdge(Named(figures, on, d.Edge), figures.Tools.Ticked(d.Distance)))], place.Pose, "two light ticks", vanishes);
+    private static Place Of(Figures figures, string id, string what, Placed place, OnFace on, Ground ground, string vanishes) =>
+        new(id, what, ground.Said, [.. Distances(place, on, ground).Select(d =>
+            new FromEdge(ground.Edge(figures, d.Edge), figures.Tools.Ticked(d.Distance)))], place.Pose, "two light ticks", vanishes);
+
+    /// <summary>On what it is measured on: the edge that it was placed by where that can be seen by then, else the nearer that can.</summary>
+    private static IEnumerable<(ReadEdge Edge, Length Distance)> Distances(Placed place, OnFace on, Ground ground)
+    {
+        var (left, right, head, foot) = ground.Margins(on);
+        Length To(ReadEdge edge) => edge switch { ReadEdge.Left => left, ReadEdge.Right => right, ReadEdge.Head => head, _ => foot };
+        foreach (var (wished, _) in Distances(place, on))
+        {
+            var other = wished switch { ReadEdge.Left => ReadEdge.Right, ReadEdge.Right => ReadEdge.Left, ReadEdge.Head => ReadEdge.Foot, _ => ReadEdge.Head };
+            var edge = !ground.IsSeen(wished) && ground.IsSeen(other) ? other : wished;
+            yield return (edge, To(edge));
+        }
+    }
 
     /// <summary>The same place some marks further, as it is written down: its distances from the edges that it is told by, a mark more or less.</summary>
     public static PlaceSpec Nudged(Placed place, OnFace on, int across, int up, Length mark)
@@ -47,21 +63,11 @@ public static class DressedPlaces
         return new PlaceSpec(DressingWriter.Name(place.Anchor), [.. from.Select(f => new FromSpec(DressingWriter.Name(f.Edge), WrittenLength.Of(f.Distance)))], place.Pose);
     }
 
-    /// <summary>An edge as it is said: the crease that is there, or the edge as one reads the face.</summary>
+    /// <summary>An edge as it is said: the score that is there, or the edge as one reads the face.</summary>
     public static string Named(Figures figures, OnFace on, ReadEdge edge)
     {
         ArgumentNullException.ThrowIfNull(figures);
         ArgumentNullException.ThrowIfNull(on);
-        var reading = on.Reading;
-        var (from, to) = edge switch
-        {
-            ReadEdge.Left => (reading.Lay(Length.Zero, Length.Zero), reading.Lay(Length.Zero, reading.Height)),
-            ReadEdge.Right => (reading.Lay(reading.Width, Length.Zero), reading.Lay(reading.Width, reading.Height)),
-            ReadEdge.Foot => (reading.Lay(Length.Zero, Length.Zero), reading.Lay(reading.Width, Length.Zero)),
-            _ => (reading.Lay(Length.Zero, reading.Height), reading.Lay(reading.Width, reading.Height)),
-        };
-        var piece = figures.Pieces.First(p => p.Piece.Id == on.Face.Piece);
-        var score = piece.AllScores.FirstOrDefault(s => s.Axis == Axis.X ? from.X == to.X && from.X == s.Figure.Value : s.Axis == Axis.Y && from.Y == to.Y && from.Y == s.Figure.Value);
-        return score is not null ? $"the crease {score.Place}" : edge switch { ReadEdge.Left => "the left edge", ReadEdge.Right => "the right edge", ReadEdge.Head => "the head", _ => "the foot" };
+        return Ground.Edge(figures, on.Face, on.Reading, edge);
     }
 }

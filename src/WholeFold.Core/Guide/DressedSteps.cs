@@ -15,7 +15,10 @@ internal sealed class DressedSteps
     private static readonly Length SmallPart = Length.Mm(32);
 
     /// <summary>Ink dries in so many seconds.</summary>
-    private const int InkDries = 60;
+    private const int InkDriesIn = 60;
+
+    /// <summary>What is waited for after stamping: lying open, not under a weight.</summary>
+    internal const string InkDries = "the ink dries";
 
     private readonly Card _card;
     private readonly int _cards;
@@ -61,21 +64,22 @@ internal sealed class DressedSteps
         {
             var face = contour.On[0].Face;
             yield return new Step($"contour-{contour.Contour.Id}",
-                Words.Of($"Leave {contour.Contour.Height} more above the head of {face.Name} when it is cut; draw the {(contour.Contour.Shape == ContourShape.Drawn ? "line" : DressingWriter.Name(contour.Contour.Shape))} on from the template and cut along them."), [], machine ? "machine" : "scissors", null, face.Face == Face.Up ? "up" : "down", [], "flat", null, new Work(Act.Contour, _cards), machine ? [] : ["scissors"])
+                Words.Of($"Draw the {(contour.Contour.Shape == ContourShape.Drawn ? "line" : DressingWriter.Name(contour.Contour.Shape))} along the top of {face.Said} from the template, and cut along the line: at its highest it is {contour.Contour.Height:u} above the straight top."), [], machine ? "machine" : "scissors", null, face.Face == Face.Up ? "up" : "down", [], "flat", null, new Work(Act.Contour, _cards), machine ? [] : ["scissors"])
             {
-                Phase = Phase.Flat, Title = "cut the contour", Pieces = [face.Piece], Things = [$"contours.{contour.Contour.Id}"], Why = Words.Of($"It rises above the height that the card needs, so nothing is lost of that."),
+                Phase = Phase.Flat, Title = "cut the shaped top", Pieces = [face.Piece], Things = [$"contours.{contour.Contour.Id}"], Why = Words.Of($"The shape stands above the height that the card needs, so nothing of that is lost."),
             };
         }
 
         foreach (var element in ink)
         {
-            var (verb, tool) = element.Element.Made switch { Made.Stamped => ("Stamp", "stamp and ink"), Made.HeatEmbossed => ("Stamp, strew with powder and melt", "stamp, powder and heat tool"), _ => ("Print", "printer") };
+            var (verb, tool) = element.Element.Made switch { Made.Stamped => ("Stamp", "stamp and ink"), Made.HeatEmbossed => ("Heat-emboss", "stamp, powder and heat tool"), _ => ("Print", "printer") };
             var step = Put(element, verb, tool, Phase.Flat);
             yield return step with
             {
-                Holds = element.Element.Made == Made.Printed ? 0 : InkDries, HoldsFor = element.Element.Made == Made.Printed ? null : element.Element.Made == Made.HeatEmbossed ? "it cools" : "the ink dries",
+                Holds = element.Element.Made == Made.Printed ? 0 : InkDriesIn, HoldsFor = element.Element.Made == Made.Printed ? null
+                    : element.Element.Made == Made.HeatEmbossed ? "it cools" : InkDries,
                 Cautions = element.Element.Made == Made.HeatEmbossed ? ["heat", "powder"] : [],
-                Why = _card.Layers.Any(l => l.On.Any(o => o.On.Id == element.On[0].Face.Id)) ? Words.Of($"It goes on the paper before that goes on the card: a slip costs a paper and no card.") : Words.Of($"While it is flat the stamp meets it all over, and a slip costs a piece and no card."),
+                Why = _card.Layers.Any(l => l.On.Any(o => o.On.Id == element.On[0].Face.Id)) ? Words.Of($"Stamped before the paper goes on, a slip costs a paper and not a card.") : Words.Of($"While it is flat the stamp meets it all over."),
             };
         }
     }
@@ -84,16 +88,16 @@ internal sealed class DressedSteps
     {
         var place = _places[$"windows.{window.Window.Id}"];
         var machine = _card.Figures.Tools.Exact;
-        var levels = window.Window.Through is null ? "the card, and through what it wears there once that is on" : window.GoesThrough(0) ? "the card" : "the paper alone";
-        var twice = window.Shift is { } shift ? Words.Of($" Pass it twice, the second time {shift} further.") : Words.Of($"");
+        var levels = window.Window.Through is null ? ", and out of the paper there once it is on" : window.GoesThrough(0) ? "" : ", out of the paper alone";
+        var twice = window.Shift is { } shift ? Words.Of($" Run the die through twice, the second time {shift:u} further.") : Words.Of($"");
         var (tool, caution) = window.Die is { } die ? ($"die {die.Name}", "rollers") : machine ? ("machine", null) : ("knife and metal rule", "knife");
         return new Step(
-            $"window-{window.Window.Id}", Words.Of($"Cut the window in {window.On[0].Face.Name}, {window.Width.Value} × {window.Height.Value}, through {levels}: {place.Said}.{twice}"),
+            $"window-{window.Window.Id}", Words.Of($"Cut {Lower(window.Window.Called)}, {window.Width.Value} × {window.Height.Value:u}, out of {window.On[0].Face.Said}{levels}: {place.Said}.{twice}"),
             [.. window.Sides.Select(s => s.Id.ToString()), place.Id], tool, null, window.On[0].Face.Face == Face.Up ? "up" : "down", [], "flat", null,
                 new Work(Act.Open, _cards * window.Quantity), caution is null ? [] : [caution])
         {
             Phase = Phase.Flat, Title = "cut the window", Pieces = [window.On[0].Face.Piece], Things = [$"windows.{window.Window.Id}"], Gone = [place.Id], Why = window.Width.Said,
-            LookFor = Words.Of($"Keep what drops out, {window.Width.Value} × {window.Height.Value}: it may be used again."),
+            LookFor = Words.Of($"Keep what drops out, {window.Width.Value} × {window.Height.Value:u}: you can use it on the front."),
         };
     }
 
@@ -112,7 +116,7 @@ internal sealed class DressedSteps
         foreach (var soft in SoftGoods.Of(_card.Figures, _card.Dressed))
         {
             yield return new Step($"soft-{soft.Good.Id}",
-                Words.Of($"Cut {(_cards > 1 ? $"{Saying.Count(_cards)} lengths of " : "")}{soft.Length} of {DressingWriter.Name(soft.Good.Kind)}{(soft.Good.Passes > 1 ? $", for {soft.Good.Passes} passes" : "")}; {soft.Hidden}."), [], "scissors", null, null, [], "flat", null, new Work(Act.CutSoft, _cards), ["scissors"])
+                Words.Of($"Cut {(_cards > 1 ? $"{Saying.Count(_cards)} lengths of " : "")}{soft.Length:u} of {DressingWriter.Name(soft.Good.Kind)}{(soft.Good.Passes > 1 ? $", for {soft.Good.Passes} passes" : "")}; {soft.Hidden}."), [], "scissors", null, null, [], "flat", null, new Work(Act.CutSoft, _cards), ["scissors"])
             {
                 Phase = Phase.Raise, Title = DressingWriter.Name(soft.Good.Kind), Things = [$"soft.{soft.Good.Id}"],
             };
@@ -135,10 +139,10 @@ internal sealed class DressedSteps
         {
             var (verb, tool) = element.Element.Held switch
             {
-                HeldBy.Thread => ("Hang on its thread", "thread and tape"),
-                HeldBy.Strip => ("Put on its clear strip", "adhesive"),
-                HeldBy.Magnet => ("Put on, its magnet over the other one,", "adhesive"),
-                _ => element.Element.IsRaised ? ("Put on foam", "foam") : ("Stick on", _card.Design.Adhesive.Name),
+                HeldBy.Thread => ("Hang", "thread and tape"),
+                HeldBy.Strip => ("Glue", "adhesive"),
+                HeldBy.Magnet => ("Glue", "adhesive"),
+                _ => element.Element.IsRaised ? ("Mount", "foam") : ("Glue", _card.Design.Adhesive.Name),
             };
             var step = Put(element, verb, tool, phase);
             var wet = !element.Element.IsRaised && element.Element.Held == HeldBy.Face;
@@ -147,7 +151,7 @@ internal sealed class DressedSteps
                 Holds = wet ? _card.Design.Adhesive.Sets : 0, HoldsFor = wet && _card.Design.Adhesive.Sets > 0 ? $"{_card.Design.Adhesive.Name} sets" : null,
                 Cautions = [.. element.Element.Held == HeldBy.Magnet ? new[] { "magnets" } : [], .. element.Element.Made == Made.Lit ? new[] { "button-cell" } : [],
                     .. IsSmall(element) ? new[] { "small-parts" } : [], .. wet && _card.Design.Adhesive.Solvent ? new[] { "solvent" } : []],
-                Why = phase == Phase.DecorateFlat && element.Element.IsRaised ? Words.Of($"Once the card is together no hand gets there.") : element.Element.IsRaised ? Words.Of($"What is raised goes on last: everything before it wants a flat card.") : element.Width.Said,
+                Why = phase == Phase.DecorateFlat && element.Element.IsRaised ? Words.Of($"Once the card is together you can't reach it.") : element.Element.IsRaised ? Words.Of($"Raised things go on last: everything before them wants a flat card.") : element.Width.Said,
             };
         }
     }
@@ -157,16 +161,16 @@ internal sealed class DressedSteps
     /// <summary>What goes on a face is ticked there just before it is needed, on what lies uppermost by then.</summary>
     private IEnumerable<Step> Ticks(IReadOnlyList<(RoleFace Face, string Place)> things, Phase phase)
     {
-        foreach (var face in things.GroupBy(t => t.Face.Id))
+        foreach (var face in things.GroupBy(t => (t.Face.Id, _places[t.Place].On)))
         {
             var places = face.Select(t => _places[t.Place]).ToList();
             yield return new Step(
-                $"tick-{face.Key}-{phase switch { Phase.Flat => "flat", Phase.DecorateFlat => "before", Phase.Decorate => "papers", _ => "last" }}",
-                Words.Of($"Tick lightly on {face.First().Face.Name}: {Words.Join("; ", places.Select(p => Words.Of($"for {char.ToLowerInvariant(p.What[0])}{p.What[1..]}, {p.Said}")))}."),
+                $"tick-{face.Key.Id}{(things.Where(t => t.Face.Id == face.Key.Id).Select(t => _places[t.Place].On).Distinct().ToList().IndexOf(face.Key.On) is var nth and > 0 ? $".{nth}" : "")}-{phase switch { Phase.Flat => "flat", Phase.DecorateFlat => "before", Phase.Decorate => "papers", _ => "last" }}",
+                Words.Of($"Mark {places[0].On} lightly for {Words.Join("; for ", places.Select(p => Words.Of($"{Spoken.The(p.What)}: {p.Said}")))}."),
                 [.. places.Select(p => p.Id)], "pencil and ruler", null, face.First().Face.Face == Face.Up ? "up" : "down", [], "flat",
                     null, new Work(Act.Mark, _cards * places.Count), [])
             {
-                Phase = phase, Title = $"tick {face.First().Face.Name}", Pieces = [face.First().Face.Piece], Marks = [.. places.Select(p => p.Id)], LookFor = Words.Of($"The ticks lie where they will be covered, cut away or rubbed out."),
+                Phase = phase, Title = $"mark {face.First().Face.Said}", Pieces = [face.First().Face.Piece], Marks = [.. places.Select(p => p.Id)], LookFor = Words.Of($"The marks lie where something will cover them, or can be rubbed out."),
             };
         }
     }
@@ -175,23 +179,69 @@ internal sealed class DressedSteps
     {
         var count = _cards * layer.Quantity;
         return new Step(
-            $"layer-{layer.Id}", Words.Of($"Put {(count > 1 ? $"{Saying.Count(count)} layers" : "the layer")} on: {layer.Role.Name}{(layer.Level > 1 ? ", the second on the first" : "")}, {layer.Width.Value} × {layer.Height.Value}."),
+            $"layer-{layer.Id}", Glued(layer),
             [layer.Width.Id.ToString(), layer.Height.Id.ToString()], _card.Design.Adhesive.Name, null, layer.Face == Face.Up ? "up" : "down", [], "flat", null,
                 new Work(Act.Paper, count), _card.Design.Adhesive.Solvent ? ["solvent"] : [])
         {
-            Phase = phase, Title = $"paper on {layer.Role.Name}", Pieces = [layer.Piece], Things = [$"layers.{layer.Id}"], Holds = _card.Design.Adhesive.Sets, HoldsFor = _card.Design.Adhesive.Sets > 0 ? $"{_card.Design.Adhesive.Name} sets" : null,
-            Why = phase == Phase.DecorateFlat && _card.Design.Order == MakingOrder.AssembleFirst ? Words.Of($"It goes on now: once the card is together it lies under a part, or no hand gets there.") : layer.Width.Said,
-            LookFor = layer.Stock.Directional ? Words.Of($"The pattern is the right way up on every panel, and the border is even.") : Words.Of($"The border is even on all sides.")
+            Phase = phase, Title = $"{(layer.Level > 1 ? "second paper" : "paper")} on {(layer.On.Count == 1 ? layer.On[0].On.Said : Spoken.The(layer.Role.Name.Split(',')[0]))}", Pieces = [layer.Piece], Things = [$"layers.{layer.Id}"], Holds = _card.Design.Adhesive.Sets, HoldsFor = _card.Design.Adhesive.Sets > 0 ? $"{_card.Design.Adhesive.Name} sets" : null,
+            Why = phase == Phase.DecorateFlat && _card.Design.Order == MakingOrder.AssembleFirst ? Words.Of($"It goes on now: once the card is together a part lies over it, or you can't reach it.") : layer.Width.Said,
+            LookFor = layer.Stock.Directional ? Words.Of($"Check: the pattern is the right way up, and the border is even.") : Words.Of($"Check: an even border all round.")
         };
     }
+
+    /// <summary>Which paper goes where, and how wide its border is on every side: one sentence for all that lie alike.</summary>
+    private Words Glued(SizedLayer layer)
+    {
+        var paper = Words.Of($"{Ground.PaperOn(_card, layer, layer.On[0].On)}, {layer.Width.Value} × {layer.Height.Value:u}");
+        var say = Words.Of($"");
+        foreach (var alike in layer.On.GroupBy(o => Border(layer, o).Write(DisplayUnit.Millimetre)))
+        {
+            List<LaidLayer> on = [.. alike];
+            var under = layer.Level > 1 ? _card.Layers.FirstOrDefault(l => l.Level == layer.Level - 1 && l.On.Any(o => o.On.Id == on[0].On.Id)) : null;
+            string Where(LaidLayer o) => under is null ? Each(o) : $"the {Ground.PaperOn(_card, under, o.On)} on {Each(o)}";
+            var first = on.Count == 1 && on[0].On.Copies.Count * _cards == 1;
+            say.Add($"{(say.Write(DisplayUnit.Inch).Length > 0 ? " " : "")}Glue {(first ? "the" : "one")} {paper}, to {(on.Count > 1 ? "each of these: " : "")}{Words.List(on.Select(o => Words.Of($"{Where(o)}"))).Write(DisplayUnit.Inch)}{(on.Count > 1 ? "; " : ", ")}{Border(layer, on[0])}.");
+        }
+
+        return say;
+    }
+
+    private string Each(LaidLayer laid) => laid.On.Copies.Count * _cards > 1 ? $"{laid.On.Said}, {Saying.Times(laid.On.Copies.Count * _cards)}" : laid.On.Said;
+
+    private Words Border(SizedLayer layer, LaidLayer laid)
+    {
+        if (!layer.IsRectangle)
+        {
+            return Words.Of($"with an even border");
+        }
+
+        var ground = Ground.Under(_card, layer, laid);
+        var (left, right, top, bottom) = ground.Margins(laid.Box);
+        return (left == right, top == bottom) switch
+        {
+            (true, true) when left == top => left == Length.Zero ? Words.Of($"flush all round") : Words.Of($"{left:u} from every edge"),
+            (true, true) => Words.Of($"{left:u} from the left and the right, {top:u} from the top and the bottom"),
+            (true, _) => Words.Of($"{left:u} from the left and the right, {top:u} from the top and {bottom:u} from the bottom"),
+            (_, true) => Words.Of($"{left:u} from the left and {right:u} from the right, {top:u} from the top and the bottom"),
+            _ => Words.Of($"{left:u} from the left, {right:u} from the right, {top:u} from the top and {bottom:u} from the bottom"),
+        };
+    }
+
+    private static string Lower(string words) => $"the {char.ToLowerInvariant(words[0])}{words[1..]}";
 
     private Step Put(SizedElement element, string verb, string tool, Phase phase)
     {
         var place = _places[$"elements.{element.Element.Id}"];
-        var held = element.Element.BondedOn is null ? Words.Of($"") : Words.Of($" Adhesive on that panel only.");
-        var raised = element.Element.IsRaised ? Words.Of($" It stands {element.Element.Stands.Hundredths} off.") : Words.Of($"");
+        var (width, height) = (element.Width.Value, element.Height.Value);
+        var foam = element.Element is { IsRaised: true, Held: HeldBy.Face or HeldBy.Lock } ? Words.Of($", on {element.Element.Stands.Hundredths} of foam") : Words.Of($"");
+        var by = element.Element.Held switch
+        {
+            HeldBy.Thread => " Tape the ends of its thread.", HeldBy.Strip => " Glue it to the clear strip, and the strip to the card.",
+            HeldBy.Magnet => " Its magnet goes over the other one.", _ => "",
+        };
+        var held = element.Element.BondedOn is null ? "" : " Put adhesive on that panel only.";
         return new Step(
-            $"element-{element.Element.Id}", Words.Of($"{verb} {element.Element.Name}, {element.Width.Value} × {element.Height.Value}, on {element.On[0].Face.Name}: {place.Said}.{held}{raised}"),
+            $"element-{element.Element.Id}", Words.Of($"{verb} {Spoken.The(element.Element.Name)}, {width} × {height:u}, {(verb == "Glue" ? "to" : "on")} {place.On}{foam}: {place.Said}.{held}{by}"),
             [.. element.Sides.Select(s => s.Id.ToString()), place.Id], tool, null, element.On[0].Face.Face == Face.Up ? "up" : "down", [], "flat", null, new Work(Act.Element, _cards * element.Quantity), [])
         {
             Phase = phase,

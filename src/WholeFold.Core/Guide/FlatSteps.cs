@@ -33,13 +33,17 @@ internal sealed class FlatSteps(Card card, int cards)
             : how.Contains(SetBy.Die) ? ("die", ["rollers"]) : how.Contains(SetBy.Knife) ? ("knife and metal rule", ["knife"]) : ("trimmer", new[] { "trimmer" });
         var count = cards * alike.Sum(p => p.Piece.Quantity);
         var names = Words.List(alike.Select(p => Words.Of($"{(cards * p.Piece.Quantity == 1 ? Spoken.The(p.Piece.Name) : $"{Saying.Count(cards * p.Piece.Quantity)} {Saying.Plural(p.Piece.Name)}")}")));
-        return new Step($"cut-{piece.Piece.Id}", Words.Of($"Cut {names} from {card.Design.StockOf(piece.Piece.Id).Name}: {piece.Width.Value} × {piece.Height.Value}."), [.. alike.SelectMany(p => new[] { p.Width.Id.ToString(), p.Height.Id.ToString() })], tool, null, null, [], "flat", null, new Work(Act.CutPiece, count), cautions)
+        return new Step($"cut-{piece.Piece.Id}", Words.Of($"Cut {names} from {card.Design.StockOf(piece.Piece.Id).Name}: {piece.Width.Value} × {piece.Height.Value:u}{Words.Join("", alike.Select(More))}."), [.. alike.SelectMany(p => new[] { p.Width.Id.ToString(), p.Height.Id.ToString() })], tool, null, null, [], "flat", null, new Work(Act.CutPiece, count), cautions)
         {
             Phase = Phase.Cut, Title = alike.Length == 1 ? $"cut {Spoken.The(piece.Piece.Name)}" : $"cut {Saying.Count(alike.Length)} alike", Pieces = [.. alike.Select(p => p.Piece.Id)],
             Why = Words.Of($"{piece.Width.Said}. Cut from the sheet's own edges: they are straight and square."),
-            LookFor = count > 1 ? Words.Of($"All {Saying.Count(count)} lie on each other edge to edge.") : Words.Of($"A corner laid on another corner of it is square."),
+            LookFor = count > 1 ? Words.Of($"Laid on each other, {(count == 2 ? "both" : $"all {Saying.Count(count)}")} have the same edges.") : Words.Of($"Fold corner to corner without creasing; the edges meet."),
         };
     }
+
+    /// <summary>What a shaped top stands above the piece is cut with it.</summary>
+    private Words More(SizedPiece piece) => Words.Join("", card.Dressed.Contours.Where(c => c.On[0].Face.Piece == piece.Piece.Id
+        && c.On[0].Box.Top > piece.Height.Value).Select(c => Words.Of($", and {c.On[0].Box.Top - piece.Height.Value:u} more at the top for the {(c.Contour.Shape == ContourShape.Drawn ? "shape" : DressingWriter.Name(c.Contour.Shape))}")));
 
     /// <summary>A bought blank is taken as it is; where a part of it is shorter it is trimmed.</summary>
     private Step Begun(SizedPiece piece, Blank blank)
@@ -61,10 +65,11 @@ internal sealed class FlatSteps(Card card, int cards)
         {
             SizedLayer[] layers = [.. stock];
             var machine = layers[0].Width.Setting.How == SetBy.Machine;
-            var shared = layers.SelectMany(l => new[] { l.Width.Value, l.Height.Value }).GroupBy(s => s).Where(g => g.Count() > 1).OrderByDescending(g => g.Count())
-                .ThenByDescending(g => g.Key).FirstOrDefault()?.Key;
-            var list = Words.List(layers.OrderByDescending(l => Length.Max(l.Width.Value, l.Height.Value)).Select(l => Words.Of($"{Saying.Count(cards * l.Quantity)} at {l.Width.Value} × {l.Height.Value}")));
-            var strips = shared is { } s && !machine ? Words.Of($" Set the trimmer to {s} once and cut strips of it first.") : Words.Of($"");
+            var shared = layers.SelectMany(l => new[] { l.Width.Value, l.Height.Value }.Distinct().Select(s => (Side: s, Count: cards * l.Quantity)))
+                .GroupBy(s => s.Side, s => s.Count).Where(g => g.Sum() > 1).OrderByDescending(g => g.Sum()).ThenByDescending(g => g.Key).FirstOrDefault()?.Key;
+            var sizes = layers.GroupBy(l => (W: l.Width.Value, H: l.Height.Value)).OrderByDescending(g => Length.Max(g.Key.W, g.Key.H));
+            var list = Words.List(sizes.Select(g => Words.Of($"{Saying.Count(cards * g.Sum(l => l.Quantity))} at {g.Key.W} × {g.Key.H:u}")));
+            var strips = shared is { } s && !machine ? Words.Of($" Set the trimmer to {s:u} once and cut strips of it first.") : Words.Of($"");
             var shaped = layers.Where(l => !l.IsRectangle).ToList();
             var cautions = machine ? Array.Empty<string>() : shaped.Count > 0 ? ["trimmer", "scissors"] : new[] { "trimmer" };
             yield return new Step(
@@ -72,8 +77,8 @@ internal sealed class FlatSteps(Card card, int cards)
                 [.. layers.SelectMany(l => l.Sides).Select(m => m.Id.ToString())], machine ? "machine" : "trimmer", null, null, [], "flat", null, new Work(Act.CutPaper, cards * layers.Sum(l => l.Quantity)), cautions)
             {
                 Phase = Phase.Cut, Title = $"cut {layers[0].Stock.Name}", Things = [.. layers.Select(l => $"layers.{l.Id}")],
-                Why = layers[0].Stock.Directional ? Words.Of($"Its pattern has a way up: each is cut with its head to the head of the sheet.") : layers[0].Width.Said,
-                LookFor = Words.Of($"Laid on its panel, each leaves the same border all round."),
+                Why = layers[0].Stock.Directional ? Words.Of($"Its pattern has a way up: cut each with its top to the top of the sheet.") : layers[0].Width.Said,
+                LookFor = Words.Of($"Check: laid on its panel, each leaves the border it should."),
             };
         }
     }
@@ -82,21 +87,20 @@ internal sealed class FlatSteps(Card card, int cards)
 
     private IEnumerable<Step> Score(SizedPiece piece)
     {
+        var last = piece.Passes.Count() - 1;
         foreach (var (pass, i) in piece.Passes.Select((p, i) => (p, i)))
         {
             var scores = pass.Scores.Select(piece.Score).ToList();
             var count = cards * piece.Piece.Quantity;
-            var lies = pass.Lay switch { Lay.TurnedRound => ", turned round", Lay.TurnedOver => ", turned over like a page", Lay.HeadOverHeels => ", turned over head to foot", _ => "" };
-            var at = Words.List(scores.Select(s => s.Axis is null ? Words.Of($"{s.Figure.Setting.Text}") : s.Only is { } only ? Words.Of($"{s.Figure.Setting.At} ({only})") : Words.Of($"{s.Figure.Setting.At}")));
             var board = scores.Any(s => s.Figure.Setting.How is SetBy.Direct or SetBy.Turned or SetBy.Mirrored or SetBy.Between);
-            var (valleys, mountains) = (scores.Count(s => s.Crease.Fold == Fold.Valley), scores.Count(s => s.Crease.Fold == Fold.Mountain));
             yield return new Step(
-                $"score-{piece.Piece.Id}-{i + 1}", Words.Of($"Score {Saying.All(piece.Piece.Name, count)} {(pass.Axis == Axis.Y ? "up its height " : "")}at {at}{lies}.{(count > 1 && scores.Count > 1 ? $" All {Saying.Count(count)} at one stop, then the next." : "")}"), [.. scores.Select(s => s.Figure.Id.ToString())],
+                $"score-{piece.Piece.Id}-{i + 1}", FlatWords.Scored(piece, pass, Saying.All(piece.Piece.Name, count), count > 1)
+                    .Add($"{(i == last ? FlatWords.Panels(piece) : Words.Of($""))}{(count > 1 && scores.Count > 1 ? $" Score {Saying.All(piece.Piece.Name, count)} at one stop, then at the next." : "")}"), [.. scores.Select(s => s.Figure.Id.ToString())],
                 scores[0].Figure.Setting.How == SetBy.Machine ? "machine" : board ? "score board" : "ruler and stylus", pass.Lay switch { Lay.AsItLies => "as it lies", Lay.TurnedRound => "turned round", Lay.TurnedOver => "turned over", _ => "turned over head to foot" },
                 pass.Lay is Lay.AsItLies or Lay.TurnedRound ? "up" : "down", [], "flat", null, new Work(Act.Score, scores.Count * count), [])
             {
                 Phase = Phase.Score, Title = $"score {Spoken.The(piece.Piece.Name)}", Pieces = [piece.Piece.Id], Why = scores[0].Figure.Said,
-                LookFor = Words.Of($"{(valleys + mountains == 1 ? "One score" : $"{Spoken.First(Saying.Count(valleys + mountains))} scores")}{(mountains > 0 && valleys > 0 ? $", {Saying.Count(valleys)} to fold as valleys and {Saying.Count(mountains)} as mountains" : "")}: each is felt from end to end with a nail."),
+                LookFor = scores.Count == 1 ? Words.Of($"You can feel the score from end to end with a nail.") : Words.Of($"You can feel each of the {Saying.Count(scores.Count)} scores from end to end with a nail."),
             };
         }
     }
@@ -106,32 +110,24 @@ internal sealed class FlatSteps(Card card, int cards)
     private IEnumerable<Step> Openings(SizedPiece piece)
     {
         var count = cards * piece.Piece.Quantity;
-        foreach (var kind in piece.Openings.GroupBy(o => o.Opening.Kind))
+        foreach (var kind in piece.Openings.GroupBy(o => (o.Opening.Kind, Wide: o.Opening.Kind == CutKind.Slit && !o.IsLine)))
         {
             var lines = piece.CutLines.Where(l => l.Figures.Any(f => f.Id is FigureRef.Line line && kind.Any(o => o.Opening.Id == line.Opening))).ToList();
             var machine = kind.First().Left.Setting.How == SetBy.Machine;
-            var box = kind.First().Box;
-            var of = Saying.All(piece.Piece.Name, count);
-            var what = kind.Key switch
-            {
-                CutKind.Notch => Words.Of($"Snip {box.Width} × {box.Height} off {(kind.Count() > 1 ? "each corner" : Spoken.The(kind.First().Opening.Name))} of {of}{(kind.Count() > 1 ? $", {Saying.Times(kind.Count())}" : "")}"),
-                CutKind.Snip => Words.Of($"Snip into {of} along the score at {Words.List(lines.Where(l => l.Edge == "along the score").Select(l => Words.Of($"{l.First.Value}")))}, from {(kind.Select(o => o.Box.Left == Length.Zero || o.Box.Bottom == Length.Zero).Distinct().Count() > 1 ? "both edges" : "the edge")} as far as the score that crosses it"),
-                CutKind.Divide => Words.Of($"Cut {of} in two at {lines.FirstOrDefault()?.First.Value ?? Length.Zero}"),
-                _ => Words.Of($"Cut the {string.Join(", ", kind.Select(o => o.Opening.Name).Distinct())} of {of}: {Words.List(lines.Select(l => Words.Of($"{l.Edge} at {l.First.Value}")))}"),
-            };
-            var (blade, with, title) = kind.Key switch
+            var what = FlatWords.Opened(piece, [.. kind], Saying.All(piece.Piece.Name, count));
+            var (blade, with, title) = kind.Key.Kind switch
             {
                 CutKind.Notch => ("scissors", "scissors", "snip the corners"),
                 CutKind.Snip => ("scissors", "scissors", "snip in along the scores"),
                 CutKind.Divide => ("trimmer", "trimmer", "cut it in two"),
                 _ => ("knife", "knife and metal rule", $"cut the {kind.First().Opening.Name}"),
             };
-            yield return new Step($"open-{piece.Piece.Id}-{kind.Key.ToString().ToLowerInvariant()}", what.Add($"."),
+            yield return new Step($"open-{piece.Piece.Id}-{kind.Key.Kind.ToString().ToLowerInvariant()}{(kind.Key.Wide ? "-wide" : "")}", what,
                 [.. lines.SelectMany(l => l.Figures).Select(f => f.Id.ToString())], machine ? "machine" : with, null, "up", [], "flat", null, new Work(Act.Open, count), machine
                 ? [] : [blade])
             {
                 Phase = Phase.Flat, Title = title, Pieces = [piece.Piece.Id],
-                Why = lines.FirstOrDefault()?.First.Said, LookFor = Words.Of($"The cut ends where its lines meet, and no further."),
+                Why = lines.FirstOrDefault()?.First.Said, LookFor = Words.Of($"Each cut stops where it meets the next, and no further."),
             };
         }
     }

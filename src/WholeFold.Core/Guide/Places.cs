@@ -1,5 +1,6 @@
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Dressing;
+using WholeFold.Core.Folding;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
@@ -9,7 +10,7 @@ namespace WholeFold.Core.Guide;
 /// <summary>A distance from a named edge or crease: of the part's own crease where it hangs on one, else of its nearer edge.</summary>
 public sealed record FromEdge(string Edge, Length Distance, bool OfItsCrease = false)
 {
-    public Words Said => Words.Of($"{(OfItsCrease ? "its crease " : "")}{(Distance == Length.Zero ? Words.Of($"{(OfItsCrease ? "on" : "flush with")} {Edge}") : Distance < Length.Zero ? Words.Of($"{-Distance} past {Edge}") : Words.Of($"{Distance} from {Edge}"))}");
+    public Words Said => Words.Of($"{(OfItsCrease ? "its fold " : "")}{(Distance == Length.Zero ? Words.Of($"{(OfItsCrease ? "on" : "flush with")} {Edge}") : Distance < Length.Zero ? Words.Of($"{-Distance:u} past {Edge}") : Words.Of($"{Distance:u} from {Edge}"))}");
 }
 
 /// <summary>Where something goes, as figures: by its distances from two named edges or creases.</summary>
@@ -49,18 +50,29 @@ public static class Places
         ArgumentNullException.ThrowIfNull(figures);
         ArgumentNullException.ThrowIfNull(bond);
         var (piece, plate) = (figures.PieceOf(bond.A.Piece), figures.PlateOf(bond.A.Plate));
-        var (region, box) = (Box.Round([.. bond.A.Region.Corners.Select(figures.ValueOf)]), plate.Box);
+        var (lies, box) = (Lies(figures, bond), plate.Box);
         var (creaseX, creaseY) = OwnCrease(figures, bond);
         // What lies across an edge is measured from the other one.
         FromEdge Nearer(FromEdge one, FromEdge other) => one.Distance < Length.Zero || (other.Distance >= Length.Zero && other.Distance < one.Distance) ? other : one;
         FromEdge In(Axis axis, Length low, Length high, Length from, Length to, Length? crease, string first, string last) => Nearer(
             new FromEdge(Edge(piece, low, axis, first), (crease ?? from) - low, crease is not null), new FromEdge(Edge(piece, high, axis, last), high - (crease ?? to), crease is not null));
         var (left, right, foot, head) = EdgesAsRead(figures, bond.A.On, piece.Piece.FromHead);
-        var across = In(Axis.X, box.Left, box.Right, region.Left, region.Right, creaseX, left, right);
-        var along = In(Axis.Y, box.Bottom, box.Top, region.Bottom, region.Top, creaseY, foot, head);
+        var across = In(Axis.X, box.Left, box.Right, lies.Left, lies.Right, creaseX, left, right);
+        var along = In(Axis.Y, box.Bottom, box.Top, lies.Bottom, lies.Top, creaseY, foot, head);
         var (laid, whose) = (figures.PlateOf(bond.B.Plate), figures.PieceOf(bond.B.Piece).Piece.Name);
         var what = bond.A.Piece.Piece == bond.B.Piece.Piece ? Spoken.The(laid.Name) : Spoken.The(laid.Name, whose);
         return new Place($"places.{bond.Id}", Spoken.First(what), Spoken.The(plate.Name, piece.Piece.Name), [across, along], bond.IsLoose ? "closed" : "flat", "two light ticks", bond.IsLoose ? "rubbed out" : $"covered by {Spoken.The(laid.Name)}");
+    }
+
+    /// <summary>Where the whole of the bonded part lies on the other: it is placed by its own outline, never by what of it is
+    /// glued.</summary>
+    private static Box Lies(Figures figures, Bond bond)
+    {
+        IReadOnlyList<Vec> Region(BondSide side) => [.. side.Region.Anchors.Select(figures.ValueOf).Select(p =>
+            new Vec(p.X.Units, p.Y.Units, 0))];
+        var onto = RigidTransform.Laid(Region(bond.B), Region(bond.A));
+        return Box.Round([.. figures.PlateOf(bond.B.Plate).Corners.Select(c => onto.Apply(c.X.Units, c.Y.Units))
+            .Select(v => new Point(new Length((long)Math.Round(v.X)), new Length((long)Math.Round(v.Y))))]);
     }
 
     /// <summary>
@@ -68,7 +80,7 @@ public static class Places
     /// </summary>
     private static (string Left, string Right, string Foot, string Head) EdgesAsRead(Figures figures, FaceRef face, bool fromHead)
     {
-        const string left = "the left edge", right = "the right edge", head = "the head", foot = "the foot";
+        const string left = "the left edge", right = "the right edge", head = "the top", foot = "the bottom";
         return (Faces.HeadOf(figures, face), face.Face) switch
         {
             (Constructions.Edge.Left, Face.Up) => (head, foot, left, right),
@@ -114,5 +126,5 @@ public static class Places
 
     /// <summary>An edge of a plate by what it is: a crease, by what lies on either side of it, or an edge of the piece.</summary>
     private static string Edge(SizedPiece piece, Length at, Axis axis, string otherwise) =>
-        piece.AllScores.FirstOrDefault(s => s.Axis == axis && s.Figure.Value == at) is { } score ? $"the crease {score.Place}" : otherwise;
+        piece.AllScores.FirstOrDefault(s => s.Axis == axis && s.Figure.Value == at) is { } score ? $"the score {score.Place}" : otherwise;
 }

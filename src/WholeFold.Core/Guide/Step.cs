@@ -80,13 +80,13 @@ internal static class Saying
 
     public static string Times(int count) => count switch { 2 => "twice", 3 => "three times", _ => $"{Count(count)} times" };
 
-    /// <summary>"the base", or for several cards "all twelve bases".</summary>
-    public static string All(string name, int count) => count == 1 ? Spoken.The(name) : $"all {Count(count)} {Plural(name)}";
+    /// <summary>"the base", "both pockets", or for several cards "all twelve bases".</summary>
+    public static string All(string name, int count) => count == 1 ? Spoken.The(name) : count == 2 ? $"both {Plural(name)}" : $"all {Count(count)} {Plural(name)}";
 
     public static string Plural(string name)
     {
         var low = $"{char.ToLowerInvariant(name[0])}{name[1..]}";
-        return char.IsAsciiDigit(low[^1]) ? $"pieces called {low}" : low.EndsWith('s') || low.EndsWith("ch", StringComparison.Ordinal) || low.EndsWith('x') ? $"{low}es" : $"{low}s";
+        return char.IsAsciiDigit(low[^1]) ? $"copies of {low}" : low.EndsWith('s') || low.EndsWith("ch", StringComparison.Ordinal) || low.EndsWith('x') ? $"{low}es" : $"{low}s";
     }
 
     public static string Minutes(int seconds) => seconds < 60 ? $"{seconds} seconds" : seconds == 60 ? "a minute" : seconds % 60 == 0 ? $"{Count(seconds / 60)} minutes" : $"{seconds / 60}½ minutes";

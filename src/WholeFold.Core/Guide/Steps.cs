@@ -65,9 +65,12 @@ public static class Steps
         {
             if (step.Flexes && unset > 0)
             {
-                yield return new Step($"wait-{++n}", Words.Of($"Leave it for {Saying.Minutes(unset)}, flat and under a weight: {why}."), [], "by hand", null, null, [], "flat", null, new Work(Act.Wait, 1), [])
+                yield return new Step($"wait-{++n}", why == DressedSteps.InkDries ? Words.Of($"Leave it for {Saying.Minutes(unset)}, lying open, while {why}.")
+                    : Words.Of($"Leave it for {Saying.Minutes(unset)} under a weight while {why}."), [], "by hand", null, null, [], "flat", null, new Work(Act.Wait, 1), [])
                 {
-                    Phase = step.Phase, Title = "let it set", Holds = unset, HoldsFor = why, Why = Words.Of($"Folded before that, a paper slides on its glue and its edge lifts."), LookFor = Words.Of($"Nothing slides when a finger pushes it."), Pieces = step.Pieces,
+                    Phase = step.Phase, Title = why == DressedSteps.InkDries ? "let the ink dry" : "let it set", Holds = unset,
+                        HoldsFor = why, Why = why == DressedSteps.InkDries ? Words.Of($"Wet ink smears under the next thing.")
+                            : Words.Of($"Folded too soon, a paper slides on its glue and its edge lifts."), LookFor = why == DressedSteps.InkDries ? Words.Of($"A fingertip comes away clean.") : Words.Of($"Nothing slides when you push it with a finger."), Pieces = step.Pieces,
                 };
                 unset = 0;
             }
@@ -92,22 +95,22 @@ public static class Steps
 
         if (left.Count > 0)
         {
-            yield return new Step("rub-out", Words.Of($"Rub out the ticks that are still to be seen."), [], "soft eraser", null, null, [], "shown", null, new Work(Act.RubOut, cards), [])
+            yield return new Step("rub-out", Words.Of($"Rub out any pencil marks you can still see."), [], "soft eraser", null, null, [], "shown", null, new Work(Act.RubOut, cards), [])
             {
-                Phase = Phase.Finish, Title = "rub out the ticks", Gone = left, LookFor = Words.Of($"No pencil is seen when it is held to the light."),
+                Phase = Phase.Finish, Title = "rub out the marks", Gone = left, LookFor = Words.Of($"Held to the light, no pencil shows."),
             };
         }
 
         if (!card.Construction.GoesRound)
         {
-            yield return new Step("break-in", Words.Of($"Break {all} in: open and shut it several times before it is given."), [], "by hand", null, null, [], "shown", null, new Work(Act.BreakIn, cards), [])
+            yield return new Step("break-in", Words.Of($"Open and close {all} a few times before you give it away."), [], "by hand", null, null, [], "shown", null, new Work(Act.BreakIn, cards), [])
             {
-                Phase = Phase.Finish, Title = "break it in", Flexes = true, Why = Words.Of($"Creases give, and what catches is found now and not in the post."), LookFor = Words.Of($"It lies {card.Closed.Width} × {card.Closed.Height} when it is shut, and nothing springs open."),
+                Phase = Phase.Finish, Title = "break it in", Flexes = true, Why = Words.Of($"The folds loosen, and you find what catches now and not in the post."), LookFor = Words.Of($"Check: closed it is {card.Design.SizeAsRead(card.Closed.Width, card.Closed.Height)}, and nothing springs open."),
             };
             yield return new Step("put-away", card.Envelope is { } e
-                ? Words.Of($"Check {all} against its envelope, {e.Name}, {e.Width} × {e.Height}.") : Words.Of($"Check {all} against its envelope, {card.Packing.Said}."), [], "by hand", null, null, [], "closed", null, new Work(Act.PutAway, cards), [])
+                ? Words.Of($"Try {all} in its envelope, {e.Name}, {e.Width} × {e.Height:u}.") : Words.Of($"Try {all} in its envelope: {card.Packing.Said}."), [], "by hand", null, null, [], "closed", null, new Work(Act.PutAway, cards), [])
             {
-                Phase = Phase.Finish, Title = "into its envelope", Why = Words.Of($"Shut it is {card.Design.SizeAsRead(card.Size.Width, card.Size.Height)} and {card.Thickness.Greatest.Millimetres:0.0} mm thick at the most."), LookFor = Words.Of($"It goes in and out without being pushed."),
+                Phase = Phase.Finish, Title = "into its envelope", Why = Words.Of($"Closed it is {card.Design.SizeAsRead(card.Size.Width, card.Size.Height)} and {card.Thickness.Greatest.Millimetres:0.0} mm thick at most."), LookFor = Words.Of($"It slides in and out without a push."),
             };
         }
     }

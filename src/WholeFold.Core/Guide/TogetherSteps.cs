@@ -9,8 +9,6 @@ namespace WholeFold.Core.Guide;
 /// <summary>Folding and bonding: the construction's own steps, its bonds in an order in which a hand reaches each.</summary>
 internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedBond> order)
 {
-    private const int MostPlaces = 4;
-
     private readonly Figures _figures = card.Figures;
 
     /// <summary>Places that a ruler finds: not those that closing the card finds by itself, nor what is flush both ways.</summary>
@@ -26,12 +24,12 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
             var places = piece.DistinctBy(p => $"{p.Place.What} {p.Place.On} {p.Place.Said.Write(DisplayUnit.Millimetre)}").ToList();
             var name = _figures.Pieces.First(p => p.Piece.Id == piece.Key).Piece.Name;
             yield return new Step(
-                $"tick-{piece.Key}", Words.Of($"Tick lightly on {Saying.All(name, cards)}: {Words.Join("; ", places.Take(MostPlaces).Select(p => Words.Of($"for {Lower(p.Place.What)}, {p.Place.Said}")))}{(places.Count > MostPlaces ? $"; and the other {Saying.Count(places.Count - MostPlaces)} alike" : "")}."),
+                $"tick-{piece.Key}", Words.Of($"Mark {Saying.All(name, cards)} lightly for {Words.Join("; for ", places.Select(p => Words.Of($"{Lower(p.Place.What)}: {p.Place.Said}")))}."),
                 [.. piece.Select(p => p.Place.Id)], "pencil and ruler", null, piece.First().Bond.Bond.A.On.Face == Face.Up ? "up"
                     : "down", [], "flat", null, new Work(Act.Mark, cards * places.Count), [])
             {
-                Phase = Phase.Flat, Title = $"tick {Spoken.The(name)}", Pieces = [piece.Key], Marks = [.. piece.Select(p => p.Place.Id)],
-                Why = Words.Of($"Once it is folded no ruler lies on it."), LookFor = Words.Of($"Two ticks for each part, where it will cover them."),
+                Phase = Phase.Flat, Title = $"mark {Spoken.The(name)}", Pieces = [piece.Key], Marks = [.. piece.Select(p => p.Place.Id)],
+                Why = Words.Of($"Once it is folded a ruler no longer lies flat on it."), LookFor = Words.Of($"Two light marks for each part, where it will cover them."),
             };
         }
     }
@@ -47,12 +45,12 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
     private Step Fold(AssemblyStep step, int i)
     {
         var places = Places.Of(_figures).Where(p => step.Places?.Contains(p.Id) == true).ToList();
-        var told = Words.Join("", places.Select(p => Words.Of($" {p.What}: {p.Said}.")).Prepend(Words.Of($"{step.Text}")));
+        var told = Words.Join("", places.Select(p => Words.Of($" Measure {Lower(p.What)}: {p.Said}.")).Prepend(Words.Of($"{step.Text}")));
         return new Step($"make-{i + 1}", told, [.. places.Select(p => p.Id)], "by hand", null, null, [], "flat", null, new Work(Act.MakeUp, cards), [])
         {
             Phase = i == 0 ? Phase.Fold : Phase.Bond, Title = i == 0 ? "fold and burnish" : InShort(step.Text), Pieces = [.. card.Pieces.Select(p => p.Piece.Id)],
                 Flexes = true, Marks = [.. places.Where(p => p.Mark.Length > 0).Select(p => p.Id)],
-            Why = i == 0 ? Words.Of($"A crease that is burnished both ways moves both ways.") : null, LookFor = i == 0 ? Words.Of($"Shut without adhesive it lies {card.Closed.Width} × {card.Closed.Height}, edge on edge.") : null,
+            Why = i == 0 ? Words.Of($"A fold that is burnished both ways moves both ways.") : null, LookFor = i == 0 ? Words.Of($"Check: closed without adhesive it is {card.Design.SizeAsRead(card.Closed.Width, card.Closed.Height)}, edge on edge.") : null,
         };
     }
 
@@ -60,33 +58,33 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
     {
         var bonds = order.Where(o => step.Bonds.Contains(o.Bond.Id)).ToList();
         var say = Words.Of($"{step.Text}");
-        foreach (var place in bonds.Select(b => (b.Laid, Place: Places.Of(_figures, b.Bond))).DistinctBy(p => $"{p.Place.What} {p.Place.Said.Write(DisplayUnit.Millimetre)}").Take(MostPlaces))
+        foreach (var place in bonds.Select(b => (b.Laid, Place: Places.Of(_figures, b.Bond))).DistinctBy(p => $"{p.Place.What} {p.Place.Said.Write(DisplayUnit.Millimetre)}"))
         {
-            say.Add($" {place.Place.What} {(place.Laid is LaidBy.Closed ? "comes to lie" : "goes")} on {place.Place.On}: {place.Place.Said}.");
+            say.Add($" {place.Place.What} {(place.Laid is LaidBy.Closed ? "comes down" : "goes")} on {place.Place.On}: {place.Place.Said}.");
         }
 
         foreach (var range in bonds.Where(b => b.Bond.AtLeast).Select(b => Places.FiguresOf(_figures, b.Bond)))
         {
-            say.Add($" At least {range.Width} × {range.Height} of it holds; at most {range.Most!.Value.Width} × {range.Most.Value.Height} stays clear of every crease.");
+            say.Add($" Glue at least {range.Width} × {range.Height:u} of it, and at most {range.Most!.Value.Width} × {range.Most.Value.Height:u}, or the glue reaches a fold.");
         }
 
         if (bonds.FirstOrDefault(b => b.Laid == LaidBy.Closed) is { } closed && closed.Folded.Count > 0)
         {
-            say.Add($" Fold the {Creases(closed.Folded)}{(closed.Left.Count > 0 ? $"; leave the {Creases(closed.Left)} flat" : "")}; put the adhesive on and press it closed: it finds its own place.");
+            say.Add($" Fold the {Creases(closed.Folded)}{(closed.Left.Count > 0 ? $"; leave the {Creases(closed.Left)} flat" : "")}. Put the adhesive on and press the card closed: the part finds its own place.");
         }
 
         var (last, tape) = (bonds[^1].Laid, card.Design.Inventory.BondTape);
         var places = bonds.Select(b => Places.Of(_figures, b.Bond)).ToList();
         return new Step(
-            $"make-{i + 1}", say.Add($" It is right when {step.RightWhen}."), [.. bonds.Select(b => $"places.{b.Bond.Id}")], tape.Name, null, bonds[0].Bond.A.On.Face == Face.Up ? "up" : "down", [.. bonds.Select(b => b.Bond.Id)],
+            $"make-{i + 1}", say.Add($" Check: {step.RightWhen}."), [.. bonds.Select(b => $"places.{b.Bond.Id}")], tape.Name, null, bonds[0].Bond.A.On.Face == Face.Up ? "up" : "down", [.. bonds.Select(b => b.Bond.Id)],
             last switch { LaidBy.Flat => "flat", LaidBy.FoldedFlat => "foldedFlat", LaidBy.Closed => "closed", _ => "standing" },
                 last switch { LaidBy.Closed => "closing", LaidBy.Opening => "opening", _ => "flat" }, new Work(Act.Bond, cards * bonds.Count), tape.Solvent ? ["solvent"] : [])
         {
-            Phase = Phase.Bond, Title = bonds.Count == 1 ? $"bond {Spoken.The(_figures.PlateOf(bonds[0].Bond.B.Plate).Name)}" : $"{Saying.Count(bonds.Count)} bonds",
+            Phase = Phase.Bond, Title = bonds.Count == 1 ? $"glue {Spoken.The(_figures.PlateOf(bonds[0].Bond.B.Plate).Name)}" : $"glue {Saying.Count(bonds.Count)} parts",
             Pieces = [.. bonds.SelectMany(b => new[] { b.Bond.A.Piece.Piece, b.Bond.B.Piece.Piece }).Distinct()], Flexes = bonds.Any(b => b.Laid != LaidBy.Flat),
             Holds = tape.Sets, HoldsFor = tape.Sets > 0 ? $"{tape.Name} sets" : null, LookFor = Words.Of($"{Spoken.First(step.RightWhen!)}."),
             Gone = [.. places.Where(p => p.Vanishes.StartsWith("covered", StringComparison.Ordinal)).Select(p => p.Id)],
-            Why = last switch { LaidBy.Closed => Words.Of($"Closing the card puts it where it has to be, more exactly than a ruler."), LaidBy.Opening => Words.Of($"A hand still goes in where it is open; later none would."), _ => Words.Of($"While it lies flat it can be pressed all over.") },
+            Why = last switch { LaidBy.Closed => Words.Of($"Closing the card puts it in its place more exactly than a ruler."), LaidBy.Opening => Words.Of($"Your hand still goes in where it is open; later it won't."), _ => Words.Of($"While it lies flat you can press all of it.") },
         };
     }
 
@@ -94,7 +92,7 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
     public static Step Lead(Figures figures, IReadOnlyList<CreaseRef> leads)
     {
         var names = leads.Select(l => figures.Pieces.First(p => p.Piece.Id == l.Piece).Score(l.Index).Place).ToList();
-        return new Step("lead", Words.Of($"Open the {Creases(names)} first and the others after them; close it the other way about. Moved all at once, its parts would run into each other."), [], "by hand", null, null, [], "shown", null, new Work(Act.TryOut, 1), [])
+        return new Step("lead", Words.Of($"Open the folds at the {Creases(names)} first, then the others; to close it, the other way about. Moved all at once, its parts would run into each other."), [], "by hand", null, null, [], "shown", null, new Work(Act.TryOut, 1), [])
         {
             Phase = Phase.Finish, Title = "how it opens", Flexes = true,
         };
@@ -112,5 +110,5 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
 
     private static string Lower(string words) => $"{char.ToLowerInvariant(words[0])}{words[1..]}";
 
-    private static string Creases(IReadOnlyList<string> names) => names.Count == 1 ? $"crease {names[0]}" : $"creases {string.Join(", ", names.SkipLast(1))} and {names[^1]}";
+    private static string Creases(IReadOnlyList<string> names) => names.Count == 1 ? $"score {names[0]}" : $"scores {string.Join(", ", names.SkipLast(1))} and {names[^1]}";
 }

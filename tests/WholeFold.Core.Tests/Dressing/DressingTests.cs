@@ -188,7 +188,7 @@ public class DressingTests
         var (card, bare) = (Size(spec), Size(spec with { Dressing = null }));
         Assert.True(card.Layers.Single(l => l.Id == "tier1").Height.Value > bare.Layers.Single(l => l.Id == "tier1").Height.Value);
         Assert.True(card.Dressed.Contours[0].IsFree);
-        Assert.Contains(Steps.Of(card), s => s.Id == "contour-hills" && s.Say.Write(DisplayUnit.Inch).Contains("1/2 more", StringComparison.Ordinal));
+        Assert.Contains(Steps.Of(card), s => s.Id == "cut-tier1" && s.Say.Write(DisplayUnit.Inch).Contains("1/2 in more at the top for the hills", StringComparison.Ordinal));
 
         // Where the tier is as high as the card, the hills stand out of it, and that is found.
         var high = Size(spec with { Set = new Dictionary<string, WrittenFigure> { ["tiers"] = "1", ["tier1Height"] = "5 in" } });

@@ -56,7 +56,7 @@ public class CollisionTests
         Assert.Equal(leads, worst > Length.Mm(10));
         var step = Steps.Of(card).SingleOrDefault(s => s.Id == "lead");
         Assert.Equal(leads, step is not null);
-        Assert.True(step is null || step.Say.Write(DisplayUnit.Inch).Contains("Open the creases between left frame and strip and between strip and middle frame first", StringComparison.Ordinal), step?.Say.Write(DisplayUnit.Inch));
+        Assert.True(step is null || step.Say.Write(DisplayUnit.Inch).Contains("Open the folds at the scores between left frame and strip and between strip and middle frame first", StringComparison.Ordinal), step?.Say.Write(DisplayUnit.Inch));
     }
 
     /// <summary>Two doors that are each as wide as the card run into each other wherever they meet, not where they only touch.</summary>

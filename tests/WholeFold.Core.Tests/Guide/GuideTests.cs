@@ -27,15 +27,15 @@ public class GuideTests
         var spec = Spec("winged-lock-gatefold", "5x7");
         var (one, twelve) = (Of(spec), Of(spec, 12));
         Assert.Equal(one.Select(s => s.Id), twelve.Select(s => s.Id));
-        Assert.StartsWith("Cut the base from Sail 270: 10 × 7.", Say(one[0]), StringComparison.Ordinal);
-        Assert.StartsWith("Cut twelve bases from Sail 270: 10 × 7.", Say(twelve[0]), StringComparison.Ordinal);
+        Assert.StartsWith("Cut the base from Sail 270: 10 × 7 in.", Say(one[0]), StringComparison.Ordinal);
+        Assert.StartsWith("Cut twelve bases from Sail 270: 10 × 7 in.", Say(twelve[0]), StringComparison.Ordinal);
         var score = twelve.Single(s => s.Phase == Phase.Score);
         Assert.Contains("Score all twelve bases at 3/8, 2 1/2", Say(score), StringComparison.Ordinal);
-        Assert.EndsWith("All twelve at one stop, then the next.", Say(score), StringComparison.Ordinal);
+        Assert.EndsWith("Score all twelve bases at one stop, then at the next.", Say(score), StringComparison.Ordinal);
         Assert.DoesNotContain("one stop", Say(one.Single(s => s.Phase == Phase.Score)), StringComparison.Ordinal);
         Assert.Equal(12 * one.Where(s => s.Phase == Phase.Score).Sum(s => Pace.Estimated.Of(s.Work)),
             twelve.Where(s => s.Phase == Phase.Score).Sum(s => Pace.Estimated.Of(s.Work)));
-        Assert.Contains("All twelve lie on each other", twelve[0].LookFor!.Write(DisplayUnit.Inch), StringComparison.Ordinal);
+        Assert.Contains("Laid on each other, all twelve", twelve[0].LookFor!.Write(DisplayUnit.Inch), StringComparison.Ordinal);
     }
 
     [Fact]
@@ -43,8 +43,8 @@ public class GuideTests
     {
         var papers = Of(Spec("winged-lock-gatefold", "5x7"), 3).Where(s => s.Id.StartsWith("cut-papers-", StringComparison.Ordinal)).ToList();
         var paper = Assert.Single(papers);
-        Assert.Contains("twelve at 1 7/8 × 6 3/4", Say(paper), StringComparison.Ordinal);
-        Assert.Contains("Set the trimmer to 6 3/4 once and cut strips of it first.", Say(paper), StringComparison.Ordinal);
+        Assert.Contains("24 at 1 7/8 × 6 3/4 in", Say(paper), StringComparison.Ordinal);
+        Assert.Contains("Set the trimmer to 6 3/4 in once and cut strips of it first.", Say(paper), StringComparison.Ordinal);
     }
 
     [Fact]
@@ -85,7 +85,7 @@ public class GuideTests
     {
         var steps = Of(With(Spec("shadow-box", "5x7"), new ElementSpec("star", "back", "star", Size: ["1 in", "1 in"], Height: "2 mm")));
         Assert.True(At(steps, "element-star") < steps.ToList().FindIndex(s => s.Bonds.Count > 0));
-        Assert.Contains("no hand gets there", steps[At(steps, "element-star")].Why!.Write(DisplayUnit.Inch), StringComparison.Ordinal);
+        Assert.Contains("you can't reach it", steps[At(steps, "element-star")].Why!.Write(DisplayUnit.Inch), StringComparison.Ordinal);
     }
 
     [Fact]
@@ -159,7 +159,7 @@ public class GuideTests
         var spec = With(Spec("plain-fold", "5x7"), new ElementSpec("greeting", "inside", "greeting", Size: ["2 in", "1/2 in"], Made: "stamped", Place: new PlaceSpec("foot", [new FromSpec("foot", "1/2 in")])));
         var steps = Of(spec);
         var (tick, stamp, rub) = (steps.Single(s => s.Marks.Contains("elements.greeting")), steps.Single(s => s.Id == "element-greeting"), steps.Single(s => s.Id == "rub-out"));
-        Assert.Contains("1/2 from the foot", Say(tick), StringComparison.Ordinal);
+        Assert.Contains("3/8 in from its bottom", Say(tick), StringComparison.Ordinal);
         Assert.Equal((60, "the ink dries"), (stamp.Holds, stamp.HoldsFor));
         Assert.Contains("elements.greeting", rub.Gone);
         Assert.DoesNotContain(Of(With(Spec("plain-fold", "5x7"))), s => s.Id == "rub-out");

@@ -22,10 +22,10 @@ internal static class NeverEnding
         topPiece.Opening("halves", "cut in two", "middle", new Rectangle(2 * w, Zero, 2 * w, H), "half the card's width", CutKind.Divide);
         topPiece.Plates([.. new[] { ("left", Zero, 2 * w), ("right", 2 * w, W) }.SelectMany(half => new[]
         {
-            RectangularPlate($"{half.Item1}-foot", $"{half.Item1} half, lower quarter", half.Item2, Zero, half.Item3, h),
-            RectangularPlate($"{half.Item1}-middle", $"{half.Item1} half, middle", half.Item2, h, half.Item3, 3 * h, $"{half.Item1}-foot",
+            RectangularPlate($"{half.Item1}-foot", $"lower quarter of the {half.Item1} half", half.Item2, Zero, half.Item3, h),
+            RectangularPlate($"{half.Item1}-middle", $"middle of the {half.Item1} half", half.Item2, h, half.Item3, 3 * h, $"{half.Item1}-foot",
                 0),
-            RectangularPlate($"{half.Item1}-head", $"{half.Item1} half, upper quarter", half.Item2, 3 * h, half.Item3, H,
+            RectangularPlate($"{half.Item1}-head", $"upper quarter of the {half.Item1} half", half.Item2, 3 * h, half.Item3, H,
                 $"{half.Item1}-middle", 1),
         })]);
         var bottomPiece = c.Piece("bottom", "Bottom", Axis.X, H, "the card's width", "the card's height",
@@ -37,10 +37,10 @@ internal static class NeverEnding
             CutKind.Divide);
         bottomPiece.Plates([.. new[] { ("lower", Zero, 2 * h), ("upper", 2 * h, H) }.SelectMany(half => new[]
         {
-            RectangularPlate($"{half.Item1}-left", $"{half.Item1} half, left quarter", Zero, half.Item2, w, half.Item3),
-            RectangularPlate($"{half.Item1}-middle", $"{half.Item1} half, middle", w, half.Item2, 3 * w, half.Item3, $"{half.Item1}-left",
+            RectangularPlate($"{half.Item1}-left", $"left quarter of the {half.Item1} half", Zero, half.Item2, w, half.Item3),
+            RectangularPlate($"{half.Item1}-middle", $"middle of the {half.Item1} half", w, half.Item2, 3 * w, half.Item3, $"{half.Item1}-left",
                 0),
-            RectangularPlate($"{half.Item1}-right", $"{half.Item1} half, right quarter", 3 * w, half.Item2, W, half.Item3,
+            RectangularPlate($"{half.Item1}-right", $"right quarter of the {half.Item1} half", 3 * w, half.Item2, W, half.Item3,
                 $"{half.Item1}-middle", 1),
         })]);
         var corners = new List<BondHandle>();

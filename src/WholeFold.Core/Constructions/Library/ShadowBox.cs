@@ -76,7 +76,7 @@ internal static class ShadowBox
 
             for (var k = 1; k <= n && !shallow; k++)
             {
-                var (id, name) = ($"middle{k}", n == 1 ? "Middle" : $"Middle {k}, counted from the back");
+                var (id, name) = ($"middle{k}", n == 1 ? "Middle" : $"Middle {k} from the back");
                 var middlePiece = c.Piece(id, name, Axis.X, high, "the front's width and both tabs", "the middle's height",
                     [Tab("tab-left", "left tab", f), Panel("face", "middle", m), Tab("tab-right", "right tab", f)],
                     [Mountain(-90, n == 1 ? "half of the depth that is free" : "its share of the depth that is free", closed: 0),
