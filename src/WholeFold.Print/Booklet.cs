@@ -41,15 +41,21 @@ internal static class Booklet
             blocks.Add((Typesetter.Plain($"In both: {string.Join("; ", figures)}."), Small, false, Reads.Paragraph, "#333333"));
         }
 
-        blocks.Add((Typesetter.Plain($"With {step.Tool}{(step.Lay is { } lay ? $", {lay}" : "")}{(step.Face is { } face ? $", {(face == "up" ? "inner" : "outer")} side up" : "")}."), Small, false, Reads.Paragraph, "#333333"));
+        var with = step.Tool is "by hand" or "as it is there" ? "" : $"With {step.Tool}";
+        var lies = string.Join(", ", new[] { with, step.Lay, step.Face is { } face ? $"{(face == "up" ? "inner" : "outer")} side up" : null }.Where(s => s is { Length: > 0 }));
+        if (lies.Length > 0)
+        {
+            blocks.Add((Typesetter.Plain($"{Core.Constructions.Spoken.First(lies)}."), Small, false, Reads.Paragraph, "#333333"));
+        }
+
         if (step.LookFor is { } look)
         {
-            blocks.Add((Words.Of($"Before you go on: {look}").Parts(ask.Unit), Small, false, Reads.Paragraph, "#333333"));
+            blocks.Add((Words.Of($"Check: {look}").Parts(ask.Unit), Small, false, Reads.Paragraph, "#333333"));
         }
 
         if (step.Holds > 0)
         {
-            blocks.Add((Typesetter.Plain($"Leave it {step.Holds / 60}:{step.Holds % 60:00} minutes{(step.HoldsFor is { } why ? $": {why}" : "")}."), Small, true, Reads.Paragraph, Pen.Black));
+            blocks.Add((Typesetter.Plain($"Leave it for {(step.Holds == 60 ? "a minute" : step.Holds % 60 == 0 ? $"{step.Holds / 60} minutes" : $"{step.Holds} seconds")}{(step.HoldsFor is { } why ? $" while {why}" : "")}."), Small, true, Reads.Paragraph, Pen.Black));
         }
 
         blocks.AddRange(step.Cautions.Select(c => (Typesetter.Plain($"Take care: {Steps.Cautions[c]}"), Small, true, Reads.Paragraph, Pen.Black)));

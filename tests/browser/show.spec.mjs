@@ -138,7 +138,7 @@ test("handed out: seen as it prints, kept as a file, in the system of whoever ge
   }
   expect(drawing.entities.some((e) => e.layer === "VALLEY" && !e.shape)).toBe(true);
   await page.getByRole("button", { name: /^Plain text/ }).click();
-  await expect(page.locator("[data-part=preview] pre")).toContainText("Supplies");
+  await expect(page.locator("[data-part=preview] pre")).toContainText("What you need");
   await expect(page.locator("[data-part=preview] pre")).toContainText(" cm");
   await page.getByText("in", { exact: true }).click();
   await expect(page.locator("[data-part=preview] pre")).toContainText(/closed .* in/);

@@ -31,12 +31,15 @@ public static class DressedPlaces
             .. card.Dressed.Windows.Select(w => Of(card.Figures, $"windows.{w.Window.Id}", w.Window.Called, w.Window.Place, w.On[0],
                 Ground.Bare(card.Figures, w.On[0]), "cut away with it")),
             .. card.Dressed.Elements.Where(e => e.On.Count > 0).Select(e => Of(card.Figures, $"elements.{e.Element.Id}", Spoken.First(e.Element.Name),
-                e.Element.Place, e.On[0], Ground.Of(card, e.On[0]), e.Element.IsInk ? "rubbed out" : $"covered by {e.Element.Name}")),
+                e.Element.Place, e.On[0], Ground.Of(card, e.On[0]), e.Element.IsInk ? RubbedOut : $"covered by {e.Element.Name}")),
         ];
     }
 
+    /// <summary>What becomes of the marks of what is stamped or printed: nothing lies on them afterwards.</summary>
+    private const string RubbedOut = "rubbed out";
+
     private static Place Of(Figures figures, string id, string what, Placed place, OnFace on, Ground ground, string vanishes) =>
-        new(id, what, ground.Said, [.. Distances(place, on, ground).Select(d =>
+        new(id, what, ground.Said(isOn: vanishes != RubbedOut), [.. Distances(place, on, ground).Select(d =>
             new FromEdge(ground.Edge(figures, d.Edge), figures.Tools.Ticked(d.Distance)))], place.Pose, "two light ticks", vanishes);
 
     /// <summary>On what it is measured on: the edge that it was placed by where that can be seen by then, else the nearer that can.</summary>

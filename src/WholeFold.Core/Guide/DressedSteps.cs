@@ -161,11 +161,13 @@ internal sealed class DressedSteps
     /// <summary>What goes on a face is ticked there just before it is needed, on what lies uppermost by then.</summary>
     private IEnumerable<Step> Ticks(IReadOnlyList<(RoleFace Face, string Place)> things, Phase phase)
     {
-        foreach (var face in things.GroupBy(t => (t.Face.Id, _places[t.Place].On)))
+        // A paper's own edges are there to measure from: what goes on one is told where it is put, and needs no mark.
+        var bare = things.Where(t => _places[t.Place].From.All(f => !f.Edge.StartsWith("its ", StringComparison.Ordinal)));
+        foreach (var face in bare.GroupBy(t => t.Face.Id))
         {
             var places = face.Select(t => _places[t.Place]).ToList();
             yield return new Step(
-                $"tick-{face.Key.Id}{(things.Where(t => t.Face.Id == face.Key.Id).Select(t => _places[t.Place].On).Distinct().ToList().IndexOf(face.Key.On) is var nth and > 0 ? $".{nth}" : "")}-{phase switch { Phase.Flat => "flat", Phase.DecorateFlat => "before", Phase.Decorate => "papers", _ => "last" }}",
+                $"tick-{face.Key}-{phase switch { Phase.Flat => "flat", Phase.DecorateFlat => "before", Phase.Decorate => "papers", _ => "last" }}",
                 Words.Of($"Mark {places[0].On} lightly for {Words.Join("; for ", places.Select(p => Words.Of($"{Spoken.The(p.What)}: {p.Said}")))}."),
                 [.. places.Select(p => p.Id)], "pencil and ruler", null, face.First().Face.Face == Face.Up ? "up" : "down", [], "flat",
                     null, new Work(Act.Mark, _cards * places.Count), [])
@@ -185,7 +187,7 @@ internal sealed class DressedSteps
         {
             Phase = phase, Title = $"{(layer.Level > 1 ? "second paper" : "paper")} on {(layer.On.Count == 1 ? layer.On[0].On.Said : Spoken.The(layer.Role.Name.Split(',')[0]))}", Pieces = [layer.Piece], Things = [$"layers.{layer.Id}"], Holds = _card.Design.Adhesive.Sets, HoldsFor = _card.Design.Adhesive.Sets > 0 ? $"{_card.Design.Adhesive.Name} sets" : null,
             Why = phase == Phase.DecorateFlat && _card.Design.Order == MakingOrder.AssembleFirst ? Words.Of($"It goes on now: once the card is together a part lies over it, or you can't reach it.") : layer.Width.Said,
-            LookFor = layer.Stock.Directional ? Words.Of($"Check: the pattern is the right way up, and the border is even.") : Words.Of($"Check: an even border all round.")
+            LookFor = layer.Stock.Directional ? Words.Of($"The pattern is the right way up, and the border is even.") : Words.Of($"An even border all round.")
         };
     }
 

@@ -78,7 +78,7 @@ internal sealed class FlatSteps(Card card, int cards)
             {
                 Phase = Phase.Cut, Title = $"cut {layers[0].Stock.Name}", Things = [.. layers.Select(l => $"layers.{l.Id}")],
                 Why = layers[0].Stock.Directional ? Words.Of($"Its pattern has a way up: cut each with its top to the top of the sheet.") : layers[0].Width.Said,
-                LookFor = Words.Of($"Check: laid on its panel, each leaves the border it should."),
+                LookFor = Words.Of($"Laid on its panel, each leaves the border it should."),
             };
         }
     }

@@ -58,7 +58,8 @@ internal sealed record Ground(RoleFace Face, Reading Reads, string? Paper, IRead
             && Plane.Shape(laid.Outline).Buffer(1).Covers(Plane.Shape(on.Outline));
 
     /// <summary>What it is called: "the Night print 120 on the left door".</summary>
-    public string Said => Paper is null ? Face.Said : $"the {Paper} on {Face.Said}";
+    /// <param name="isOn">Whether the paper is on by then; what is stamped is stamped on it before that.</param>
+    public string Said(bool isOn) => Paper is null ? Face.Said : $"the {Paper} {(isOn ? "on" : "for")} {Face.Said}";
 
     public bool IsSeen(ReadEdge edge) => !Bonded.Contains(edge);
 

@@ -79,7 +79,7 @@ public static class Screens
             foreach (var (pair, i) in pairs.Select((p, i) => (p, i)))
             {
                 var layer = card.Layers.First(l => l.Width.Id.ToString() == pair[0]);
-                yield return Shown(card, $"{step.Id}.{i + 1}", at, i, step.Title, Both(pair), Words.Of($"{Spoken.First(Saying.Count(layer.Quantity))} for {layer.Role.Name}, from {layer.Stock.Name}{(layer.HowToCut is { } how ? Words.Of($": {how}") : Words.Of($""))}."), layer.Width.Said, pair);
+                yield return Shown(card, $"{step.Id}.{i + 1}", at, i, step.Title, Both(pair), Words.Of($"{Spoken.First(Saying.Count(layer.Quantity))} for {Spoken.The(layer.Role.Name)}, from {layer.Stock.Name}{(layer.HowToCut is { } how ? Words.Of($": {how}") : Words.Of($""))}."), layer.Width.Said, pair);
             }
 
             yield break;

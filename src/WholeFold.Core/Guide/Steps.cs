@@ -105,7 +105,7 @@ public static class Steps
         {
             yield return new Step("break-in", Words.Of($"Open and close {all} a few times before you give it away."), [], "by hand", null, null, [], "shown", null, new Work(Act.BreakIn, cards), [])
             {
-                Phase = Phase.Finish, Title = "break it in", Flexes = true, Why = Words.Of($"The folds loosen, and you find what catches now and not in the post."), LookFor = Words.Of($"Check: closed it is {card.Design.SizeAsRead(card.Closed.Width, card.Closed.Height)}, and nothing springs open."),
+                Phase = Phase.Finish, Title = "break it in", Flexes = true, Why = Words.Of($"The folds loosen, and you find what catches now and not in the post."), LookFor = Words.Of($"Closed it is {card.Design.SizeAsRead(card.Closed.Width, card.Closed.Height)}, and nothing springs open."),
             };
             yield return new Step("put-away", card.Envelope is { } e
                 ? Words.Of($"Try {all} in its envelope, {e.Name}, {e.Width} × {e.Height:u}.") : Words.Of($"Try {all} in its envelope: {card.Packing.Said}."), [], "by hand", null, null, [], "closed", null, new Work(Act.PutAway, cards), [])

@@ -50,7 +50,7 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
         {
             Phase = i == 0 ? Phase.Fold : Phase.Bond, Title = i == 0 ? "fold and burnish" : InShort(step.Text), Pieces = [.. card.Pieces.Select(p => p.Piece.Id)],
                 Flexes = true, Marks = [.. places.Where(p => p.Mark.Length > 0).Select(p => p.Id)],
-            Why = i == 0 ? Words.Of($"A fold that is burnished both ways moves both ways.") : null, LookFor = i == 0 ? Words.Of($"Check: closed without adhesive it is {card.Design.SizeAsRead(card.Closed.Width, card.Closed.Height)}, edge on edge.") : null,
+            Why = i == 0 ? Words.Of($"A fold that is burnished both ways moves both ways.") : null, LookFor = i == 0 ? Words.Of($"Closed without adhesive it is {card.Design.SizeAsRead(card.Closed.Width, card.Closed.Height)}, edge on edge.") : null,
         };
     }
 

@@ -156,13 +156,19 @@ public class GuideTests
     [Fact]
     public void A_stamp_is_ticked_dries_and_its_ticks_are_rubbed_out_and_a_machine_ticks_no_window()
     {
-        var spec = With(Spec("plain-fold", "5x7"), new ElementSpec("greeting", "inside", "greeting", Size: ["2 in", "1/2 in"], Made: "stamped", Place: new PlaceSpec("foot", [new FromSpec("foot", "1/2 in")])));
+        var spec = With(Spec("plain-fold", "5x7"), new ElementSpec("greeting", "base.front.up", "greeting", Size: ["2 in", "1/2 in"], Made: "stamped", Place: new PlaceSpec("foot", [new FromSpec("foot", "1/2 in")])));
         var steps = Of(spec);
         var (tick, stamp, rub) = (steps.Single(s => s.Marks.Contains("elements.greeting")), steps.Single(s => s.Id == "element-greeting"), steps.Single(s => s.Id == "rub-out"));
-        Assert.Contains("3/8 in from its bottom", Say(tick), StringComparison.Ordinal);
+        Assert.Contains("1/2 in from the bottom", Say(tick), StringComparison.Ordinal);
         Assert.Equal((60, "the ink dries"), (stamp.Holds, stamp.HoldsFor));
         Assert.Contains("elements.greeting", rub.Gone);
         Assert.DoesNotContain(Of(With(Spec("plain-fold", "5x7"))), s => s.Id == "rub-out");
+
+        // On a paper it is stamped before that goes on, and measured from the paper's own edges.
+        var papered = Of(With(Spec("plain-fold", "5x7"), new ElementSpec("greeting", "inside", "greeting", Size: ["2 in", "1/2 in"], Made: "stamped", Place: new PlaceSpec("foot", [new FromSpec("foot", "1/2 in")]))));
+        Assert.DoesNotContain(papered, s => s.Marks.Count > 0);
+        Assert.Contains("for the back: 1 7/16 in from its left edge, 3/8 in from its bottom", Say(papered[At(papered, "element-greeting")]), StringComparison.Ordinal);
+        Assert.True(At(papered, "element-greeting") < At(papered, "layer-inside"));
 
         var window = Spec("plain-fold", "5x7") with { Dressing = new DressingSpec { Windows = [new WindowSpec("eye", "front", Size: ["1 in", "1 in"])] } };
         Assert.Contains(Of(window), s => s.Marks.Contains("windows.eye"));

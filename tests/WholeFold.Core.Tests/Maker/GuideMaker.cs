@@ -337,7 +337,7 @@ internal sealed partial class GuideMaker
             return (null, null, where);
         }
 
-        var on = Said(where[$"the {stock} ".Length..], "(?:for (?<for>the .+?) )?on (?<face>.+)") ?? throw new NotEnoughException($"where on {stock}: “{where}”");
+        var on = Said(where[$"the {stock} ".Length..], "(?:for (?<for>the .+?) )?(?:on|for) (?<face>.+)") ?? throw new NotEnoughException($"where on {stock}: “{where}”");
         var role = on["for"].Length > 0 ? on["for"] : null;
         var there = _made.Papers.Where(p => p.Stock == stock).SelectMany(p => p.On).Count(o => o.Face == on["face"] && o.For == role);
         Because.Holds(there <= 1, $"which {stock} on {on["face"]}?");

@@ -63,7 +63,7 @@ export function OneScreen({
         ) : null}
         {screen.lookFor ? (
           <p className={s.look}>
-            Before you go on: <Sentence parts={screen.lookFor} />
+            Check: <Sentence parts={screen.lookFor} />
           </p>
         ) : null}
         <Cautions screen={screen} />
