@@ -55,7 +55,7 @@ internal static class Booklet
 
         if (step.Holds > 0)
         {
-            blocks.Add((Typesetter.Plain($"Leave it for {(step.Holds == 60 ? "a minute" : step.Holds % 60 == 0 ? $"{step.Holds / 60} minutes" : $"{step.Holds} seconds")}{(step.HoldsFor is { } why ? $" while {why}" : "")}."), Small, true, Reads.Paragraph, Pen.Black));
+            blocks.Add((Typesetter.Plain($"Leave it for {Saying.Minutes(step.Holds)}{(step.HoldsFor is { } why ? $" while {why}" : "")}."), Small, true, Reads.Paragraph, Pen.Black));
         }
 
         blocks.AddRange(step.Cautions.Select(c => (Typesetter.Plain($"Take care: {Steps.Cautions[c]}"), Small, true, Reads.Paragraph, Pen.Black)));

@@ -258,8 +258,13 @@ internal sealed class DressingReader(Construction construction, Inventory hand, 
         }
 
         var height = written.Height is null ? Pair.Of(1, 2, 12m).For(unit.SystemOf()) : Within(written.Height, $"{place}.height", Least, Length.In(6), "a contour");
-        return new Contour(written.Id, Role(written.Role, $"{place}.role"), shape, height, shape == ContourShape.Drawn ? Profile(SvgOutline.Read(written.Svg!, $"{place}.svg").Corners) : Profiles[shape]);
+        return new Contour(written.Id, Role(written.Role, $"{place}.role"), shape, height,
+            ToItsHighest(shape == ContourShape.Drawn ? Profile(SvgOutline.Read(written.Svg!, $"{place}.svg").Corners) : Profiles[shape]));
     }
+
+    /// <summary>The height that is asked for is that of the highest point.</summary>
+    private static IReadOnlyList<(double Along, double High)> ToItsHighest(IReadOnlyList<(double Along, double High)> line) =>
+        line.Max(p => p.High) is var most and > 0 ? [.. line.Select(p => (p.Along, p.High / most))] : line;
 
     /// <summary>Roofs and towers; three hills; even waves: our own lines, in shares of width and height.</summary>
     private static readonly Dictionary<ContourShape, IReadOnlyList<(double, double)>> Profiles = new()

@@ -40,7 +40,10 @@ public static class DressedPlaces
 
     private static Place Of(Figures figures, string id, string what, Placed place, OnFace on, Ground ground, string vanishes) =>
         new(id, what, ground.Said(isOn: vanishes != RubbedOut), [.. Distances(place, on, ground).Select(d =>
-            new FromEdge(ground.Edge(figures, d.Edge), figures.Tools.Ticked(d.Distance)))], place.Pose, "two light ticks", vanishes);
+            new FromEdge(ground.Edge(figures, d.Edge), figures.Tools.Ticked(d.Distance))
+            {
+                Both = ground.IsCentred(d.Edge, on), UpDown = d.Edge is ReadEdge.Head or ReadEdge.Foot,
+            })], place.Pose, "two light ticks", vanishes);
 
     /// <summary>On what it is measured on: the edge that it was placed by where that can be seen by then, else the nearer that can.</summary>
     private static IEnumerable<(ReadEdge Edge, Length Distance)> Distances(Placed place, OnFace on, Ground ground)

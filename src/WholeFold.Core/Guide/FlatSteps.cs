@@ -42,8 +42,16 @@ internal sealed class FlatSteps(Card card, int cards)
     }
 
     /// <summary>What a shaped top stands above the piece is cut with it.</summary>
-    private Words More(SizedPiece piece) => Words.Join("", card.Dressed.Contours.Where(c => c.On[0].Face.Piece == piece.Piece.Id
-        && c.On[0].Box.Top > piece.Height.Value).Select(c => Words.Of($", and {c.On[0].Box.Top - piece.Height.Value:u} more at the top for the {(c.Contour.Shape == ContourShape.Drawn ? "shape" : DressingWriter.Name(c.Contour.Shape))}")));
+    private Words More(SizedPiece piece) => Words.Join("", card.Dressed.Contours.Where(c =>
+        c.IsFree && c.On.Any(o => o.Face.Piece == piece.Piece.Id)).Select(c =>
+    {
+        var shape = c.Contour.Shape == ContourShape.Drawn ? "shape" : DressingWriter.Name(c.Contour.Shape);
+        var box = Box.Round([.. c.On.Where(o => o.Face.Piece == piece.Piece.Id).SelectMany(o => o.Outline)]);
+        return Words.Join("", new (Length More, string At)[]
+        {
+            (box.Top - piece.Height.Value, "top"), (-box.Bottom, "bottom"), (-box.Left, "left"), (box.Right - piece.Width.Value, "right"),
+        }.Where(m => m.More > Length.Zero).Select(m => Words.Of($", and {m.More:u} more at the {m.At} for the {shape}")));
+    }));
 
     /// <summary>A bought blank is taken as it is; where a part of it is shorter it is trimmed.</summary>
     private Step Begun(SizedPiece piece, Blank blank)

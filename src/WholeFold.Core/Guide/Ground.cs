@@ -59,9 +59,17 @@ internal sealed record Ground(RoleFace Face, Reading Reads, string? Paper, IRead
 
     /// <summary>What it is called: "the Night print 120 on the left door".</summary>
     /// <param name="isOn">Whether the paper is on by then; what is stamped is stamped on it before that.</param>
-    public string Said(bool isOn) => Paper is null ? Face.Said : $"the {Paper} {(isOn ? "on" : "for")} {Face.Said}";
+    public string Said(bool isOn) => Paper is null ? Face.Said : $"the {Paper} {(isOn ? "on" : "that goes on")} {Face.Said}";
 
     public bool IsSeen(ReadEdge edge) => !Bonded.Contains(edge);
+
+    /// <summary>Whether something lies as far from an edge as from the opposite one, and both are there to see.</summary>
+    public bool IsCentred(ReadEdge edge, OnFace on)
+    {
+        var (left, right, head, foot) = Margins(on);
+        return edge is ReadEdge.Left or ReadEdge.Right ? left == right && IsSeen(ReadEdge.Left) && IsSeen(ReadEdge.Right)
+            : head == foot && IsSeen(ReadEdge.Head) && IsSeen(ReadEdge.Foot);
+    }
 
     /// <summary>How far it is from each of its edges, as one reads it; less than nothing where it reaches past.</summary>
     public (Length Left, Length Right, Length Head, Length Foot) Margins(OnFace on) => Margins(on.Box);

@@ -10,7 +10,20 @@ namespace WholeFold.Core.Guide;
 /// <summary>A distance from a named edge or crease: of the part's own crease where it hangs on one, else of its nearer edge.</summary>
 public sealed record FromEdge(string Edge, Length Distance, bool OfItsCrease = false)
 {
-    public Words Said => Words.Of($"{(OfItsCrease ? "its fold " : "")}{(Distance == Length.Zero ? Words.Of($"{(OfItsCrease ? "on" : "flush with")} {Edge}") : Distance < Length.Zero ? Words.Of($"{-Distance:u} past {Edge}") : Words.Of($"{Distance:u} from {Edge}"))}");
+    /// <summary>Whether it is as far from the opposite edge: then one centres it, or lines it up at both ends.</summary>
+    public bool Both { get; init; }
+
+    /// <summary>Whether the two are the top and the bottom.</summary>
+    public bool UpDown { get; init; }
+
+    public Words Said => Both ? OfBoth : Words.Of($"{(OfItsCrease ? "its fold " : "")}{(Distance == Length.Zero ? Words.Of($"{(OfItsCrease ? "on" : "flush with")} {Edge}") : Distance < Length.Zero ? Words.Of($"{-Distance:u} past {Edge}") : Words.Of($"{Distance:u} from {Edge}"))}");
+
+    private Words OfBoth => (Distance.Units, UpDown) switch
+    {
+        (0, _) => Words.Of($"flush {(UpDown ? "at the top and the bottom" : "on both sides")}"),
+        ( < 0, _) => Words.Of($"{-Distance:u} past {(UpDown ? "the top and the bottom" : "both sides")}"),
+        _ => Words.Of($"centred with {Distance:u} {(UpDown ? "above and below" : "on either side")}"),
+    };
 }
 
 /// <summary>Where something goes, as figures: by its distances from two named edges or creases.</summary>
@@ -54,7 +67,9 @@ public static class Places
         var (creaseX, creaseY) = OwnCrease(figures, bond);
         // What lies across an edge is measured from the other one.
         FromEdge Nearer(FromEdge one, FromEdge other) => one.Distance < Length.Zero || (other.Distance >= Length.Zero && other.Distance < one.Distance) ? other : one;
-        FromEdge In(Axis axis, Length low, Length high, Length from, Length to, Length? crease, string first, string last) => Nearer(
+        FromEdge In(Axis axis, Length low, Length high, Length from, Length to, Length? crease, string first, string last) => crease is null
+            && from - low == high - to ? new FromEdge(Edge(piece, low, axis, first), from - low) { Both = true, UpDown = IsUpDown(first) }
+            : Nearer(
             new FromEdge(Edge(piece, low, axis, first), (crease ?? from) - low, crease is not null), new FromEdge(Edge(piece, high, axis, last), high - (crease ?? to), crease is not null));
         var (left, right, foot, head) = EdgesAsRead(figures, bond.A.On, piece.Piece.FromHead);
         var across = In(Axis.X, box.Left, box.Right, lies.Left, lies.Right, creaseX, left, right);
@@ -75,12 +90,16 @@ public static class Places
             .Select(v => new Point(new Length((long)Math.Round(v.X)), new Length((long)Math.Round(v.Y))))]);
     }
 
+    private static bool IsUpDown(string edge) => edge is Top or Bottom;
+
+    private const string Top = "the top", Bottom = "the bottom";
+
     /// <summary>
     /// What the left, right, lower and upper edge of the flat piece are for a reader: where she reads the face on its side they change places.
     /// </summary>
     private static (string Left, string Right, string Foot, string Head) EdgesAsRead(Figures figures, FaceRef face, bool fromHead)
     {
-        const string left = "the left edge", right = "the right edge", head = "the top", foot = "the bottom";
+        const string left = "the left edge", right = "the right edge", head = Top, foot = Bottom;
         return (Faces.HeadOf(figures, face), face.Face) switch
         {
             (Constructions.Edge.Left, Face.Up) => (head, foot, left, right),

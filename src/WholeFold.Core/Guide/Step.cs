@@ -72,7 +72,7 @@ public sealed record Step(string Id, Words Say, IReadOnlyList<string> Figures, s
 }
 
 /// <summary>Numbers and names as a step says them.</summary>
-internal static class Saying
+public static class Saying
 {
     private static readonly string[] Numbers = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve"];
 

@@ -58,9 +58,12 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
     {
         var bonds = order.Where(o => step.Bonds.Contains(o.Bond.Id)).ToList();
         var say = Words.Of($"{step.Text}");
-        foreach (var place in bonds.Select(b => (b.Laid, Place: Places.Of(_figures, b.Bond))).DistinctBy(p => $"{p.Place.What} {p.Place.Said.Write(DisplayUnit.Millimetre)}"))
+        foreach (var alike in bonds.Select(b => (b.Laid, Place: Places.Of(_figures, b.Bond))).GroupBy(p =>
+            (p.Place.What, Closed: p.Laid is LaidBy.Closed, Said: p.Place.Said.Write(DisplayUnit.Millimetre))))
         {
-            say.Add($" {place.Place.What} {(place.Laid is LaidBy.Closed ? "comes down" : "goes")} on {place.Place.On}: {place.Place.Said}.");
+            // The flap of each of several pillars goes on its own first side.
+            var on = Words.List(alike.Select(p => p.Place.On).Distinct().Select(o => Words.Of($"{o}"))).Write(DisplayUnit.Inch);
+            say.Add($" {alike.Key.What} {(alike.Key.Closed ? "comes down" : "goes")} on {on}: {alike.First().Place.Said}.");
         }
 
         foreach (var range in bonds.Where(b => b.Bond.AtLeast).Select(b => Places.FiguresOf(_figures, b.Bond)))

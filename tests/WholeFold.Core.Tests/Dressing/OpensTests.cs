@@ -195,13 +195,18 @@ public class OpensTests
                 && head is Edge.Left or Edge.Right))
             {
                 var (head, box) = (heads[bond.A.On], card.Figures.PlateOf(bond.A.Plate).Box);
-                var region = Box.Round([.. bond.A.Region.Corners.Select(card.Figures.ValueOf)]);
+                if (!card.Closed.Frames.ContainsKey(bond.A.Plate) || !card.Closed.Frames.ContainsKey(bond.B.Plate))
+                {
+                    continue;
+                }
+
+                var lies = Guide.StepTests.LaidBack(card, bond, card.Figures.PlateOf(bond.A.Plate), card.Figures.PlateOf(bond.B.Plate));
                 foreach (var from in Core.Guide.Places.Of(card.Figures, bond).From.Where(f => !f.OfItsCrease))
                 {
                     Edge? edge = from.Edge switch
                     {
-                        "the head" => head,
-                        "the foot" => head == Edge.Left ? Edge.Right : Edge.Left,
+                        "the top" => head,
+                        "the bottom" => head == Edge.Left ? Edge.Right : Edge.Left,
                         "the left edge" => head == Edge.Left == (bond.A.On.Face == Face.Up) ? Edge.Foot : Edge.Head,
                         "the right edge" => head == Edge.Left == (bond.A.On.Face == Face.Up) ? Edge.Head : Edge.Foot,
                         _ => null,
@@ -209,9 +214,13 @@ public class OpensTests
                     if (edge is { } measured)
                     {
                         told++;
-                        var distance = measured switch { Edge.Left => region.Left - box.Left, Edge.Right => box.Right - region.Right,
-                            Edge.Foot => region.Bottom - box.Bottom, _ => box.Top - region.Top };
-                        Assert.True(distance == from.Distance, $"{Named(card)}: {from.Said.Write(DisplayUnit.Inch)}, and it is {distance}");
+                        var distance = measured switch
+                        {
+                            Edge.Left => lies.Left - box.Left.Units, Edge.Right => box.Right.Units - lies.Right,
+                            Edge.Foot => lies.Bottom - box.Bottom.Units, _ => box.Top.Units - lies.Top,
+                        };
+                        Assert.True(Math.Abs(distance - from.Distance.Units) < Guide.StepTests.Slack,
+                            $"{Named(card)}: {from.Said.Write(DisplayUnit.Inch)}, and it is {distance / 320} mm");
                     }
                 }
             }

@@ -167,7 +167,8 @@ public class GuideTests
         // On a paper it is stamped before that goes on, and measured from the paper's own edges.
         var papered = Of(With(Spec("plain-fold", "5x7"), new ElementSpec("greeting", "inside", "greeting", Size: ["2 in", "1/2 in"], Made: "stamped", Place: new PlaceSpec("foot", [new FromSpec("foot", "1/2 in")]))));
         Assert.DoesNotContain(papered, s => s.Marks.Count > 0);
-        Assert.Contains("for the back: 1 7/16 in from its left edge, 3/8 in from its bottom", Say(papered[At(papered, "element-greeting")]), StringComparison.Ordinal);
+        Assert.Equal("Stamp the greeting, 2 × 1/2 in, on the Ember paper 120 that goes on the back: centred with 1 3/8 in on either side, 3/8 in from its bottom.",
+            Say(papered[At(papered, "element-greeting")]));
         Assert.True(At(papered, "element-greeting") < At(papered, "layer-inside"));
 
         var window = Spec("plain-fold", "5x7") with { Dressing = new DressingSpec { Windows = [new WindowSpec("eye", "front", Size: ["1 in", "1 in"])] } };

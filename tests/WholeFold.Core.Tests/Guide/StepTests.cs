@@ -167,11 +167,11 @@ public class StepTests
     }
 
     /// <summary>What is shaved off so that a part goes in lies within a sixteenth of an inch when the card is closed.</summary>
-    private const double Slack = 508;
+    internal const double Slack = 508;
 
     /// <summary>Where the part lies on the other in the closed card, told in the flat one: both are looked at closed, and the one
     /// turned back.</summary>
-    private static (double Left, double Right, double Bottom, double Top) LaidBack(Card card, Bond bond, SizedPlate own, SizedPlate part)
+    internal static (double Left, double Right, double Bottom, double Top) LaidBack(Card card, Bond bond, SizedPlate own, SizedPlate part)
     {
         var (box, closed) = (own.Box, card.Closed.Place(bond.A.Plate, own.Box.Corners).Select(p =>
             ((double)p.X.Units, (double)p.Y.Units)).ToList());

@@ -100,7 +100,7 @@ internal sealed partial class GuideMaker
     {
         // What is bought stands in brackets beside what is set: its figures are figures all the same.
         var s = said.Replace("(", "", StringComparison.Ordinal).Replace(")", "", StringComparison.Ordinal);
-        if (Said(s, $"Cut (?<what>.+) from (?<stock>[^:]+): (?<w>{N}) × (?<h>{N})(?:, and (?<more>{N}) more at the top for the \\w+)*") is { } cut)
+        if (Said(s, $"Cut (?<what>.+) from (?<stock>[^:]+): (?<w>{N}) × (?<h>{N})(?:, and (?<more>{N}) more at the (?:top|bottom|left|right) for the \\w+)*") is { } cut)
         {
             foreach (var name in List(cut["what"]))
             {
@@ -337,7 +337,7 @@ internal sealed partial class GuideMaker
             return (null, null, where);
         }
 
-        var on = Said(where[$"the {stock} ".Length..], "(?:for (?<for>the .+?) )?(?:on|for) (?<face>.+)") ?? throw new NotEnoughException($"where on {stock}: “{where}”");
+        var on = Said(where[$"the {stock} ".Length..], "(?:for (?<for>.+?) )?(?:on|that goes on) (?<face>.+)") ?? throw new NotEnoughException($"where on {stock}: “{where}”");
         var role = on["for"].Length > 0 ? on["for"] : null;
         var there = _made.Papers.Where(p => p.Stock == stock).SelectMany(p => p.On).Count(o => o.Face == on["face"] && o.For == role);
         Because.Holds(there <= 1, $"which {stock} on {on["face"]}?");
@@ -351,11 +351,11 @@ internal sealed partial class GuideMaker
             var what = told.Groups["what"].Value;
             Because.Holds(_bonded.Add(told.Value), $"{what} is bonded twice in one place");
             Marked($"{char.ToLowerInvariant(what[0])}{what[1..]}", told.Groups["place"].Value);
-            _made.Bonds.Add(new MadeBond(told.Groups["what"].Value, told.Groups["on"].Value,
-                [.. told.Groups["place"].Value.Split(", ").Select(p =>
+            (string, double, bool)[] from = [.. told.Groups["place"].Value.Split(", ").Select(p =>
                     (Place: p.StartsWith("its fold ", StringComparison.Ordinal) ? p[9..] : p, Fold: p.StartsWith("its fold ", StringComparison.Ordinal)))
-                .Select(p => p.Place.StartsWith("on ", StringComparison.Ordinal) ? (p.Place[3..], 0, p.Fold)
-                    : (Place(p.Place)[0].Edge, Place(p.Place)[0].Distance, p.Fold))]));
+                .SelectMany(p => p.Place.StartsWith("on ", StringComparison.Ordinal) ? [(p.Place[3..], 0, p.Fold)]
+                    : Place(p.Place).Select(f => (f.Edge, f.Distance, p.Fold)))];
+            _made.Bonds.AddRange(OnEach().Split(told.Groups["on"].Value).Select(on => new MadeBond(what, on, from)));
         }
     }
 
@@ -378,11 +378,20 @@ internal sealed partial class GuideMaker
 
     private (string Edge, double Distance)[] Place(string place)
     {
-        var found = place.Split(", ").Select(p => Said(p, $"(?<d>{N}) (?<past>from|past) (?<edge>(?:the|its) .+)") is { } at ? (at["edge"], at["past"] == "past" ? -Figure(at["d"]) : Figure(at["d"]))
-            : Said(p, "flush with (?<edge>(?:the|its) .+)") is { } flush ? (flush["edge"], 0d) : throw new NotEnoughException($"where is that: “{p}”")).ToArray();
-        Because.Holds(found.Length is 1 or 2 && found.Select(f => f.Item1).Distinct().Count() == found.Length, $"no place: “{place}”");
+        var found = place.Split(", ").SelectMany(p => Both(p) ?? [Said(p, $"(?<d>{N}) (?<past>from|past) (?<edge>(?:the|its) .+)") is { } at ? (at["edge"], at["past"] == "past" ? -Figure(at["d"]) : Figure(at["d"]))
+            : Said(p, "flush with (?<edge>(?:the|its) .+)") is { } flush ? (flush["edge"], 0d) : throw new NotEnoughException($"where is that: “{p}”")]).ToArray();
+        Because.Holds(found.Length is >= 1 and <= 4 && found.Select(f => f.Item1).Distinct().Count() == found.Length, $"no place: “{place}”");
         return found;
     }
+
+    /// <summary>As far from either of two edges that are across from each other.</summary>
+    private (string Edge, double Distance)[]? Both(string place) =>
+        Said(place, $"centred with (?<d>{N}) (?<way>on either side|above and below)") is { } at ? Across(at["way"], Figure(at["d"]))
+        : Said(place, $"(?<d>{N}) past (?<way>both sides|the top and the bottom)") is { } past ? Across(past["way"], -Figure(past["d"]))
+        : Said(place, "flush (?<way>on both sides|at the top and the bottom)") is { } flush ? Across(flush["way"], 0) : null;
+
+    private static (string Edge, double Distance)[] Across(string way, double distance) => way.EndsWith("side", StringComparison.Ordinal)
+        || way.EndsWith("sides", StringComparison.Ordinal) ? [("a left side", distance), ("a right side", distance)] : [("a top side", distance), ("a bottom side", distance)];
 
     private void Round(MadeSheet sheet, string box, string? stays)
     {
@@ -475,6 +484,9 @@ internal sealed partial class GuideMaker
         var match = Regex.Match(sentence, $"^(?:{pattern})$");
         return match.Success ? match.Groups.Keys.ToDictionary(k => k, k => match.Groups[k].Value) : null;
     }
+
+    [GeneratedRegex(@"(?:, | and )(?=the |\w+ \d)")]
+    private static partial Regex OnEach();
 
     [GeneratedRegex(@"\.(?: |$)(?!\d+ mm)")]
     private static partial Regex SentenceEnd();
