@@ -221,12 +221,19 @@ internal sealed class DressedSteps
         var (left, right, top, bottom) = ground.Margins(laid.Box);
         return (left == right, top == bottom) switch
         {
-            (true, true) when left == top => left == Length.Zero ? Words.Of($"flush all round") : Words.Of($"{left:u} from every edge"),
-            (true, true) => Words.Of($"{left:u} from the left and the right, {top:u} from the top and the bottom"),
-            (true, _) => Words.Of($"{left:u} from the left and the right, {top:u} from the top and {bottom:u} from the bottom"),
-            (_, true) => Words.Of($"{left:u} from the left and {right:u} from the right, {top:u} from the top and the bottom"),
-            _ => Words.Of($"{left:u} from the left, {right:u} from the right, {top:u} from the top and {bottom:u} from the bottom"),
+            (true, true) when left == top => left == Length.Zero ? Words.Of($"flush all round") : Words.Of($"{Left(left)} from every edge"),
+            (true, true) => Words.Of($"{Left(left)} from the left and the right, {Left(top)} from the top and the bottom"),
+            (true, _) => Words.Of($"{Left(left)} from the left and the right, {Left(top)} from the top and {Left(bottom)} from the bottom"),
+            (_, true) => Words.Of($"{Left(left)} from the left and {Left(right)} from the right, {Left(top)} from the top and the bottom"),
+            _ => Words.Of($"{Left(left)} from the left, {Left(right)} from the right, {Left(top)} from the top and {Left(bottom)} from the bottom"),
         };
+    }
+
+    /// <summary>A border is what is left: no ruler is set to it, so that between two marks the nearer one is near enough.</summary>
+    private Words Left(Length border)
+    {
+        var mark = _card.Figures.Tools.CutNearest(border);
+        return border == mark || mark == Length.Zero ? Words.Of($"{border:u}") : Words.Of($"about {mark:u}");
     }
 
     private static string Lower(string words) => $"the {char.ToLowerInvariant(words[0])}{words[1..]}";

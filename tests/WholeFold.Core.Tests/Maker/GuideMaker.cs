@@ -289,7 +289,7 @@ internal sealed partial class GuideMaker
 
     private void Worn(string s)
     {
-        if (Said(s, $"Glue (?<n>the|one) (?<stock>.+?)(?: for (?<for>the .+?))?, (?<w>{N}) × (?<h>{N}), to (?<many>each of these: )?(?<where>.+?)[,;] (?<border>with an even border|flush all round|{N} from every edge|{N} from the left.+)") is { } glued && Paper(glued["stock"], Figure(glued["w"]), Figure(glued["h"])) is { } paper)
+        if (Said(s, $"Glue (?<n>the|one) (?<stock>.+?)(?: for (?<for>the .+?))?, (?<w>{N}) × (?<h>{N}), to (?<many>each of these: )?(?<where>.+?)[,;] (?<border>with an even border|flush all round|(?:about )?{N} from every edge|(?:about )?{N} from the left.+)") is { } glued && Paper(glued["stock"], Figure(glued["w"]), Figure(glued["h"])) is { } paper)
         {
             foreach (var place in glued["many"].Length > 0 ? List(glued["where"]) : [glued["where"]])
             {
@@ -299,7 +299,8 @@ internal sealed partial class GuideMaker
                 var margins = Margins(glued["border"]);
                 Because.Holds(!paper.On.Any(o => o.Face == face && o.Over == over
                     && (margins is null || o.Margins is null || o.Margins.Zip(margins).All(m => Near(m.First, m.Second)))), $"{face} has that paper already");
-                paper.On.Add(new MadeBorder(face, glued["for"].Length > 0 ? glued["for"] : null, over, margins, times));
+                paper.On.Add(new MadeBorder(face, glued["for"].Length > 0 ? glued["for"] : null, over, margins, times,
+                    glued["border"].Contains("about ", StringComparison.Ordinal)));
             }
         }
         else if (Said(s, $"(?:Glue|Mount|Stamp|Heat-emboss|Print|Hang) (?<what>(?:the )?[^,]+), (?<w>{N}) × (?<h>{N}), (?:to|on) (?<where>.+?)(?:, on [\\d.]+ mm of foam)?: (?<place>.+)") is { } put)
@@ -370,11 +371,25 @@ internal sealed partial class GuideMaker
     private readonly HashSet<string> _used = [];
     private readonly HashSet<string> _bonded = [];
 
-    private double[]? Margins(string border) => border == "with an even border" ? null : border == "flush all round" ? [0, 0, 0, 0]
-        : Said(border, $"(?<a>{N}) from every edge") is { } every ? [Figure(every["a"]), Figure(every["a"]), Figure(every["a"]), Figure(every["a"])]
-        : Said(border, $"(?<l>{N}) from the left(?: and the right|(?: and|,) (?<r>{N}) from the right), (?<t>{N}) from the top(?: and the bottom| and (?<b>{N}) from the bottom)") is { } all
-            ? [Figure(all["l"]), Figure(all["r"].Length > 0 ? all["r"] : all["l"]), Figure(all["t"]), Figure(all["b"].Length > 0 ? all["b"] : all["t"])]
-        : throw new NotEnoughException($"which border: “{border}”");
+    /// <summary>Left, right, top and bottom; nothing where a shape follows its panel.</summary>
+    private double[]? Margins(string told)
+    {
+        if (told is "with an even border" or "flush all round")
+        {
+            return told == "with an even border" ? null : [0, 0, 0, 0];
+        }
+
+        var border = told.Replace("about ", "", StringComparison.Ordinal);
+        if (Said(border, $"(?<a>{N}) from every edge") is { } every)
+        {
+            return [.. Enumerable.Repeat(Figure(every["a"]), 4)];
+        }
+
+        var all = Said(border, $"(?<l>{N}) from the left(?: and the right|(?: and|,) (?<r>{N}) from the right), "
+            + $"(?<t>{N}) from the top(?: and the bottom| and (?<b>{N}) from the bottom)") ?? throw new NotEnoughException($"which border: “{told}”");
+        double Of(string side, string otherwise) => Figure(all[side].Length > 0 ? all[side] : all[otherwise]);
+        return [Of("l", "l"), Of("r", "l"), Of("t", "t"), Of("b", "t")];
+    }
 
     private (string Edge, double Distance)[] Place(string place)
     {

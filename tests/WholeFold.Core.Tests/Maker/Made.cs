@@ -50,7 +50,8 @@ internal sealed record MadePaper(string Stock, double Width, double Height, int 
 
 /// <summary>Where one paper went; no figures where its border is even and its shape its panel's own.</summary>
 /// <param name="For">What it is for, where several of its kind lie there.</param>
-internal sealed record MadeBorder(string Face, string? For, string? Over, double[]? Margins, int Times);
+/// <param name="IsAbout">Whether its figures are those of the nearest marks.</param>
+internal sealed record MadeBorder(string Face, string? For, string? Over, double[]? Margins, int Times, bool IsAbout);
 
 /// <summary>Something put, stamped or cut in a place.</summary>
 /// <param name="Paper">The stock that it is on; null of the card itself.</param>

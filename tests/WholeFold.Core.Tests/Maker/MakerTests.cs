@@ -239,7 +239,7 @@ public class MakerTests
                 var on = papers.SelectMany(p => p.On).Where(o => o.Face == laid.On.Said && o.Over is not null == layer.Level > 1
                     && o.Times == laid.On.Copies.Count
                     && (o.Margins is not { } margins || Sides(card, layer, laid).Zip(margins).All(m =>
-                        Math.Abs(m.First - m.Second) < Hair))).ToList();
+                        Math.Abs(m.First - m.Second) < (o.IsAbout ? 2 * Hair : Hair)))).ToList();
                 if (on.Count != 1)
                 {
                     yield return $"the paper {layer.Id} lies {on.Count} times in its place on {laid.On.Said}";
