@@ -37,7 +37,26 @@ public enum Pressed
 /// <param name="Pressed">How the card lies meanwhile; null where nothing is bonded.</param>
 /// <param name="RightWhen">How one knows that it is right; null where nothing is bonded.</param>
 /// <param name="Places">The placements whose figures it needs, by id.</param>
-public sealed record AssemblyStep(string Text, IReadOnlyList<string> Bonds, Pressed? Pressed, string? RightWhen, IReadOnlyList<string>? Places = null);
+/// <param name="Title">What it is called, in five words at most.</param>
+/// <param name="Case">What must be so for it to be a step at all; always where it is null.</param>
+public sealed record AssemblyStep(string Text, IReadOnlyList<string> Bonds, Pressed? Pressed, string? RightWhen, IReadOnlyList<string>? Places = null,
+    string? Title = null, StepOnlyIf? Case = null);
+
+/// <param name="Role">The papers' and elements' place that is meant, where it is one.</param>
+public sealed record StepOnlyIf(StepCase Case, string? Role = null);
+
+/// <summary>When a step is one.</summary>
+public enum StepCase
+{
+    /// <summary>Nothing is put on a place that needs something.</summary>
+    Bare,
+
+    /// <summary>The card wears papers.</summary>
+    Papered,
+
+    /// <summary>There is no score board to hand.</summary>
+    NoBoard,
+}
 
 /// <summary>Something one sees that is wrong, why, and what to do.</summary>
 public sealed record Trouble(string Sign, string Cause, string Remedy);

@@ -236,6 +236,21 @@ public sealed class ConstructionBuilder(string id, IReadOnlyDictionary<string, s
         return this;
     }
 
+    /// <summary>What the last step is called, in five words at most.</summary>
+    public ConstructionBuilder Titled(string title)
+    {
+        _steps[^1] = _steps[^1] with { Title = title };
+        return this;
+    }
+
+    /// <summary>The last step is one only where that is so.</summary>
+    /// <param name="role">A place of papers and elements.</param>
+    public ConstructionBuilder OnlyIf(StepCase when, string? role = null)
+    {
+        _steps[^1] = _steps[^1] with { Case = new StepOnlyIf(when, role) };
+        return this;
+    }
+
     /// <summary>A step that makes bonds, in that order.</summary>
     public ConstructionBuilder Press(string text, Pressed pressed, string rightWhen, params IReadOnlyList<BondHandle> bonds)
     {

@@ -172,7 +172,7 @@ internal sealed class DressedSteps
                 [.. places.Select(p => p.Id)], "pencil and ruler", null, face.First().Face.Face == Face.Up ? "up" : "down", [], "flat",
                     null, new Work(Act.Mark, _cards * places.Count), [])
             {
-                Phase = phase, Title = $"mark {face.First().Face.Said}", Pieces = [face.First().Face.Piece], Marks = [.. places.Select(p => p.Id)], LookFor = Words.Of($"The marks lie where something will cover them, or can be rubbed out."),
+                Phase = phase, Title = places.Count == 1 ? "mark its place" : "mark their places", Pieces = [face.First().Face.Piece], Marks = [.. places.Select(p => p.Id)], LookFor = Words.Of($"The marks lie where something will cover them, or can be rubbed out."),
             };
         }
     }
@@ -185,7 +185,7 @@ internal sealed class DressedSteps
             [layer.Width.Id.ToString(), layer.Height.Id.ToString()], _card.Design.Adhesive.Name, null, layer.Face == Face.Up ? "up" : "down", [], "flat", null,
                 new Work(Act.Paper, count), _card.Design.Adhesive.Solvent ? ["solvent"] : [])
         {
-            Phase = phase, Title = $"{(layer.Level > 1 ? "second paper" : "paper")} on {(layer.On.Count == 1 ? layer.On[0].On.Said : Spoken.The(layer.Role.Name.Split(',')[0]))}", Pieces = [layer.Piece], Things = [$"layers.{layer.Id}"], Holds = _card.Design.Adhesive.Sets, HoldsFor = _card.Design.Adhesive.Sets > 0 ? $"{_card.Design.Adhesive.Name} sets" : null,
+            Phase = phase, Title = Saying.Title($"{(layer.Level > 1 ? "second paper" : "paper")}: {layer.Role.Name.Split(',')[0]}", "the paper there"), Pieces = [layer.Piece], Things = [$"layers.{layer.Id}"], Holds = _card.Design.Adhesive.Sets, HoldsFor = _card.Design.Adhesive.Sets > 0 ? $"{_card.Design.Adhesive.Name} sets" : null,
             Why = phase == Phase.DecorateFlat && _card.Design.Order == MakingOrder.AssembleFirst ? Words.Of($"It goes on now: once the card is together a part lies over it, or you can't reach it.") : layer.Width.Said,
             LookFor = layer.Stock.Directional ? Words.Of($"The pattern is the right way up, and the border is even.") : Words.Of($"An even border all round.")
         };
@@ -199,7 +199,8 @@ internal sealed class DressedSteps
         foreach (var alike in layer.On.GroupBy(o => Border(layer, o).Write(DisplayUnit.Millimetre)))
         {
             List<LaidLayer> on = [.. alike];
-            var under = layer.Level > 1 ? _card.Layers.FirstOrDefault(l => l.Level == layer.Level - 1 && l.On.Any(o => o.On.Id == on[0].On.Id)) : null;
+            var under = layer.Level == 1 ? null : _card.Layers.FirstOrDefault(l =>
+                l.Level == layer.Level - 1 && l.On.Any(o => o.On.Id == on[0].On.Id));
             string Where(LaidLayer o) => under is null ? Each(o) : $"the {Ground.PaperOn(_card, under, o.On)} on {Each(o)}";
             var first = on.Count == 1 && on[0].On.Copies.Count * _cards == 1;
             say.Add($"{(say.Write(DisplayUnit.Inch).Length > 0 ? " " : "")}Glue {(first ? "the" : "one")} {paper}, to {(on.Count > 1 ? "each of these: " : "")}{Words.List(on.Select(o => Words.Of($"{Where(o)}"))).Write(DisplayUnit.Inch)}{(on.Count > 1 ? "; " : ", ")}{Border(layer, on[0])}.");
@@ -208,7 +209,8 @@ internal sealed class DressedSteps
         return say;
     }
 
-    private string Each(LaidLayer laid) => laid.On.Copies.Count * _cards > 1 ? $"{laid.On.Said}, {Saying.Times(laid.On.Copies.Count * _cards)}" : laid.On.Said;
+    private string Each(LaidLayer laid) => laid.On.Copies.Count * _cards is > 1 and var times ? $"{laid.On.Said}, {Saying.Times(times)}"
+        : laid.On.Said;
 
     private Words Border(SizedLayer layer, LaidLayer laid)
     {
@@ -238,6 +240,12 @@ internal sealed class DressedSteps
 
     private static string Lower(string words) => $"the {char.ToLowerInvariant(words[0])}{words[1..]}";
 
+    private static string Named(Element element)
+    {
+        var verb = element.IsInk ? element.Made == Made.Printed ? "print" : "stamp" : element.IsRaised ? "raise" : "put on";
+        return Saying.Title($"{verb} {Spoken.The(element.Name)}", $"{verb} {element.Name}", $"{verb} what belongs there");
+    }
+
     private Step Put(SizedElement element, string verb, string tool, Phase phase)
     {
         var place = _places[$"elements.{element.Element.Id}"];
@@ -254,7 +262,7 @@ internal sealed class DressedSteps
             [.. element.Sides.Select(s => s.Id.ToString()), place.Id], tool, null, element.On[0].Face.Face == Face.Up ? "up" : "down", [], "flat", null, new Work(Act.Element, _cards * element.Quantity), [])
         {
             Phase = phase,
-                Title = $"{(element.Element.IsInk ? element.Element.Made == Made.Printed ? "print" : "stamp" : element.Element.IsRaised ? "raise" : "put on")} {Spoken.The(element.Element.Name)}",
+                Title = Named(element.Element),
                 Pieces = [element.On[0].Face.Piece], Things = [$"elements.{element.Element.Id}"], Gone = place.Vanishes.StartsWith("covered", StringComparison.Ordinal) ? [place.Id] : [],
         };
     }

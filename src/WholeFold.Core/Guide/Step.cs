@@ -89,5 +89,11 @@ public static class Saying
         return char.IsAsciiDigit(low[^1]) ? $"copies of {low}" : low.EndsWith('s') || low.EndsWith("ch", StringComparison.Ordinal) || low.EndsWith('x') ? $"{low}es" : $"{low}s";
     }
 
+    /// <summary>The first of several titles that is short enough to be read from where one works.</summary>
+    public static string Title(params IReadOnlyList<string> titles) =>
+        titles.FirstOrDefault(t => t.Split(' ').Length <= MostWords) ?? titles[^1];
+
+    private const int MostWords = 5;
+
     public static string Minutes(int seconds) => seconds < 60 ? $"{seconds} seconds" : seconds == 60 ? "a minute" : seconds % 60 == 0 ? $"{Count(seconds / 60)} minutes" : $"{seconds / 60}½ minutes";
 }

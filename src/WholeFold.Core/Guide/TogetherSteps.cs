@@ -2,6 +2,7 @@ using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
 using WholeFold.Core.Sizing;
 
 namespace WholeFold.Core.Guide;
@@ -36,19 +37,35 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
 
     public IEnumerable<Step> All()
     {
-        foreach (var (step, i) in card.Construction.Steps.Select((s, i) => (s, i)))
+        foreach (var (step, i) in card.Construction.Steps.Select((s, i) => (s, i)).Where(s => Applies(s.s.Case)))
         {
             yield return step.Bonds.Count == 0 ? Fold(step, i) : Bond(step, i);
         }
     }
 
+    private bool Applies(StepOnlyIf? only) => only switch
+    {
+        null => true,
+        { Case: StepCase.Papered } => card.Layers.Count > 0,
+        { Case: StepCase.NoBoard } => _figures.Tools is { Exact: false, GrooveRows.Count: 0 },
+        { Role: { } role } => !card.Dressed.Elements.Any(e => e.On.Any(o => card.Dressed.Roles.Of(role).Any(f => f.Id == o.Face.Id))),
+        _ => true,
+    };
+
+    /// <summary>What holds parts together is said as what it is.</summary>
+    private static string Stuck(string text, Adhesive with)
+    {
+        var verb = with.Wet || with.Solvent ? "glue" : "tape";
+        return text.Replace("Bond ", $"{Spoken.First(verb)} ", StringComparison.Ordinal).Replace("bond ", $"{verb} ", StringComparison.Ordinal);
+    }
+
     private Step Fold(AssemblyStep step, int i)
     {
         var places = Places.Of(_figures).Where(p => step.Places?.Contains(p.Id) == true).ToList();
-        var told = Words.Join("", places.Select(p => Words.Of($" Measure {Lower(p.What)}: {p.Said}.")).Prepend(Words.Of($"{step.Text}")));
+        var told = Words.Join("", places.Select(p => Words.Of($" Measure {Lower(p.What)}: {p.Said}.")).Prepend(Words.Of($"{Stuck(step.Text, card.Design.Inventory.BondTape)}")));
         return new Step($"make-{i + 1}", told, [.. places.Select(p => p.Id)], "by hand", null, null, [], "flat", null, new Work(Act.MakeUp, cards), [])
         {
-            Phase = i == 0 ? Phase.Fold : Phase.Bond, Title = i == 0 ? "fold and burnish" : InShort(step.Text), Pieces = [.. card.Pieces.Select(p => p.Piece.Id)],
+            Phase = i == 0 ? Phase.Fold : Phase.Bond, Title = Saying.Title(step.Title ?? (i == 0 ? "fold and burnish" : "put it together"), "the next step"), Pieces = [.. card.Pieces.Select(p => p.Piece.Id)],
                 Flexes = true, Marks = [.. places.Where(p => p.Mark.Length > 0).Select(p => p.Id)],
             Why = i == 0 ? Words.Of($"A fold that is burnished both ways moves both ways.") : null, LookFor = i == 0 ? Words.Of($"Closed without adhesive it is {card.Design.SizeAsRead(card.Closed.Width, card.Closed.Height)}, edge on edge.") : null,
         };
@@ -57,7 +74,7 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
     private Step Bond(AssemblyStep step, int i)
     {
         var bonds = order.Where(o => step.Bonds.Contains(o.Bond.Id)).ToList();
-        var say = Words.Of($"{step.Text}");
+        var say = Words.Of($"{Stuck(step.Text, card.Design.Inventory.BondTape)}");
         foreach (var alike in bonds.Select(b => (b.Laid, Place: Places.Of(_figures, b.Bond))).GroupBy(p =>
             (p.Place.What, Closed: p.Laid is LaidBy.Closed, Said: p.Place.Said.Write(DisplayUnit.Millimetre))))
         {
@@ -83,12 +100,19 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
             last switch { LaidBy.Flat => "flat", LaidBy.FoldedFlat => "foldedFlat", LaidBy.Closed => "closed", _ => "standing" },
                 last switch { LaidBy.Closed => "closing", LaidBy.Opening => "opening", _ => "flat" }, new Work(Act.Bond, cards * bonds.Count), tape.Solvent ? ["solvent"] : [])
         {
-            Phase = Phase.Bond, Title = bonds.Count == 1 ? $"glue {Spoken.The(_figures.PlateOf(bonds[0].Bond.B.Plate).Name)}" : $"glue {Saying.Count(bonds.Count)} parts",
+            Phase = Phase.Bond, Title = Named(bonds, Stuck("bond ", tape)),
             Pieces = [.. bonds.SelectMany(b => new[] { b.Bond.A.Piece.Piece, b.Bond.B.Piece.Piece }).Distinct()], Flexes = bonds.Any(b => b.Laid != LaidBy.Flat),
             Holds = tape.Sets, HoldsFor = tape.Sets > 0 ? $"{tape.Name} sets" : null, LookFor = Words.Of($"{Spoken.First(step.RightWhen!)}."),
             Gone = [.. places.Where(p => p.Vanishes.StartsWith("covered", StringComparison.Ordinal)).Select(p => p.Id)],
             Why = last switch { LaidBy.Closed => Words.Of($"Closing the card puts it in its place more exactly than a ruler."), LaidBy.Opening => Words.Of($"Your hand still goes in where it is open; later it won't."), _ => Words.Of($"While it lies flat you can press all of it.") },
         };
+    }
+
+    private string Named(List<OrderedBond> bonds, string verb)
+    {
+        var (part, piece) = (_figures.PlateOf(bonds[0].Bond.B.Plate).Name, _figures.PieceOf(bonds[0].Bond.B.Piece).Piece.Name);
+        return bonds.Count > 1 ? $"{verb}{Saying.Count(bonds.Count)} parts"
+            : Saying.Title($"{verb}{Spoken.The(part)}", $"{verb}{Spoken.The(piece)}", $"{verb}the part");
     }
 
     /// <summary>What opens first, where all of it at once would send the card through itself.</summary>
@@ -100,16 +124,6 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
             Phase = Phase.Finish, Title = "how it opens", Flexes = true,
         };
     }
-
-    /// <summary>As much of a sentence as makes a title.</summary>
-    private static string InShort(string text)
-    {
-        var first = text.Split([',', ':', ';', '.'], 2)[0];
-        var words = first.Split(' ');
-        return Lower(words.Length <= MostWords ? first : string.Join(' ', words.Take(MostWords)));
-    }
-
-    private const int MostWords = 6;
 
     private static string Lower(string words) => $"{char.ToLowerInvariant(words[0])}{words[1..]}";
 

@@ -109,7 +109,7 @@ public class StepTests
         // Where a blade is in the hand there is a caution, each caution has words, and a step says when it may be left.
         Assert.All(steps.Where(s => s.Tool.Contains("knife", StringComparison.Ordinal) || s.Tool is "trimmer" or "scissors" || s.Tool.StartsWith("die ", StringComparison.Ordinal)), s => Assert.NotEmpty(s.Cautions));
         Assert.All(steps.SelectMany(s => s.Cautions), c => Assert.True(Steps.Cautions.ContainsKey(c)));
-        Assert.All(steps, s => Assert.True(s.Title.Length is > 0 and <= 60
+        Assert.All(steps, s => Assert.True(s.Title.Split(' ').Length is > 0 and <= 5 && s.Title.Length > 0
             && (s.Say.Write(DisplayUnit.Inch) + s.Why?.Write(DisplayUnit.Inch) + s.LookFor?.Write(DisplayUnit.Inch)) is var said
             && !said.Contains("  ", StringComparison.Ordinal) && !said.Contains("..", StringComparison.Ordinal), $"{name}: {s.Id} {s.Title}"));
     }

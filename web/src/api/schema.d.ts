@@ -679,6 +679,9 @@ export interface components {
             rightWhen: null | string;
             /** @description The placements whose figures it needs, by id. */
             places?: null | string[];
+            /** @description What it is called, in five words at most. */
+            title?: null | string;
+            case?: null | components["schemas"]["StepOnlyIf"];
         };
         AssemblyView: {
             id: string;
@@ -2290,10 +2293,20 @@ export interface components {
             panels: components["schemas"]["ClosedPanel"][];
         };
         /**
+         * @description When a step is one.
+         * @enum {unknown}
+         */
+        StepCase: "bare" | "papered" | "noBoard";
+        /**
          * @description What a line of a step's picture is.
          * @enum {unknown}
          */
         StepMarkKind: "edge" | "valley" | "mountain" | "cut" | "tick" | "layer" | "thing" | "inside" | "outside";
+        StepOnlyIf: {
+            case: components["schemas"]["StepCase"];
+            /** @description The papers' and elements' place that is meant, where it is one. */
+            role?: null | string;
+        };
         StripFormat: {
             key: string;
             format: string;

@@ -50,15 +50,15 @@ internal static class BayWindowHook
 
         c.OpensFrom(basePiece["back"], Edge.Left);
         c.Does(Effect.Opens);
-        c.Step("Fold the bay's creases and burnish both ways; burnish the hook's only lightly.");
-        c.Press("Bond the glue strip on the back beside the spine.", Pressed.Closed, "the fold lies along the spine, head and foot level",
+        c.Step("Fold the bay's scores and burnish both ways; burnish the hook's only lightly.");
+        c.Press("Bond the glue strip on the back beside the spine.", Pressed.Closed, "the fold lies along the spine, top and bottom level",
             glueBond);
-        c.Step("Crease the edges of the bay again, now that the strip holds them.");
+        c.Step("Burnish the edges of the bay again, now that the strip holds them.").Titled("burnish the bay again");
         c.Step("Bow the bay out, bond the catch where the hook comes to lie, its free part without adhesive, and catch the hook under it.", "hook-tip", "catch",
-            "catch-width", "catch-reach");
+            "catch-width", "catch-reach").Titled("set the catch");
         c.Trouble("the hook slips out", "the element's free half is too short",
             "let it reach the hook's width and a sixteenth towards the spine");
         c.Trouble("the bay springs open", "the strip beside the spine is loose", "press it down again along the spine, with stronger tape");
-        c.Watch("Elements may cross the two creases of the bay's middle, bonded on one side; never those beside the hook and the glue strip.");
+        c.Watch("Elements may cross the two folds of the bay's middle, glued on one side; never those beside the hook and the glue strip.");
     });
 }

@@ -42,11 +42,11 @@ internal static class BayWindowStop
 
         c.OpensFrom(basePiece["back"], Edge.Left);
         c.Does(Effect.Opens);
-        c.Step("Fold the bay's creases and burnish both ways.");
+        c.Step("Fold the bay's scores and burnish both ways.");
         c.Press("Set the stop on foam along the inside fore-edge, the foam kept back from its inner edge.", Pressed.Flat,
             "edges are level at the fore-edge and a finger-nail goes under the inner one", stopBond);
-        c.Step("Slide the front's edge under the stop.");
+        c.Step("Slide the front's edge under the stop.").Titled("close it under the stop");
         c.Trouble("the edge slips out", "the foam reaches too near the stop's inner edge", "cut the foam back to leave the lip free");
-        c.Watch("A panel on the middle strip floats over both sides: bond it to the strip only.");
+        c.Watch("A panel on the middle strip floats over both sides: glue it to the strip only.");
     });
 }

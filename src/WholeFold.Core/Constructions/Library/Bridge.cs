@@ -41,11 +41,11 @@ internal static class Bridge
         c.Layer("bridge", "bridge", bridgePiece, ["bridge"], Face.Up);
 
         c.Does(Effect.Stands);
-        c.Step("Fold the four creases, mountain, valley, valley, mountain, and burnish both ways.");
+        c.Step("Fold the four scores, mountain, valley, valley, mountain, and burnish both ways.");
         c.Press("Bond the bridge to both outer panels with the base folded flat.", Pressed.Closed,
-            "the bridge's ends are level with the outer panels' edges and its foot with theirs", leftBond, rightBond);
-        c.Step("Open and close it a few times: the front slides sideways by the depth.");
-        c.Trouble("it leans when it stands", "the bridge is not square to the creases", "lift one end and set it again with the base flat");
+            "the bridge's ends are level with the outer panels' edges and its bottom edge with theirs", leftBond, rightBond);
+        c.Step("Open and close it a few times: the front slides sideways by the depth.").Titled("open and close it");
+        c.Trouble("it leans when it stands", "the bridge is not square to the folds", "lift one end and set it again with the base flat");
         c.Trouble("it sticks out of the envelope when flat", "the front was slid the wrong way", "push it the other way");
         c.Watch("Nothing on the bridge may be higher than the card, nor reach past its ends.");
     });

@@ -112,9 +112,9 @@ internal static class DoubleSwing
 
             c.Does(Effect.Turns);
             c.Step("Fold the rails as a zigzag and burnish, the swings kept flat in the middle.");
-            c.Step("Keep it open until its layers are on, front and back.");
+            c.Step("Keep it open until its papers are on, front and back.").Titled("keep it open").OnlyIf(StepCase.Papered);
             c.Trouble("a swing catches its frame", "a cut that stops short of its corner", "finish the corner with the point of the knife");
-            c.Trouble("a swing creases", "a score that runs on into it", "burnish it flat from behind; score on the rails only");
-            c.Watch("A layer on a swing must stay inside it, or it catches.");
+            c.Trouble("a swing has a fold in it", "a score that runs on into it", "burnish it flat from behind; score on the rails only");
+            c.Watch("A paper on a swing must stay inside it, or it catches.");
         });
 }

@@ -43,9 +43,9 @@ internal static class DropFlap
         c.Step("Fold the flap up and burnish; fold the liner in half and burnish.");
         c.Press("Tape the liner's back into the cover, its fold at the top, away from the flap's.", Pressed.Flat,
             "the border is the same on all four sides", linerBond);
-        c.Step("Fold the flap up over the liner's back half, then close the liner's front over it.");
-        c.Trouble("the liner's front does not lie flat", "the flap and its layer are too thick for one fold",
-            "thinner card for the flap's layer, or no mat under it");
+        c.Step("Fold the flap up over the liner's back half, then close the liner's front over it.").Titled("close it");
+        c.Trouble("the liner's front does not lie flat", "the flap and its paper are too thick for one fold",
+            "thinner card for the flap's paper, or no mat under it");
         c.Trouble("the flap catches as it drops", "the liner's fold is at the same end as the flap's",
             "take the liner out and turn it round");
         c.Watch("The two folds are at opposite ends, or the flap would have to pass through the liner.");

@@ -127,17 +127,17 @@ internal static class Envelope
         c.Press("Run a thin line of glue along the side flaps and press the lower flap on them.", gusset is null ? Pressed.Flat
             : Pressed.Held, gusset is null ? "the lower flap's edges are level with the folds" : "the corners stand square round the card",
             leftSeamBond, rightSeamBond);
-        c.Step("Put the card in and close the upper flap.");
+        c.Step("Put the card in and close the upper flap.").Titled("put the card in");
     }
 
     private static void Assembled(ConstructionBuilder c)
     {
         c.Does(Effect.Holds);
-        c.Step("Fold all creases and burnish them.");
+        c.Step("Fold and burnish every score.");
         c.Trouble("the card sticks inside", "glue that came out of the seam",
             "a thinner line, and a slip of waxed paper inside while it dries");
         c.Trouble("the card does not go in", "card or paper thicker than reckoned", "say how thick the closed card is, and size it again");
-        c.Watch("Try the card in it before the seams are bonded.");
+        c.Watch("Try the card in it before the seams are glued.");
     }
 
     private static Affine Overlap(ConstructionBuilder c) =>
@@ -213,7 +213,7 @@ internal static class Envelope
         Assembled(c);
         c.Press("Fold the second and the fourth flap in, run a thin line of glue along both seams, and press the first flap on them.",
             Pressed.Flat, "the notches close to a point at the face's corners", seamBond, otherSeamBond);
-        c.Step("Put the card in and close the third flap.");
+        c.Step("Put the card in and close the third flap.").Titled("put the card in");
     }
 
     /// <summary>Where a rectangle over the face lies on a flap that is folded over a line with x + y constant; corner by corner.</summary>

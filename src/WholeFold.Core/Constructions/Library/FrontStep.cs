@@ -41,20 +41,20 @@ internal static class FrontStep
         c.Does(Effect.Stands);
         c.Step("Fold all four valleys and burnish both ways.");
         c.Press("Bring the tab down inside the step and bond it to the back.", Pressed.Flat,
-            "the tab's crease lies a step above the bottom crease, sides level", tabBond);
+            "the tab's fold lies a step above the bottom fold, sides level", tabBond);
         if (second)
         {
-            c.Step("Fold the second box's four valleys and burnish both ways.");
+            c.Step("Fold the second box's four valleys and burnish both ways.").Titled("fold the second box");
             c.Press("Bond the second box's lower tab to the back, just above the first box.", Pressed.Flat,
-                "its crease lies on the crease of the first box's tab, sides level", above[0]);
+                "its fold lies on the fold of the first box's tab, sides level", above[0]);
             c.Press("Bring its upper tab down inside it and bond it to the back.", Pressed.Closed,
                 "both boxes stand square and slide up together", above[1]);
         }
 
-        c.Step("Push the step up to close it, never down: it would hang out below.");
-        c.Trouble("the step leans forward", "the tab's crease is lower than the step",
-            "lift the tab and set its crease at the step's height");
-        c.Watch("The step's layer goes on the other face of the sheet than the back's: the usual mistake.");
+        c.Step("Push the step up to close it, never down: it would hang out below.").Titled("try how it closes");
+        c.Trouble("the step leans forward", "the tab's fold is lower than the step",
+            "lift the tab and set its fold at the step's height");
+        c.Watch("The step's paper goes on the other face of the sheet than the back's: the usual mistake.");
     });
 
     /// <summary>

@@ -42,7 +42,7 @@ internal static class Gatefold
             c.Does(Effect.Opens);
             Gates.OneLine(c, door + (back / 2));
             c.Step("Fold both doors in and burnish, each by itself.");
-            c.Step("Close both and look along the middle: the gap is even from end to end.");
+            c.Step("Close both and look along the middle: the gap is even from end to end.").Titled("look along the gap");
             c.Trouble("the doors touch or overlap", "no relief, or the card is thicker than reckoned",
                 "trim a hair off one door's edge with the card open");
             c.Trouble("the gap is wider at one end", "a score that does not run square",

@@ -11,6 +11,7 @@ internal static class Gates
     public static void OneLine(ConstructionBuilder c, Affine line)
     {
         c.Place("one-line", "the one line, for folding without a board", "the left edge of the inside", line, "flat", "rubbed out");
-        c.Step("Without a board: draw one light line, fold the edge of either door to just inside it, and burnish.", "one-line");
+        c.Step("Without a board: draw one light line, fold the edge of either door to just inside it, and burnish.", "one-line")
+            .Titled("fold without a board").OnlyIf(StepCase.NoBoard);
     }
 }

@@ -25,11 +25,11 @@ internal static class InsideBox
         c.LooksAt(c.The("card")["back"]);
         c.Does(Effect.PopsUp);
         c.Press("Bond the box's last panel to the inside of the short back, its free edge at the spine.", Pressed.Flat,
-            "its edge lies in the spine's crease, head and foot level", c.Bonded("back"));
+            "its edge lies in the spine's fold, top and bottom level", c.Bonded("back"));
         c.Press("Put adhesive on the box's tab, close the card on it and press.", Pressed.Closed,
             "opened, the tab's edge lies in the spine and the box stands square at a right angle", c.Bonded("front"));
         c.Trouble("the card does not close", "the back is not short enough for the box's wall", "trim the back by what is too much");
-        c.Trouble("the box pulls skew", "the tab was bonded with the card open",
+        c.Trouble("the box pulls skew", "the tab was glued with the card open",
             "ease it off and let it find its place by closing the card");
         c.Watch("At a right angle the box is square; opened flat it lies flat again the other way.");
     }

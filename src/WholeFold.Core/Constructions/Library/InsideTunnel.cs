@@ -59,7 +59,7 @@ internal static class InsideTunnel
             c.Layer("scene", "scene behind the layers", c.The("box"), ["base"], Face.Up, scene: true);
             c.Step("Fold the card, the box and the layers, and burnish both ways.");
             c.Press("Bond the layers' tabs inside the box, the one behind the window first, tabs pointing to the window.", Pressed.Closed,
-                "each tab touches the crease or the tab before it, and the windows are concentric", tabs);
+                "each tab touches the fold or the tab before it, and the windows are concentric", tabs);
             InsideBox.Assembled(c);
             c.Watch("Each layer is a hair less than the box in both directions: cut it scant.");
         });

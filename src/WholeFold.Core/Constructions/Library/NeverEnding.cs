@@ -73,13 +73,13 @@ internal static class NeverEnding
             Face.Up, frees: [new(Zero, h, w, 2 * h), new(3 * w, h, W, 2 * h), new(Zero, 2 * h, w, 3 * h), new(3 * w, 2 * h, W, 3 * h)]);
 
         c.Does(Effect.Turns);
-        c.Step("Burnish every crease both ways.");
+        c.Step("Burnish every fold both ways.");
         c.Press("Lay the bottom's halves side by side, adhesive at the four corners only, and lay the top's halves on it, cuts crossing.",
             Pressed.Flat, "corners and edges are level all round, the two cuts cross in the middle", corners);
-        c.Step("Let it dry under a weight, then turn it through all its states, gently the first time.");
-        c.Step("Put the layers on in each state as it comes round.");
+        c.Step("Let it dry under a weight, then turn it through all its states, gently the first time.").Titled("turn it through its states");
+        c.Step("Glue the papers on in each state as it comes round.").Titled("papers, state by state").OnlyIf(StepCase.Papered);
         c.Trouble("it does not turn", "glue beyond a corner", "ease it open with a palette knife");
         c.Trouble("a corner comes off after a while", "a glue that is too weak", "strong glue, the whole corner to its edge");
-        c.Watch("Each crease works one way only, the outer faces together.");
+        c.Watch("Each fold works one way only, the outer faces together.");
     });
 }

@@ -67,7 +67,7 @@ internal static class PeakTunnel
         c.Does(Effect.PopsUp);
         c.Step("Fold the tunnel in a valley, a mountain and a valley, and burnish both ways.");
         c.Press("Bond one outer panel of the tunnel to the inside of the front.", Pressed.Flat,
-            "its edge lies the inset from the fore-edge, head and foot level", frontBond);
+            "its edge lies the inset from the fore-edge, top and bottom level", frontBond);
         c.Press("Put adhesive on the other panel, close the card on it and press.", Pressed.Closed,
             "opened, its edge lies the same inset from the other fore-edge", backBond);
         c.Trouble("the peak sticks out of the closed card", "the inset is smaller than what hangs on the peak",

@@ -90,10 +90,10 @@ internal static class PillarTiers
                 c.Press($"Bond the two pillars{row} on the {(i == 1 ? "back" : $"face of row {i - 1}")}, both pushed flat the same way.", Pressed.Closed,
                     "outer edges and feet are level", [.. pillars.Skip(2 * (i - 1)).Take(2)]);
                 c.Press($"Put the paper on the pillars{row}, and lay the face over both while they lie flat.", Pressed.Closed,
-                    "the face's ends are level with the pillars' outer edges, feet level", [.. faces.Skip(2 * (i - 1)).Take(2)]);
+                    "the face's ends are level with the pillars' outer edges, bottoms level", [.. faces.Skip(2 * (i - 1)).Take(2)]);
             }
 
-            c.Step("Stand it up, and lay it flat again the way it goes.");
+            c.Step("Stand it up, and lay it flat again the way it goes.").Titled("stand it up");
             c.Trouble("a pillar is skewed when it stands", "its flap was not shaved, or not pushed into the edge",
                 "open the seam, shave the flap by a hair and close it again");
             c.Trouble("the white core shows at a pillar's edge", "card that is coloured on one side",

@@ -35,7 +35,7 @@ internal static class PlainFold
                 linerPiece["right"].Down(new Rectangle(leaf, Zero, leaf + strip, H - (2 * border))),
                 "fold into fold, the same border at head and foot; a narrow strip of adhesive beside the fold only");
             c.Press("Fold the liner, lay it into the card's fold and hold it by a narrow strip beside the fold.", Pressed.Closed,
-                "its fold lies in the card's, with the same border at head, foot and fore-edge", linerBond);
+                "its fold lies in the card's, with the same border at top, bottom and fore-edge", linerBond);
         }
 
         c.Layer("inside", "inside, for the message", basePiece, ["back"], Face.Up, write: true);

@@ -76,7 +76,7 @@ internal static class ShadowBox
 
             for (var k = 1; k <= n && !shallow; k++)
             {
-                var (id, name) = ($"middle{k}", n == 1 ? "Middle" : $"Middle {k} from the back");
+                var (id, name) = ($"middle{k}", n == 1 ? "Middle" : $"Middle {k}");
                 var middlePiece = c.Piece(id, name, Axis.X, high, "the front's width and both tabs", "the middle's height",
                     [Tab("tab-left", "left tab", f), Panel("face", "middle", m), Tab("tab-right", "right tab", f)],
                     [Mountain(-90, n == 1 ? "half of the depth that is free" : "its share of the depth that is free", closed: 0),
@@ -100,19 +100,19 @@ internal static class ShadowBox
             c.Step("Fold the front's walls back and the back's tabs forward, and burnish both ways.");
             if (shallow)
             {
-                c.Press("Bond the middle's tabs on the back's tabs.", Pressed.Closed, "each tab's edge lies in the back's crease, feet level", tabs);
+                c.Press("Bond the middle's tabs on the back's tabs.", Pressed.Closed, "each tab's edge lies in the back's fold, bottoms level", tabs);
             }
             else if (n > 0)
             {
                 c.Press("With the front face down, bond the middles into its walls, the one nearest the window first.", Pressed.Closed,
-                    "each tab lies its step from the wall's edge, feet level", [.. Enumerable.Reverse(tabs)]);
+                    "each tab lies its step from the wall's edge, bottoms level", [.. Enumerable.Reverse(tabs)]);
             }
 
             c.Press(shallow ? "Stood on its side, tack the front's walls on the back's tabs; press it flat one way, then the other."
                 : "Bond the back's tabs to the outer edges of the walls last: press it flat one way, then the other.", Pressed.Closed,
                 "edges and feet are level on both sides", backLeft, backRight);
 
-            c.Step("Stand it up, look through the window, and fold it flat again.");
+            c.Step("Stand it up, look through the window, and fold it flat again.").Titled("stand it up");
             c.Trouble("it stands skew", "one tab sits deeper than the other", "lift that tab and set it by the wall's edge");
             c.Trouble("tabs show beside the window", "more depth than the margin hides", "less depth, or a smaller window");
             c.Watch("Decorate the back and the middles before they go in.");

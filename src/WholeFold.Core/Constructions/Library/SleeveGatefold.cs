@@ -105,9 +105,9 @@ internal static class SleeveGatefold
                     leftBehindBond, rightBehindBond);
             }
 
-            c.Step("Slide one closed door into each pocket, the tile in the middle.");
-            c.Trouble("the tile does not slide on", "tape shows at the pocket's mouth, or the door's layer is too thick",
-                "keep the tape away from the open edge; a thinner layer");
+            c.Step("Slide one closed door into each pocket, the tile in the middle.").Titled("slide the tile on");
+            c.Trouble("the tile does not slide on", "tape shows at the pocket's mouth, or the door's paper is too thick",
+                "keep the tape away from the open edge; a thinner paper");
             c.Trouble("the tile hangs askew", "the pockets are not at one height", "lift one pocket and set it again by the other");
             c.Watch("Layers on the doors go into the pockets with them: keep raised parts off where the tile slides.");
         });

@@ -69,17 +69,17 @@ internal static class SliderStand
         {
             var (inside, backOnSlide) = Cover(c, slidePiece, f, wide, bow);
             c.Press("Lay the slide on the middle panel of the cover and bond it there.", Pressed.Flat,
-                "its head is level with the cover's, and the same gap is left along both creases", backOnSlide);
+                "its top is level with the cover's, and the same gap is left along both folds", backOnSlide);
             c.Press("Fold the glue strip over, then the other panel on it, round the slide.", Pressed.Closed,
-                "the cover lies flat, its edge along the crease, and does not grip the slide", inside);
+                "the cover lies flat, its edge along the fold, and does not grip the slide", inside);
         }
 
-        c.Step("Fold all creases one way and burnish both ways; push the slide through the slit.");
+        c.Step("Fold every score one way and burnish both ways; push the slide through the slit.");
         c.Press("Bond the slide's foot between the outer faces of the two flaps.", Pressed.Closed,
             "the foot and both folds are level, and the slide stands in the middle of the slit", foot1Bond, foot2Bond);
-        c.Step("Pull the slide up and stand the card on its box.");
+        c.Step("Pull the slide up and stand the card on its box.").Titled("pull the slide up");
         c.Trouble("the slide binds", "it touches the ends of the slit", "trim a hair off one side of the slide");
-        c.Trouble("the box leans", "one flap is bonded higher than the other", "ease it off and set both folds level");
+        c.Trouble("the box leans", "one flap is glued higher than the other", "ease it off and set both folds level");
         c.Watch("What is on the slide must be flat where it passes the slit.");
     });
 

@@ -60,14 +60,14 @@ internal static class SpinnerWindow
         c.Does(Effect.Turns);
         c.Press("Lay the thread between the two spinner halves and press them on each other, back to back.", Pressed.Flat,
             "the halves cover each other all round and the thread runs through their middle", halvesBond);
-        c.Step("Tape the thread tight above and below the window, parallel to the spine, and cut the ends short.");
+        c.Step("Tape the thread tight above and below the window, parallel to the spine, and cut the ends short.").Titled("tape the thread");
         c.Press("Put the front layer over it, so that it hides the thread's ends.", Pressed.Flat,
             "the two windows are level and nothing of the thread shows outside them", frontBond);
-        c.Step("Wind the spinner up before the card goes into its envelope: it spins as the card is taken out.");
+        c.Step("Wind the spinner up before the card goes into its envelope: it spins as the card is taken out.").Titled("wind the spinner up");
         c.Trouble("the spinner rubs on the window", "one half is wider than the other, or the thread is not in the middle",
             "trim the wider half, or a larger window");
         c.Trouble("it does not spin", "the thread is slack", "lift the front layer, pull the thread and tape it again");
-        c.Watch("Cut the window through the card and its front layer together, before anything is bonded.");
+        c.Watch("Cut the window through the card and its front layer together, before anything is glued.");
         c.Watch("A spinner needs its larger half-width on both sides of the thread.");
     });
 }

@@ -40,8 +40,7 @@ internal static class SplitGatefold
         c.Does(Effect.Opens);
         Gates.OneLine(c, (2 * left) + (keepsSheet ? relief : relief / 2));
         c.Step("Fold both doors in and burnish, the narrow one first.");
-        c.Step("Bond what overhangs to one door only, with no adhesive on the part that overhangs.");
-        c.Trouble("the doors touch", "no relief, or a layer that reaches over the gap", "trim the layer, or a hair off the wider door");
-        c.Watch("What overhangs a door belongs to one door only, or the card is bonded shut.");
+        c.Trouble("the doors touch", "no relief, or a paper that reaches over the gap", "trim the paper, or a hair off the wider door");
+        c.Watch("What overhangs a door belongs to one door only, or the card is glued shut.");
     });
 }

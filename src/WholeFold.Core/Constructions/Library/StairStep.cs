@@ -66,13 +66,13 @@ internal static class StairStep
         c.Does(Effect.Stands);
         c.Step("Fold the base's valleys, and the facade's valley and mountain, and burnish both ways.");
         c.Press("Bring the base's tab down inside the step and bond it to the back.", Pressed.Flat,
-            "its crease lies a step above the bottom crease, sides level", stepBond);
+            "its fold lies a step above the bottom fold, sides level", stepBond);
         c.Press("Bond the facade's foot to the front of the first step and its tab to the back.", Pressed.Closed,
-            "the facade's lower edge is level with the step's, its crease as high above the bottom crease as it is tall", facadeTabBond,
+            "the facade's lower edge is level with the step's, its fold as high above the bottom fold as it is tall", facadeTabBond,
             facadeFootBond);
-        c.Step("Slide it down to close it and up to stand it.");
+        c.Step("Slide it down to close it and up to stand it.").Titled("try how it closes");
         c.Trouble("the facade bows when it stands", "its tab is too high or too low",
-            "lift the tab and set its crease by the facade's height from the bottom crease");
-        c.Watch("A hidden tab goes below its crease: score it as a mountain then.");
+            "lift the tab and set its fold by the facade's height from the bottom fold");
+        c.Watch("A hidden tab goes below its fold: score it as a mountain then.");
     });
 }

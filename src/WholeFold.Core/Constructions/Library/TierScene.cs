@@ -63,14 +63,14 @@ internal static class TierScene
             c.Does(Effect.Stands);
             c.Step("Fold the base and the tiers and burnish both ways.");
             c.Press("Bond the tiers' left tabs to the left wall, the rear one first, the base lying flat.", Pressed.Flat,
-                "the rear tier's tab lies in the wall's crease, the next tab touches the one before, feet level", lefts);
+                "the rear tier's tab lies in the wall's fold, the next tab touches the one before, bottoms level", lefts);
             c.Press("Put adhesive on the right tabs and lay the base shut on them.", Pressed.Closed,
                 "opened, every tier stands square to the walls", rights);
-            c.Step("Fold it flat sideways, press, and open it again.");
-            c.Trouble("it does not fold flat", "glue beyond a tab, or a tab over the crease",
-                "ease it off with a palette knife and set it by the crease");
+            c.Step("Fold it flat sideways, press, and open it again.").Titled("fold it flat");
+            c.Trouble("it does not fold flat", "glue beyond a tab, or a tab over the fold",
+                "ease it off with a palette knife and set it by the fold");
             c.Trouble("a tier bulges when it stands", "its two tabs are not at one distance",
                 "set the loose side again with the base flat");
-            c.Watch("Figures taller than a tier are bonded below its top edge, and never to what is behind.");
+            c.Watch("Figures taller than a tier are glued below its top edge, and never to what is behind.");
         });
 }

@@ -38,11 +38,11 @@ internal static class TowerPinwheel
         c.Layer("inner-fins", "inner faces of the fins", finPiece, ["fin"], Face.Down, free: new Rectangle(s, Zero, f, H));
 
         c.Does(Effect.Stands);
-        c.Step("Fold the strip's creases and burnish both ways.");
-        c.Press("Bond each further fin with its edge against a crease, covering a side, all turning the same way, while the strip lies flat.",
-            Pressed.Flat, "every fin covers a side from crease to crease, feet level", fins);
+        c.Step("Fold the strip's scores and burnish both ways.");
+        c.Press("Bond each further fin with its edge against a fold, covering a side, all turning the same way, while the strip lies flat.",
+            Pressed.Flat, "every fin covers a side from fold to fold, bottoms level", fins);
         c.Press("Close the tube: the first side on the start of the fin.", Pressed.Closed,
-            "the edge lies in the crease, the tube folds flat both ways, and four fins stand out alike when it is open", tubeBond);
+            "the edge lies in the fold, the tube folds flat both ways, and four fins stand out alike when it is open", tubeBond);
         c.Trouble("it stands on three fins", "the four are not equally high", "trim all four on the trimmer at one setting");
         c.Watch("Cut the strip and the fins to one height at one setting.");
     });

@@ -41,16 +41,16 @@ internal static class TroughPopUp
 
         c.OpensFrom(basePiece["back"], Edge.Left);
         c.Does(Effect.PopsUp);
-        c.Step("Fold all five creases and burnish, the middle ones hard.");
+        c.Step("Fold all five scores and burnish, the middle ones hard.");
         c.Press("Glue one of the grooves that open to the outside shut.", Pressed.Closed, "a fin stands inside, its two faces level", leftFinBond);
         c.Press("Tape the clear strip to that fin, with the elements on it or to stand on it later.", Pressed.Flat,
             "its foot lies right down in the valley", stripBond);
         c.Press("Glue the other groove shut and close the card on it.", Pressed.Closed,
             "two fins stand inside, level, with the strip between them at the spine", rightFinBond);
-        c.Step("Stand the elements on the strip, each shorter than the card is wide.");
         c.Trouble("the card gapes", "six plies and a strip at the spine", "lighter card, or leave it under a weight overnight");
         c.Trouble("an element looks out of the closed card", "it is taller than the card is wide",
             "cut it down, or stand it nearer to the spine");
+        c.Watch("What stands on the strip is shorter than the card is wide.");
         c.Watch("Wet glue does not dry under acetate: use tape.");
     });
 }

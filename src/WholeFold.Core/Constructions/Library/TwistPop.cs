@@ -76,7 +76,7 @@ internal static class TwistPop
         c.OpensFrom(cardPiece["back"], Edge.Left);
         c.Does(Effect.PopsUp);
         c.Step("Shape the carrier: fold and burnish its diagonals as valleys, its middle as a mountain, and run a nail along the lengthwise score.");
-        c.Step("Fold the concertina, valley, mountain, valley, and burnish both ways.");
+        c.Step("Fold the concertina, valley, mountain, valley, and burnish both ways.").Titled("fold the concertina");
         void Carrier()
         {
             c.Press("Fold the carrier and bond one of its triangles into the card.", Pressed.Closed,
@@ -90,11 +90,11 @@ internal static class TwistPop
         }
         else
         {
-            c.Step("Draw a line across the carrier the grip in from either end.");
+            c.Step("Draw a line across the carrier the grip in from either end.").Titled("draw the grip's lines");
         }
 
         c.Press("Glue the concertina's first panel into the left wall and its last into the right one.", Pressed.Closed,
-            "its crease lies the grip inside the wall's end, and it overhangs the wall equally above and below", firstBond, fourthBond);
+            "its fold lies the grip inside the wall's end, and it overhangs the wall equally above and below", firstBond, fourthBond);
         if (c.Chosen("order") != "carrier")
         {
             Carrier();

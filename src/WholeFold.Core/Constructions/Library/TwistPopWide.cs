@@ -100,11 +100,11 @@ internal static class TwistPopWide
         c.Press("Glue the other arm and close the card on it.", Pressed.Closed,
             "opened, the insert lies flat and the diagonals meet on the spine", backBond);
         c.Press("Glue the strip's first square to the column's head, by its outer corner.", Pressed.Flat,
-            "the strip's crease lies three quarters of a square from the column's end, the strip in its middle", firstBond);
+            "the strip's fold lies on its mark, the strip in the middle of the column", firstBond);
         c.Press("Put adhesive on the other outer corner and close the card: the strip finds its place.", Pressed.Closed,
             "opened, the strip stands evenly in the middle", fourthBond);
-        c.Trouble("the strip tears loose", "the first square was bonded past the column's middle", "bond its outer corner, and nothing beyond the middle score");
-        c.Trouble("the arms crease", "bonded beyond the diagonals", "ease them off: beyond the diagonals they swing with the column");
+        c.Trouble("the strip tears loose", "the first square was glued past the column's middle", "glue its outer corner, and nothing beyond the middle score");
+        c.Trouble("the arms have folds in them", "glued beyond the diagonals", "ease them off: beyond the diagonals they swing with the column");
         c.Watch("Half-way the strip bends as paper does: use a card that is supple.");
     });
 }

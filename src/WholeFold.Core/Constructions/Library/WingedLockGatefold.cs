@@ -60,8 +60,13 @@ internal static class WingedLockGatefold
         c.OpensFrom(basePiece["centre"], Edge.Left);
         c.Does(Effect.Opens);
         c.Step("Fold each wing and door pair on itself and burnish, from the outside inwards.");
-        c.Step("Close it: doors on the inner panels, wings meeting over the centre strip.");
-        c.Step("Put the topper on the centre strip, on its foam where there is a pad, so that it holds the wings down.");
+        c.Step("Close it: doors on the inner panels, wings meeting over the centre strip.").Titled("close it");
+        if (!onFoam)
+        {
+            c.Step("Put a topper on the centre strip: nothing else holds the wings down.").Titled("put a topper on")
+                .OnlyIf(StepCase.Bare, "centre");
+        }
+
         c.Trouble("the wings tent over the centre", "they meet, or stand against the foam", "trim half of what is too much off each wing");
         c.Trouble("the topper does not hold the wings", "it is no wider than the centre strip", "a wider topper, or a lower pad");
         c.Watch("Only the centre strip carries the topper: no adhesive on the wings.");
