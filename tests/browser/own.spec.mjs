@@ -60,7 +60,7 @@ test("a box and its lid, scored both ways, become a card that closes, is stretch
   await expect(says).toContainText("It closes to 4 × 4");
   await page.goto(`/folding/${id}`);
   await expect(page.getByText(/Snip into the base, /)).toBeVisible({ timeout: 20_000 });
-  await expect(page.getByText(/bond the corners inside them/).first()).toBeVisible();
+  await expect(page.getByText(/tape the corners inside them/).first()).toBeVisible();
 });
 
 test("a construction of the library is copied and changed, refused where it makes no sum, and taken back", async ({ page }) => {
