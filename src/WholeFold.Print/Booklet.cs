@@ -15,32 +15,26 @@ internal static class Booklet
         flow.Write(ask.Name, 7, bold: true, Reads.Title);
         flow.Write(Words.Of($"{ask.Card.Design.Family.Name}, {ask.Card.Design.SizeAsRead(ask.Card.Target.Width, ask.Card.Target.Height)}{(ask.Cards > 1 ? $", {Words.Of($"for {ask.Cards} cards").Write(ask.Unit)}" : "")}. {(ask.Card.Design.Order == Core.Designs.MakingOrder.DecorateFirst ? "Decorate, then assemble." : "Assemble, then decorate.")}").Parts(ask.Unit), Size);
         flow.Skip(3);
-        foreach (var (step, i) in ask.Steps.Select((s, i) => (s, i)))
+        var cautioned = new HashSet<string>();
+        foreach (var (said, i) in InBoth.Of(ask.Card, ask.Steps, ask.Unit, ask.Card.Second, ask.Cards).Select((s, i) => (s, i)))
         {
             cancel.ThrowIfCancellationRequested();
-            OneStep(flow, ask, step, i);
+            OneStep(flow, ask, said, i, cautioned);
             progress?.Report(i + 1);
         }
 
         return flow.Pages();
     }
 
-    private static void OneStep(Flow flow, HandOut ask, Step step, int i)
+    private static void OneStep(Flow flow, HandOut ask, (Step Step, IReadOnlyList<SentencePart> Say) said, int i, HashSet<string> cautioned)
     {
+        var step = said.Step;
         var width = flow.Width - Picture - Gap;
         var blocks = new List<(IReadOnlyList<SentencePart> Words, double Size, bool Bold, Reads Reads, string Colour)>
         {
             (Typesetter.Plain($"{i + 1}  {Core.Constructions.Spoken.First(step.Title)}"), Size * 1.15, true, Reads.Heading, Pen.Black),
-            (step.Say.Parts(ask.Unit), Size, false, Reads.Paragraph, Pen.Black),
+            (said.Say, Size, false, Reads.Paragraph, Pen.Black),
         };
-        var figures = ask.Card.Second is not { } second ? [] : ask.FiguresOf(step).Select(f =>
-            (f.Name, f.Figure, Beside: second.Figure(f.Figure.Id))).Where(f => f.Beside is not null)
-            .Select(f => $"{f.Name} {ask.Card.Read(f.Figure.Value, ask.Unit, withUnit: true)} · {second.Read(f.Beside!.Value, ask.Other, withUnit: true)}").Distinct().ToList();
-        if (figures.Count > 0)
-        {
-            blocks.Add((Typesetter.Plain($"In both: {string.Join("; ", figures)}."), Small, false, Reads.Paragraph, "#333333"));
-        }
-
         var with = step.Tool is "by hand" or "as it is there" ? "" : $"With {step.Tool}";
         var lies = string.Join(", ", new[] { with, step.Lay, step.Face is { } face ? $"{(face == "up" ? "inner" : "outer")} side up" : null }.Where(s => s is { Length: > 0 }));
         if (lies.Length > 0)
@@ -48,20 +42,23 @@ internal static class Booklet
             blocks.Add((Typesetter.Plain($"{Core.Constructions.Spoken.First(lies)}."), Small, false, Reads.Paragraph, "#333333"));
         }
 
-        if (step.LookFor is { } look)
+        if (step.LookFor is { } look && step.Bonds.Count == 0)
         {
             blocks.Add((Words.Of($"Check: {look}").Parts(ask.Unit), Small, false, Reads.Paragraph, "#333333"));
         }
 
-        if (step.Holds > 0)
+        // In full once a page: where this step begins the next one, all of them again.
+        var drawings = StepDrawing.Of(ask.Card, ask.Steps, i);
+        double High() => Math.Max(blocks.Sum(b => Flow.Block(b.Words, b.Size, 0, 0, width, b.Bold).Height), drawings.Count == 0 ? 0
+            : Picture * 0.62) + Beside;
+        if (flow.Y > Flow.Margin && High() + (step.Cautions.Count * Small * 3) > flow.Room)
         {
-            blocks.Add((Typesetter.Plain($"Leave it for {Saying.Minutes(step.Holds)}{(step.HoldsFor is { } why ? $" while {why}" : "")}."), Small, true, Reads.Paragraph, Pen.Black));
+            flow.Break();
+            cautioned.Clear();
         }
 
-        blocks.AddRange(step.Cautions.Select(c => (Typesetter.Plain($"Take care: {Steps.Cautions[c]}"), Small, true, Reads.Paragraph, Pen.Black)));
-        var drawings = StepDrawing.Of(ask.Card, ask.Steps, i);
-        var text = blocks.Sum(b => Flow.Block(b.Words, b.Size, 0, 0, width, b.Bold).Height);
-        var height = Math.Max(text, drawings.Count == 0 ? 0 : Picture * 0.62) + Beside;
+        blocks.AddRange(Steps.Care(step, cautioned).Select(c => (Typesetter.Plain(c), Small, true, Reads.Paragraph, Pen.Black)));
+        var height = High();
         flow.Need(height);
         var (top, y) = (flow.Y, flow.Y);
         foreach (var (words, size, bold, reads, colour) in blocks)

@@ -9,7 +9,7 @@ internal sealed class Flow(Paper paper, string title)
 {
     public const double Margin = 12;
 
-    private const double FootSize = 2.8;
+    private const double FootSize = MeasureSheet.Smallest;
 
     private readonly List<List<Part>> _pages = [[]];
 

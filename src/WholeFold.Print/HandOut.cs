@@ -53,7 +53,7 @@ public sealed class HandOut
         }
 
         (Card, Name, Unit, Paper, Cards) = (card.Handed, name.Length > 0 ? name : card.Design.Family.Name, unit, paper, cards);
-        _steps = new(() => Core.Guide.Steps.Of(Card, cards));
+        _steps = new(() => Core.Guide.Steps.Of(Card, cards, Card.Second));
         _received = new(Received);
     }
 

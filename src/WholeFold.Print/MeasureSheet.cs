@@ -1,4 +1,3 @@
-using WholeFold.Core.Constructions;
 using WholeFold.Core.Drawing;
 using WholeFold.Core.Guide;
 using WholeFold.Core.Lists;
@@ -7,51 +6,79 @@ using WholeFold.Core.Sizing;
 
 namespace WholeFold.Print;
 
-/// <summary>Everything that is cut, scored and laid on one page, in inches and in centimetres, with the pieces drawn, the order of work and the cautions.</summary>
+/// <summary>
+/// All that it takes to make the card, in inches and in centimetres: the pieces drawn, and every step in a sentence, once. On one page
+/// where it goes at nine points, else on two; never smaller.
+/// </summary>
 internal static class MeasureSheet
 {
-    /// <summary>It is set as large as goes on one page.</summary>
-    private static readonly double[] Sizes = [3.3, 3.0, 2.75, 2.5, 2.3, 2.1, 1.95, 1.8];
+    /// <summary>Nine points, in millimetres: what is smaller is not read at a table.</summary>
+    internal const double Smallest = 9 * 25.4 / 72;
+
+    private static readonly double[] Sizes = [3.6, 3.4, Smallest];
 
     /// <summary>How much of the page the pieces may take, the most first.</summary>
-    private static readonly double[] Bands = [0.42, 0.32, 0.24, 0.17];
+    private static readonly double[] Bands = [0.36, 0.28, 0.2, 0.14];
+
+    private const int Columns = 2;
+
+    private const double Gutter = 6;
+
+    private sealed record Block(IReadOnlyList<SentencePart> Words, double Size, bool Head, double Height);
 
     public static IReadOnlyList<Page> Of(HandOut ask)
     {
-        var sheet = FigureSheet.Of(ask.Card);
-        foreach (var size in Sizes)
+        var tries = from pages in Enumerable.Range(1, 2) from size in Sizes from band in Bands select (Pages: pages, Size: size, Band: band);
+        return tries.Select(t => Compose(ask, t.Size, t.Band, t.Pages)).FirstOrDefault(p => p is not null)
+            ?? Compose(ask, Smallest, Bands[^1], int.MaxValue) ?? throw Flow.TooSmall(ask.Paper);
+    }
+
+    private static IReadOnlyList<Page>? Compose(HandOut ask, double size, double band, int most)
+    {
+        var (card, flow) = (ask.Card, new Flow(ask.Paper, ask.Title));
+        flow.Write(ask.Name, size * 1.8, bold: true, Reads.Title);
+        flow.Write(Words.Of($"{card.Design.Family.Name}, {card.Target.Format.Name}, {card.Design.SizeAsRead(card.Target.Width, card.Target.Height)}{(ask.Cards > 1 ? $", for {ask.Cards} cards" : "")}. {card.Figures.Tools.Name}. Closed {card.Design.SizeAsRead(card.Size.Width, card.Size.Height)}, {card.Thickness.Greatest.Millimetres:0.0} mm thick, {Math.Round(card.Grams):0} g.").Parts(ask.Unit), size);
+        foreach (var note in FigureSheet.Of(card).Notes(card))
         {
-            foreach (var columns in size > 2.6 ? new[] { 2 } : [2, 3])
+            flow.Write(note.Parts(ask.Unit), size, colour: "#444444");
+        }
+
+        flow.Skip(size * 1.1);
+        Pieces(flow, ask, size, band);
+        flow.Write("V folds towards you, M away from you, as the piece lies here.", size, colour: "#444444");
+        flow.Skip(1);
+        var left = Blocks(ask, size, (flow.Width - (Gutter * (Columns - 1))) / Columns);
+        while (left.Count > 0)
+        {
+            // On the last page the columns are as long as each other; before it each is filled.
+            var lead = size * Typesetter.Lead;
+            var limits = Enumerable.Range(0, 500).Select(i => (left.Sum(b => b.Height) / Columns) + (i * lead)).TakeWhile(l => l < flow.Room);
+            var places = limits.Select(l => Placed(left, l)).FirstOrDefault(p => p.Count == left.Count) ?? Placed(left, flow.Room);
+            if (places.Count == 0)
             {
-                foreach (var band in Bands)
-                {
-                    if (Compose(ask, sheet, size, columns, band) is { } page)
-                    {
-                        return [page];
-                    }
-                }
+                return null;
+            }
+
+            var width = (flow.Width - (Gutter * (Columns - 1))) / Columns;
+            foreach (var (block, (column, down)) in left.Zip(places))
+            {
+                flow.Add(Flow.Block(block.Words, block.Size, Flow.Margin + (column * (width + Gutter)), flow.Y + down, width, block.Head,
+                    block.Head ? Reads.Heading : Reads.Paragraph).Part);
+            }
+
+            left = left[places.Count..];
+            if (left.Count > 0 && flow.Count == most)
+            {
+                return null;
+            }
+
+            if (left.Count > 0)
+            {
+                flow.Break();
             }
         }
 
-        throw Flow.TooSmall(ask.Paper);
-    }
-
-    private static Page? Compose(HandOut ask, FigureSheet sheet, double size, int columns, double band)
-    {
-        var (card, paper) = (ask.Card, ask.Paper);
-        var flow = new Flow(paper, ask.Title);
-        flow.Write(ask.Name, size * 2.1, bold: true, Reads.Title);
-        flow.Write(Words.Of($"{card.Design.Family.Name}, {card.Target.Format.Name}, {card.Design.SizeAsRead(card.Target.Width, card.Target.Height)}. {card.Design.StockOf(null).Name}, {card.Figures.Tools.Name}, reveal {card.Design.Reveal.Name}.").Parts(ask.Unit), size);
-        flow.Write(Words.Of($"Closed {card.Design.SizeAsRead(card.Size.Width, card.Size.Height)}, {card.Thickness.Greatest.Millimetres:0.0} mm thick, {Math.Round(card.Grams):0} g; {card.Packing.Said}.").Parts(ask.Unit), size);
-        foreach (var note in sheet.Notes(card))
-        {
-            flow.Write(note.Parts(ask.Unit), size * 0.9, colour: "#444444");
-        }
-
-        flow.Skip(1);
-        Pieces(flow, ask, size, band);
-        flow.Skip(1.5);
-        return Table(flow, ask, sheet, size, columns) && Order(flow, ask, size) && flow.Count == 1 ? flow.Pages()[0] : null;
+        return flow.Pages();
     }
 
     /// <summary>All pieces to one scale, in rows, their scores with letters and figures.</summary>
@@ -67,118 +94,55 @@ internal static class MeasureSheet
         var (x, top) = (Flow.Margin, flow.Y);
         foreach (var piece in card.Pieces)
         {
-            flow.Add(new Part(Reads.Figure, [.. PieceArt.Of(card, piece, x, top, scale, s => LengthWriter.Parts(s.Figure.Value, ask.Unit), Math.Max(2.2, size * 0.72))], $"{piece.Piece.Name}, drawn to scale with its cuts and scores"));
-            flow.Add(Flow.Block(Typesetter.Plain($"{piece.Piece.Name}{(piece.Piece.Quantity > 1 ? $" × {piece.Piece.Quantity}" : "")}"), size * 0.85, x, top + (H(piece) * scale) + 0.3, 200).Part);
+            flow.Add(new Part(Reads.Figure, [.. PieceArt.Of(card, piece, x, top, scale, s => LengthWriter.Parts(s.Figure.Value, ask.Unit), size)], $"{piece.Piece.Name}, drawn to scale with its cuts and scores"));
+            flow.Add(Flow.Block(Typesetter.Plain($"{piece.Piece.Name}{(piece.Piece.Quantity > 1 ? $" × {piece.Piece.Quantity}" : "")}"), size, x, top + (H(piece) * scale) + 0.3, 200).Part);
             x += (W(piece) * scale) + Gap;
         }
 
-        flow.Skip((card.Pieces.Max(H) * scale) + (size * 1.3));
+        flow.Skip((card.Pieces.Max(H) * scale) + (size * 1.5));
     }
 
-    private static bool Table(Flow flow, HandOut ask, FigureSheet sheet, double size, int columns)
+    /// <summary>The steps in both systems, under what they are part of.</summary>
+    private static List<Block> Blocks(HandOut ask, double size, double width)
     {
-        var lead = size * Typesetter.Lead;
-        const double Gutter = 6;
-        var width = (flow.Width - (Gutter * (columns - 1))) / columns;
-        var rows = new List<(bool Head, double Height, Func<double, double, IEnumerable<Part>> Draw)>();
-        foreach (var section in FigureRows.Of(ask.Card, inOrderOfSetting: true))
+        var blocks = new List<Block>();
+        void Add(IReadOnlyList<SentencePart> words, double at, bool head) =>
+            blocks.Add(new Block(words, at, head, Flow.Block(words, at, 0, 0, width, head).Height));
+        var cautioned = new HashSet<string>();
+        foreach (var ((step, say), i) in InBoth.Of(ask.Card, ask.Steps, ask.Unit, ask.Card.Second, ask.Cards).Select((s, i) => (s, i)))
         {
-            rows.Add((true, lead * 1.35, (x, y) =>
-            [
-                Flow.Block(Typesetter.Plain(section.Title), size * 1.05, x, y + (lead * 0.2), width - 34, bold: true, Reads.Heading).Part,
-                .. sheet.Inches is null ? Array.Empty<Part>() : [Flow.Block(Typesetter.Plain("in"), size * 0.8, x + width - 30,
-                    y + (lead * 0.3), 14, colour: "#555555").Part],
-                .. sheet.Centimetres is null ? Array.Empty<Part>()
-                    : [Flow.Block(Typesetter.Plain("cm"), size * 0.8, x + width - 13, y + (lead * 0.3), 14, colour: "#555555").Part],
-            ]));
-            foreach (var row in section.Rows)
+            if (i == 0 || GuideText.Heading(step.Phase) != GuideText.Heading(ask.Steps[i - 1].Phase))
             {
-                var label = $"{row.Label}{(row.Detail is { Length: > 0 } d && d != "cut" ? $", {d}" : "")}{(row.Mark.StartsWith('×') ? $" {row.Mark}" : "")}";
-                var name = Typesetter.Wrap(Typesetter.Tokens(Typesetter.Plain(label)), size, false, width - 33);
-                rows.Add((false, name.Count * lead, (x, y) =>
-                [
-                    Flow.Block(Typesetter.Plain(label), size, x, y, width - 33).Part,
-                    .. Cell(sheet.Inches, row.Figure.Id, x + width - 31, y, size),
-                    .. Cell(sheet.Centimetres, row.Figure.Id, x + width - 13.5, y, size),
-                ]));
+                Add(Typesetter.Plain(GuideText.Heading(step.Phase)), size * 1.08, head: true);
             }
+
+            Add([new SentencePart($"{i + 1}. "), .. say, .. Steps.Care(step, cautioned).Select(c => new SentencePart($" {c}"))], size, head: false);
         }
 
-        // Shared out evenly over the columns: as short as they can be and still hold all.
-        var all = rows.Sum(r => r.Height);
-        for (var limit = all / columns; limit <= flow.Room; limit += lead)
-        {
-            if (Columns([.. rows.Select(r => (r.Head, r.Height))], limit, columns) is not { } places)
-            {
-                continue;
-            }
-
-            foreach (var (row, (column, down)) in rows.Zip(places))
-            {
-                foreach (var part in row.Draw(Flow.Margin + (column * (width + Gutter)), flow.Y + down))
-                {
-                    flow.Add(part);
-                }
-            }
-
-            flow.Skip(rows.Zip(places, (r, p) => p.Down + r.Height).Max() + 1.5);
-            return true;
-        }
-
-        return false;
+        return blocks;
     }
 
-    /// <summary>Which column each row goes in, and how far down; null where they do not all go. A head never stands last in a column.</summary>
-    private static List<(int Column, double Down)>? Columns(IReadOnlyList<(bool Head, double Height)> rows, double limit, int columns)
+    /// <summary>Which column each block goes in, and how far down, for as many as go. A head never stands last in a column.</summary>
+    private static List<(int Column, double Down)> Placed(IReadOnlyList<Block> blocks, double limit)
     {
         var places = new List<(int, double)>();
         var (column, down) = (0, 0d);
-        for (var i = 0; i < rows.Count; i++)
+        for (var i = 0; i < blocks.Count; i++)
         {
-            var with = rows[i].Head && i + 1 < rows.Count ? rows[i].Height + rows[i + 1].Height : rows[i].Height;
-            if (down > 0 && down + with > limit)
+            var with = blocks[i].Head && i + 1 < blocks.Count ? blocks[i].Height + blocks[i + 1].Height : blocks[i].Height;
+            if (down + with > limit)
             {
                 (column, down) = (column + 1, 0);
-                if (column == columns)
+                if (column == Columns || with > limit)
                 {
-                    return null;
+                    break;
                 }
             }
 
             places.Add((column, down));
-            down += rows[i].Height;
+            down += blocks[i].Height;
         }
 
         return places;
-    }
-
-    private static IEnumerable<Part> Cell(SheetColumn? column, FigureRef id, double x, double y, double size)
-    {
-        if (column?.Figures.GetValueOrDefault(id) is { } figure)
-        {
-            yield return new Part(Reads.Paragraph, [.. Typesetter.Line([new Token(Typesetter.Figure(figure.Reads), false)], x, y + size, size, true, Pen.Black)]);
-        }
-    }
-
-    /// <summary>The order of work in short, and what to beware of.</summary>
-    private static bool Order(Flow flow, HandOut ask, double size)
-    {
-        var small = size * 0.95;
-        var steps = ask.Steps;
-        var words = $"In this order: {string.Join("; ", steps.Select((s, i) => $"{i + 1} {s.Title}"))}.";
-        var cautions = steps.SelectMany(s => s.Cautions).Distinct().Select(c => Steps.Cautions[c]).ToList();
-        var blocks = new[] { words }.Concat(cautions.Count == 0 ? [] : [$"Take care. {string.Join(" ", cautions)}"]).Concat(["V folds towards you, M away from you, as the piece lies here."]).ToList();
-        var height = blocks.Sum(b => Flow.Block(Typesetter.Plain(b), small, 0, 0, flow.Width).Height);
-        if (height > flow.Room)
-        {
-            return false;
-        }
-
-        foreach (var block in blocks)
-        {
-            flow.Write(block, small);
-        }
-
-        return true;
     }
 }

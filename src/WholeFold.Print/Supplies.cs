@@ -13,13 +13,19 @@ namespace WholeFold.Print;
 /// <param name="From">The stock or the roll that it is cut from.</param>
 /// <param name="Each">How many of it a card has.</param>
 /// <param name="Bought">Whether it is there in its size already, whatever system that is in.</param>
+/// <param name="Papers">Where they go, of papers.</param>
 internal sealed record Supply(string Key, string From, string Name, int Each, Length Width, Length? Height, string Note,
-    bool Bought = false);
+    bool Bought = false, PaperRow? Papers = null)
+{
+    /// <summary>How many, of what, and what is to be known of it.</summary>
+    public string Called(int times) => $"{Each * times}{(Papers is null ? $" {Name}" : $" · {Papers.Where(times)}")}{(Note.Length > 0 ? $", {Note}" : "")}";
+}
 
 /// <summary>What is cut, gathered by what it is cut from; the lists, kits and plain texts are made of it.</summary>
 internal static class Supplies
 {
-    public static IReadOnlyList<Supply> Of(Card card)
+    /// <param name="like">The same card in the other system.</param>
+    public static IReadOnlyList<Supply> Of(Card card, Card? like)
     {
         var unit = card.Figures.Tools.System.UnitOf();
         var scored = (Core.Sizing.SizedPiece p) => p.AllScores.Where(s => s.Axis is not null).Select(s =>
@@ -29,8 +35,8 @@ internal static class Supplies
         [
             .. card.Pieces.Select(p => new Supply($"pieces.{p.Piece.Id}", card.Design.StockOf(p.Piece.Id).Name, p.Piece.Name,
                 p.Piece.Quantity, p.Width.Value, p.Height.Value, scored(p))),
-            .. card.Layers.Select(l => new Supply($"layers.{l.Id}", l.Stock.Name, l.Level > 1 ? $"{l.Role.Name}, level {l.Level}"
-                : l.Role.Name, l.Quantity, l.Width.Value, l.Height.Value, l.IsRectangle ? "" : "by its template")),
+            .. PaperRow.Of(card, like).Select(p => new Supply(p.Key, p.Stock, p.Where(), p.Quantity, p.Width, p.Height,
+                p.IsShaped ? "by its template" : "", Papers: p)),
             .. card.Dressed.Elements.Where(e => !e.Element.IsInk && e.On.Count > 0)
                 .Select(e => new Supply($"elements.{e.Element.Id}", e.Element.Stock.Name, e.Element.Name, e.Quantity, e.Width.Value, e.Height.Value, e.Element.IsRaised ? $"on foam, {e.Element.Stands.Millimetres:0.#} mm" : "")),
             .. SoftGoods.Of(card.Figures, card.Dressed).Select(s => new Supply($"soft.{s.Good.Id}", OffTheRoll, DressingWriter.Name(s.Good.Kind), 1, s.Length, null, s.Hidden)),
@@ -53,8 +59,8 @@ internal static class Supplies
 
         csv.EndRecord();
         var (inches, metric) = ask.Card.Figures.Tools.System == UnitSystem.Imperial ? (ask.Card, ask.Card.Second) : (ask.Card.Second, ask.Card);
-        var (here, there) = (ByKey(inches), ByKey(metric));
-        foreach (var s in Of(ask.Card))
+        var (here, there) = (ByKey(inches, metric), ByKey(metric, inches));
+        foreach (var s in Of(ask.Card, ask.Card.Second))
         {
             (string Wide, string High) Texts(Card? card, Dictionary<string, Supply> rows, DisplayUnit unit) => card is null || !rows.TryGetValue(s.Key, out var row) ? ("", "")
                 : (card.Read(row.Width, unit).Text, row.Height is { } high ? card.Read(high, unit).Text : "");
@@ -74,7 +80,7 @@ internal static class Supplies
     /// <summary>A name that begins as a formula does is a name all the same: spreadsheets would run it, so that a sign before it says it is text.</summary>
     private static string Inert(string field) => field.Length > 0 && field[0] is '=' or '+' or '-' or '@' or '\t' or '\r' ? $"'{field}" : field;
 
-    private static Dictionary<string, Supply> ByKey(Card? card) => card is null ? [] : Of(card).ToDictionary(s => s.Key);
+    private static Dictionary<string, Supply> ByKey(Card? card, Card? like) => card is null ? [] : Of(card, like).ToDictionary(s => s.Key);
 
     private static IReadOnlyList<SentencePart> Measured(Supply s, Card card, DisplayUnit unit) => card.Read(s.Height is { } high ? Words.Of($"{s.Width} × {high:u}") : Words.Of($"{s.Width:u}"), unit, s.Bought);
 
@@ -84,15 +90,15 @@ internal static class Supplies
         var flow = new Flow(ask.Paper, ask.Title);
         flow.Write($"Cut list: {ask.Name}", 6, bold: true, Reads.Title);
         flow.Write($"For {(ask.Cards == 1 ? "one card" : $"{ask.Cards} cards")}.", 3.6);
-        var beside = ByKey(ask.Card.Second);
-        foreach (var stock in Of(ask.Card).GroupBy(s => s.From))
+        var beside = ByKey(ask.Card.Second, ask.Card);
+        foreach (var stock in Of(ask.Card, ask.Card.Second).GroupBy(s => s.From))
         {
             flow.Skip(3);
             flow.Need(16);
             flow.Write(stock.Key, 4.4, bold: true, Reads.Heading);
             foreach (var s in stock.OrderByDescending(s => Length.Max(s.Width, s.Height ?? Length.Zero)))
             {
-                Row(flow, ask, s, beside.GetValueOrDefault(s.Key), s.Each * ask.Cards);
+                Row(flow, ask, s, beside.GetValueOrDefault(s.Key), ask.Cards);
             }
         }
 
@@ -111,13 +117,14 @@ internal static class Supplies
     }
 
     /// <param name="beside">The same in the second system; null where that has none.</param>
-    private static void Row(Flow flow, HandOut ask, Supply s, Supply? beside, int count)
+    /// <param name="times">For how many cards.</param>
+    private static void Row(Flow flow, HandOut ask, Supply s, Supply? beside, int times)
     {
         const double Size = 3.6;
         flow.Need(Size * 1.6);
         var y = flow.Y;
         flow.Add(new Part(Reads.Nothing, [new Mark.Path([[(Flow.Margin, y + 0.9), (Flow.Margin + 3, y + 0.9), (Flow.Margin + 3, y + 3.9), (Flow.Margin, y + 3.9)]], true, Pen.Hair)]));
-        var (name, high) = Flow.Block(Typesetter.Plain($"{count} {s.Name}{(s.Note.Length > 0 ? $", {s.Note}" : "")}"), Size, Flow.Margin + 5, y, flow.Width - 5 - 102);
+        var (name, high) = Flow.Block(Typesetter.Plain(s.Called(times)), Size, Flow.Margin + 5, y, flow.Width - 5 - 102);
         flow.Add(name);
         flow.Add(Flow.Block(Measured(s, ask.Card, ask.Unit), Size, Flow.Margin + flow.Width - 100, y, 46, bold: true).Part);
         if (beside is not null && ask.Card.Second is { } second)
@@ -132,7 +139,7 @@ internal static class Supplies
     public static IReadOnlyList<Page> Kits(HandOut ask)
     {
         var flow = new Flow(ask.Paper, ask.Title);
-        var beside = ByKey(ask.Card.Second);
+        var beside = ByKey(ask.Card.Second, ask.Card);
         for (var kit = 1; kit <= ask.Cards; kit++)
         {
             if (kit > 1)
@@ -143,9 +150,9 @@ internal static class Supplies
             flow.Write($"{ask.Name}: kit {kit} of {ask.Cards}", 6, bold: true, Reads.Title);
             flow.Write(Words.Of($"{ask.Card.Design.Family.Name}, {ask.Card.Design.SizeAsRead(ask.Card.Target.Width, ask.Card.Target.Height)}. Everything for one card, cut and scored.").Parts(ask.Unit), 3.6);
             flow.Skip(4);
-            foreach (var s in Of(ask.Card))
+            foreach (var s in Of(ask.Card, ask.Card.Second))
             {
-                Row(flow, ask, s, beside.GetValueOrDefault(s.Key), s.Each);
+                Row(flow, ask, s, beside.GetValueOrDefault(s.Key), 1);
             }
 
             if (Tape(ask.Card) is var tape && tape > Length.Zero)
@@ -190,11 +197,11 @@ internal static class Supplies
             lines.Add(Words.Of($"- {piece.Piece.Name}{(piece.Piece.Quantity > 1 ? $" × {piece.Piece.Quantity}" : "")}: {piece.Width.Value} × {piece.Height.Value:u}{(piece.AllScores.Any() ? Words.Of($", scored at {Words.List(piece.AllScores.Where(s => s.Axis is not null).Select(s => Words.Of($"{s.Figure.Value}")))}") : Words.Of($""))}").Write(unit));
         }
 
-        lines.AddRange(card.Layers.Select(l => Words.Of($"- {l.Role.Name}{(l.Level > 1 ? $", level {l.Level}" : "")}{(l.Quantity > 1 ? $" × {l.Quantity}" : "")}: {l.Width.Value} × {l.Height.Value:u}").Write(unit)));
+        lines.AddRange(PaperRow.Of(card, null).Select(p => Words.Of($"- {p.Stock} · {p.Quantity} at {p.Width} × {p.Height:u} · {p.Where()}").Write(unit)));
         lines.AddRange(card.Dressed.Windows.Select(w => Words.Of($"- window {w.Window.Id} in {w.On[0].Face.Name}: {w.Width.Value} × {w.Height.Value:u}{(w.Die is { } die ? $", {die.Name}" : "")}").Write(unit)));
         lines.AddRange(card.Dressed.Elements.Where(e => e.On.Count > 0).Select(e => Words.Of($"- {e.Element.Name} on {e.On[0].Face.Name}: {e.Width.Value} × {e.Height.Value:u}").Write(unit)));
         lines.AddRange(["", "What you need"]);
-        lines.AddRange(Of(card).Select(s => s.From).Where(f => f != OffTheRoll).Distinct().Select(f => $"- {f}"));
+        lines.AddRange(Of(card, null).Select(s => s.From).Where(f => f != OffTheRoll).Distinct().Select(f => $"- {f}"));
         lines.AddRange(SoftGoods.Of(card.Figures, card.Dressed).Select(s => Words.Of($"- {DressingWriter.Name(s.Good.Kind)}, {s.Length:u}").Write(unit)));
         lines.AddRange(new[] { card.Design.Adhesive.Name, card.Construction.Bonds.Any(b => !b.IsLoose) ? card.Design.Inventory.BondTape.Name : card.Design.Adhesive.Name }.Distinct().Select(a => $"- {a}"));
         lines.Add(Words.Of($"- {card.Packing.Said}").Write(unit));

@@ -50,7 +50,7 @@ internal static class Typesetter
 
         if (figure.Word is { } word)
         {
-            runs.Add(new($" {word}", 0.85, 0));
+            runs.Add(new($" {word}", 1, 0));
         }
 
         if (figure.Aside == true)

@@ -116,12 +116,13 @@ internal static class PlainText
 
         Line("");
         Line("Steps");
+        var cautioned = new HashSet<string>();
         foreach (var (step, i) in Steps.Of(card).Select((s, i) => (s, i)))
         {
             Line($"  {i + 1}. {step.Say.Write(unit)}");
-            foreach (var caution in step.Cautions)
+            foreach (var care in Steps.Care(step, cautioned))
             {
-                Line($"     {Steps.Cautions[caution]}");
+                Line($"     {care}");
             }
         }
 

@@ -86,7 +86,7 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
 
         foreach (var cut in drawing.Cuts)
         {
-            var opens = $"open-{piece.Piece.Id}-{cut.Cut.Opening.Kind.ToString().ToLowerInvariant()}";
+            var opens = FlatSteps.Opens(piece, cut.Cut);
             if (step.Id == opens || Done(s => s.Id == opens))
             {
                 marks.Add(new(StepMarkKind.Cut, [Line(cut.Line)], cut.Closed, step.Id == opens));
@@ -128,7 +128,7 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
 
         foreach (var mark in step.Marks)
         {
-            if (Where(card, piece, mark) is { } spot)
+            foreach (var spot in Where(card, piece, mark))
             {
                 var (x, y) = (Mm(spot.X), high - Mm(spot.Y));
                 marks.Add(new(StepMarkKind.Tick, [[(x - Tick, y), (x + Tick, y)], [(x, y - Tick), (x, y + Tick)]], false, true));
@@ -146,18 +146,21 @@ public sealed record StepDrawing(string Name, double Width, double Height, IRead
         }
     }
 
-    /// <summary>The corner at which a ticked thing begins, in the flat piece.</summary>
-    private static Point? Where(Card card, SizedPiece piece, string mark)
+    /// <summary>The two corners of a thing that one marks on the flat piece: those on the side that lies nearer to its panel's
+    /// edge.</summary>
+    private static IReadOnlyList<Point> Where(Card card, SizedPiece piece, string mark)
     {
         var on = card.Dressed.Windows.Where(w => $"windows.{w.Window.Id}" == mark).SelectMany(w => w.On)
             .Concat(card.Dressed.Elements.Where(e => $"elements.{e.Element.Id}" == mark).SelectMany(e => e.On)).FirstOrDefault(o => o.Face.Piece == piece.Piece.Id);
-        if (on is not null)
-        {
-            return new Point(on.Box.Left, on.Box.Bottom);
-        }
-
         var bond = card.Construction.Bonds.FirstOrDefault(b => $"places.{b.Id}" == mark && b.A.Piece.Piece == piece.Piece.Id);
-        return bond is null ? null : Box.Round([.. bond.A.Region.Corners.Select(card.Figures.ValueOf)]) is var box ? new Point(box.Left, box.Bottom) : null;
+        return on is not null ? Corners(on.Box, card.Figures.PlateOf(on.Face.Ref).Box)
+            : bond is not null ? Corners(Places.Lies(card.Figures, bond), card.Figures.PlateOf(bond.A.Plate).Box) : [];
+    }
+
+    private static IReadOnlyList<Point> Corners(Box thing, Box panel)
+    {
+        var x = thing.Left - panel.Left <= panel.Right - thing.Right ? Length.Max(thing.Left, panel.Left) : Length.Min(thing.Right, panel.Right);
+        return [new Point(x, Length.Max(thing.Bottom, panel.Bottom)), new Point(x, Length.Min(thing.Top, panel.Top))];
     }
 
     /// <summary>The card as it stands after the step, with what it wears by then.</summary>

@@ -22,14 +22,15 @@ internal sealed class DressedSteps
 
     private readonly Card _card;
     private readonly int _cards;
+    private readonly Card? _beside;
     private readonly Dictionary<string, Place> _places;
     private readonly List<SizedLayer> _layersBefore;
     private readonly List<SizedElement> _before;
     private readonly List<SizedElement> _after;
 
-    public DressedSteps(Card card, int cards)
+    public DressedSteps(Card card, int cards, Card? beside)
     {
-        (_card, _cards) = (card, cards);
+        (_card, _cards, _beside) = (card, cards, beside);
         _places = DressedPlaces.Of(card).ToDictionary(p => p.Id);
         var bonds = card.Construction.Bonds.Where(b => !b.IsLoose).ToList();
         var made = new PartlyMade(card.Figures, bonds);
@@ -196,7 +197,7 @@ internal sealed class DressedSteps
     {
         var paper = Words.Of($"{Ground.PaperOn(_card, layer, layer.On[0].On)}, {layer.Width.Value} × {layer.Height.Value:u}");
         var say = Words.Of($"");
-        foreach (var alike in layer.On.GroupBy(o => Border(layer, o).Write(DisplayUnit.Millimetre)))
+        foreach (var alike in layer.On.GroupBy(o => (Border(layer, o).Write(DisplayUnit.Millimetre), There(layer, o))))
         {
             List<LaidLayer> on = [.. alike];
             var under = layer.Level == 1 ? null : _card.Layers.FirstOrDefault(l =>
@@ -219,24 +220,34 @@ internal sealed class DressedSteps
             return Words.Of($"with an even border");
         }
 
-        var ground = Ground.Under(_card, layer, laid);
-        var (left, right, top, bottom) = ground.Margins(laid.Box);
-        return (left == right, top == bottom) switch
+        // Said alike in both systems, so that one sentence does for both: a border that is even in one only is told side by side.
+        var (left, right, top, bottom) = Ground.Under(_card, layer, laid).Margins(laid.Box);
+        var there = There(layer, laid) ?? (left, right, top, bottom);
+        var (wide, high) = (left == right && there.Left == there.Right, top == bottom && there.Head == there.Foot);
+        var about = new[] { left, right, top, bottom }.Any(IsBetween)
+            || (_beside is { } other && new[] { there.Left, there.Right, there.Head, there.Foot }.Any(m => IsBetween(m, other))) ? "about " : "";
+        Words Of(Length border) => Words.Of($"{about}{(IsBetween(border) ? _card.Figures.Tools.CutNearest(border) : border):u}");
+        return (wide, high) switch
         {
-            (true, true) when left == top => left == Length.Zero ? Words.Of($"flush all round") : Words.Of($"{Left(left)} from every edge"),
-            (true, true) => Words.Of($"{Left(left)} from the left and the right, {Left(top)} from the top and the bottom"),
-            (true, _) => Words.Of($"{Left(left)} from the left and the right, {Left(top)} from the top and {Left(bottom)} from the bottom"),
-            (_, true) => Words.Of($"{Left(left)} from the left and {Left(right)} from the right, {Left(top)} from the top and the bottom"),
-            _ => Words.Of($"{Left(left)} from the left, {Left(right)} from the right, {Left(top)} from the top and {Left(bottom)} from the bottom"),
+            (true, true) when left == top && there.Left == there.Head => left == Length.Zero && there.Left == Length.Zero
+                ? Words.Of($"flush all round") : Words.Of($"{Of(left)} from every edge"),
+            (true, true) => Words.Of($"{Of(left)} from the left and the right, {Of(top)} from the top and the bottom"),
+            (true, _) => Words.Of($"{Of(left)} from the left and the right, {Of(top)} from the top and {Of(bottom)} from the bottom"),
+            (_, true) => Words.Of($"{Of(left)} from the left and {Of(right)} from the right, {Of(top)} from the top and the bottom"),
+            _ => Words.Of($"{Of(left)} from the left, {Of(right)} from the right, {Of(top)} from the top and {Of(bottom)} from the bottom"),
         };
     }
 
+    /// <summary>The borders of the same paper on the same face there.</summary>
+    private (Length Left, Length Right, Length Head, Length Foot)? There(SizedLayer layer, LaidLayer laid) =>
+        _beside?.Layers.FirstOrDefault(l => l.Id == layer.Id) is { } same && same.On.FirstOrDefault(o => o.On.Id == laid.On.Id) is { } on
+            ? Ground.Under(_beside, same, on).Margins(on.Box) : null;
+
     /// <summary>A border is what is left: no ruler is set to it, so that between two marks the nearer one is near enough.</summary>
-    private Words Left(Length border)
-    {
-        var mark = _card.Figures.Tools.CutNearest(border);
-        return border == mark || mark == Length.Zero ? Words.Of($"{border:u}") : Words.Of($"about {mark:u}");
-    }
+    private bool IsBetween(Length border) => IsBetween(border, _card);
+
+    private static bool IsBetween(Length border, Card card) => card.Figures.Tools.CutNearest(border) is var mark && mark != border
+        && mark != Length.Zero;
 
     private static string Lower(string words) => $"the {char.ToLowerInvariant(words[0])}{words[1..]}";
 

@@ -113,12 +113,18 @@ internal sealed class FlatSteps(Card card, int cards)
         }
     }
 
+    /// <summary>The step at which something is cut in a piece.</summary>
+    public static string Opens(SizedPiece piece, SizedOpening opening) =>
+        $"open-{piece.Piece.Id}-{opening.Opening.Kind.ToString().ToLowerInvariant()}{(IsWide(opening) ? "-wide" : "")}";
+
+    private static bool IsWide(SizedOpening opening) => opening.Opening.Kind == CutKind.Slit && !opening.IsLine;
+
     public IEnumerable<Step> Open() => _pieces.SelectMany(Openings);
 
     private IEnumerable<Step> Openings(SizedPiece piece)
     {
         var count = cards * piece.Piece.Quantity;
-        foreach (var kind in piece.Openings.GroupBy(o => (o.Opening.Kind, Wide: o.Opening.Kind == CutKind.Slit && !o.IsLine)))
+        foreach (var kind in piece.Openings.GroupBy(o => (o.Opening.Kind, Wide: IsWide(o))))
         {
             var lines = piece.CutLines.Where(l => l.Figures.Any(f => f.Id is FigureRef.Line line && kind.Any(o => o.Opening.Id == line.Opening))).ToList();
             var machine = kind.First().Left.Setting.How == SetBy.Machine;
@@ -130,7 +136,7 @@ internal sealed class FlatSteps(Card card, int cards)
                 CutKind.Divide => ("trimmer", "trimmer", "cut it in two"),
                 _ => ("knife", "knife and metal rule", $"cut the {kind.First().Opening.Name}"),
             };
-            yield return new Step($"open-{piece.Piece.Id}-{kind.Key.Kind.ToString().ToLowerInvariant()}{(kind.Key.Wide ? "-wide" : "")}", what,
+            yield return new Step(Opens(piece, kind.First()), what,
                 [.. lines.SelectMany(l => l.Figures).Select(f => f.Id.ToString())], machine ? "machine" : with, null, "up", [], "flat", null, new Work(Act.Open, count), machine
                 ? [] : [blade])
             {

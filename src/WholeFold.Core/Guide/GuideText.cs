@@ -1,5 +1,4 @@
 using WholeFold.Core.Cards;
-using WholeFold.Core.Constructions;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Core.Guide;
@@ -7,7 +6,8 @@ namespace WholeFold.Core.Guide;
 /// <summary>The order of work as plain lines, under what it is part of: enough to make the card with.</summary>
 public static class GuideText
 {
-    private static string Heading(Phase phase) => phase switch
+    /// <summary>What steps are part of.</summary>
+    public static string Heading(Phase phase) => phase switch
     {
         Phase.Cut => "Cut",
         Phase.Score => "Score",
@@ -35,9 +35,9 @@ public static class GuideText
             }
 
             yield return $"{i + 1}. {string.Concat(card.Read(step.Say, unit).Select(p => p.Text ?? p.Figure!.Text))}";
-            foreach (var caution in step.Cautions.Where(cautioned.Add))
+            foreach (var care in Steps.Care(step, cautioned))
             {
-                yield return $"   Take care: {Spoken.First(Steps.Cautions[caution])}";
+                yield return $"   {care}";
             }
         }
     }

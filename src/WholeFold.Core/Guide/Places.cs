@@ -81,7 +81,7 @@ public static class Places
 
     /// <summary>Where the whole of the bonded part lies on the other: it is placed by its own outline, never by what of it is
     /// glued.</summary>
-    private static Box Lies(Figures figures, Bond bond)
+    internal static Box Lies(Figures figures, Bond bond)
     {
         IReadOnlyList<Vec> Region(BondSide side) => [.. side.Region.Anchors.Select(figures.ValueOf).Select(p =>
             new Vec(p.X.Units, p.Y.Units, 0))];

@@ -32,15 +32,35 @@ public static class Steps
         ["small-parts"] = "Small parts: not for children under three.",
     };
 
+    /// <summary>The same in a few words, where it has been said in full already.</summary>
+    public static IReadOnlyDictionary<string, string> InShort { get; } = new Dictionary<string, string>
+    {
+        ["trimmer"] = "fingers behind the guard.", ["knife"] = "cut away from your hand.", ["rollers"] = "fingers off the rollers.",
+        ["scissors"] = "turn the card, not the scissors.", ["heat"] = "it stays hot.", ["powder"] = "don't breathe the powder.",
+        ["solvent"] = "open a window.", ["magnets"] = "count the magnets.", ["button-cell"] = "count the cells.",
+        ["small-parts"] = "small parts.",
+    };
+
+    /// <summary>What to beware of at a step: in full the first time that it is read, in a few words afterwards.</summary>
+    /// <param name="told">What has been said in full so far, on this page.</param>
+    public static IEnumerable<string> Care(Step step, ISet<string> told)
+    {
+        ArgumentNullException.ThrowIfNull(step);
+        ArgumentNullException.ThrowIfNull(told);
+        return [.. step.Cautions.Select(c => told.Add(c) ? $"Take care: {Cautions[c]}" : $"Take care: {InShort[c]}")];
+    }
+
     /// <param name="cards">How many cards are made of it at once.</param>
+    /// <param name="beside">The same card in the other system, where both are read in one sentence.</param>
     /// <exception cref="NoFiguresException">As it is sized, it cannot be put together.</exception>
-    public static IReadOnlyList<Step> Of(Card card, int cards = 1)
+    public static IReadOnlyList<Step> Of(Card card, int cards = 1, Card? beside = null)
     {
         ArgumentNullException.ThrowIfNull(card);
         ArgumentOutOfRangeException.ThrowIfLessThan(cards, 1);
         var order = BondOrder.Of(card.Figures) ?? throw new NoFiguresException(
             [new Conflict("bonds:order", Words.Of($"the parts of the {card.Design.Family.Name.ToLowerInvariant()} at these sizes: in no order does a hand reach every bond"))]);
-        var (flat, together, dressed) = (new FlatSteps(card, cards), new TogetherSteps(card, cards, order), new DressedSteps(card, cards));
+        var (flat, together, dressed) = (new FlatSteps(card, cards), new TogetherSteps(card, cards, order),
+            new DressedSteps(card, cards, beside));
         var steps = new List<Step>();
         steps.AddRange(flat.Cut());
         steps.AddRange(flat.CutPapers());

@@ -32,6 +32,15 @@ it("keeps what was refused, to be mended, and is empty again once a size is take
   expect(field.value).toBe("");
 });
 
+it("keeps what is being typed while the page comes to its size", () => {
+  const view = (at: string) => <SizeField label="Size" formats={[]} at={at} onTaken={() => {}} />;
+  const { rerender } = shown(view(""));
+  const field = screen.getByRole("combobox", { name: "Size" }) as HTMLInputElement;
+  fireEvent.change(field, { target: { value: "5" } });
+  rerender(view("a2-us"));
+  expect((screen.getByRole("combobox", { name: "Size" }) as HTMLInputElement).value).toBe("5");
+});
+
 it("shows the size at hand where it stands for it, and can be emptied", () => {
   const taken: string[] = [];
   shown(<SizeField label="See it in" formats={[]} at="5 x 7" shows="5 x 7" onTaken={(size) => taken.push(size)} />);

@@ -3,7 +3,7 @@ import { useId, useState } from "react";
 
 /**
  * A finished size: by a format's name however it is typed, or as two figures. The formats are listed; anything else can be typed.
- * What was typed stands until another size is `at` hand: one that was refused can be mended.
+ * What was typed stands until it is taken and another size is `at` hand: one that was refused can be mended.
  */
 export function SizeField({
   formats,
@@ -17,14 +17,16 @@ export function SizeField({
   shows?: string;
   onTaken: (size: string) => void;
 } & Omit<TextInputProps, "value" | "onChange" | "list">) {
-  const [typed, setTyped] = useState({ text: shows, at });
+  const [typed, setTyped] = useState({ text: shows, at, open: false });
+  // What is being typed is nobody's to take away: a page that is still loading comes to its size after the first key.
+  const now = typed.at === at ? typed : { text: typed.open ? typed.text : shows, at, open: typed.open };
   if (typed.at !== at) {
-    setTyped({ text: shows, at });
+    setTyped(now);
   }
-  const text = typed.at === at ? typed.text : shows;
+  const text = now.text;
   const list = useId();
   const take = (size: string) => {
-    setTyped({ text: size, at });
+    setTyped({ text: size, at, open: false });
     onTaken(size.trim());
   };
   return (
@@ -42,13 +44,13 @@ export function SizeField({
         list={list}
         autoComplete="off"
         onChange={(e) => {
-          const now = e.currentTarget.value;
+          const value = e.currentTarget.value;
           // One chosen from the list comes whole; what is typed key by key waits for Enter.
           const chosen = (e.nativeEvent as InputEvent).inputType === "insertReplacementText" || !("inputType" in e.nativeEvent);
-          if (chosen && formats.some((f) => f.name === now)) {
-            take(now);
+          if (chosen && formats.some((f) => f.name === value)) {
+            take(value);
           } else {
-            setTyped({ text: now, at });
+            setTyped({ text: value, at, open: true });
           }
         }}
       />

@@ -60,7 +60,7 @@ internal static class ShowEndpoints
                     BigOther = second is not null && screen.Shows?.On(second) is { } beside ? second.Read(beside, other) : [],
                     Say = tell.Say(screen.Say),
                     Why = screen.Why is { } why ? tell.Say(why) : null,
-                    LookFor = step.LookFor is { } look ? tell.Say(look) : null,
+                    LookFor = step.LookFor is { } look && step.Bonds.Count == 0 ? tell.Say(look) : null,
                     Tool = step.Tool,
                     Seconds = card.Design.Inventory.Pace.Of(step.Work),
                     Holds = step.Holds,
