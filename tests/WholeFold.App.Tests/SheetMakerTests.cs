@@ -1,7 +1,5 @@
-using System.Text;
 using System.Text.RegularExpressions;
 using UglyToad.PdfPig;
-using UglyToad.PdfPig.Content;
 using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions.Library;
 using WholeFold.Core.Designs;
@@ -37,7 +35,7 @@ public partial class SheetMakerTests
         var paper = construction.Length % 2 == 0 ? Paper.A4 : Paper.Letter;
         using var pdf = PdfDocument.Open(new HandOut(card, "Night ferry", DisplayUnit.Inch, paper)
             .Write(HandOutKind.Sheet, "pdf", cancel: Cancel).Bytes);
-        var paragraphs = pdf.GetPages().SelectMany(Paragraphs).ToList();
+        var paragraphs = pdf.GetPages().SelectMany(PageText.Paragraphs).ToList();
         var own = card.For(DisplayUnit.Inch);
         Assert.Equal([], AsTheCard.Differs(own, GuideMaker.MakeFrom(First(paragraphs), "in")).Select(d => $"in inches {d}"));
         if (own.Second is { } second)
@@ -46,15 +44,9 @@ public partial class SheetMakerTests
         }
     }
 
-    private const string Figure = @"(?:\d+/\d+|\d+(?:\.\d+)?(?: \d+/\d+)?)";
-
-    /// <summary>Two sides, or figures that share a unit: "2, 3 1/2 and 5 in".</summary>
-    private static string Row(string unit) =>
-        $@"(?:{Figure}(?: full| scant)? × {Figure}|{Figure}(?:(?: full| scant)?(?:, | and | by | to | and from ){Figure})*) {unit}(?: full| scant)?";
-
     /// <summary>What the first system is told.</summary>
     private static string First(IEnumerable<string> paragraphs) => string.Join('\n', paragraphs.Select(p =>
-        Regex.Replace(Plain(p).Split(" In centimetres: ")[0].Replace(" In inches:", "", StringComparison.Ordinal), $@" · {Row("cm")}| \({Row("cm")}\)| \({Row("mm")}\)", "")));
+        Regex.Replace(Plain(p).Split(" In centimetres: ")[0].Replace(" In inches:", "", StringComparison.Ordinal), $@" · {PageText.Row("cm")}| \({PageText.Row("cm")}\)| \({PageText.Row("mm")}\)", "")));
 
     /// <summary>What the second system is told: the fellow of each figure, and what is done otherwise.</summary>
     private static string Second(IEnumerable<string> paragraphs)
@@ -69,7 +61,7 @@ public partial class SheetMakerTests
             }
 
             var said = otherwise.Length > 1 ? $"1. {string.Join(' ', otherwise[1..])}"
-                : Regex.Replace(plain, $@"(?<own>{Row("in")}) (?:· (?<there>{Row("cm")})|\((?<there>{Row("c?mm?")})\))", Fellow);
+                : Regex.Replace(plain, $@"(?<own>{PageText.Row("in")}) (?:· (?<there>{PageText.Row("cm")})|\((?<there>{PageText.Row("c?mm?")})\))", Fellow);
             lines.Add(Numbered().Replace(said, _ => $"{++number}. "));
         }
 
@@ -80,48 +72,11 @@ public partial class SheetMakerTests
     private static string Fellow(Match pair)
     {
         var (own, there) = (pair.Groups["own"].Value, pair.Groups["there"].Value);
-        return own[..Regex.Matches(own, Figure)[^Regex.Count(there, Figure)].Index] + there;
+        return own[..Regex.Matches(own, PageText.Figure)[^Regex.Count(there, PageText.Figure)].Index] + there;
     }
 
     /// <summary>Without what is said beside the steps.</summary>
     private static string Plain(string paragraph) => Beside().Replace(paragraph, "");
-
-    /// <summary>The headings and the numbered sentences, in the order in which they are read.</summary>
-    private static IEnumerable<string> Paragraphs(Page page)
-    {
-        var (text, bold, last, space) = (new StringBuilder(), false, (Letter?)null, false);
-        foreach (var letter in page.Letters.Where(l => l.StartBaseLine.Y > Foot))
-        {
-            if (string.IsNullOrWhiteSpace(letter.Value))
-            {
-                space = true;
-                continue;
-            }
-
-            var isBold = letter.FontName!.Contains("Bold", StringComparison.Ordinal);
-            var (here, before) = (letter.StartBaseLine, last?.StartBaseLine ?? letter.StartBaseLine);
-            var newLine = Math.Abs(here.Y - before.Y) > 5 || here.X < before.X - 1;
-            if (last is not null && (newLine || space || here.X - last.EndBaseLine.X > 0.12 * last.PointSize))
-            {
-                text.Append(newLine ? '\n' : ' ');
-            }
-
-            if (last is not null && isBold != bold)
-            {
-                text.Append('\u0001');
-            }
-
-            (bold, last, space) = (isBold, letter, false);
-            text.Append(letter.Value);
-        }
-
-        // A paragraph begins with its number, or where the weight changes.
-        return Regex.Split(text.ToString().Replace("\u0001", "\n\u0001", StringComparison.Ordinal), @"\n(?=\d+\. )|\n?\u0001").Select(p =>
-            p.Replace('\n', ' ').Trim()).Where(p => p.Length > 0);
-    }
-
-    /// <summary>What stands below is on every page.</summary>
-    private const double Foot = 32;
 
     [GeneratedRegex(@"^\d+\. ")]
     private static partial Regex Numbered();
