@@ -41,7 +41,7 @@ test("no view of work on a design has anything that axe finds", async ({ page })
   await page.getByRole("dialog", { name: /^Card/ }).waitFor();
   await check("card and papers");
   await page.keyboard.press("Escape");
-  await page.getByRole("button", { name: "what costs what" }).click();
+  await page.getByRole("button", { name: "Trade-offs" }).click();
   await page.locator("[data-part=curve-plot]").waitFor();
   await check("trade-off");
   await page.keyboard.press("Escape");
@@ -69,7 +69,7 @@ test("no view of work on a design has anything that axe finds", async ({ page })
   await page.locator("[data-part=preview] svg").first().waitFor();
   await check("hand out");
   await go(page, "/show/night-ferry");
-  await page.getByRole("heading", { name: "What lies ready" }).waitFor();
+  await page.getByRole("heading", { name: "What you need" }).waitFor();
   await check("ready to show");
   await page.keyboard.press("Space");
   await page.locator("[data-part=screen]").waitFor();

@@ -13,7 +13,7 @@ test("dressing by keyboard and by hand: put on, nudged, dragged to another face,
   await inside.focus();
   await page.keyboard.press("Enter");
   await expect(inside).toHaveAttribute("aria-pressed", "true");
-  await page.getByRole("button", { name: "+ something on it" }).click();
+  await page.getByRole("button", { name: "Add a stamp, die cut or sticker" }).click();
   const star = table.locator("[data-thing=star]");
   await star.waitFor();
   await star.focus();

@@ -47,13 +47,13 @@ await picture("changed", "/bench/market-lanterns", {
 });
 await picture("trade-off", "/bench/night-ferry", {
   prepare: async (page) => {
-    await page.getByRole("button", { name: "what costs what" }).click();
+    await page.getByRole("button", { name: "Trade-offs" }).click();
     await page.locator("[data-part=curve-plot]").waitFor();
   },
 });
 await picture("build", "/build/signal-flags", { prepare: (page) => page.locator("[data-part=build-says]").waitFor() });
 const step = (presses) => async (page) => {
-  await page.getByRole("heading", { name: "What lies ready" }).waitFor();
+  await page.getByRole("heading", { name: "What you need" }).waitFor();
   for (let i = 0; i < presses; i++) {
     await page.keyboard.press("Space");
     await page.waitForTimeout(60);

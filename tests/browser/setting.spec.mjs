@@ -26,7 +26,7 @@ test("other tools are put in place, what changes is shown with the reason, and a
 test("a trade-off is a curve to pick from, by pointer and by key", async ({ page }) => {
   await page.goto("/bench/night-ferry");
   await settled(page, "night-ferry");
-  await page.getByRole("button", { name: "what costs what" }).click();
+  await page.getByRole("button", { name: "Trade-offs" }).click();
   const points = page.locator("[data-part=curve]").first().getByRole("button");
   await expect(points.nth(2)).toBeVisible();
   const label = await points.last().getAttribute("aria-label");

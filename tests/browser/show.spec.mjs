@@ -116,13 +116,13 @@ test("handed out: seen as it prints, kept as a file, in the system of whoever ge
   const sheet = page.locator("[data-part=preview] svg").first();
   await expect(sheet).toContainText("Night ferry");
   const kept = page.waitForEvent("download");
-  await page.getByRole("button", { name: "keep as PDF" }).click();
+  await page.getByRole("button", { name: "Save as PDF" }).click();
   expect((await kept).suggestedFilename()).toBe("night-ferry-sheet.pdf");
 
   // What a machine is given, read by a reader that is not ours: every cut a ring, every score by its fold.
   await page.getByRole("button", { name: /^Templates/ }).click();
   const cut = page.waitForEvent("download");
-  await page.getByRole("button", { name: "keep as DXF for cutting" }).click();
+  await page.getByRole("button", { name: "Save as DXF for cutting" }).click();
   const drawing = new DxfParser().parseSync(await readFile(await (await cut).path(), "latin1"));
   expect(Object.keys(drawing.tables.layer.layers)).toEqual(["VALLEY", "MOUNTAIN", "CUT", "GLUE", "NOTE"]);
   const cuts = drawing.entities.filter((e) => e.layer === "CUT");

@@ -122,8 +122,12 @@ public sealed record FigureSheet(SheetColumn? Inches, SheetColumn? Centimetres)
                 notes.Add(Words.Of($"The {unit} are the same card for {column.Settled.Figures.Tools.Name}, {(column.Differences.Count == 0 ? "no figure further off than half a groove" : "as near as that allows")}."));
                 var called = FigureRows.Of(column.Settled, inOrderOfSetting: false).SelectMany(s => s.Rows.Select(r => (s.Title, Row: r))).ToDictionary(r => r.Row.Figure.Id);
                 // Of lines that are equal only one has a row, and what has none is told with it.
-                notes.AddRange(column.Differences.Where(d => called.ContainsKey(d.Id)).Take(MostDifferences).Select((d, i) => Words.Of(
-                    $"{(i == 0 ? $"Largest difference from the {other} card" : "Another")}: {called[d.Id].Title}, {called[d.Id].Row.Label}{(called[d.Id].Row.Detail is { Length: > 0 } detail && detail != "cut" ? $" ({detail})" : "")}, {d.Off:u} {(d.Here < d.First ? "less" : "more")}.")));
+                if (column.Differences.FirstOrDefault(d => called.ContainsKey(d.Id)) is { } most)
+                {
+                    var (title, row) = called[most.Id];
+                    notes.Add(Words.Of($"Largest difference from the {other} card: {title}, {row.Label}{(row.Detail is { Length: > 0 } detail && detail != "cut" ? $" ({detail})" : "")}, {most.Off:u} {(most.Here < most.First ? "less" : "more")}."));
+                }
+
                 if (column.Figures.Values.Any(f => f.Reads.Aside == true))
                 {
                     notes.Add(Words.Of($"In brackets stands the size of a thing that is there, such as a die; it is not for setting."));
@@ -133,8 +137,6 @@ public sealed record FigureSheet(SheetColumn? Inches, SheetColumn? Centimetres)
 
         return notes;
     }
-
-    private const int MostDifferences = 6;
 
     private static SheetColumn Plain(Card card)
     {

@@ -5,7 +5,7 @@ export const registry = {
   format: {
     keys: ["1", "2", "3", "4", "5", "6", "7", "8", "9"],
     shown: ["1", "–", "9"],
-    does: "make that format of the strip the target",
+    does: "switch to that size",
   },
   formatBefore: { keys: ["["], shown: ["["], does: "the format before" },
   formatAfter: { keys: ["]"], shown: ["]"], does: "the format after" },
@@ -41,7 +41,7 @@ export const registry = {
   },
   before: { keys: ["ArrowLeft", "PageUp"], shown: ["←", "Page up"], does: "the one before", where: "in Show" },
   jump: { keys: ["J"], shown: ["J"], does: "jump to a step", where: "in Show" },
-  cameOut: { keys: ["C"], shown: ["C"], does: "a figure came out otherwise", where: "in Show" },
+  cameOut: { keys: ["C"], shown: ["C"], does: "a figure came out different", where: "in Show" },
   whole: { keys: ["X"], shown: ["X"], does: "the whole screen, or not", where: "in Show" },
   shelf: { keys: ["S"], shown: ["S"], does: "the shelf of constructions" },
   away: { keys: ["Escape"], shown: ["Esc"], does: "put away what a change did; back to the bench; all wishes taken back" },

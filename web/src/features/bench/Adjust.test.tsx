@@ -98,7 +98,7 @@ describe("which wish comes first", () => {
   it("says what each gives, or that it is the same, and is picked", () => {
     const does = adjust();
     expect(screen.queryByRole("button", { name: /grooves/ })).toBeNull();
-    fireEvent.click(screen.getByRole("button", { name: /If not all/ }));
+    fireEvent.click(screen.getByRole("button", { name: /If it can't all fit/ }));
     expect(screen.getByRole("button", { pressed: true, name: /keep the format/ }).textContent).toBe("keep the formatfull size");
     const other = screen.getByRole("button", { pressed: false, name: /grooves/ });
     expect(other.textContent).toBe("keep to the groovesthe same figures");

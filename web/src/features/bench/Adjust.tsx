@@ -96,7 +96,7 @@ export function Adjust({
             aria-expanded={open === WISHES}
             onClick={() => setOpen(open === WISHES ? null : WISHES)}
           >
-            <span>If not all can be had</span>
+            <span>If it can't all fit, keep</span>
             <b>{wish?.name ?? ""}</b>
           </button>
         </legend>

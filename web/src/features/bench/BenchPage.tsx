@@ -188,7 +188,7 @@ export function BenchPage() {
                     <Later
                       button={
                         <Button size="compact-xs" variant="default" className={s.trade} aria-haspopup="dialog">
-                          what costs what
+                          Trade-offs
                         </Button>
                       }
                     >

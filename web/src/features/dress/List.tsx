@@ -108,7 +108,7 @@ export function List({
             onChoose({ kind: "element", id });
           }}
         >
-          + something on it
+          Add a stamp, die cut or sticker
         </Button>
         <small className={s.nothing}>
           {chosenFace

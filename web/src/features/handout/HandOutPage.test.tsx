@@ -59,8 +59,8 @@ describe("what is handed out", () => {
   it("is seen as it prints, with the forms it can be kept in", () => {
     at("/handout/kite", [sheet]);
     expect(screen.getByRole("group", { name: "Page 1 of 1" }).querySelector("svg")).toBeTruthy();
-    expect(screen.getByRole("button", { name: "keep as PDF" })).toBeTruthy();
-    expect(screen.queryByRole("button", { name: "keep as CSV table" })).toBeNull();
+    expect(screen.getByRole("button", { name: "Save as PDF" })).toBeTruthy();
+    expect(screen.queryByRole("button", { name: "Save as CSV table" })).toBeNull();
   });
 
   it("is another kind at one click, which the address keeps", () => {
@@ -99,9 +99,9 @@ describe("what is handed out", () => {
         response: new Response(),
       } as never);
     at("/handout/kite", [sheet]);
-    fireEvent.click(screen.getByRole("button", { name: "keep as PDF" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save as PDF" }));
     await waitFor(() => expect(names).toEqual(["kite-sheet.pdf"]));
-    fireEvent.click(screen.getByRole("button", { name: "keep as SVG" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save as SVG" }));
     await screen.findByText(/the paper is too small/);
     expect(names).toHaveLength(1);
     click.mockRestore();

@@ -18,7 +18,7 @@ import s from "./HandOut.module.css";
 
 /** What is handed out, in the order in which people ask for it. */
 const kinds = [
-  { id: "sheet", name: "Measure sheet", about: "every figure on one page, both systems" },
+  { id: "sheet", name: "Measure sheet", about: "all it takes to make the card, in both systems" },
   { id: "booklet", name: "Step booklet", about: "step by step, with pictures and cautions" },
   { id: "templates", name: "Templates", about: "at full size, over as many pages as it takes" },
   { id: "cuts", name: "Cut list", about: "what is cut from what, for all the cards" },
@@ -160,7 +160,7 @@ export function HandOutPage() {
                     loading={keep.isPending && keep.variables === form}
                     onClick={() => keep.mutate(form)}
                   >
-                    keep as {forms[form] ?? form}
+                    Save as {forms[form] ?? form}
                   </Button>
                 ))}
               </div>
@@ -177,7 +177,7 @@ export function HandOutPage() {
             </>
           )}
           <Button variant="default" onClick={() => window.print()}>
-            print what is seen
+            Print this page
           </Button>
         </aside>
       </div>

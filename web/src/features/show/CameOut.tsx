@@ -28,7 +28,7 @@ export function CameOut({
   });
   const outcome = asked.data;
   return (
-    <Dialog title="It came out otherwise" onClose={onClose}>
+    <Dialog title="It came out different" onClose={onClose}>
       <form
         className={s.form}
         onSubmit={(e) => {

@@ -208,7 +208,7 @@ function Show({
           <span className={s.controls}>
             {screen && screen.figures.length > 0 ? (
               <Button variant="default" radius="xl" onClick={() => setCameOut(true)} aria-keyshortcuts="C">
-                it came out otherwise
+                It came out different
               </Button>
             ) : null}
             {run.at !== null ? (
@@ -302,8 +302,8 @@ function Ready({
         {view.construction}, <Sentence parts={view.size} />; {view.steps} steps, about {view.minutes} minutes.
       </p>
       <div className={s.readyColumns}>
-        <section aria-label="What lies ready">
-          <h3>What lies ready</h3>
+        <section aria-label="What you need">
+          <h3>What you need</h3>
           <ul>
             {view.ready.map((r) => (
               <li key={r}>
@@ -334,12 +334,12 @@ function Ready({
           />
           <GuestChoice guest={guest} onChange={onGuest} />
           <label>
-            <input type="checkbox" checked={ready.includes("cut")} onChange={(e) => told("cut", e.currentTarget.checked)} /> all
-            is cut already
+            <input type="checkbox" checked={ready.includes("cut")} onChange={(e) => told("cut", e.currentTarget.checked)} />{" "}
+            Everything is already cut
           </label>
           <label>
             <input type="checkbox" checked={ready.includes("score")} onChange={(e) => told("score", e.currentTarget.checked)} />{" "}
-            all is scored already
+            Everything is already scored
           </label>
           {others.length > 0 && beside.length < 2 ? (
             <NativeSelect
@@ -362,7 +362,7 @@ function Ready({
             target="_blank"
             rel="noreferrer"
           >
-            a second window that follows
+            Open the audience window
           </Button>
         </section>
       </div>
