@@ -47,6 +47,11 @@ internal static class Booklet
             blocks.Add((Words.Of($"Check: {look}").Parts(ask.Unit), Small, false, Reads.Paragraph, "#333333"));
         }
 
+        if (step.Tip is { } tip)
+        {
+            blocks.Add((Typesetter.Plain($"Tip: {tip}"), Small, false, Reads.Paragraph, "#333333"));
+        }
+
         // In full once a page: where this step begins the next one, all of them again.
         var drawings = StepDrawing.Of(ask.Card, ask.Steps, i);
         double High() => Math.Max(blocks.Sum(b => Flow.Block(b.Words, b.Size, 0, 0, width, b.Bold).Height), drawings.Count == 0 ? 0

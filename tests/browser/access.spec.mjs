@@ -5,8 +5,16 @@ import { expect, go, test } from "./studio.mjs";
 const OF_THE_THEME = ["color-contrast", "link-in-text-block"];
 
 const violations = async (page, view, rules) => {
-  // Colours fade in.
+  // Colours fade in; on a busy machine that takes longer than it should.
   await page.waitForTimeout(250);
+  await page.evaluate(() =>
+    Promise.allSettled(
+      document
+        .getAnimations()
+        .filter((a) => a.effect?.getComputedTiming().iterations !== Number.POSITIVE_INFINITY)
+        .map((a) => a.finished),
+    ),
+  );
   const axe = new AxeBuilder({ page }).options({ resultTypes: ["violations"], ...(rules ? { runOnly: { type: "rule", values: rules } } : {}) });
   const found = await axe.analyze();
   return found.violations.map((v) => `${view}: ${v.id}: ${v.nodes.map((n) => `${n.html.slice(0, 120)} ${n.any[0]?.message ?? ""}`).join(" | ")}`);

@@ -128,7 +128,7 @@ public sealed record BondJson(string Id, string A, string B, IReadOnlyList<Lengt
 
 public sealed record StepJson(string Id, string Say, IReadOnlyList<string> Figures, string Tool, string? Lay, string? Face, IReadOnlyList<string> Bonds,
     string Pose, string? Reach, int Seconds, IReadOnlyList<string> Cautions, string Phase, string Title, string? Why, string? LookFor, int Holds, string? HoldsFor,
-    IReadOnlyList<string> Marks, IReadOnlyList<string> Gone, IReadOnlyList<string> Pieces, IReadOnlyList<string> Things);
+    IReadOnlyList<string> Marks, IReadOnlyList<string> Gone, IReadOnlyList<string> Pieces, IReadOnlyList<string> Things, string? Tip);
 
 public sealed record ReasonJson(string Why, LengthJson From, LengthJson To);
 
@@ -240,7 +240,7 @@ public static class SizedJson
                 p.Vanishes))],
             [.. (BondOrder.Of(sized) ?? []).Select(o => Bond(sized, o))],
             [.. Steps.Of(card).Select(s => new StepJson(s.Id, s.Say.Write(unit), s.Figures, s.Tool, s.Lay, s.Face, s.Bonds, s.Pose, s.Reach, card.Design.Inventory.Pace.Of(s.Work), s.Cautions,
-                Name(s.Phase), s.Title, s.Why?.Write(unit), s.LookFor?.Write(unit), s.Holds, s.HoldsFor, s.Marks, s.Gone, s.Pieces, s.Things))],
+                Name(s.Phase), s.Title, s.Why?.Write(unit), s.LookFor?.Write(unit), s.Holds, s.HoldsFor, s.Marks, s.Gone, s.Pieces, s.Things, s.Tip))],
             DressedJson.Faces(card),
             [.. card.Dressed.Windows.Select(DressedJson.Window)],
             [.. card.Dressed.Elements.Select(DressedJson.Element)],

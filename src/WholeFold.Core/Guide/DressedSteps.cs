@@ -227,14 +227,21 @@ internal sealed class DressedSteps
         var about = new[] { left, right, top, bottom }.Any(IsBetween)
             || (_beside is { } other && new[] { there.Left, there.Right, there.Head, there.Foot }.Any(m => IsBetween(m, other))) ? "about " : "";
         Words Of(Length border) => Words.Of($"{about}{(IsBetween(border) ? _card.Figures.Tools.CutNearest(border) : border):u}");
+        Words From(Length one, Length other, bool first, string near, string far) => (first ? one : other) is var border
+            && border == Length.Zero
+            ? Words.Of($"flush with the {(first ? near : far)}") : Words.Of($"{Of(border)} from the {(first ? near : far)}");
+
+        // Its size is known, so that one border in each direction says where it lies: the narrower one.
+        var across = From(left, right, left <= right || there.Left < there.Right, "left", "right");
+        var along = From(top, bottom, top <= bottom || there.Head < there.Foot, "top", "bottom");
         return (wide, high) switch
         {
             (true, true) when left == top && there.Left == there.Head => left == Length.Zero && there.Left == Length.Zero
                 ? Words.Of($"flush all round") : Words.Of($"{Of(left)} from every edge"),
-            (true, true) => Words.Of($"{Of(left)} from the left and the right, {Of(top)} from the top and the bottom"),
-            (true, _) => Words.Of($"{Of(left)} from the left and the right, {Of(top)} from the top and {Of(bottom)} from the bottom"),
-            (_, true) => Words.Of($"{Of(left)} from the left and {Of(right)} from the right, {Of(top)} from the top and the bottom"),
-            _ => Words.Of($"{Of(left)} from the left, {Of(right)} from the right, {Of(top)} from the top and {Of(bottom)} from the bottom"),
+            (true, true) => Words.Of($"centred"),
+            (true, _) => Words.Of($"centred from side to side, {along}"),
+            (_, true) => Words.Of($"{across}, centred from top to bottom"),
+            _ => Words.Of($"{across}, {along}"),
         };
     }
 

@@ -22,7 +22,24 @@ internal static class FlatWords
     }
 
     /// <summary>"from 1 to 5 in".</summary>
-    private static Words Stretch(Length from, Length to) => Words.Of($"from {from} to {to:u}");
+    public static Words Stretch(Length from, Length to) => Words.Of($"from {from} to {to:u}");
+
+    /// <summary>The piece's own edge that lies at the stop of the board.</summary>
+    public static string EdgeOf(SizedPass pass) => (pass.Lay is Lay.TurnedRound or Lay.TurnedOver, pass.Axis) switch
+    {
+        (true, Axis.X) => FromRight, (true, _) => FromTop, (_, Axis.X) => FromLeft, _ => FromBottom,
+    };
+
+    /// <summary>One line of what is cut inside of a piece: the edge that it is set from, and from where to where it runs.</summary>
+    public static Words Cut(SizedPiece piece, EqualCuts line)
+    {
+        var cuts = piece.MarkedLines.Where(m => line.Figures.Any(f => f.Id == m.Figure.Id)).ToList();
+        var upright = cuts[0].Figure.Id is FigureRef.Line { Edge: Edge.Left or Edge.Right };
+        var runs = cuts.Select(c => c.Opening.Box).Select(b => upright ? (From: b.Bottom, To: b.Top)
+            : (From: b.Left, To: b.Right)).Distinct()
+            .OrderBy(r => r.From);
+        return Words.Of($"{Spoken.First(line.Edge)} of the {line.Name}: set from {(upright ? FromLeft : FromBottom)}; cut {Words.List(runs.Select(r => Stretch(r.From, r.To)))} from {(upright ? FromBottom : FromLeft)}.");
+    }
 
     /// <summary>What is scored with the piece lying one way.</summary>
     /// <param name="what">The piece or pieces, "the base" or "both pockets".</param>
@@ -30,8 +47,7 @@ internal static class FlatWords
     {
         var scores = pass.Scores.Select(piece.Score).ToList();
         var turn = pass.Lay switch { Lay.TurnedRound => "end for end", Lay.TurnedOver or Lay.HeadOverHeels => "over", _ => "" };
-        var from = pass.Lay is Lay.TurnedRound or Lay.TurnedOver ? pass.Axis == Axis.X ? FromRight : FromTop : pass.Axis == Axis.X
-            ? FromLeft : FromBottom;
+        var from = EdgeOf(pass);
         var its = many ? "their own" : "its own";
         var say = Words.Of($"");
         foreach (var kind in scores.GroupBy(s => (s.Axis is null, Folded: s.Figure.Setting is Setting.FoldedTo)))

@@ -2,6 +2,7 @@ using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Sizing;
+using WholeFold.Core.Tooling;
 
 namespace WholeFold.Core.Guide;
 
@@ -32,6 +33,15 @@ public abstract record BigFigure
     public sealed record Stop(FigureRef Id) : BigFigure
     {
         public override Words? On(Card card) => card.Figure(Id) is { } score ? Words.Of($"{score.Setting.At}") : null;
+    }
+
+    /// <summary>Both ends of a score that slants: the ruler is laid from tick to tick.</summary>
+    public sealed record Ticks(FigureRef Id) : BigFigure
+    {
+        public override Words? On(Card card) => card.Pieces.SelectMany(p => p.AllScores).FirstOrDefault(s =>
+            s.Figure.Id == Id) is not { } score ? null
+            : score.Figure.Setting is Setting.TickToTick { Ticks: var t } ? Words.Of($"{t.FromX} by {t.FromY} to {t.ToX} by {t.ToY}")
+            : Words.Of($"{score.From.X} by {score.From.Y} to {score.To.X} by {score.To.Y}");
     }
 
     /// <summary>The distances that a mark is made by.</summary>
@@ -65,8 +75,9 @@ public static class Screens
             foreach (var (score, i) in scores.Select((s, i) => (s, i)))
             {
                 var fold = score.Crease.Fold == Fold.Valley ? "Valley" : "Mountain";
-                yield return Shown(card, $"{step.Id}.{i + 1}", at, i, $"{step.Title}{(step.Lay is { } lay ? $", {lay}" : "")}", score.Axis is null ? new BigFigure.Lengths(score.Figure.Id) : new BigFigure.Stop(score.Figure.Id),
-                    Words.Of($"{fold}, {score.Figure.Setting.Text}{(score.Only is { } only ? Words.Of($", {only}") : Words.Of($""))}. Between {score.Between.Replace(" | ", " and ", StringComparison.Ordinal)}."), score.Figure.Said, [score.Figure.Id.ToString()]);
+                BigFigure big = score.Axis is null ? new BigFigure.Ticks(score.Figure.Id) : new BigFigure.Stop(score.Figure.Id);
+                yield return Shown(card, $"{step.Id}.{i + 1}", at, i, $"{step.Title}{(step.Lay is { } lay ? $", {lay}" : "")}", big,
+                    Words.Of($"{fold}, {score.Figure.Setting.Text}{From(piece, score)}{(score.Only is { } only ? Words.Of($", {only}") : Words.Of($""))}. Between {score.Between.Replace(" | ", " and ", StringComparison.Ordinal)}."), score.Figure.Said, [score.Figure.Id.ToString()]);
             }
 
             yield break;
@@ -90,7 +101,8 @@ public static class Screens
             var piece = card.Pieces.First(p => p.Piece.Id == step.Pieces[0]);
             foreach (var (line, i) in piece.CutLines.Where(l => l.Figures.Any(f => lengths.Contains(f.Id.ToString()))).Select((l, i) => (l, i)))
             {
-                yield return Shown(card, $"{step.Id}.{i + 1}", at, i, step.Title, new BigFigure.Lengths(line.First.Id), Words.Of($"{Spoken.First(line.Edge)} of the {line.Name}, {line.First.Setting.Text}."), line.First.Said, [.. line.Figures.Select(f => f.Id.ToString())]);
+                yield return Shown(card, $"{step.Id}.{i + 1}", at, i, step.Title, new BigFigure.Lengths(line.First.Id),
+                    RunsInside(piece, line) ? FlatWords.Cut(piece, line) : step.Say, line.First.Said, [.. line.Figures.Select(f => f.Id.ToString())]);
             }
 
             yield break;
@@ -101,6 +113,15 @@ public static class Screens
 
         BigFigure Both(IReadOnlyList<string> ids) => new BigFigure.Lengths(figures[ids[0]].Id, figures[ids[1]].Id);
     }
+
+    /// <summary>Whether it is a cut from somewhere to somewhere; corners and snips are told by their own sentence.</summary>
+    private static bool RunsInside(SizedPiece piece, EqualCuts line) => piece.MarkedLines.Any(m =>
+        m.Figure.Id == line.First.Id && m.Opening.Opening.Kind is not (CutKind.Notch or CutKind.Snip or CutKind.Divide) && m.Opening.Opening.Outline is null);
+
+    /// <summary>The edge that a score is set from.</summary>
+    private static string From(SizedPiece piece, SizedScore score) => score.Axis is null || score.Figure.Setting is Setting.FoldedTo ? ""
+        : piece.Passes.FirstOrDefault(p => p.Scores.Select(piece.Score).Any(s => s.Figure.Id == score.Figure.Id)) is { } pass
+            ? pass.Lay is Lay.AsItLies ? $", from {FlatWords.EdgeOf(pass)}" : $", from its own{FlatWords.EdgeOf(pass)[3..]}" : "";
 
     private static Screen Shown(Card card, string id, int step, int? part, string title, BigFigure? shows, Words say, Words? why, IReadOnlyList<string> figures) =>
         new(id, step, part, title, shows?.On(card), say, why, figures, shows);

@@ -46,6 +46,9 @@ public sealed record Step(string Id, Words Say, IReadOnlyList<string> Figures, s
     /// <summary>What to look at before one goes on.</summary>
     public Words? LookFor { get; init; }
 
+    /// <summary>What hands know about it; null where nothing is to be said.</summary>
+    public string? Tip { get; init; }
+
     /// <summary>How long it is left alone afterwards, in seconds.</summary>
     public int Holds { get; init; }
 

@@ -73,7 +73,7 @@ public static class Steps
         steps.AddRange(dressed.OnceTogether());
         steps.AddRange(dressed.AtLast());
         steps.AddRange(Finish(card, cards, steps));
-        return [.. WithRests(steps)];
+        return [.. Tips.On(card, [.. WithRests(steps)], cards)];
     }
 
     /// <summary>Before something is folded, what was glued has set.</summary>

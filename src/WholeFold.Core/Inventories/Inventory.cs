@@ -21,7 +21,8 @@ public sealed class Inventory
 
     /// <summary>Every kind of things there is.</summary>
     public static IReadOnlyList<Kind> Kinds { get; } =
-        [new FormatKind(), new ToolKind(), new StockKindOfThing(), new SheetKind(), new EnvelopeKind(), new AdhesiveKind(), new DieKind(), new CarrierKind(), new CorrectionKind()];
+        [new FormatKind(), new ToolKind(), new StockKindOfThing(), new SheetKind(), new EnvelopeKind(), new AdhesiveKind(), new DieKind(), new CarrierKind(), new CorrectionKind(),
+            new TipKind()];
 
     /// <summary>What ships with the app: data in the form that a person's own things have.</summary>
     public static Inventory Shipped { get; } = ReadShipped();

@@ -52,8 +52,7 @@ internal static class AsTheCard
             {
                 var on = papers.SelectMany(p => p.On).Where(o => o.Face == laid.On.Said && o.Over is not null == layer.Level > 1
                     && o.Times == laid.On.Copies.Count
-                    && (o.Margins is not { } margins || Sides(card, layer, laid).Zip(margins).All(m =>
-                        Math.Abs(m.First - m.Second) < (o.IsAbout ? 2 * Hair : Hair)))).ToList();
+                    && o.Is(Sides(card, layer, laid), Hair)).ToList();
                 if (on.Count != 1)
                 {
                     yield return $"the paper {layer.Id} lies {on.Count} times in its place on {laid.On.Said}";

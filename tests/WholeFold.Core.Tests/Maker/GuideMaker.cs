@@ -289,18 +289,16 @@ internal sealed partial class GuideMaker
 
     private void Worn(string s)
     {
-        if (Said(s, $"Glue (?<n>the|one) (?<stock>.+?)(?: for (?<for>the .+?))?, (?<w>{N}) × (?<h>{N}), to (?<many>each of these: )?(?<where>.+?)[,;] (?<border>with an even border|flush all round|(?:about )?{N} from every edge|(?:about )?{N} from the left.+)") is { } glued && Paper(glued["stock"], Figure(glued["w"]), Figure(glued["h"])) is { } paper)
+        if (Said(s, $"Glue (?<n>the|one) (?<stock>.+?)(?: for (?<for>the .+?))?, (?<w>{N}) × (?<h>{N}), to (?<many>each of these: )?(?<where>.+?)[,;] (?<border>with an even border|flush (?:all round|with the (?:left|right|top|bottom).*)|centred(?: from .+)?|(?:about )?{N} from (?:every edge|the (?:left|right|top|bottom).*))") is { } glued && Paper(glued["stock"], Figure(glued["w"]), Figure(glued["h"])) is { } paper)
         {
             foreach (var place in glued["many"].Length > 0 ? List(glued["where"]) : [glued["where"]])
             {
                 var (times, where) = Said(place, "(?<face>.+), (?:(?<n>\\w+) times|(?<two>twice))") is { } t ? (t["two"].Length > 0 ? 2 : Number(t["n"]), t["face"]) : (1, place);
                 var (over, _, face) = OnPaper(where);
                 Because.Holds(over is null || _made.Papers.Any(p => p.Stock == over && p.On.Any(o => o.Face == face)), $"{over} is not on {face} yet");
-                var margins = Margins(glued["border"]);
-                Because.Holds(!paper.On.Any(o => o.Face == face && o.Over == over
-                    && (margins is null || o.Margins is null || o.Margins.Zip(margins).All(m => Near(m.First, m.Second)))), $"{face} has that paper already");
-                paper.On.Add(new MadeBorder(face, glued["for"].Length > 0 ? glued["for"] : null, over, margins, times,
-                    glued["border"].Contains("about ", StringComparison.Ordinal)));
+                var border = Border(glued["border"]) with { Face = face, For = glued["for"].Length > 0 ? glued["for"] : null, Over = over, Times = times };
+                Because.Holds(!paper.On.Any(o => o.Face == face && o.Over == over && o.Said == border.Said), $"{face} has that paper already");
+                paper.On.Add(border);
             }
         }
         else if (Said(s, $"(?:Glue|Mount|Stamp|Heat-emboss|Print|Hang) (?<what>(?:the )?[^,]+), (?<w>{N}) × (?<h>{N}), (?:to|on) (?<where>.+?)(?:, on [\\d.]+ mm of foam)?: (?<place>.+)") is { } put)
@@ -371,24 +369,30 @@ internal sealed partial class GuideMaker
     private readonly HashSet<string> _used = [];
     private readonly HashSet<string> _bonded = [];
 
-    /// <summary>Left, right, top and bottom; nothing where a shape follows its panel.</summary>
-    private double[]? Margins(string told)
+    private MadeBorder Border(string told)
     {
-        if (told is "with an even border" or "flush all round")
+        var (from, centred) = (new Dictionary<string, double>(), new HashSet<string>());
+        foreach (var part in told.Replace("about ", "", StringComparison.Ordinal).Split(", "))
         {
-            return told == "with an even border" ? null : [0, 0, 0, 0];
+            if (Said(part, $"(?<a>{N}) from every edge") is { } every || part == "flush all round")
+            {
+                var distance = part == "flush all round" ? 0 : Figure(Said(part, $"(?<a>{N}) from every edge")!["a"]);
+                from = new[] { "left", "right", "top", "bottom" }.ToDictionary(e => e, _ => distance);
+            }
+            else if (part is "centred" or "centred from side to side" or "centred from top to bottom")
+            {
+                centred.UnionWith(part == "centred" ? ["side", "top"] : [part.Split(' ')[2]]);
+            }
+            else if (part != "with an even border")
+            {
+                var one = Said(part, $"(?:(?<a>{N}) from|flush with) the (?<edge>left|right|top|bottom)") ?? throw new NotEnoughException($"which border: “{told}”");
+                Because.Holds(from.TryAdd(one["edge"], one["a"].Length > 0 ? Figure(one["a"]) : 0), $"twice from one edge: “{told}”");
+            }
         }
 
-        var border = told.Replace("about ", "", StringComparison.Ordinal);
-        if (Said(border, $"(?<a>{N}) from every edge") is { } every)
-        {
-            return [.. Enumerable.Repeat(Figure(every["a"]), 4)];
-        }
-
-        var all = Said(border, $"(?<l>{N}) from the left(?: and the right|(?: and|,) (?<r>{N}) from the right), "
-            + $"(?<t>{N}) from the top(?: and the bottom| and (?<b>{N}) from the bottom)") ?? throw new NotEnoughException($"which border: “{told}”");
-        double Of(string side, string otherwise) => Figure(all[side].Length > 0 ? all[side] : all[otherwise]);
-        return [Of("l", "l"), Of("r", "l"), Of("t", "t"), Of("b", "t")];
+        Because.Holds(told == "with an even border" || ((centred.Contains("side") || from.Keys.Any(e => e is "left" or "right"))
+            && (centred.Contains("top") || from.Keys.Any(e => e is "top" or "bottom"))), $"no place: “{told}”");
+        return new MadeBorder("", null, null, from, centred, 1, told);
     }
 
     private (string Edge, double Distance)[] Place(string place)

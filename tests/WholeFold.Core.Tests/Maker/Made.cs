@@ -50,8 +50,23 @@ internal sealed record MadePaper(string Stock, double Width, double Height, int 
 
 /// <summary>Where one paper went; no figures where its border is even and its shape its panel's own.</summary>
 /// <param name="For">What it is for, where several of its kind lie there.</param>
-/// <param name="IsAbout">Whether its figures are those of the nearest marks.</param>
-internal sealed record MadeBorder(string Face, string? For, string? Over, double[]? Margins, int Times, bool IsAbout);
+/// <param name="From">How far it lies from edges, as the face is read.</param>
+/// <param name="Centred">"side" and "top", where it lies in the middle.</param>
+/// <param name="Said">In these words.</param>
+internal sealed record MadeBorder(string Face, string? For, string? Over, IReadOnlyDictionary<string, double> From,
+    IReadOnlySet<string> Centred,
+    int Times, string Said)
+{
+    /// <summary>Whether it lies so: the borders at the left, right, top and bottom, in millimetres.</summary>
+    public bool Is(double[] sides, double hair)
+    {
+        string[] edges = ["left", "right", "top", "bottom"];
+        var slack = Said.Contains("about ", StringComparison.Ordinal) ? 2 * hair : hair;
+        return From.All(f => Math.Abs(f.Value - sides[Array.IndexOf(edges, f.Key)]) < slack)
+            && (!Centred.Contains("side") || Math.Abs(sides[0] - sides[1]) < hair)
+                && (!Centred.Contains("top") || Math.Abs(sides[2] - sides[3]) < hair);
+    }
+}
 
 /// <summary>Something put, stamped or cut in a place.</summary>
 /// <param name="Paper">The stock that it is on; null of the card itself.</param>

@@ -2089,6 +2089,7 @@ export interface components {
             say: components["schemas"]["SentencePart"][];
             why: null | components["schemas"]["SentencePart"][];
             lookFor: null | components["schemas"]["SentencePart"][];
+            tip: null | string;
             tool: string;
             /** Format: int32 */
             seconds: number;

@@ -164,7 +164,9 @@ internal static class FoldingEndpoints
     private static List<AssemblyView> StepsOf(Card card, Teller tell)
     {
         var plates = card.Construction.Bonds.ToDictionary(b => b.Id, b => new[] { b.A.Plate.ToString(), b.B.Plate.ToString() });
-        return [.. Steps.Of(card).Select(s => new AssemblyView(s.Id, tell.Say(s.Say), [.. s.Bonds.SelectMany(b => plates[b]).Distinct()], [.. s.Cautions.Select(c => Steps.Cautions[c])]))];
+        var cautioned = new HashSet<string>();
+        return [.. Steps.Of(card).Select(s =>
+            new AssemblyView(s.Id, tell.Say(s.Say), [.. s.Bonds.SelectMany(b => plates[b]).Distinct()], [.. Steps.Care(s, cautioned)]))];
     }
 
     private static ThicknessView MapOf(Card card)

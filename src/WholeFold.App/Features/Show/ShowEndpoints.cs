@@ -61,6 +61,7 @@ internal static class ShowEndpoints
                     Say = tell.Say(screen.Say),
                     Why = screen.Why is { } why ? tell.Say(why) : null,
                     LookFor = step.LookFor is { } look && step.Bonds.Count == 0 ? tell.Say(look) : null,
+                    Tip = screen.Part is null or 0 ? step.Tip : null,
                     Tool = step.Tool,
                     Seconds = card.Design.Inventory.Pace.Of(step.Work),
                     Holds = step.Holds,

@@ -50,6 +50,9 @@ public sealed record ScreenView
 
     public required IReadOnlyList<SentencePart>? LookFor { get; init; }
 
+    /// <summary>What hands know about it, on the first screen of its step.</summary>
+    public required string? Tip { get; init; }
+
     public required string Tool { get; init; }
 
     public required int Seconds { get; init; }

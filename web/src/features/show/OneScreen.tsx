@@ -35,6 +35,7 @@ export function OneScreen({
             <Other key={id} id={id} screen={screen.id} />
           ))}
         </div>
+        {screen.tip ? <p className={s.look}>Tip: {screen.tip}</p> : null}
         <Cautions screen={screen} />
       </div>
     );
@@ -66,6 +67,7 @@ export function OneScreen({
             Check: <Sentence parts={screen.lookFor} />
           </p>
         ) : null}
+        {screen.tip ? <p className={s.look}>Tip: {screen.tip}</p> : null}
         <Cautions screen={screen} />
       </div>
       <div className={s.pictures}>

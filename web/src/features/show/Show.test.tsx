@@ -29,6 +29,7 @@ const step = (more: Partial<Screen> = {}): Screen => ({
   say: say("Mountain, on the groove."),
   why: say("it is half of the centre"),
   lookFor: say("each is felt with a nail"),
+  tip: null,
   tool: "score board",
   seconds: 10,
   holds: 0,

@@ -14,6 +14,7 @@ const screen = (id: string, step: number, more: Partial<Screen> = {}): Screen =>
   say: [{ text: id }],
   why: null,
   lookFor: null,
+  tip: null,
   tool: "by hand",
   seconds: 10,
   holds: 0,
