@@ -67,10 +67,14 @@ public sealed class Things(WholeFoldContext context, ThingsRead read)
             return last.Item2;
         }
 
-        var rows = await context.Drawer.AsNoTracking().Where(d => d.Own != null).OrderBy(d => d.Kind).ThenBy(d => d.Position).Select(d => new { d.Kind, d.Own }).ToListAsync(cancel);
-        Stamp = rows.Count == 0 ? "" : Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(string.Join('\n', rows.Select(r => $"{r.Kind} {r.Own}")))));
-        var written = rows.GroupBy(r => r.Kind).ToDictionary(g => g.Key, g => (IReadOnlyList<JsonObject>)[.. g.Select(r => (JsonObject)JsonNode.Parse(r.Own!)!)]);
-        var inventory = rows.Count == 0 ? Inventory.Shipped : Inventory.Shipped.With(written);
+        var rows = await context.Drawer.AsNoTracking().Where(d => d.Own != null || !d.ToHand).OrderBy(d => d.Kind).ThenBy(d => d.Position)
+            .Select(d => new { d.Kind, d.Id, d.Own, d.ToHand }).ToListAsync(cancel);
+        Stamp = rows.Count == 0 ? "" : Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(string.Join('\n', rows.Select(r =>
+            $"{r.Kind} {r.Id} {r.ToHand} {r.Own}")))));
+        var written = rows.Where(r => r.Own is not null).GroupBy(r => r.Kind).ToDictionary(g => g.Key, g =>
+            (IReadOnlyList<JsonObject>)[.. g.Select(r => (JsonObject)JsonNode.Parse(r.Own!)!)]);
+        var inventory = rows.Count == 0 ? Inventory.Shipped
+            : Inventory.Shipped.With(written).Without(rows.Where(r => !r.ToHand).Select(r => (r.Kind, r.Id)));
         read.Keep(Tuple.Create(Stamp, inventory), changes);
         return inventory;
     }

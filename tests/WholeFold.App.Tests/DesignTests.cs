@@ -5,6 +5,7 @@ using System.Text.Json;
 using Microsoft.Data.Sqlite;
 using WholeFold.App.Features.Designs;
 using WholeFold.App.Features.Inventory;
+using WholeFold.App.Features.Show;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Input;
 using Xunit;
@@ -205,6 +206,29 @@ public sealed class DesignTests : IDisposable
         Assert.Contains(stocks, i => i is { Id: "vellum", ToHand: true });
         var unknown = await _client.PutAsJsonAsync("/api/inventory/stocks/tin/to-hand", new ToHand(true), Cancel);
         Assert.Contains("tin", (await unknown.Problem()).GetProperty("detail").GetString(), StringComparison.Ordinal);
+    }
+
+    /// <summary>A tip that is put away is not said any more, and the others still are.</summary>
+    [Fact]
+    public async Task A_tip_is_put_away_and_taken_out_again()
+    {
+        var spec = new DesignSpec { Construction = "gatefold", Format = "5x7" };
+        async Task<List<string?>> Said()
+        {
+            var show = await Http.Read<ShowView>(await _client.PostAsJsonAsync("/api/show", new ShowRequest { Design = spec }, Cancel));
+            return [.. show.Screens.Select(s => s.Tip).Where(t => t is not null)];
+        }
+
+        var before = await Said();
+        Assert.Contains(before, t => t!.StartsWith("Score one of the two", StringComparison.Ordinal));
+        Assert.True((await _client.PutAsJsonAsync("/api/inventory/tips/equal-ends/to-hand", new ToHand(false), Cancel)).IsSuccessStatusCode);
+        var after = await Said();
+        Assert.DoesNotContain(after, t => t!.StartsWith("Score one of the two", StringComparison.Ordinal));
+        Assert.Contains(after, t => t!.StartsWith("Fold from the outside in", StringComparison.Ordinal));
+        var tips = (await Http.Read<InventoryView>(await _client.GetAsync("/api/inventory", Cancel))).Kinds.Single(k => k.Id == "tips").Things;
+        Assert.Equal(["equal-ends"], tips.Where(t => !t.ToHand).Select(t => t.Id));
+        Assert.True((await _client.PutAsJsonAsync("/api/inventory/tips/equal-ends/to-hand", new ToHand(true), Cancel)).IsSuccessStatusCode);
+        Assert.Equal(before, await Said());
     }
 
     [Fact]

@@ -37,7 +37,7 @@ internal sealed class TogetherSteps(Card card, int cards, IReadOnlyList<OrderedB
 
     public IEnumerable<Step> All()
     {
-        foreach (var (step, i) in card.Construction.Steps.Select((s, i) => (s, i)).Where(s => Applies(s.s.Case)))
+        foreach (var (step, i) in card.Construction.Steps.Where(s => Applies(s.Case)).Select((s, i) => (s, i)))
         {
             yield return step.Bonds.Count == 0 ? Fold(step, i) : Bond(step, i);
         }

@@ -112,6 +112,23 @@ public sealed class Inventory
         return new Inventory(things, own);
     }
 
+    /// <summary>The same with some of them put away; it changes only what is used without being asked for, such as a tip.</summary>
+    public Inventory Without(IEnumerable<(string Kind, string Id)> away)
+    {
+        ArgumentNullException.ThrowIfNull(away);
+        var things = new Dictionary<Type, IReadOnlyList<IThing>>(_things);
+        foreach (var (name, id) in away)
+        {
+            if (KindOf(name) is { } kind && things[kind.Type].FirstOrDefault(t => t.Id == id) is { } thing
+                && kind.WhenAway(thing) is { } off)
+            {
+                things[kind.Type] = Merged(kind.Type, things[kind.Type], [off]);
+            }
+        }
+
+        return new Inventory(things, _own);
+    }
+
     /// <summary>Those that were there, some of them replaced, then the new ones.</summary>
     private static IReadOnlyList<IThing> Merged(Type type, IReadOnlyList<IThing> had, List<IThing> read)
     {

@@ -40,6 +40,9 @@ public abstract class Kind
     /// <exception cref="InputProblemException">Something is missing, unknown or out of range.</exception>
     public abstract IThing Read(JsonElement written, string place);
 
+    /// <summary>What becomes of one that is put away; null where it is only not offered, and goes on as it is where it is used.</summary>
+    public virtual IThing? WhenAway(IThing thing) => null;
+
     /// <summary>One in a few words, in its own system.</summary>
     public abstract string Describe(IThing thing);
 

@@ -74,6 +74,11 @@ public class TipTests
         Assert.DoesNotContain(plain, s => s.Tip == Of("close-scores") || s.Tip == Of("equal-ends") || s.Tip == Of("lay-flat") || s.Tip == Of("one-step"));
         Assert.Equal("make-1", Assert.Single(plain, s => s.Tip == Of("outside-in")).Id);
 
+        // Whatever is left out before it, the first of a construction's own steps is the one that folds.
+        var cards = ConstructionLibrary.All.Select(f => Size(new DesignSpec { Construction = f.Id, Format = "6x6" }));
+        Assert.All(cards.Where(c => c.Construction.Steps[0].Bonds.Count == 0), c => Assert.Contains(Steps.Of(c), s =>
+            s.Phase == Phase.Fold && s.Work.Act == Act.MakeUp));
+
         // The gatefold's two scores lie as far from either end; a stop and a turn do for both.
         var gate = Steps.Of(Size(new DesignSpec { Construction = "gatefold", Format = "5x7" }));
         Assert.Equal("score-base-1", Assert.Single(gate, s => s.Tip == Of("equal-ends")).Id);

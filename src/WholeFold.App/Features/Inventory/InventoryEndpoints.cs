@@ -70,6 +70,7 @@ internal static class InventoryEndpoints
         [.. inventory.All(kind).OrderBy(t => inventory.IsOwn(t) ? 0 : 1).Select(t =>
         {
             var row = kept.FirstOrDefault(k => k.Id == t.Id);
-            return new ThingView(t.Id, t.Name, kind.Describe(t), inventory.IsOwn(t), row?.ToHand ?? kept.Count == 0, row?.Written);
+            var lies = row?.ToHand ?? (kept.Count == 0 || kind.WhenAway(t) is not null);
+            return new ThingView(t.Id, t.Name, kind.Describe(t), inventory.IsOwn(t), lies, row?.Written);
         })]);
 }

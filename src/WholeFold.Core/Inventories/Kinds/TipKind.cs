@@ -30,6 +30,8 @@ public sealed class TipKind : Kind<Tip, TipSpec>
         new("off", "switched off", "yes", "", Optional: true),
     ];
 
+    public override IThing? WhenAway(IThing thing) => thing is Tip tip ? tip with { IsOff = true } : null;
+
     protected override string Example => """{"id": "close-scores", "name": "Close scores", "text": "Score the two closest lines first.", "at": "score", "if": "closeScores"}""";
 
     protected override Tip Read(TipSpec written, string place)
