@@ -28,17 +28,21 @@ internal static class MeasureSheet
 
     public static IReadOnlyList<Page> Of(HandOut ask)
     {
+        // Said once, however often it is set anew.
+        var said = InBoth.Of(ask.Card, ask.Steps, ask.Unit, ask.Card.Second, ask.Cards);
+        var notes = FigureSheet.Of(ask.Card).Notes(ask.Card);
         var tries = from pages in Enumerable.Range(1, 2) from size in Sizes from band in Bands select (Pages: pages, Size: size, Band: band);
-        return tries.Select(t => Compose(ask, t.Size, t.Band, t.Pages)).FirstOrDefault(p => p is not null)
-            ?? Compose(ask, Smallest, Bands[^1], int.MaxValue) ?? throw Flow.TooSmall(ask.Paper);
+        return tries.Select(t => Compose(ask, said, notes, t.Size, t.Band, t.Pages)).FirstOrDefault(p => p is not null)
+            ?? Compose(ask, said, notes, Smallest, Bands[^1], int.MaxValue) ?? throw Flow.TooSmall(ask.Paper);
     }
 
-    private static IReadOnlyList<Page>? Compose(HandOut ask, double size, double band, int most)
+    private static IReadOnlyList<Page>? Compose(HandOut ask, IReadOnlyList<(Step Step, IReadOnlyList<SentencePart> Say)> said,
+        IReadOnlyList<Words> notes, double size, double band, int most)
     {
         var (card, flow) = (ask.Card, new Flow(ask.Paper, ask.Title));
         flow.Write(ask.Name, size * 1.8, bold: true, Reads.Title);
         flow.Write(Words.Of($"{card.Design.Family.Name}, {card.Target.Format.Name}, {card.Design.SizeAsRead(card.Target.Width, card.Target.Height)}{(ask.Cards > 1 ? $", for {ask.Cards} cards" : "")}. {card.Figures.Tools.Name}. Closed {card.Design.SizeAsRead(card.Size.Width, card.Size.Height)}, {card.Thickness.Greatest.Millimetres:0.0} mm thick, {Math.Round(card.Grams):0} g.").Parts(ask.Unit), size);
-        foreach (var note in FigureSheet.Of(card).Notes(card))
+        foreach (var note in notes)
         {
             flow.Write(note.Parts(ask.Unit), size, colour: "#444444");
         }
@@ -47,7 +51,7 @@ internal static class MeasureSheet
         Pieces(flow, ask, size, band);
         flow.Write("V folds towards you, M away from you, as the piece lies here.", size, colour: "#444444");
         flow.Skip(1);
-        var left = Blocks(ask, size, (flow.Width - (Gutter * (Columns - 1))) / Columns);
+        var left = Blocks(said, size, (flow.Width - (Gutter * (Columns - 1))) / Columns);
         while (left.Count > 0)
         {
             // On the last page the columns are as long as each other; before it each is filled.
@@ -103,15 +107,15 @@ internal static class MeasureSheet
     }
 
     /// <summary>The steps in both systems, under what they are part of.</summary>
-    private static List<Block> Blocks(HandOut ask, double size, double width)
+    private static List<Block> Blocks(IReadOnlyList<(Step Step, IReadOnlyList<SentencePart> Say)> said, double size, double width)
     {
         var blocks = new List<Block>();
         void Add(IReadOnlyList<SentencePart> words, double at, bool head) =>
             blocks.Add(new Block(words, at, head, Flow.Block(words, at, 0, 0, width, head).Height));
         var cautioned = new HashSet<string>();
-        foreach (var ((step, say), i) in InBoth.Of(ask.Card, ask.Steps, ask.Unit, ask.Card.Second, ask.Cards).Select((s, i) => (s, i)))
+        foreach (var ((step, say), i) in said.Select((s, i) => (s, i)))
         {
-            if (i == 0 || GuideText.Heading(step.Phase) != GuideText.Heading(ask.Steps[i - 1].Phase))
+            if (i == 0 || GuideText.Heading(step.Phase) != GuideText.Heading(said[i - 1].Step.Phase))
             {
                 Add(Typesetter.Plain(GuideText.Heading(step.Phase)), size * 1.08, head: true);
             }

@@ -196,18 +196,16 @@ internal sealed class DressedSteps
     private Words Glued(SizedLayer layer)
     {
         var paper = Words.Of($"{Ground.PaperOn(_card, layer, layer.On[0].On)}, {layer.Width.Value} × {layer.Height.Value:u}");
-        var say = Words.Of($"");
+        var said = new List<Words>();
         foreach (var alike in layer.On.GroupBy(o => (Border(layer, o).Write(DisplayUnit.Millimetre), There(layer, o))))
         {
             List<LaidLayer> on = [.. alike];
-            var under = layer.Level == 1 ? null : _card.Layers.FirstOrDefault(l =>
-                l.Level == layer.Level - 1 && l.On.Any(o => o.On.Id == on[0].On.Id));
-            string Where(LaidLayer o) => under is null ? Each(o) : $"the {Ground.PaperOn(_card, under, o.On)} on {Each(o)}";
+            string Where(LaidLayer o) => Ground.Under(_card, layer, o).Paper is { } under ? $"the {under} on {Each(o)}" : Each(o);
             var first = on.Count == 1 && on[0].On.Copies.Count * _cards == 1;
-            say.Add($"{(say.Write(DisplayUnit.Inch).Length > 0 ? " " : "")}Glue {(first ? "the" : "one")} {paper}, to {(on.Count > 1 ? "each of these: " : "")}{Words.List(on.Select(o => Words.Of($"{Where(o)}"))).Write(DisplayUnit.Inch)}{(on.Count > 1 ? "; " : ", ")}{Border(layer, on[0])}.");
+            said.Add(Words.Of($"Glue {(first ? "the" : "one")} {paper}, to {(on.Count > 1 ? "each of these: " : "")}{Words.List(on.Select(o => Words.Of($"{Where(o)}"))).Write(DisplayUnit.Inch)}{(on.Count > 1 ? "; " : ", ")}{Border(layer, on[0])}."));
         }
 
-        return say;
+        return Words.Join(" ", said);
     }
 
     private string Each(LaidLayer laid) => laid.On.Copies.Count * _cards is > 1 and var times ? $"{laid.On.Said}, {Saying.Times(times)}"

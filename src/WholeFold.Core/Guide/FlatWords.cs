@@ -49,20 +49,20 @@ internal static class FlatWords
         var turn = pass.Lay switch { Lay.TurnedRound => "end for end", Lay.TurnedOver or Lay.HeadOverHeels => "over", _ => "" };
         var from = EdgeOf(pass);
         var its = many ? "their own" : "its own";
-        var say = Words.Of($"");
+        var said = new List<Words>();
         foreach (var kind in scores.GroupBy(s => (s.Axis is null, Folded: s.Figure.Setting is Setting.FoldedTo)))
         {
             List<SizedScore> alike = [.. kind];
             if (kind.Key.Item1)
             {
-                say.Add($"{Sp(say)}Score {what} with the ruler laid from tick to tick: {Words.List(alike.Select(Diagonal))}. The first figure of a tick is from {FromLeft}, the second from {FromBottom}.");
+                said.Add(Words.Of($"Score {what} with the ruler laid from tick to tick: {Words.List(alike.Select(Diagonal))}. The first figure of a tick is from {FromLeft}, the second from {FromBottom}."));
             }
             else if (kind.Key.Folded)
             {
                 foreach (var s in alike)
                 {
                     var fold = (Setting.FoldedTo)s.Figure.Setting;
-                    say.Add($"{Sp(say)}Draw a light line on {what}, {fold.At:u} from {(fold.FarEdge ? Other(from) : from)}; fold that edge to the line and crease.");
+                    said.Add(Words.Of($"Draw a light line on {what}, {fold.At:u} from {(fold.FarEdge ? Other(from) : from)}; fold that edge to the line and crease."));
                 }
             }
             else
@@ -73,15 +73,15 @@ internal static class FlatWords
                     var figures = Figures(run.Select(s => s.Figure.Setting.At));
                     var stretches = run.First().Stretches;
                     var only = stretches.Count == 0 ? Words.Of($"") : Words.Of($", {(run.Count() > 1 ? "each " : "")}only {Words.List(stretches.Select(t => Stretch(t.From, t.To)))} above {(pass.Axis == Axis.X ? FromBottom : FromLeft)}");
-                    say.Add($"{Sp(say)}{(turn.Length > 0 ? Words.Of($"Turn {what} {turn} and score at {figures} from {its}{from[3..]}") : Words.Of($"Score {what} at {figures} from {from}"))}{only}.");
+                    var score = turn.Length > 0 ? Words.Of($"Turn {what} {turn} and score at {figures} from {its}{from[3..]}")
+                        : Words.Of($"Score {what} at {figures} from {from}");
+                    said.Add(score.Add($"{only}."));
                 }
             }
         }
 
-        return say.Add($" {Folds(scores, many)}");
+        return Words.Join(" ", said.Append(Folds(scores, many)));
     }
-
-    private static string Sp(Words so) => so.Write(DisplayUnit.Inch).Length == 0 ? "" : " ";
 
     private static string Other(string edge) => edge switch { FromLeft => FromRight, FromRight => FromLeft, FromBottom => FromTop, _ =>
         FromBottom };
