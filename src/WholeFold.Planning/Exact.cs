@@ -1,4 +1,5 @@
 using System.Numerics;
+using WholeFold.Core.Constructions;
 
 namespace WholeFold.Planning;
 

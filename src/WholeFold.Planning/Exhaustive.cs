@@ -1,3 +1,5 @@
+using WholeFold.Core.Constructions;
+
 namespace WholeFold.Planning;
 
 /// <summary>

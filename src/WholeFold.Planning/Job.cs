@@ -1,3 +1,4 @@
+using WholeFold.Core.Constructions;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Planning;
@@ -34,16 +35,12 @@ public sealed record Wanted(string Id, string Name, Length Width, Length Height,
         !(HasWayUp && sheet.HasWayUp) && (Grain is null || sheet.Grain is null || Grain != sheet.Grain);
 }
 
-/// <summary>Along the width (x, from the left) or the height (y, from the bottom).</summary>
-public enum Axis
-{
-    X,
-    Y,
-}
-
 /// <summary>All that is to be cut from one stock.</summary>
 /// <param name="LongestCut">What the trimmer cuts in one go; null where any sheet goes through.</param>
 public sealed record StockJob(string Stock, IReadOnlyList<SheetKind> Sheets, IReadOnlyList<Wanted> Pieces, Length? LongestCut = null);
 
 /// <summary>A job that no plan can be made for, and why.</summary>
-public sealed class NoPlanException(string why) : Exception(why);
+public sealed class NoPlanException(Words why) : Exception("These sheets are not enough, or none takes a piece.")
+{
+    public Words Text { get; } = why;
+}

@@ -62,7 +62,7 @@ internal sealed class Problem
         var wanted = job.Pieces.Where(p => p.Count > 0).ToList();
         if (job.Sheets.Count == 0 || job.Sheets.All(s => s.Count == 0))
         {
-            throw new NoPlanException($"There is no sheet of {job.Stock} to cut from.");
+            throw new NoPlanException(Words.Of($"There is no sheet of {job.Stock} to cut from."));
         }
 
         // One that lies either way everywhere is the same however its sides are named.
@@ -81,7 +81,7 @@ internal sealed class Problem
             {
                 var piece = groups[i].First();
                 var turned = job.Sheets.Any(s => s.Count != 0 && Holds(s, piece.Height, piece.Width)) ? " the way it has to lie" : "";
-                throw new NoPlanException($"{piece.Name} is {piece.Width} × {piece.Height}, and no sheet of {job.Stock} that is there takes it{turned}.");
+                throw new NoPlanException(Words.Of($"{piece.Name} is {piece.Width} × {piece.Height}, and no sheet of {job.Stock} that is there takes it{turned}."));
             }
         }
 

@@ -1,5 +1,7 @@
 using System.Numerics;
 using Google.OrTools.Sat;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Measure;
 
 namespace WholeFold.Planning;
 
@@ -76,7 +78,7 @@ internal sealed class Search
             new Combinations(problem, master, pool, Bounds).Close(best, bound, Take, b => bound = b);
         }
 
-        return best is null ? throw new NoPlanException($"The sheets of {problem.Job.Stock} that are there are not enough for all of it.") : Now();
+        return best is null ? throw new NoPlanException(Words.Of($"The sheets of {problem.Job.Stock} that are there are not enough for all of it.")) : Now();
     }
 
     private bool IsProven => best is not null && Now().Proven;

@@ -1,4 +1,5 @@
 using System.Runtime.Intrinsics;
+using WholeFold.Core.Constructions;
 
 namespace WholeFold.Planning;
 

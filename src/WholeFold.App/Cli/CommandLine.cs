@@ -25,6 +25,7 @@ internal static class CommandLine
         {
             ConvertCommand.Make(output, error),
             PrintCommand.Make(output, error),
+            PlanCommand.Make(output, error),
             OwnCommand.Make(output),
             ListCommands.Constructions(output),
             ListCommands.Formats(output),

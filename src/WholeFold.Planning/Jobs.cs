@@ -1,0 +1,85 @@
+using WholeFold.Core.Cards;
+using WholeFold.Core.Constructions;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Measure;
+using WholeFold.Core.Paper;
+
+namespace WholeFold.Planning;
+
+/// <summary>A design, and how many cards of it.</summary>
+public sealed record CardsOf(string Design, Card Card, int Cards);
+
+/// <summary>Sheets to cut one stock from, or every stock.</summary>
+/// <param name="Stock">By its id; null for every stock that none is named for.</param>
+public sealed record SheetsOf(string? Stock, Sheet Sheet, int? Count, bool IsOffcut = false);
+
+/// <summary>What cards need of each stock, as jobs to plan.</summary>
+public static class Jobs
+{
+    /// <param name="sheets">To cut from; a stock that none is named for is cut from the sheets its design has.</param>
+    /// <exception cref="NoPlanException">A piece that comes out of no sheet.</exception>
+    public static IReadOnlyList<(Stock Stock, StockJob Job)> Of(IReadOnlyList<CardsOf> all, IReadOnlyList<SheetsOf> sheets)
+    {
+        ArgumentNullException.ThrowIfNull(all);
+        ArgumentNullException.ThrowIfNull(sheets);
+        return [.. all.SelectMany(c => Pieces(c, all.Count > 1).Select(p => (From: c, p.Stock, p.Wanted))).GroupBy(p => p.Stock.Id)
+            .Select(g => (g.First().Stock, Job(g.First().Stock, g.First().From, [.. g.Select(p => p.Wanted)], sheets)))];
+    }
+
+    /// <summary>All that one card is cut from: pieces, and papers on them; a bought blank is not cut.</summary>
+    private static IEnumerable<(Stock Stock, Wanted Wanted)> Pieces(CardsOf of, bool several)
+    {
+        var (figures, before) = (of.Card.Figures, several ? $"{of.Design}: " : "");
+        foreach (var piece in figures.Pieces.Where(p => p.Piece.Id != figures.Blank?.Piece))
+        {
+            var stock = figures.Design.StockOf(piece.Piece.Id);
+
+            // Heavy card is folded along its grain: across the piece's chain.
+            yield return (stock, new Wanted($"{before}{piece.Piece.Id}", $"{before}{piece.Piece.Name}", piece.Width.Value, piece.Height.Value, of.Cards * piece.Piece.Quantity)
+            {
+                HasWayUp = stock.Directional,
+                Grain = stock.Grammage is > Stock.CracksAbove && piece.Scores.Count > 0 ? piece.Piece.Axis == Axis.X ? Axis.Y : Axis.X : null,
+            });
+        }
+
+        foreach (var paper in of.Card.Layers)
+        {
+            yield return (paper.Stock, new Wanted($"{before}layers.{paper.Id}", $"{before}paper, {paper.Role.Name}", paper.Width.Value, paper.Height.Value, of.Cards * paper.Quantity)
+            {
+                HasWayUp = paper.Stock.Directional,
+            });
+        }
+    }
+
+    private static StockJob Job(Stock stock, CardsOf from, IReadOnlyList<Wanted> pieces, IReadOnlyList<SheetsOf> sheets)
+    {
+        var design = from.Card.Figures.Design;
+        var named = sheets.Where(s => s.Stock == stock.Id).ToList();
+        var from1 = named.Count > 0 ? named : [.. sheets.Where(s => s.Stock is null)];
+        if (from1.Count == 0)
+        {
+            from1 = [.. Usual(from, pieces).Select(s => new SheetsOf(null, s, null))];
+        }
+
+        var kinds = from1.Select(s => new SheetKind(s.Sheet.Id, s.Sheet.Name, s.Sheet.Width, s.Sheet.Height, s.Count, s.IsOffcut)
+        {
+            HasWayUp = stock.Directional,
+            Grain = design.Grain == Grain.Unknown ? null : s.Sheet.Height >= s.Sheet.Width == (design.Grain == Grain.Long) ? Axis.Y : Axis.X,
+        }).ToList();
+
+        // Where a piece comes out of the sheets only across the grain it is cut so; a check has said it.
+        var held = pieces.Select(p => p.Grain is null || kinds.Any(k => (p.Straight(k) && p.Width <= k.Width && p.Height <= k.Height)
+            || (p.Turned(k) && p.Height <= k.Width && p.Width <= k.Height)) ? p : p with { Grain = null });
+        return new StockJob(stock.Name, kinds, [.. held], from.Card.Figures.Tools.LongestCut);
+    }
+
+    /// <summary>One sheet for all of it where there is one, the everyday ones first; else the one that each piece comes out of.</summary>
+    private static IReadOnlyList<Sheet> Usual(CardsOf from, IReadOnlyList<Wanted> pieces)
+    {
+        var (design, system) = (from.Card.Figures.Design, from.Card.Figures.Target.Format.System);
+        var each = pieces.Select(p => design.SheetFor(p.Width, p.Height, system)
+            ?? throw new NoPlanException(Words.Of($"{p.Name} is larger than every sheet that is there. Add a larger sheet to what the design has.")))
+            .Distinct().ToList();
+        return each.Where(s => pieces.All(p => s.Holds(p.Width, p.Height))).OrderBy(s => s.Width.Units * s.Height.Units).Take(1).ToList() is [var one] ? [one] : each;
+    }
+}
