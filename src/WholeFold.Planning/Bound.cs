@@ -19,7 +19,8 @@ internal sealed record Bound(int[] Worths, int[] Most, BigInteger Cost)
         if (free.Any(f => mosts[f.i] > 0))
         {
             // The sort that gives the most for its cost, compared crosswise.
-            var cheapest = free.Where(f => mosts[f.i] > 0).Aggregate((a, b) => (BigInteger)a.s.Cost * mosts[b.i] <= (BigInteger)b.s.Cost * mosts[a.i] ? a : b);
+            var cheapest = free.Where(f => mosts[f.i] > 0).Aggregate((a, b) =>
+                (BigInteger)a.s.Cost * mosts[b.i] <= (BigInteger)b.s.Cost * mosts[a.i] ? a : b);
             (cost, per) = (cheapest.s.Cost, mosts[cheapest.i]);
         }
         else
@@ -29,7 +30,8 @@ internal sealed record Bound(int[] Worths, int[] Most, BigInteger Cost)
 
         // What a limited sort holds beyond its cost can be had only so often.
         var gained = problem.Sorts.Select((s, i) => s.Limit is { } limit
-            ? limit * BigInteger.Max(BigInteger.Zero, (cost * mosts[i]) - (s.Cost * per)) : BigInteger.Zero).Aggregate(BigInteger.Zero, (a, b) => a + b);
+            ? limit * BigInteger.Max(BigInteger.Zero, (cost * mosts[i]) - (s.Cost * per)) : BigInteger.Zero).Aggregate(BigInteger.Zero,
+                (a, b) => a + b);
         var total = (cost * wanted) - gained;
         return new Bound(worths, mosts, total.Sign <= 0 ? BigInteger.Zero : (total + per - 1) / per);
     }

@@ -21,6 +21,9 @@ internal sealed class Pool
 
     public List<Column> Columns { get; } = [];
 
+    /// <summary>How many of them were not known.</summary>
+    public int AddAll(IEnumerable<Column> columns) => columns.Count(Add);
+
     public bool Add(Column column)
     {
         if (column.Counts.All(c => c == 0) || !known.Add((column.Sort, column.IsPlain, string.Join(',', column.Counts))))

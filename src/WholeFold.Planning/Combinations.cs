@@ -6,7 +6,10 @@ namespace WholeFold.Planning;
 /// With several kinds of sheet the cost goes in steps: every choice of how many of each that costs less than the plan is either
 /// excluded by what their sheets can hold, or tried on exactly those sheets.
 /// </summary>
-internal sealed class Combinations(Problem problem, Master master, Pool pool, IReadOnlyList<Bound> bounds)
+/// <param name="excluded">Whether some worths show that these sheets are too few.</param>
+/// <param name="onJust">A plan on just these sheets; null where none was found.</param>
+internal sealed class Combinations(Problem problem, IReadOnlyList<Bound> bounds, Func<int[], bool> excluded, Func<int[],
+    List<Used>?> onJust)
 {
     private const int MostListed = 4000, MostTried = 40;
 
@@ -23,11 +26,19 @@ internal sealed class Combinations(Problem problem, Master master, Pool pool, IR
                 continue;
             }
 
-            if (tried++ < MostTried && master.Whole(pool.Columns, counts, 300) is { } used)
+            if (tried++ < MostTried)
             {
-                take(used);
-                least = BigInteger.Min(least, cost);
-                break;
+                if (excluded(counts))
+                {
+                    continue;
+                }
+
+                if (onJust(counts) is { } used)
+                {
+                    take(used);
+                    least = BigInteger.Min(least, cost);
+                    break;
+                }
             }
 
             // Neither excluded nor found: the bound stays below it.

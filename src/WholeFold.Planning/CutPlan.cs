@@ -4,9 +4,11 @@ using WholeFold.Core.Measure;
 namespace WholeFold.Planning;
 
 /// <summary>One cut of a sheet or of a part of it, from edge to edge.</summary>
-/// <param name="Axis">X: it runs from bottom to top, so far from the part's left edge. Y: from left to right, so far from its bottom edge.</param>
+/// <param name="Axis">X: it runs from bottom to top, so far from the part's left edge. Y: from left to right, so far from its bottom
+/// edge.</param>
 /// <param name="At">Measured in the part that is cut: what the trimmer is set to.</param>
-/// <param name="Of">The part: nothing for the whole sheet, then for each cut on the way 0 for the part before it and 1 for the part behind.</param>
+/// <param name="Of">The part: nothing for the whole sheet, then for each cut on the way 0 for the part before it and 1 for the part
+/// behind.</param>
 /// <param name="Size">What is cut.</param>
 /// <param name="ByHand">The part is narrower than the trimmer holds: knife and ruler.</param>
 public sealed record Cut(int N, Axis Axis, Length At, IReadOnlyList<int> Of, (Length Width, Length Height) Size, bool ByHand);
@@ -21,7 +23,8 @@ public sealed record Placed(Wanted Piece, Length X, Length Y, Length Width, Leng
 public sealed record LeftOver(Length X, Length Y, Length Width, Length Height);
 
 /// <summary>Sheets that are cut alike.</summary>
-public sealed record CutSheet(SheetKind Sheet, int Count, int Stages, IReadOnlyList<Cut> Cuts, IReadOnlyList<Placed> Parts, IReadOnlyList<LeftOver> Left);
+public sealed record CutSheet(SheetKind Sheet, int Count, int Stages, IReadOnlyList<Cut> Cuts, IReadOnlyList<Placed> Parts,
+    IReadOnlyList<LeftOver> Left);
 
 /// <summary>How one stock is cut, and what no plan can better.</summary>
 /// <param name="Bound">No plan takes fewer sheets.</param>

@@ -44,7 +44,8 @@ internal sealed class Cuts(Problem problem, Length hold)
 
         if (layout.Parts.Count == 0)
         {
-            left.AddRange(alike.Select(l => new LeftOver(new Length(l.X), new Length(l.Y), new Length(layout.Width), new Length(layout.Height))));
+            left.AddRange(alike.Select(l => new LeftOver(new Length(l.X), new Length(l.Y), new Length(layout.Width),
+                new Length(layout.Height))));
             return [];
         }
 
@@ -79,7 +80,8 @@ internal sealed class Cuts(Problem problem, Length hold)
     private void Cut(Axis along, long at, ref Lies part)
     {
         var (width, height) = (part.Layout.Width, part.Layout.Height);
-        cuts.Add(new Cut(cuts.Count + 1, along, new Length(at), part.Path, (new Length(width), new Length(height)), (along == Axis.X ? width : height) < hold.Units));
+        cuts.Add(new Cut(cuts.Count + 1, along, new Length(at), part.Path, (new Length(width), new Length(height)),
+            (along == Axis.X ? width : height) < hold.Units));
         part = along == Axis.X
             ? new Lies(new Layout(width - at, height), part.X + at, part.Y, [.. part.Path, 1])
             : new Lies(new Layout(width, height - at), part.X, part.Y + at, [.. part.Path, 1]);

@@ -35,16 +35,19 @@ public static class Jobs
             var stock = figures.Design.StockOf(piece.Piece.Id);
 
             // Heavy card is folded along its grain: across the piece's chain.
-            yield return (stock, new Wanted($"{before}{piece.Piece.Id}", $"{before}{piece.Piece.Name}", piece.Width.Value, piece.Height.Value, of.Cards * piece.Piece.Quantity)
+            yield return (stock, new Wanted(
+                $"{before}{piece.Piece.Id}", $"{before}{piece.Piece.Name}", piece.Width.Value, piece.Height.Value, of.Cards * piece.Piece.Quantity)
             {
                 HasWayUp = stock.Directional,
-                Grain = stock.Grammage is > Stock.CracksAbove && piece.Scores.Count > 0 ? piece.Piece.Axis == Axis.X ? Axis.Y : Axis.X : null,
+                Grain = stock.Grammage is > Stock.CracksAbove && piece.Scores.Count > 0 ? piece.Piece.Axis == Axis.X ? Axis.Y : Axis.X
+                    : null,
             });
         }
 
         foreach (var paper in of.Card.Layers)
         {
-            yield return (paper.Stock, new Wanted($"{before}layers.{paper.Id}", $"{before}paper, {paper.Role.Name}", paper.Width.Value, paper.Height.Value, of.Cards * paper.Quantity)
+            yield return (paper.Stock, new Wanted(
+                $"{before}layers.{paper.Id}", $"{before}paper, {paper.Role.Name}", paper.Width.Value, paper.Height.Value, of.Cards * paper.Quantity)
             {
                 HasWayUp = paper.Stock.Directional,
             });
@@ -54,17 +57,19 @@ public static class Jobs
     private static StockJob Job(Stock stock, CardsOf from, IReadOnlyList<Wanted> pieces, IReadOnlyList<SheetsOf> sheets)
     {
         var design = from.Card.Figures.Design;
-        var named = sheets.Where(s => s.Stock == stock.Id).ToList();
-        var from1 = named.Count > 0 ? named : [.. sheets.Where(s => s.Stock is null)];
-        if (from1.Count == 0)
-        {
-            from1 = [.. Usual(from, pieces).Select(s => new SheetsOf(null, s, null))];
-        }
-
-        var kinds = from1.Select(s => new SheetKind(s.Sheet.Id, s.Sheet.Name, s.Sheet.Width, s.Sheet.Height, s.Count, s.IsOffcut)
+        var mine = sheets.Where(s => s.Stock is null || s.Stock == stock.Id).ToList();
+        var whole = mine.Where(s => !s.IsOffcut).ToList();
+        var named = whole.Where(s => s.Stock is not null).ToList();
+        List<SheetsOf> cutFrom =
+        [
+            .. named.Count > 0 ? named : whole.Count > 0 ? whole : Usual(from, pieces).Select(s => new SheetsOf(null, s, null)),
+            .. mine.Where(s => s.IsOffcut),
+        ];
+        var kinds = cutFrom.Select(s => new SheetKind(s.Sheet.Id, s.Sheet.Name, s.Sheet.Width, s.Sheet.Height, s.Count, s.IsOffcut)
         {
             HasWayUp = stock.Directional,
-            Grain = design.Grain == Grain.Unknown ? null : s.Sheet.Height >= s.Sheet.Width == (design.Grain == Grain.Long) ? Axis.Y : Axis.X,
+            Grain = design.Grain == Grain.Unknown ? null : s.Sheet.Height >= s.Sheet.Width == (design.Grain == Grain.Long) ? Axis.Y
+                : Axis.X,
         }).ToList();
 
         // Where a piece comes out of the sheets only across the grain it is cut so; a check has said it.
@@ -80,6 +85,7 @@ public static class Jobs
         var each = pieces.Select(p => design.SheetFor(p.Width, p.Height, system)
             ?? throw new NoPlanException(Words.Of($"{p.Name} is larger than every sheet that is there. Add a larger sheet to what the design has.")))
             .Distinct().ToList();
-        return each.Where(s => pieces.All(p => s.Holds(p.Width, p.Height))).OrderBy(s => s.Width.Units * s.Height.Units).Take(1).ToList() is [var one] ? [one] : each;
+        return each.Where(s => pieces.All(p => s.Holds(p.Width, p.Height))).OrderBy(s =>
+            s.Width.Units * s.Height.Units).Take(1).ToList() is [var one] ? [one] : each;
     }
 }

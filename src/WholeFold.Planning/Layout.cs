@@ -22,7 +22,9 @@ internal sealed record Layout(long Width, long Height)
     public bool IsWaste => Piece < 0 && Parts.Count == 0;
 
     /// <summary>The same for parts that are cut alike.</summary>
-    public string Key => Parts.Count == 0 ? $"{Width}x{Height}:{Piece}" : $"{Width}x{Height}{Along}[{string.Join(' ', Parts.Select(p => p.Key))}]";
+    public string Key => Parts.Count == 0
+        ? $"{Width}x{Height}:{Piece}"
+        : $"{Width}x{Height}{Along}[{string.Join(' ', Parts.Select(p => p.Key))}]";
 
     public IEnumerable<Layout> Leaves => Parts.Count == 0 ? [this] : Parts.SelectMany(p => p.Leaves);
 

@@ -18,7 +18,8 @@ internal sealed class Master(Problem problem)
     {
         using var solver = Solver.CreateSolver("GLOP");
         var demand = problem.Kinds.Select(k => solver.MakeConstraint(k.Count, double.PositiveInfinity)).ToArray();
-        var limits = problem.Sorts.Select(s => s.Limit is { } limit ? solver.MakeConstraint(double.NegativeInfinity, limit) : null).ToArray();
+        var limits = problem.Sorts.Select(s => s.Limit is { } limit ? solver.MakeConstraint(double.NegativeInfinity, limit)
+            : null).ToArray();
         var goal = solver.Objective();
         var times = columns.Select(c => Add(solver, c, demand, limits, goal, whole: false)).ToList();
         foreach (var row in demand)
@@ -30,8 +31,36 @@ internal sealed class Master(Problem problem)
 
         goal.SetMinimization();
         solver.Solve();
-        return (goal.Value(), [.. demand.Select(d => Math.Max(0, d.DualValue()))], [.. limits.Select(l => Math.Max(0, -(l?.DualValue() ?? 0)))],
+        return (goal.Value(), [.. demand.Select(d => Math.Max(0, d.DualValue()))],
+            [.. limits.Select(l => Math.Max(0, -(l?.DualValue() ?? 0)))],
             [.. times.Select(t => t.SolutionValue())]);
+    }
+
+    /// <summary>
+    /// How many pieces are left out when sheets of each sort are cut in part, and these are all there are; with what one more
+    /// of each kind, and one sheet more, would change.
+    /// </summary>
+    public (double Missing, double[] Duals, double[] Limits) OnJust(IReadOnlyList<Column> columns, int[] sheets)
+    {
+        using var solver = Solver.CreateSolver("GLOP");
+        var demand = problem.Kinds.Select(k => solver.MakeConstraint(k.Count, double.PositiveInfinity)).ToArray();
+        var limits = sheets.Select(s => solver.MakeConstraint(double.NegativeInfinity, s)).ToArray();
+        var goal = solver.Objective();
+        foreach (var column in columns)
+        {
+            goal.SetCoefficient(Add(solver, column, demand, limits, goal, whole: false), 0);
+        }
+
+        foreach (var row in demand)
+        {
+            var missing = solver.MakeNumVar(0, double.PositiveInfinity, "");
+            row.SetCoefficient(missing, 1);
+            goal.SetCoefficient(missing, 1);
+        }
+
+        goal.SetMinimization();
+        solver.Solve();
+        return (goal.Value(), [.. demand.Select(d => Math.Max(0, d.DualValue()))], [.. limits.Select(l => Math.Max(0, -l.DualValue()))]);
     }
 
     /// <summary>The best whole-numbered choice among columns, as far as a bounded search finds it; null where it finds none.</summary>
@@ -67,5 +96,6 @@ internal sealed class Master(Problem problem)
         return times;
     }
 
-    private int Most(Column column) => problem.Kinds.Select((k, i) => column.Counts[i] > 0 ? (k.Count + column.Counts[i] - 1) / column.Counts[i] : 0).Max();
+    private int Most(Column column) => problem.Kinds.Select((k, i) => column.Counts[i] > 0
+        ? (k.Count + column.Counts[i] - 1) / column.Counts[i] : 0).Max();
 }

@@ -4,7 +4,8 @@ using WholeFold.Core.Exchange;
 namespace WholeFold.Planning;
 
 /// <summary>Cut plans as they are written to files; <c>docs/exchange.md</c> describes it.</summary>
-public sealed record PlanJson(IReadOnlyList<PlannedSheetJson> Sheets, int Bound, bool Proven, int Gap, IReadOnlyList<PlannedStockJson> Stocks)
+public sealed record PlanJson(IReadOnlyList<PlannedSheetJson> Sheets, int Bound, bool Proven, int Gap,
+    IReadOnlyList<PlannedStockJson> Stocks)
 {
     public static PlanJson Of(IReadOnlyList<CutPlan> plans)
     {
@@ -27,9 +28,12 @@ public sealed record PlannedSheetJson(string Sheet, string Stock, int Count, Len
 {
     internal static PlannedSheetJson Of(string stock, CutSheet sheet) => new(sheet.Sheet.Id, stock, sheet.Count,
         LengthJson.Of(sheet.Sheet.Width), LengthJson.Of(sheet.Sheet.Height), sheet.Stages,
-        [.. sheet.Cuts.Select(c => new PlannedCutJson(c.N, c.Axis == Axis.X ? "x" : "y", LengthJson.Of(c.At), c.Of, c.ByHand ? "knife" : "trimmer"))],
-        [.. sheet.Parts.Select(p => new PlannedPartJson(p.Piece.Id, LengthJson.Of(p.X), LengthJson.Of(p.Y), LengthJson.Of(p.Width), LengthJson.Of(p.Height), p.Turned))],
-        [.. sheet.Left.Select(l => new PlannedLeftJson(LengthJson.Of(l.X), LengthJson.Of(l.Y), LengthJson.Of(l.Width), LengthJson.Of(l.Height)))]);
+        [.. sheet.Cuts.Select(c => new PlannedCutJson(
+            c.N, c.Axis == Axis.X ? "x" : "y", LengthJson.Of(c.At), c.Of, c.ByHand ? "knife" : "trimmer"))],
+        [.. sheet.Parts.Select(p => new PlannedPartJson(p.Piece.Id, LengthJson.Of(p.X), LengthJson.Of(p.Y), LengthJson.Of(p.Width),
+            LengthJson.Of(p.Height), p.Turned))],
+        [.. sheet.Left.Select(l => new PlannedLeftJson(LengthJson.Of(l.X), LengthJson.Of(l.Y), LengthJson.Of(l.Width),
+            LengthJson.Of(l.Height)))]);
 }
 
 /// <param name="At">In the part that is cut, from its left or bottom edge.</param>

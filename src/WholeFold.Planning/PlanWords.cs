@@ -72,7 +72,8 @@ public static class PlanWords
         var runs = new List<List<Cut>>();
         foreach (var cut in cuts)
         {
-            if (runs.Count > 0 && runs[^1][^1] is var last && last.Axis == cut.Axis && last.At == cut.At && cut.Of.SequenceEqual([.. last.Of, 1]))
+            if (runs.Count > 0 && runs[^1][^1] is var last && last.Axis == cut.Axis && last.At == cut.At
+                && cut.Of.SequenceEqual([.. last.Of, 1]))
             {
                 runs[^1].Add(cut);
             }

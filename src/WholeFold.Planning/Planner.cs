@@ -28,7 +28,8 @@ public static class Planner
         var cost = found.Cost(problem);
         var dearest = problem.Sorts.Max(s => (BigInteger)s.Cost);
         var least = dearest.IsZero ? 0 : (int)((found.Bound.Cost + dearest - 1) / dearest);
-        return new CutPlan(job.Stock, sheets, least, found.Proven, found.Proven || cost.IsZero ? 0 : 1 - ((double)found.Bound.Cost / (double)cost));
+        return new CutPlan(job.Stock, sheets, least, found.Proven, found.Proven || cost.IsZero ? 0
+            : 1 - ((double)found.Bound.Cost / (double)cost));
     }
 
     /// <summary>
@@ -64,12 +65,14 @@ public static class Planner
             }
         }
 
-        return [.. counts.Where(c => c.Counts.Any(n => n > 0)).Select(c => (c.Used.Column.Sort, c.Used.Column.Layout.Only([.. c.Counts]).Tidy(), c.Times))
+        return [.. counts.Where(c => c.Counts.Any(n => n > 0)).Select(c =>
+            (c.Used.Column.Sort, c.Used.Column.Layout.Only([.. c.Counts]).Tidy(), c.Times))
             .OrderBy(c => c.Sort).ThenByDescending(c => c.Times)];
     }
 
     /// <summary>Sheets cut alike with each piece by its own name: parted only where pieces of one size run out.</summary>
-    private static IEnumerable<CutSheet> Named(Problem problem, (int Sort, Layout Layout, int Times) used, List<List<(Wanted Wanted, int Left)>> left, Length hold)
+    private static IEnumerable<CutSheet> Named(Problem problem, (int Sort, Layout Layout, int Times) used,
+        List<List<(Wanted Wanted, int Left)>> left, Length hold)
     {
         var cuts = Cuts.Of(problem, used.Layout, hold);
         for (var times = used.Times; times > 0;)
@@ -94,7 +97,8 @@ public static class Planner
             }
 
             yield return new CutSheet(problem.Sorts[used.Sort].Sheet, alike, used.Layout.Stages, cuts.All,
-                [.. cuts.Pieces.Zip(taken, (p, t) => new Placed(left[t.Kind][t.Member].Wanted, new Length(p.X), new Length(p.Y), new Length(p.Width), new Length(p.Height)))], cuts.Left);
+                [.. cuts.Pieces.Zip(taken, (p, t) => new Placed(left[t.Kind][t.Member].Wanted, new Length(p.X), new Length(p.Y),
+                    new Length(p.Width), new Length(p.Height)))], cuts.Left);
             times -= alike;
         }
     }

@@ -38,7 +38,8 @@ internal sealed class Family(IReadOnlyList<Lying> lying, IReadOnlyList<Kind> kin
 /// <summary>One stock's job with pieces of one size taken together, and its sheets in families.</summary>
 internal sealed class Problem
 {
-    private Problem(StockJob job, IReadOnlyList<Kind> kinds, IReadOnlyList<IReadOnlyList<Wanted>> members, IReadOnlyList<Sort> sorts, long? longest) =>
+    private Problem(StockJob job, IReadOnlyList<Kind> kinds, IReadOnlyList<IReadOnlyList<Wanted>> members, IReadOnlyList<Sort> sorts,
+        long? longest) =>
         (Job, Kinds, Members, Sorts, Longest) = (job, kinds, members, sorts, longest);
 
     public StockJob Job { get; }

@@ -10,7 +10,8 @@ internal sealed record Found(IReadOnlyList<Used> Used, Bound Bound, bool Proven)
 {
     public int Sheets => Used.Sum(u => u.Times);
 
-    public BigInteger Cost(Problem problem) => Used.Select(u => (BigInteger)problem.Sorts[u.Column.Sort].Cost * u.Times).Aggregate(BigInteger.Zero, (a, b) => a + b);
+    public BigInteger Cost(Problem problem) => Used.Select(u =>
+        (BigInteger)problem.Sorts[u.Column.Sort].Cost * u.Times).Aggregate(BigInteger.Zero, (a, b) => a + b);
 }
 
 /// <summary>
@@ -75,7 +76,7 @@ internal sealed class Search
         }
         else if (!IsProven && best is not null)
         {
-            new Combinations(problem, master, pool, Bounds).Close(best, bound, Take, b => bound = b);
+            new Combinations(problem, Bounds, Excluded, OnJust).Close(best, bound, Take, b => bound = b);
         }
 
         return best is null ? throw new NoPlanException(Words.Of($"The sheets of {problem.Job.Stock} that are there are not enough for all of it.")) : Now();
@@ -124,7 +125,8 @@ internal sealed class Search
         return [.. problem.Kinds.Select(k => (int)Math.Max(1, k.Area * (Master.Scale / 64) / most))];
     }
 
-    /// <summary>One sheet after the other, each the best for what is still wanted; what was hard to place is worth more the next time.</summary>
+    /// <summary>One sheet after the other, each the best for what is still wanted; what was hard to place is worth more the next
+    /// time.</summary>
     private List<Used>? BySheets(int[] worths, int rounds = 3)
     {
         var areas = problem.Kinds.Select(k => (double)k.Area).ToArray();
@@ -188,7 +190,8 @@ internal sealed class Search
                 foreach (var (sort, i) in problem.Sorts.Select((s, i) => (s, i)).Where(s => s.s.Family == family && limits[s.i] > 0))
                 {
                     var (worth, counts) = table.Best(sort.Width, sort.Height);
-                    var gain = worth / Math.Max(sort.Cost, 0.25 * sort.Width * sort.Height / problem.Sorts.Max(s => (double)s.Width * s.Height) * problem.Sorts.Max(s => s.Cost));
+                    var gain = worth / Math.Max(sort.Cost, 0.25 * sort.Width * sort.Height / problem.Sorts.Max(s =>
+                        (double)s.Width * s.Height) * problem.Sorts.Max(s => s.Cost));
                     if (worth > 0 && (most is null || gain > most.Value.Gain))
                     {
                         most = (gain, i, table, counts);
@@ -220,7 +223,7 @@ internal sealed class Search
             stop.ThrowIfCancellationRequested();
             var (_, duals, limits, _) = master.Relaxed(pool.Columns);
             var worths = Worths(duals);
-            var added = Proposed(worths, demand, limits).Count(pool.Add);
+            var added = pool.AddAll(Proposed(worths, demand, limits));
             if (added > 0 && !refined && round % 12 != 11)
             {
                 continue;
@@ -234,17 +237,54 @@ internal sealed class Search
 
             // Where no few-staged pattern is missing, any pattern may still be.
             refined |= added == 0;
-            if (added == 0 && !Unstaged(limits).Select(pool.Add).ToList().Contains(true))
+            if (added == 0 && pool.AddAll(Unstaged(limits)) == 0)
             {
                 return;
             }
         }
     }
 
+    /// <summary>Whether some worths show that these sheets cannot hold all that is wanted; patterns that they call for are kept.</summary>
+    private bool Excluded(int[] sheets)
+    {
+        for (var round = 0; round < MostRounds; round++)
+        {
+            stop.ThrowIfCancellationRequested();
+            var (missing, duals, limits) = master.OnJust(pool.Columns, sheets);
+            if (missing < 1e-6)
+            {
+                return false;
+            }
+
+            var worths = Worths(duals);
+            if (pool.AddAll(Proposed(worths, demand, limits, free: true)) > 0 && round % 6 != 5)
+            {
+                continue;
+            }
+
+            Bounded(worths);
+            if (!Bounds[^1].Allows(sheets, demand))
+            {
+                return true;
+            }
+
+            if (pool.AddAll(Unstaged(limits, free: true)) == 0)
+            {
+                return false;
+            }
+        }
+
+        return false;
+    }
+
+    private List<Used>? OnJust(int[] sheets) => master.Whole(
+        [.. pool.Columns.Where(c => sheets[c.Sort] > 0).OrderByDescending(c =>
+            c.Worth(bound.Worths) / (double)Math.Max(1, bound.Most[c.Sort])).Take(400)], sheets, 300);
+
     private static int[] Worths(double[] duals) => [.. duals.Select(d => Math.Max(1, (int)Math.Min(d * Master.Scale, Master.Scale)))];
 
     /// <summary>Columns worth more than they cost.</summary>
-    private IEnumerable<Column> Proposed(int[] worths, int[] bounds, double[]? limits)
+    private IEnumerable<Column> Proposed(int[] worths, int[] bounds, double[]? limits, bool free = false)
     {
         foreach (var (family, (_, staged)) in tables)
         {
@@ -254,7 +294,7 @@ internal sealed class Search
                 foreach (var (sort, i) in problem.Sorts.Select((s, i) => (s, i)).Where(s => s.s.Family == family))
                 {
                     var (worth, counts) = table.Best(sort.Width, sort.Height);
-                    if (worth > 0 && (limits is null || worth > Needed(sort, i, limits)))
+                    if (worth > 0 && (limits is null || worth > Needed(sort, i, limits, free)))
                     {
                         yield return new Column(i, counts, table.Lay(sort.Width, sort.Height));
                     }
@@ -263,12 +303,12 @@ internal sealed class Search
         }
     }
 
-    private IEnumerable<Column> Unstaged(double[] limits)
+    private IEnumerable<Column> Unstaged(double[] limits, bool free = false)
     {
         foreach (var (sort, i) in problem.Sorts.Select((s, i) => (s, i)))
         {
             var exact = tables[sort.Family].Exact;
-            if (exact.Of(sort.Width, sort.Height) > Needed(sort, i, limits))
+            if (exact.Of(sort.Width, sort.Height) > Needed(sort, i, limits, free))
             {
                 var layout = exact.Lay(sort.Width, sort.Height).Tidy();
                 yield return new Column(i, layout.Counts(demand.Length), layout);
@@ -276,10 +316,13 @@ internal sealed class Search
         }
     }
 
-    private double Needed(Sort sort, int i, double[] limits) =>
-        ((OneSort ? 1 : (double)sort.Cost / Math.Max(1, problem.Sorts.Max(s => s.Cost))) + limits[i]) * Master.Scale * (1 + 1e-6);
+    /// <summary>What a pattern has to be worth to better the linear choice.</summary>
+    /// <param name="free">The sheets are given, and only how many of each counts.</param>
+    private double Needed(Sort sort, int i, double[] limits, bool free) =>
+        ((free ? 0 : OneSort ? 1 : (double)sort.Cost / Math.Max(1,
+            problem.Sorts.Max(s => s.Cost))) + limits[i]) * Master.Scale * (1 + 1e-6);
 
-    private Bound Bounded(int[] worths)
+    private void Bounded(int[] worths)
     {
         foreach (var (_, (exact, _)) in tables)
         {
@@ -289,7 +332,6 @@ internal sealed class Search
         var now = Bound.Of(problem, worths, s => tables[s.Family].Exact.Of(s.Width, s.Height));
         Bounds.Add(now);
         bound = now.Cost > bound.Cost || bound.Most.All(m => m == 0) ? now : bound;
-        return now;
     }
 
     private void Whole()
@@ -298,7 +340,8 @@ internal sealed class Search
         var (_, duals, _, _) = master.Relaxed(pool.Columns);
         var worths = Worths(duals);
         List<Column> Nearest(IEnumerable<Column> columns) => [.. columns.OrderByDescending(c =>
-            c.Worth(worths) - (OneSort ? Master.Scale : Master.Scale * (double)problem.Sorts[c.Sort].Cost / Math.Max(1, problem.Sorts.Max(s => s.Cost)))).Take(400)];
+            c.Worth(worths) - (OneSort ? Master.Scale : Master.Scale * (double)problem.Sorts[c.Sort].Cost / Math.Max(1,
+                problem.Sorts.Max(s => s.Cost)))).Take(400)];
         Take(master.Whole(Nearest(pool.Columns.Where(c => c.IsPlain))));
         if (!IsProven && pool.Columns.Exists(c => !c.IsPlain))
         {
@@ -306,7 +349,8 @@ internal sealed class Search
         }
     }
 
-    /// <summary>The linear choice rounded down, and what is then still wanted planned by itself, with worths a little otherwise each time.</summary>
+    /// <summary>The linear choice rounded down, and what is then still wanted planned by itself, with worths a little otherwise each
+    /// time.</summary>
     private void Residuals(int round)
     {
         var (_, duals, _, times) = master.Relaxed(pool.Columns);
@@ -393,7 +437,8 @@ internal sealed class Search
         }
 
         // A pattern cut so many times holds no more of a kind than its share.
-        foreach (var share in Enumerable.Range(1, Math.Min(24, found.Sheets)).SelectMany(r => new[] { 0, r - 1 }.Select(up => demand.Select(d => (d + up) / r).ToArray()))
+        foreach (var share in Enumerable.Range(1, Math.Min(24, found.Sheets)).SelectMany(r =>
+            new[] { 0, r - 1 }.Select(up => demand.Select(d => (d + up) / r).ToArray()))
             .DistinctBy(s => string.Join(',', s)).Where(s => s.Any(n => n > 0)))
         {
             stop.ThrowIfCancellationRequested();

@@ -88,7 +88,8 @@ internal sealed class Staged
             (l, w, h) => Exact.Place(w, h, lying[l].Lying));
 
     /// <summary>Walks back through what was laid one behind the other.</summary>
-    private static Layout Chain(Labels labels, int at, Func<int, int> below, Axis axis, long width, long height, Func<int, long, long, Layout> lay)
+    private static Layout Chain(Labels labels, int at, Func<int, int> below, Axis axis, long width, long height, Func<int, long, long,
+        Layout> lay)
     {
         var parts = new List<Layout>();
         var left = axis == Axis.X ? width : height;
@@ -209,7 +210,8 @@ internal sealed class Staged
     }
 
     /// <summary>Takes one more beside what is there, if that is better than what the state has.</summary>
-    private void Offer(Labels labels, int at, int restWorth, ReadOnlySpan<byte> rest, int tookWorth, ReadOnlySpan<byte> took, int which, int restAt, long size)
+    private void Offer(Labels labels, int at, int restWorth, ReadOnlySpan<byte> rest, int tookWorth, ReadOnlySpan<byte> took,
+        int which, int restAt, long size)
     {
         if (tookWorth == 0 || restWorth + tookWorth <= labels.Worth[at])
         {

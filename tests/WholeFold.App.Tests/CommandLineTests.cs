@@ -27,6 +27,66 @@ public class CommandLineTests
         Assert.Equal(2, document.RootElement.GetProperty("pieces").GetArrayLength());
     }
 
+    /// <summary>What is planned is what the card is: every piece and paper, so many times, out of the sheets that were named.</summary>
+    [Fact]
+    public void Plan_says_which_sheets_so_many_cards_are_cut_from()
+    {
+        var file = Path.GetTempFileName();
+        try
+        {
+            File.WriteAllText(file, """
+                {"wholeFold": 2, "name": "Late tram", "construction": "plain-fold", "format": "5x7", "dressing": {
+                  "layers": [{"role": "front", "stock": "night-print"}, {"role": "inside", "stock": "night-print"}]}}
+                """);
+            var plain = Run("plan", "--design", file, "--cards", "12");
+            Assert.Equal((0, ""), (plain.Exit, plain.Error));
+            Assert.Contains("No plan needs less.", plain.Out, StringComparison.Ordinal);
+            using var plan = JsonDocument.Parse(Run("plan", "--design", file, "--cards", "12", "--sheet", "a4", "--offcut", "night-print=6x8in:2", "--json").Out);
+            using var card = JsonDocument.Parse(Run("convert", "--design", file, "--json").Out);
+            var sheets = plan.RootElement.GetProperty("sheets").EnumerateArray().ToList();
+            int Planned(string id) => sheets.Sum(s => s.GetProperty("count").GetInt32()
+                * s.GetProperty("parts").EnumerateArray().Count(p => p.GetProperty("piece").GetString() == id));
+            foreach (var (list, before) in new[] { ("pieces", ""), ("layers", "layers.") })
+            {
+                foreach (var piece in card.RootElement.GetProperty(list).EnumerateArray())
+                {
+                    Assert.Equal(12 * piece.GetProperty("quantity").GetInt32(), Planned(before + piece.GetProperty("id").GetString()));
+                }
+            }
+
+            Assert.True(plan.RootElement.GetProperty("proven").GetBoolean());
+            Assert.All(sheets, s => Assert.Contains(s.GetProperty("sheet").GetString(), new[] { "a4", "6x8in" }));
+        }
+        finally
+        {
+            File.Delete(file);
+        }
+    }
+
+    [Theory]
+    [InlineData(2, "0 cards", "--cards", "0")]
+    [InlineData(2, "no stock", "--cards", "2", "--sheet", "card-999=a4")]
+    [InlineData(2, "no number of sheets", "--cards", "2", "--sheet", "a4:none")]
+    [InlineData(2, "is not a", "--cards", "2", "--sheet", "foolscap")]
+    [InlineData(2, "3 numbers for 1 design", "--cards", "2", "--cards", "3", "--cards", "4")]
+    [InlineData(3, "no sheet of", "--cards", "2", "--sheet", "3x3in")]
+    [InlineData(3, "not enough", "--cards", "40", "--sheet", "letter:3")]
+    public void A_plan_that_cannot_be_made_says_what_would_do(int exit, string says, params string[] asked)
+    {
+        var file = Path.GetTempFileName();
+        try
+        {
+            File.WriteAllText(file, """{"wholeFold": 2, "name": "Late tram", "construction": "plain-fold", "format": "5x7"}""");
+            var run = Run(["plan", "--design", file, .. asked]);
+            Assert.Equal((exit, ""), (run.Exit, run.Out));
+            Assert.Contains(says, run.Error, StringComparison.Ordinal);
+        }
+        finally
+        {
+            File.Delete(file);
+        }
+    }
+
     /// <summary>A design from a file brings what it wears through the whole command: figures, places, findings with their fix, in text as in JSON.</summary>
     [Fact]
     public void A_dressed_design_is_converted_with_all_that_it_wears()

@@ -36,7 +36,7 @@ internal static class PlanCommand
             var (designs, counts) = (parsed.GetValue(files)!, parsed.GetValue(cards)!);
             if (counts.Length != 1 && counts.Length != designs.Length)
             {
-                throw new InputProblemException("plan.cards", "--cards", $"{counts.Length} numbers for {designs.Length} designs", "one number for all designs, or one for each");
+                throw new InputProblemException("plan.cards", "--cards", $"{counts.Length} numbers for {(designs.Length == 1 ? "1 design" : $"{designs.Length} designs")}", "one number for all designs, or one for each");
             }
 
             if (counts.FirstOrDefault(c => c is < 1 or > MostCards, 1) is var wrong and not 1)
@@ -48,9 +48,12 @@ internal static class PlanCommand
             var unit = DisplayUnit.Inch;
             foreach (var (file, i) in designs.Select((f, i) => (f, i)))
             {
-                var design = CommandLine.Converted(DesignFile.Read(CommandLine.ReadFile(file, "--design"), "--design"), parsed.GetValue(format), parsed.GetValue(turn), reader);
-                var read = reader.Read(parsed.GetValue(units) is { } text ? new ShowIn(text, design.BothSystems).Apply(design, reader) : design);
-                unit = i > 0 ? unit : parsed.GetValue(units) is null && design.Units is null ? read.Design.ToolsFor(read.Target).System.UnitOf() : read.Unit;
+                var design = CommandLine.Converted(DesignFile.Read(CommandLine.ReadFile(file, "--design"), "--design"),
+                    parsed.GetValue(format), parsed.GetValue(turn), reader);
+                var read = reader.Read(parsed.GetValue(units) is { } text ? new ShowIn(text, design.BothSystems).Apply(design, reader)
+                    : design);
+                unit = i > 0 ? unit : parsed.GetValue(units) is null && design.Units is null
+                    ? read.Design.ToolsFor(read.Target).System.UnitOf() : read.Unit;
                 if (Card.Try(read.Design, read.Target) is not { } card)
                 {
                     return CommandLine.SayWhyNot(design, reader, read, unit, error);
@@ -67,7 +70,8 @@ internal static class PlanCommand
                 var system = all[0].Card.Figures.Target.Format.System;
                 var plans = jobs.Select(j => Planner.Plan(j.Job, system)).ToList();
                 output.WriteLine(parsed.GetValue(json) ? JsonSerializer.Serialize(PlanJson.Of(plans), StrictJson.Options)
-                    : string.Join(Environment.NewLine, plans.SelectMany((p, i) => i == 0 ? PlanWords.Of(p, unit) : PlanWords.Of(p, unit).Prepend(""))));
+                    : string.Join(Environment.NewLine, plans.SelectMany((p, i) => i == 0 ? PlanWords.Of(p, unit)
+                        : PlanWords.Of(p, unit).Prepend(""))));
                 return 0;
             }
             catch (NoPlanException e)

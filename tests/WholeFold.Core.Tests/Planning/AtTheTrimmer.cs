@@ -35,7 +35,8 @@ internal static class AtTheTrimmer
 
                 var key = path.Length == 0 ? "" : path + ".";
                 parts[key + "0"] = x ? part with { Width = at } : part with { Height = at };
-                parts[key + "1"] = x ? part with { X = part.X + at, Width = part.Width - at } : part with { Y = part.Y + at, Height = part.Height - at };
+                parts[key + "1"] = x ? part with { X = part.X + at, Width = part.Width - at }
+                    : part with { Y = part.Y + at, Height = part.Height - at };
             }
 
             var left = parts.Values.ToList();

@@ -13,7 +13,8 @@ internal static class ByTryingAll
         {
             for (var h = 1; h <= height; h++)
             {
-                most[w, h] = pieces.Where(p => (p.Width == w && p.Height == h) || (p.Height == w && p.Width == h)).Select(p => p.Worth).DefaultIfEmpty(0).Max();
+                most[w, h] = pieces.Where(p => (p.Width == w && p.Height == h) || (p.Height == w && p.Width == h)).Select(p =>
+                    p.Worth).DefaultIfEmpty(0).Max();
                 for (var at = 1; at < w; at++)
                 {
                     most[w, h] = Math.Max(most[w, h], most[at, h] + most[w - at, h]);
@@ -42,7 +43,8 @@ internal static class ByTryingAll
         return Fewest((pieces[0].Count, pieces[1].Count, pieces[2].Count));
     }
 
-    private static HashSet<(int, int, int)> Sets(int width, int height, IReadOnlyList<Wanted> pieces, Dictionary<(int, int), HashSet<(int, int, int)>> known)
+    private static HashSet<(int, int, int)> Sets(int width, int height, IReadOnlyList<Wanted> pieces, Dictionary<(int, int),
+        HashSet<(int, int, int)>> known)
     {
         if (known.TryGetValue((width, height), out var sets))
         {

@@ -13,7 +13,8 @@ internal static class JobMaker
         new("12x12", "12 × 12 in", Length.In(12), Length.In(12)),
     ];
 
-    /// <summary>What a stock has to give for a class: bases, papers, strips and tags, each several a card, in inches and millimetres.</summary>
+    /// <summary>What a stock has to give for a class: bases, papers, strips and tags, each several a card, in inches and
+    /// millimetres.</summary>
     public static StockJob Realistic(int seed, int sorts = 1)
     {
         var random = new Random(seed);
@@ -23,7 +24,8 @@ internal static class JobMaker
         {
             var metric = random.Next(2) == 0;
             var strip = random.Next(3) == 0;
-            return new Wanted($"p{i}", $"piece {i}", strip ? Side(random, metric, 0.75, 2.75) : Side(random, metric, 2, 8), Side(random, metric, 2, 8), cards * random.Next(1, 5));
+            return new Wanted($"p{i}", $"piece {i}", strip ? Side(random, metric, 0.75, 2.75) : Side(random, metric, 2, 8),
+                Side(random, metric, 2, 8), cards * random.Next(1, 5));
         })]);
     }
 

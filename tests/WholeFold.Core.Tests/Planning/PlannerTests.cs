@@ -58,7 +58,8 @@ public class PlannerTests
             var random = new Random(seed);
             var sheet = new SheetKind("s", "s", Length.Mm(random.Next(6, 10)), Length.Mm(random.Next(6, 10)));
             var pieces = Enumerable.Range(0, 3)
-                .Select(i => new Wanted($"p{i}", $"p{i}", Length.Mm(random.Next(2, 6)), Length.Mm(random.Next(2, 6)), random.Next(1, 4))).ToList();
+                .Select(i => new Wanted($"p{i}", $"p{i}",
+                    Length.Mm(random.Next(2, 6)), Length.Mm(random.Next(2, 6)), random.Next(1, 4))).ToList();
             var plan = Planner.Plan(new StockJob("card", [sheet], pieces), UnitSystem.Metric);
             var least = ByTryingAll.Sheets(sheet, pieces);
             Assert.True(plan.Bound <= least && least <= plan.SheetCount, $"seed {seed}: {plan.Bound} ≤ {least} ≤ {plan.SheetCount}");
@@ -69,7 +70,8 @@ public class PlannerTests
         Assert.True(found >= 27, $"{found} of 30 proven");
     }
 
-    /// <summary>The certificate: with these worths no sheet holds more than it says. Worked out again over all lengths, not over a grid.</summary>
+    /// <summary>The certificate: with these worths no sheet holds more than it says. Worked out again over all lengths, not over a
+    /// grid.</summary>
     [Fact]
     public void What_a_bound_says_a_sheet_holds_at_most_is_so()
     {
@@ -78,7 +80,8 @@ public class PlannerTests
             var random = new Random(seed);
             var (width, height) = (random.Next(20, 40), random.Next(20, 40));
             var pieces = Enumerable.Range(0, 4)
-                .Select(i => new Wanted($"p{i}", $"p{i}", Length.Mm(random.Next(4, 19)), Length.Mm(random.Next(4, 19)), random.Next(1, 9))).ToList();
+                .Select(i => new Wanted($"p{i}", $"p{i}",
+                    Length.Mm(random.Next(4, 19)), Length.Mm(random.Next(4, 19)), random.Next(1, 9))).ToList();
             var problem = Problem.Of(new StockJob("card", [new SheetKind("s", "s", Length.Mm(width), Length.Mm(height))], pieces));
             var bound = new Search(problem, null, TestContext.Current.CancellationToken).Run().Bound;
             Assert.Equal(ByTryingAll.Most(width, height,
@@ -103,7 +106,8 @@ public class PlannerTests
     {
         var sheet = new SheetKind("roll", "Long sheet", Length.In(12), Length.In(24));
         var longest = Length.In(12);
-        var plan = Planner.Plan(new StockJob("card", [sheet], [new("a", "a", Length.In(5), Length.In(7), 9), new("b", "b", Length.In(3), Length.In(3), 20)], longest), UnitSystem.Imperial);
+        var plan = Planner.Plan(new StockJob("card", [sheet], [new("a", "a", Length.In(5), Length.In(7), 9),
+            new("b", "b", Length.In(3), Length.In(3), 20)], longest), UnitSystem.Imperial);
         Assert.All(plan.Sheets.SelectMany(s => s.Cuts), c => Assert.True((c.Axis == Axis.X ? c.Size.Height : c.Size.Width) <= longest));
     }
 
@@ -111,7 +115,8 @@ public class PlannerTests
     public void Offcuts_are_used_before_anything_is_bought_and_no_more_than_there_are()
     {
         var offcut = new SheetKind("left", "Left over", Length.In(6), Length.In(11), 2, IsOffcut: true);
-        var plan = Planner.Plan(new StockJob("card", [Letter(), offcut], [new("a", "a", Length.In(11, 2), Length.In(17, 4), 6)]), UnitSystem.Imperial);
+        var plan = Planner.Plan(new StockJob("card", [Letter(), offcut],
+            [new("a", "a", Length.In(11, 2), Length.In(17, 4), 6)]), UnitSystem.Imperial);
         Assert.True(plan.Proven);
         Assert.Equal(2, plan.Sheets.Where(s => s.Sheet.IsOffcut).Sum(s => s.Count));
         Assert.Equal(1, plan.Sheets.Where(s => !s.Sheet.IsOffcut).Sum(s => s.Count));
@@ -120,16 +125,20 @@ public class PlannerTests
     [Fact]
     public void A_job_that_nothing_is_large_enough_for_says_which_piece_and_one_that_is_short_says_so()
     {
-        var large = Assert.Throws<NoPlanException>(() => Planner.Plan(new StockJob("card", [Letter()], [new("a", "the base", Length.In(9), Length.In(9), 1)]), UnitSystem.Imperial));
+        var large = Assert.Throws<NoPlanException>(() => Planner.Plan(new StockJob("card", [Letter()],
+            [new("a", "the base", Length.In(9), Length.In(9), 1)]), UnitSystem.Imperial));
         Assert.Contains("the base is 9 × 9", large.Text.Write(DisplayUnit.Inch), StringComparison.Ordinal);
         var few = Letter() with { Count = 2 };
-        var low = Assert.Throws<NoPlanException>(() => Planner.Plan(new StockJob("card", [few], [new("a", "a", Length.In(8), Length.In(8), 3)]), UnitSystem.Imperial));
+        var low = Assert.Throws<NoPlanException>(() => Planner.Plan(new StockJob("card", [few],
+            [new("a", "a", Length.In(8), Length.In(8), 3)]), UnitSystem.Imperial));
         Assert.Contains("not enough", low.Text.Write(DisplayUnit.Inch), StringComparison.Ordinal);
     }
 
     private static SheetKind Letter() => new("letter", "Letter", Length.In(17, 2), Length.In(11));
 
-    private static string Written(StockJob job) => JsonSerializer.Serialize(PlanJson.Of([Planner.Plan(job, UnitSystem.Imperial)]), JsonSerializerOptions.Web);
+    private static string Written(StockJob job) => JsonSerializer.Serialize(PlanJson.Of([Planner.Plan(job, UnitSystem.Imperial)]),
+        JsonSerializerOptions.Web);
 
-    private static Dictionary<string, (long, long, int)> Of(StockJob job) => job.Pieces.ToDictionary(p => p.Id, p => (p.Width.Units, p.Height.Units, p.Count));
+    private static Dictionary<string, (long, long, int)> Of(StockJob job) =>
+        job.Pieces.ToDictionary(p => p.Id, p => (p.Width.Units, p.Height.Units, p.Count));
 }
