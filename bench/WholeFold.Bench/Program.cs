@@ -75,6 +75,14 @@ if (args is ["print"])
     return;
 }
 
+if (args is ["plans", var jobs, var first])
+{
+    WholeFold.Bench.Plans.Run(
+        int.Parse(jobs, System.Globalization.CultureInfo.InvariantCulture),
+        int.Parse(first, System.Globalization.CultureInfo.InvariantCulture), Console.Out);
+    return;
+}
+
 if (args is ["moves"])
 {
     WholeFold.Bench.Moves.Run(Console.Out);

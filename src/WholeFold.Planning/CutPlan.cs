@@ -33,7 +33,4 @@ public sealed record CutSheet(SheetKind Sheet, int Count, int Stages, IReadOnlyL
 public sealed record CutPlan(string Stock, IReadOnlyList<CutSheet> Sheets, int Bound, bool Proven, double Gap)
 {
     public int SheetCount => Sheets.Sum(s => s.Count);
-
-    /// <summary>How many different ways of cutting a sheet.</summary>
-    public int Patterns => Sheets.Count;
 }

@@ -25,8 +25,6 @@ internal sealed class Exact
             .Where(c => c.Item1 < family.X.Lengths.Length && c.Item2 < high)];
     }
 
-    public long States => (long)family.X.Lengths.Length * high;
-
     public int[] Worth => worth;
 
     public void Fill(int[] worths)

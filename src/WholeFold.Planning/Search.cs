@@ -50,8 +50,6 @@ internal sealed class Search
     /// <summary>Bounds met on the way: each tells of some sets of pieces that no sheet holds them.</summary>
     public List<Bound> Bounds { get; } = [];
 
-    public IReadOnlyList<Column> Columns => pool.Columns;
-
     private bool OneSort => problem.Sorts.Count == 1;
 
     /// <exception cref="NoPlanException">The sheets that are there are not enough.</exception>

@@ -34,8 +34,6 @@ internal sealed class Staged
         strips = new Labels(wide * high, stride);
     }
 
-    public long States => (long)wide * high * rowHeights.Length;
-
     public void Fill(int[] worths, IReadOnlyList<int> bounds)
     {
         worth = worths;
@@ -57,18 +55,6 @@ internal sealed class Staged
     {
         var (a, labels) = (along.Floor(first == Axis.X ? width : height), Sheets(width, height));
         return a < 0 ? (0, new int[worth.Length]) : (labels.Worth[a], [.. labels.Of(a)[..worth.Length].ToArray().Select(c => (int)c)]);
-    }
-
-    /// <summary>The shortest part of a sheet, cut off along the first axis, that is worth as much as all of it.</summary>
-    public long Shortest(long width, long height)
-    {
-        var (a, labels) = (along.Floor(first == Axis.X ? width : height), Sheets(width, height));
-        while (a > 0 && labels.Worth[a - 1] == labels.Worth[a])
-        {
-            a--;
-        }
-
-        return along.Lengths[a];
     }
 
     public Layout Lay(long width, long height)
