@@ -1,4 +1,6 @@
 using System.Diagnostics;
+using WholeFold.Core.Inventories;
+using WholeFold.Core.Lists;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Tests.Planning;
 using WholeFold.Planning;
@@ -42,38 +44,11 @@ internal static class Plans
 
     private static double At(List<double> all, int percent) => all.Order().ElementAt(Math.Min(all.Count - 1, all.Count * percent / 100));
 
-    /// <summary>First fit in rows on the first kind of sheet, the highest piece first, turned only where it has to be.</summary>
+    /// <summary>As it is counted where there is no plan, on the first kind of sheet.</summary>
     private static int InRows(StockJob job)
     {
         var sheet = job.Sheets[0];
-        var rows = new List<(Length Left, Length High)>();
-        foreach (var piece in job.Pieces.SelectMany(p => Enumerable.Repeat(p, p.Count))
-            .Select(p => p.Width <= sheet.Width && p.Height <= sheet.Height ? (p.Width, p.Height) : (Width: p.Height, Height: p.Width))
-            .OrderByDescending(p => p.Height).ThenByDescending(p => p.Width))
-        {
-            var at = rows.FindIndex(r => r.Left >= piece.Width && r.High >= piece.Height);
-            if (at < 0)
-            {
-                at = rows.Count;
-                rows.Add((sheet.Width, piece.Height));
-            }
-
-            rows[at] = (rows[at].Left - piece.Width, rows[at].High);
-        }
-
-        var sheets = new List<Length>();
-        foreach (var (_, high) in rows)
-        {
-            var at = sheets.FindIndex(s => s >= high);
-            if (at < 0)
-            {
-                at = sheets.Count;
-                sheets.Add(sheet.Height);
-            }
-
-            sheets[at] -= high;
-        }
-
-        return sheets.Count;
+        return SheetCount.Rows(new Sheet(sheet.Id, sheet.Name, sheet.Width, sheet.Height, UnitSystem.Imperial),
+            [.. job.Pieces.SelectMany(p => Enumerable.Repeat((p.Width, p.Height), p.Count))]);
     }
 }

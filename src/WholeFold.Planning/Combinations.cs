@@ -8,8 +8,8 @@ namespace WholeFold.Planning;
 /// </summary>
 /// <param name="excluded">Whether some worths show that these sheets are too few.</param>
 /// <param name="onJust">A plan on just these sheets; null where none was found.</param>
-internal sealed class Combinations(Problem problem, IReadOnlyList<Bound> bounds, Func<int[], bool> excluded, Func<int[],
-    List<Used>?> onJust)
+internal sealed class Combinations(Problem problem, IReadOnlyList<Bound> bounds, Func<int[], bool> excluded,
+    Func<int[], List<Used>?> onJust)
 {
     private const int MostListed = 4000, MostTried = 40;
 
@@ -61,7 +61,7 @@ internal sealed class Combinations(Problem problem, IReadOnlyList<Bound> bounds,
         // What costs nothing is there in any case.
         for (var i = 0; i < costs.Length; i++)
         {
-            counts[i] = costs[i].IsZero ? problem.Sorts[i].Limit ?? 0 : 0;
+            counts[i] = costs[i].IsZero ? problem.Sorts[i].Limit!.Value : 0;
         }
 
         var paid = Enumerable.Range(0, costs.Length).Where(i => !costs[i].IsZero).ToArray();

@@ -4,10 +4,12 @@ using WholeFold.Core.Measure;
 namespace WholeFold.Planning;
 
 /// <summary>A kind of sheet that is to hand or can be bought.</summary>
-/// <param name="Count">How many there are; null where any number can be had.</param>
-/// <param name="IsOffcut">Left from before: it costs nothing.</param>
+/// <param name="IsOffcut">Left from before: it costs nothing, and there are only so many; one where no number is said.</param>
 public sealed record SheetKind(string Id, string Name, Length Width, Length Height, int? Count = null, bool IsOffcut = false)
 {
+    /// <summary>How many there are; null where any number can be had.</summary>
+    public int? Count { get; init; } = Count ?? (IsOffcut ? 1 : null);
+
     /// <summary>What one costs, in any currency; used where every kind of a job that is no offcut has one, else the area counts.</summary>
     public decimal? Price { get; init; }
 

@@ -78,6 +78,33 @@ internal sealed record Layout(long Width, long Height)
         return used.Count == 1 ? used[0] : this with { Parts = used };
     }
 
+    /// <summary>The same with no part larger than what is in it needs: what is left over lies at the outside, in fewer and larger
+    /// pieces.</summary>
+    public Layout Tight() => Least() is { } least ? least.In(Width, Height).Tidy() : new Layout(Width, Height);
+
+    /// <summary>As small as it goes; null where nothing is in it.</summary>
+    private Layout? Least()
+    {
+        if (Parts.Count == 0)
+        {
+            return IsWaste ? null : this;
+        }
+
+        var parts = Parts.Select(p => p.Least()).OfType<Layout>().ToList();
+        if (parts.Count < 2)
+        {
+            return parts.FirstOrDefault();
+        }
+
+        var (width, height) = Along == Axis.X ? (parts.Sum(p => p.Width), parts.Max(p => p.Height))
+            : (parts.Max(p => p.Width), parts.Sum(p => p.Height));
+        return new Layout(width, height)
+        {
+            Along = Along,
+            Parts = [.. parts.Select(p => Along == Axis.X ? p.In(p.Width, height) : p.In(width, p.Height))],
+        };
+    }
+
     /// <summary>It in the lower left corner of a larger part: the rest is trimmed off.</summary>
     public Layout In(long width, long height)
     {

@@ -1,4 +1,5 @@
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Guide;
 using WholeFold.Core.Measure;
 
 namespace WholeFold.Planning;
@@ -6,9 +7,23 @@ namespace WholeFold.Planning;
 /// <summary>A cut plan as somebody at a trimmer would be told it.</summary>
 public static class PlanWords
 {
-    public static IEnumerable<string> Of(CutPlan plan, DisplayUnit unit)
+    /// <summary>One stock after the other, and before the first cut what to beware of.</summary>
+    public static IEnumerable<string> Of(IReadOnlyList<CutPlan> plans, DisplayUnit unit)
     {
-        ArgumentNullException.ThrowIfNull(plan);
+        yield return $"Take care: {Steps.Cautions["trimmer"]}";
+        if (plans.Any(p => p.Sheets.Any(s => s.Cuts.Any(c => c.ByHand))))
+        {
+            yield return $"Take care: {Steps.Cautions["knife"]}";
+        }
+
+        foreach (var line in plans.SelectMany(p => Of(p, unit).Prepend("")))
+        {
+            yield return line;
+        }
+    }
+
+    private static IEnumerable<string> Of(CutPlan plan, DisplayUnit unit)
+    {
         string Say(Length length) => LengthWriter.Write(length, unit);
         string Size(Length width, Length height) => $"{Say(width)} × {Say(height)} {LengthWriter.Symbol(unit)}";
         yield return $"{plan.Stock}: {Sheets(plan.SheetCount)}. {(plan.Proven ? "No plan needs less."

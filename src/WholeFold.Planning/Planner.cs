@@ -65,8 +65,10 @@ public static class Planner
             }
         }
 
+        // A trim at the outside runs the whole length of the sheet, which a short trimmer does not cut.
+        Layout Laid(Layout layout) => problem.Longest is null ? layout.Tight() : layout.Tidy();
         return [.. counts.Where(c => c.Counts.Any(n => n > 0)).Select(c =>
-            (c.Used.Column.Sort, c.Used.Column.Layout.Only([.. c.Counts]).Tidy(), c.Times))
+            (c.Used.Column.Sort, Laid(c.Used.Column.Layout.Only([.. c.Counts])), c.Times))
             .OrderBy(c => c.Sort).ThenByDescending(c => c.Times)];
     }
 

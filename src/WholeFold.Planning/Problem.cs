@@ -36,23 +36,23 @@ internal sealed class Family(IReadOnlyList<Lying> lying, IReadOnlyList<Kind> kin
 }
 
 /// <summary>One stock's job with pieces of one size taken together, and its sheets in families.</summary>
-internal sealed class Problem
+internal sealed class Problem(
+    StockJob job, IReadOnlyList<Kind> kinds, IReadOnlyList<IReadOnlyList<Wanted>> members, IReadOnlyList<Sort> sorts, long? longest)
 {
-    private Problem(StockJob job, IReadOnlyList<Kind> kinds, IReadOnlyList<IReadOnlyList<Wanted>> members, IReadOnlyList<Sort> sorts,
-        long? longest) =>
-        (Job, Kinds, Members, Sorts, Longest) = (job, kinds, members, sorts, longest);
+    public StockJob Job { get; } = job;
 
-    public StockJob Job { get; }
-
-    public IReadOnlyList<Kind> Kinds { get; }
+    public IReadOnlyList<Kind> Kinds { get; } = kinds;
 
     /// <summary>Which wanted pieces each kind stands for.</summary>
-    public IReadOnlyList<IReadOnlyList<Wanted>> Members { get; }
+    public IReadOnlyList<IReadOnlyList<Wanted>> Members { get; } = members;
 
-    public IReadOnlyList<Sort> Sorts { get; }
+    public IReadOnlyList<Sort> Sorts { get; } = sorts;
 
     /// <summary>No cut is longer; null where nothing stops one, or where a piece is itself longer and has to be cut by hand.</summary>
-    public long? Longest { get; }
+    public long? Longest { get; } = longest;
+
+    /// <summary>What each sort costs against the costliest, 0 to 1; of one sort only the number counts.</summary>
+    public double[] Share { get; } = [.. sorts.Select(s => sorts.Count == 1 ? 1 : s.Cost / (double)Math.Max(1, sorts.Max(o => o.Cost)))];
 
     public int[] Demand => [.. Kinds.Select(k => k.Count)];
 
@@ -86,13 +86,15 @@ internal sealed class Problem
             }
         }
 
+        // Where all of it comes out of offcuts the fewest and smallest are taken.
+        var offcutsOnly = job.Sheets.All(s => s.IsOffcut);
         var priced = job.Sheets.All(s => s.IsOffcut || s.Price is > 0);
         var families = job.Sheets.Select((s, i) => (Sheet: s, Lying: lyings[i])).Where(s => s.Sheet.Count != 0 && s.Lying.Count > 0)
             .GroupBy(s => string.Join(',', s.Lying.Select(l => $"{l.Kind}{(l.Turned ? "t" : "")}"))).ToList();
         var sorts = families.SelectMany(f =>
         {
             var family = new Family(f.First().Lying, kinds, [.. f.Select(s => (s.Sheet.Width.Units, s.Sheet.Height.Units))]);
-            return f.Select(s => new Sort(s.Sheet, family, Cost(s.Sheet, priced)));
+            return f.Select(s => new Sort(s.Sheet, family, offcutsOnly ? Area(s.Sheet) : Cost(s.Sheet, priced)));
         }).OrderBy(s => Enumerable.Range(0, job.Sheets.Count).First(i => ReferenceEquals(job.Sheets[i], s.Sheet))).ToList();
         var longest = job.LongestCut is { } cut && kinds.All(k => Math.Max(k.Width, k.Height) <= cut.Units) ? cut.Units : (long?)null;
         if (longest is { } most && sorts.Any(s => Math.Min(s.Width, s.Height) > most))
@@ -122,5 +124,7 @@ internal sealed class Problem
         (width <= sheet.Width && height <= sheet.Height) || (height <= sheet.Width && width <= sheet.Height);
 
     private static long Cost(SheetKind sheet, bool priced) => sheet.IsOffcut ? 0
-        : priced ? (long)Math.Ceiling(sheet.Price!.Value * 100) : sheet.Width.Units * sheet.Height.Units;
+        : priced ? (long)Math.Ceiling(sheet.Price!.Value * 100) : Area(sheet);
+
+    private static long Area(SheetKind sheet) => sheet.Width.Units * sheet.Height.Units;
 }

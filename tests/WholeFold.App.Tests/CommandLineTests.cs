@@ -31,36 +31,29 @@ public class CommandLineTests
     [Fact]
     public void Plan_says_which_sheets_so_many_cards_are_cut_from()
     {
-        var file = Path.GetTempFileName();
-        try
+        const string design = """
+            {"wholeFold": 2, "name": "Late tram", "construction": "plain-fold", "format": "5x7", "dressing": {
+              "layers": [{"role": "front", "stock": "night-print"}, {"role": "inside", "stock": "night-print"}]}}
+            """;
+        var plain = RunOn(design, "plan", "--cards", "12");
+        Assert.Equal((0, ""), (plain.Exit, plain.Error));
+        Assert.StartsWith("Take care: Fingers behind the trimmer's guard", plain.Out, StringComparison.Ordinal);
+        Assert.Contains("No plan needs less.", plain.Out, StringComparison.Ordinal);
+        using var plan = JsonDocument.Parse(RunOn(design, "plan", "--cards", "12", "--sheet", "a4", "--offcut", "night-print=6x8in:2", "--json").Out);
+        using var card = JsonDocument.Parse(RunOn(design, "convert", "--json").Out);
+        var sheets = plan.RootElement.GetProperty("sheets").EnumerateArray().ToList();
+        int Planned(string id) => sheets.Sum(s => s.GetProperty("count").GetInt32()
+            * s.GetProperty("parts").EnumerateArray().Count(p => p.GetProperty("piece").GetString() == id));
+        foreach (var (list, before) in new[] { ("pieces", ""), ("layers", "layers.") })
         {
-            File.WriteAllText(file, """
-                {"wholeFold": 2, "name": "Late tram", "construction": "plain-fold", "format": "5x7", "dressing": {
-                  "layers": [{"role": "front", "stock": "night-print"}, {"role": "inside", "stock": "night-print"}]}}
-                """);
-            var plain = Run("plan", "--design", file, "--cards", "12");
-            Assert.Equal((0, ""), (plain.Exit, plain.Error));
-            Assert.Contains("No plan needs less.", plain.Out, StringComparison.Ordinal);
-            using var plan = JsonDocument.Parse(Run("plan", "--design", file, "--cards", "12", "--sheet", "a4", "--offcut", "night-print=6x8in:2", "--json").Out);
-            using var card = JsonDocument.Parse(Run("convert", "--design", file, "--json").Out);
-            var sheets = plan.RootElement.GetProperty("sheets").EnumerateArray().ToList();
-            int Planned(string id) => sheets.Sum(s => s.GetProperty("count").GetInt32()
-                * s.GetProperty("parts").EnumerateArray().Count(p => p.GetProperty("piece").GetString() == id));
-            foreach (var (list, before) in new[] { ("pieces", ""), ("layers", "layers.") })
+            foreach (var piece in card.RootElement.GetProperty(list).EnumerateArray())
             {
-                foreach (var piece in card.RootElement.GetProperty(list).EnumerateArray())
-                {
-                    Assert.Equal(12 * piece.GetProperty("quantity").GetInt32(), Planned(before + piece.GetProperty("id").GetString()));
-                }
+                Assert.Equal(12 * piece.GetProperty("quantity").GetInt32(), Planned(before + piece.GetProperty("id").GetString()));
             }
+        }
 
-            Assert.True(plan.RootElement.GetProperty("proven").GetBoolean());
-            Assert.All(sheets, s => Assert.Contains(s.GetProperty("sheet").GetString(), new[] { "a4", "6x8in" }));
-        }
-        finally
-        {
-            File.Delete(file);
-        }
+        Assert.True(plan.RootElement.GetProperty("proven").GetBoolean());
+        Assert.All(sheets, s => Assert.Contains(s.GetProperty("sheet").GetString(), new[] { "a4", "6x8in" }));
     }
 
     [Theory]
@@ -73,13 +66,19 @@ public class CommandLineTests
     [InlineData(3, "not enough", "--cards", "40", "--sheet", "letter:3")]
     public void A_plan_that_cannot_be_made_says_what_would_do(int exit, string says, params string[] asked)
     {
+        var run = RunOn("""{"wholeFold": 2, "name": "Late tram", "construction": "plain-fold", "format": "5x7"}""", ["plan", .. asked]);
+        Assert.Equal((exit, ""), (run.Exit, run.Out));
+        Assert.Contains(says, run.Error, StringComparison.Ordinal);
+    }
+
+    /// <summary>A command on a design that lies in a file.</summary>
+    private static (int Exit, string Out, string Error) RunOn(string design, params string[] args)
+    {
         var file = Path.GetTempFileName();
         try
         {
-            File.WriteAllText(file, """{"wholeFold": 2, "name": "Late tram", "construction": "plain-fold", "format": "5x7"}""");
-            var run = Run(["plan", "--design", file, .. asked]);
-            Assert.Equal((exit, ""), (run.Exit, run.Out));
-            Assert.Contains(says, run.Error, StringComparison.Ordinal);
+            File.WriteAllText(file, design);
+            return Run([.. args, "--design", file]);
         }
         finally
         {

@@ -25,7 +25,7 @@ internal static class PlanCommand
         var turn = new Option<bool>("--turn") { Description = "Turn the format on its side." };
         var cards = new Option<int[]>("--cards") { Description = "How many cards; of each design in turn where it is said several times.", Required = true };
         var sheets = new Option<string[]>("--sheet") { Description = $"What to cut from: {Accepted}." };
-        var offcuts = new Option<string[]>("--offcut") { Description = "An offcut to use up, written as a sheet is; it costs nothing." };
+        var offcuts = new Option<string[]>("--offcut") { Description = "An offcut to use up, written as a sheet is; it costs nothing, and there is one where no number is said." };
         var units = new Option<string?>("--units") { Description = "in, cm or mm." };
         var json = new Option<bool>("--json") { Description = "Write it as data." };
         var workshop = new Option<FileInfo?>("--workshop") { Description = "A file with tools, stocks and other things of your own." };
@@ -70,8 +70,7 @@ internal static class PlanCommand
                 var system = all[0].Card.Figures.Target.Format.System;
                 var plans = jobs.Select(j => Planner.Plan(j.Job, system)).ToList();
                 output.WriteLine(parsed.GetValue(json) ? JsonSerializer.Serialize(PlanJson.Of(plans), StrictJson.Options)
-                    : string.Join(Environment.NewLine, plans.SelectMany((p, i) => i == 0 ? PlanWords.Of(p, unit)
-                        : PlanWords.Of(p, unit).Prepend(""))));
+                    : string.Join(Environment.NewLine, PlanWords.Of(plans, unit)));
                 return 0;
             }
             catch (NoPlanException e)

@@ -34,8 +34,10 @@ public static class SheetCount
         Math.Min(Rows(sheet, [.. Enumerable.Repeat(ofOne, cards).SelectMany(p => p)]), cards * Rows(sheet, ofOne));
 
     /// <summary>First fit: each piece goes on the first row with room, or begins one on the first sheet with room, or begins a sheet.</summary>
-    private static int Rows(Sheet sheet, List<(Length Width, Length Height)> pieces)
+    public static int Rows(Sheet sheet, IReadOnlyList<(Length Width, Length Height)> pieces)
     {
+        ArgumentNullException.ThrowIfNull(sheet);
+        ArgumentNullException.ThrowIfNull(pieces);
         var best = int.MaxValue;
         foreach (var (across, down) in new[] { (sheet.Width, sheet.Height), (sheet.Height, sheet.Width) })
         {

@@ -32,6 +32,27 @@ public class PlannerTests
         Assert.Equal(json, Written(job));
     }
 
+    [Fact]
+    public void An_offcut_is_one_where_no_number_is_said_and_enough_of_them_is_a_plan_too()
+    {
+        var offcut = new SheetKind("left", "Left over", Length.In(6), Length.In(11), IsOffcut: true);
+        var wanted = new Wanted("a", "a", Length.In(5), Length.In(5), 3);
+        var plan = Planner.Plan(new StockJob("card", [Letter(), offcut], [wanted]), UnitSystem.Imperial);
+        Assert.Equal(1, plan.Sheets.Where(s => s.Sheet.IsOffcut).Sum(s => s.Count));
+        var only = Planner.Plan(new StockJob("card", [offcut with { Count = 5 }], [wanted]), UnitSystem.Imperial);
+        Assert.Equal((2, 2, true), (only.SheetCount, only.Bound, only.Proven));
+    }
+
+    /// <summary>No part is cut larger than what comes out of it: such a part would be cut twice.</summary>
+    [Fact]
+    public void What_is_left_over_lies_at_the_outside()
+    {
+        var plan = Planner.Plan(new StockJob("card", [Letter()],
+            [new("a", "a", Length.In(3), Length.In(4), 2), new("b", "b", Length.In(2), Length.In(7, 2), 2)]), UnitSystem.Imperial);
+        var sheet = Assert.Single(plan.Sheets);
+        Assert.True(sheet.Cuts.Count <= 8, $"{sheet.Cuts.Count} cuts for four pieces");
+    }
+
     /// <summary>A plan that is spoilt is noticed: else the cutting proves nothing.</summary>
     [Theory]
     [InlineData("\"axis\":\"x\"", "\"axis\":\"y\"")]
