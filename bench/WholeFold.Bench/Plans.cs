@@ -30,7 +30,7 @@ internal static class Plans
                 var job = make((seed * 1000) + i);
                 var watch = Stopwatch.StartNew();
                 double? at = null;
-                plans.Add(Planner.Plan(job, UnitSystem.Imperial, _ => at ??= watch.Elapsed.TotalMilliseconds));
+                plans.Add(Planner.Plan(job, _ => at ??= watch.Elapsed.TotalMilliseconds));
                 first.Add(at ?? watch.Elapsed.TotalMilliseconds);
                 whole.Add(watch.Elapsed.TotalMilliseconds);
                 rows += InRows(job);

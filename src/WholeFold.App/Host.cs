@@ -10,6 +10,7 @@ using NetEscapades.AspNetCore.SecurityHeaders;
 using Serilog;
 using WholeFold.App.Features.Bench;
 using WholeFold.App.Features.Build;
+using WholeFold.App.Features.Cut;
 using WholeFold.App.Features.Designs;
 using WholeFold.App.Features.Dress;
 using WholeFold.App.Features.Folding;
@@ -103,10 +104,13 @@ public static class WebHost
         builder.Services.AddSingleton<SizedCards>();
         builder.Services.AddSingleton<FilledShelf>();
         builder.Services.AddSingleton<OwnLists>();
+        builder.Services.AddSingleton<CutRuns>();
         builder.Services.AddDbContext<WholeFoldContext>((services, options) => options.UseSqlite(StudioFile.ConnectionString(StudioFolder(services.GetRequiredService<IConfiguration>()))));
         builder.Services.AddScoped<DesignStore>();
         builder.Services.AddSingleton<ThingsRead>();
         builder.Services.AddScoped<Things>();
+        builder.Services.AddScoped<StockBook>();
+        builder.Services.AddScoped<PlanStore>();
         builder.Services.AddScoped<Studio>();
         if (!DescribesItself)
         {
@@ -125,6 +129,7 @@ public static class WebHost
         app.MapWall();
         app.MapFolding();
         app.MapDress();
+        app.MapCut();
         app.MapSheet();
         app.MapShow();
         app.MapHandOuts();

@@ -24,13 +24,44 @@ public sealed record LeftOver(Length X, Length Y, Length Width, Length Height);
 
 /// <summary>Sheets that are cut alike.</summary>
 public sealed record CutSheet(SheetKind Sheet, int Count, int Stages, IReadOnlyList<Cut> Cuts, IReadOnlyList<Placed> Parts,
-    IReadOnlyList<LeftOver> Left);
+    IReadOnlyList<LeftOver> Left)
+{
+    /// <summary>Where each cut lies on the sheet, from its lower left corner.</summary>
+    public IReadOnlyList<(int N, Length X, Length Y, Length ToX, Length ToY)> Lines
+    {
+        get
+        {
+            var (lines, parts) = (new List<(int, Length, Length, Length, Length)>(), new Dictionary<string, (Length X, Length Y)> { [""] = default });
+            foreach (var cut in Cuts)
+            {
+                var path = string.Concat(cut.Of);
+                var (x, y) = parts[path];
+                var behind = cut.Axis == Axis.X ? (X: x + cut.At, Y: y) : (X: x, Y: y + cut.At);
+                lines.Add((cut.N, behind.X, behind.Y, x + (cut.Axis == Axis.X ? cut.At : cut.Size.Width),
+                    y + (cut.Axis == Axis.X ? cut.Size.Height : cut.At)));
+                (parts[path + "0"], parts[path + "1"]) = ((x, y), behind);
+            }
+
+            return lines;
+        }
+    }
+
+    /// <summary>The same for sheets with the same cuts, whatever the pieces are called.</summary>
+    internal string Pattern => $"{Sheet.Id}:{string.Join(' ', Cuts.Select(c => $"{string.Join('.', c.Of)}{c.Axis}{c.At.Units}"))}";
+}
 
 /// <summary>How one stock is cut, and what no plan can better.</summary>
 /// <param name="Bound">No plan takes fewer sheets.</param>
 /// <param name="Proven">No plan costs less.</param>
 /// <param name="Gap">How much of the plan's cost a better one might save at most, 0 to 1.</param>
-public sealed record CutPlan(string Stock, IReadOnlyList<CutSheet> Sheets, int Bound, bool Proven, double Gap)
+/// <param name="AtOnce">How many equal sheets the trimmer cuts in one go.</param>
+public sealed record CutPlan(string Stock, IReadOnlyList<CutSheet> Sheets, int Bound, bool Proven, double Gap, int AtOnce = 1)
 {
     public int SheetCount => Sheets.Sum(s => s.Count);
+
+    /// <summary>How many ways there are to cut a sheet.</summary>
+    public int Patterns => Sheets.Select(s => s.Pattern).Distinct().Count();
+
+    /// <summary>How many distances the trimmer is set to, in all.</summary>
+    public int Settings => Sheets.SelectMany(s => s.Cuts).Select(c => c.At).Distinct().Count();
 }

@@ -20,7 +20,11 @@ internal sealed class FewerPatterns(Problem problem, Proposals proposals, Pool p
             new[] { 0, r - 1 }.Select(up => demand.Select(d => (d + up) / r).ToArray()))
             .DistinctBy(s => string.Join(',', s)).Where(s => s.Any(n => n > 0)))
         {
-            stop.ThrowIfCancellationRequested();
+            if (stop.IsCancellationRequested)
+            {
+                return found.Used;
+            }
+
             pool.AddAll(proposals.Of(proposals.Areas(), share));
         }
 

@@ -39,7 +39,14 @@ public sealed record Wanted(string Id, string Name, Length Width, Length Height,
 
 /// <summary>All that is to be cut from one stock.</summary>
 /// <param name="LongestCut">What the trimmer cuts in one go; null where any sheet goes through.</param>
-public sealed record StockJob(string Stock, IReadOnlyList<SheetKind> Sheets, IReadOnlyList<Wanted> Pieces, Length? LongestCut = null);
+public sealed record StockJob(string Stock, IReadOnlyList<SheetKind> Sheets, IReadOnlyList<Wanted> Pieces, Length? LongestCut = null)
+{
+    /// <summary>The narrowest part that the trimmer holds.</summary>
+    public Length Hold { get; init; } = Length.In(1, 2);
+
+    /// <summary>How many sheets the trimmer cuts in one go.</summary>
+    public int AtOnce { get; init; } = 1;
+}
 
 /// <summary>A job that no plan can be made for, and why.</summary>
 public sealed class NoPlanException(Words why) : Exception("These sheets are not enough, or none takes a piece.")

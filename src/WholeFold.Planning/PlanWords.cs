@@ -1,4 +1,3 @@
-using WholeFold.Core.Constructions;
 using WholeFold.Core.Guide;
 using WholeFold.Core.Measure;
 
@@ -7,13 +6,15 @@ namespace WholeFold.Planning;
 /// <summary>A cut plan as somebody at a trimmer would be told it.</summary>
 public static class PlanWords
 {
+    /// <summary>Narrower strips are waste.</summary>
+    private static readonly Pair WorthKeeping = Pair.Of(1, 1, 25m);
+
     /// <summary>One stock after the other, and before the first cut what to beware of.</summary>
     public static IEnumerable<string> Of(IReadOnlyList<CutPlan> plans, DisplayUnit unit)
     {
-        yield return $"Take care: {Steps.Cautions["trimmer"]}";
-        if (plans.Any(p => p.Sheets.Any(s => s.Cuts.Any(c => c.ByHand))))
+        foreach (var caution in Cautions(plans))
         {
-            yield return $"Take care: {Steps.Cautions["knife"]}";
+            yield return $"Take care: {caution}";
         }
 
         foreach (var line in plans.SelectMany(p => Of(p, unit).Prepend("")))
@@ -22,82 +23,82 @@ public static class PlanWords
         }
     }
 
+    /// <summary>What to beware of, each tool once.</summary>
+    public static IEnumerable<string> Cautions(IReadOnlyList<CutPlan> plans)
+    {
+        ArgumentNullException.ThrowIfNull(plans);
+        var cuts = plans.SelectMany(p => p.Sheets).SelectMany(s => s.Cuts).ToList();
+        return new[] { (Tool: "trimmer", Needed: cuts.Exists(c => !c.ByHand)), (Tool: "knife", Needed: cuts.Exists(c => c.ByHand)) }
+            .Where(c => c.Needed).Select(c => Steps.Cautions[c.Tool]);
+    }
+
+    /// <summary>What of a sheet is worth keeping, the largest first.</summary>
+    public static IEnumerable<(Length Width, Length Height, int Count)> Kept(CutSheet sheet, UnitSystem system)
+    {
+        ArgumentNullException.ThrowIfNull(sheet);
+        return sheet.Left.Where(l => IsKept(l, system)).GroupBy(l => (l.Width, l.Height))
+            .OrderByDescending(g => g.Key.Width.Units * g.Key.Height.Units).Select(g => (g.Key.Width, g.Key.Height, g.Count()));
+    }
+
+    /// <summary>Whether something left over is no mere strip.</summary>
+    public static bool IsKept(LeftOver left, UnitSystem system)
+    {
+        ArgumentNullException.ThrowIfNull(left);
+        return Length.Min(left.Width, left.Height) >= WorthKeeping.For(system);
+    }
+
+    /// <summary>What no plan can better, and where this one may still be bettered.</summary>
+    public static string Proof(CutPlan plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        return plan.Proven ? "No plan needs less." : $"A better plan might save up to {Math.Ceiling(plan.Gap * 100)}% of it.";
+    }
+
+    /// <summary>What the trimmer cuts in one go.</summary>
+    public static string? Stacked(CutPlan plan, CutSheet sheet)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        ArgumentNullException.ThrowIfNull(sheet);
+        return plan.AtOnce < 2 || sheet.Count < 2 ? null : sheet.Count > plan.AtOnce ? $"{plan.AtOnce} at a time"
+            : sheet.Count == 2 ? "both at once" : "all at once";
+    }
+
+    /// <summary>More stages than strips, rows and pieces are told: they are there because they save a sheet.</summary>
+    public static string? ManyStages(CutSheet sheet)
+    {
+        ArgumentNullException.ThrowIfNull(sheet);
+        return sheet.Stages <= Column.FewStages ? null : $"The cuts change direction {sheet.Stages} times: that saves a sheet.";
+    }
+
+    public static string Sheets(int count) => count == 1 ? "1 sheet" : $"{count} sheets";
+
     private static IEnumerable<string> Of(CutPlan plan, DisplayUnit unit)
     {
-        string Say(Length length) => LengthWriter.Write(length, unit);
-        string Size(Length width, Length height) => $"{Say(width)} × {Say(height)} {LengthWriter.Symbol(unit)}";
-        yield return $"{plan.Stock}: {Sheets(plan.SheetCount)}. {(plan.Proven ? "No plan needs less."
-            : $"A better plan might save up to {Math.Ceiling(plan.Gap * 100)}% of it.")}";
+        string Size(Length width, Length height) => Words.Of($"{width} × {height:u}").Write(unit);
+        yield return $"{plan.Stock}: {Sheets(plan.SheetCount)}. {Proof(plan)}";
         foreach (var sheet in plan.Sheets)
         {
             yield return "";
-            yield return $"{Sheets(sheet.Count)}{(sheet.Count > 1 ? " alike" : "")}, {sheet.Sheet.Name}, {Size(sheet.Sheet.Width, sheet.Sheet.Height)}:";
-            foreach (var alike in Alike(Runs(sheet.Cuts)))
+            yield return $"{Sheets(sheet.Count)}{(sheet.Count > 1 ? " alike" : "")}, {sheet.Sheet.Name}, {Size(sheet.Sheet.Width, sheet.Sheet.Height)}"
+                + $"{(Stacked(plan, sheet) is { } stacked ? $", {stacked}" : "")}:";
+            if (ManyStages(sheet) is { } many)
             {
-                var (cut, times) = (alike[0][0], alike[0].Count);
-                var last = alike[^1][^1].N;
-                var numbers = cut.N == last ? $"{cut.N}" : $"{cut.N} to {last}";
-                var part = cut.Of.Count == 0 ? "the sheet"
-                    : $"{(alike.Count > 1 ? $"each of the {alike.Count} parts" : "the part")} of {Size(cut.Size.Width, cut.Size.Height)}";
-                yield return $"  {numbers}. {(cut.ByHand ? "With knife and ruler, cut" : "Cut")} {LengthWriter.WithUnit(cut.At, unit)} off the "
-                    + $"{(cut.Axis == Axis.X ? "left" : "bottom")} of {part}{(times > 1 ? $", {times} times" : "")}.";
+                yield return $"  {many}";
+            }
+
+            foreach (var step in CutStep.Of(sheet))
+            {
+                yield return $"  {(step.First == step.Last ? $"{step.First}" : $"{step.First} to {step.Last}")}. {step.Text.Write(unit)} {step.Lies.Write(unit)}";
             }
 
             var pieces = sheet.Parts.GroupBy(p => (p.Piece.Name, p.Piece.Width, p.Piece.Height))
                 .Select(g => $"{g.Key.Name}, {g.Count()} at {Size(g.Key.Width, g.Key.Height)}");
             yield return $"  Pieces: {string.Join("; ", pieces)}.";
-            var left = sheet.Left.Where(l => Length.Min(l.Width, l.Height) >= WorthKeeping.For(unit.SystemOf()))
-                .GroupBy(l => (l.Width, l.Height)).OrderByDescending(g => g.Key.Width.Units * g.Key.Height.Units)
-                .Select(g => $"{(g.Count() > 1 ? $"{g.Count()} at " : "")}{Size(g.Key.Width, g.Key.Height)}").ToList();
+            var left = Kept(sheet, unit.SystemOf()).Select(l => $"{(l.Count > 1 ? $"{l.Count} at " : "")}{Size(l.Width, l.Height)}").ToList();
             if (left.Count > 0)
             {
                 yield return $"  Left over{(sheet.Count > 1 ? " from each" : "")}: {string.Join("; ", left)}.";
             }
         }
-    }
-
-    /// <summary>Runs at one setting off parts of one size.</summary>
-    private static List<List<List<Cut>>> Alike(List<List<Cut>> runs)
-    {
-        var alike = new List<List<List<Cut>>>();
-        foreach (var run in runs)
-        {
-            if (alike.Count > 0 && alike[^1][0] is var first && first.Count == run.Count
-                && (first[0].Axis, first[0].At, first[0].Size) == (run[0].Axis, run[0].At, run[0].Size))
-            {
-                alike[^1].Add(run);
-            }
-            else
-            {
-                alike.Add([run]);
-            }
-        }
-
-        return alike;
-    }
-
-    /// <summary>Narrower strips are waste.</summary>
-    private static readonly Pair WorthKeeping = Pair.Of(1, 2, 12m);
-
-    private static string Sheets(int count) => count == 1 ? "1 sheet" : $"{count} sheets";
-
-    /// <summary>Cuts at one setting, each off what the one before left.</summary>
-    private static List<List<Cut>> Runs(IReadOnlyList<Cut> cuts)
-    {
-        var runs = new List<List<Cut>>();
-        foreach (var cut in cuts)
-        {
-            if (runs.Count > 0 && runs[^1][^1] is var last && last.Axis == cut.Axis && last.At == cut.At
-                && cut.Of.SequenceEqual([.. last.Of, 1]))
-            {
-                runs[^1].Add(cut);
-            }
-            else
-            {
-                runs.Add([cut]);
-            }
-        }
-
-        return runs;
     }
 }

@@ -6,13 +6,11 @@ namespace WholeFold.Planning;
 /// <summary>Plans how a stock is cut: the least cost first, then few different patterns.</summary>
 public static class Planner
 {
-    /// <summary>What a trimmer holds at least, where nobody said.</summary>
-    private static readonly Pair Hold = Pair.Of(1, 2, 12m);
-
-    /// <param name="system">Whose round figure the trimmer's hold is.</param>
-    /// <param name="better">Told of each better plan as it comes: how many sheets it takes.</param>
+    /// <param name="better">Told of each better plan as it comes.</param>
+    /// <param name="stop">Ends the search early: what was found until then is the plan.</param>
     /// <exception cref="NoPlanException">There is no plan; its message says why.</exception>
-    public static CutPlan Plan(StockJob job, UnitSystem system, Action<int>? better = null, CancellationToken stop = default)
+    /// <exception cref="OperationCanceledException">It was stopped before there was any plan.</exception>
+    public static CutPlan Plan(StockJob job, Action<CutPlan>? better = null, CancellationToken stop = default)
     {
         var problem = Problem.Of(job);
         if (problem.Kinds.Count == 0)
@@ -20,16 +18,20 @@ public static class Planner
             return new CutPlan(job.Stock, [], 0, true, 0);
         }
 
-        var search = new Search(problem, better is null ? null : f => better(f.Sheets), stop);
+        var search = new Search(problem, better is null ? null : f => better(Told(problem, f, f.Used)), stop);
         var found = search.Run();
-        var used = Exactly(problem, search.FewerPatterns(found));
+        return Told(problem, found, search.FewerPatterns(found));
+    }
+
+    private static CutPlan Told(Problem problem, Found found, IReadOnlyList<Used> used)
+    {
         var left = problem.Members.Select(m => m.Select(w => (Wanted: w, Left: w.Count)).ToList()).ToList();
-        var sheets = used.SelectMany(u => Named(problem, u, left, Hold.For(system))).ToList();
+        var sheets = Exactly(problem, used).SelectMany(u => Named(problem, u, left, problem.Job.Hold)).ToList();
         var cost = found.Cost(problem);
         var dearest = problem.Sorts.Max(s => (BigInteger)s.Cost);
         var least = dearest.IsZero ? 0 : (int)((found.Bound.Cost + dearest - 1) / dearest);
-        return new CutPlan(job.Stock, sheets, least, found.Proven, found.Proven || cost.IsZero ? 0
-            : 1 - ((double)found.Bound.Cost / (double)cost));
+        return new CutPlan(problem.Job.Stock, sheets, least, found.Proven, found.Proven || cost.IsZero ? 0
+            : 1 - ((double)found.Bound.Cost / (double)cost), problem.Job.AtOnce);
     }
 
     /// <summary>

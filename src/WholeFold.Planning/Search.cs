@@ -49,6 +49,25 @@ internal sealed class Search
     /// <exception cref="NoPlanException">The sheets that are there are not enough.</exception>
     public Found Run()
     {
+        try
+        {
+            Best();
+        }
+        catch (OperationCanceledException) when (best is not null)
+        {
+            // What there is by then is a plan too.
+        }
+
+        return best is null
+            ? throw new NoPlanException(Words.Of($"The sheets of {problem.Job.Stock} that are there are not enough for all of it."))
+            : Now();
+    }
+
+    /// <summary>Whether the first plans, sheet by sheet, manage with the sheets that are there.</summary>
+    public bool HasFirst => BySheets() is not null;
+
+    private void Best()
+    {
         Take(BySheets());
         Improve();
         if (!IsProven)
@@ -70,8 +89,6 @@ internal sealed class Search
         {
             new Combinations(problem, bounds, Excluded, OnJust).Close(best, bound, Take, b => bound = b);
         }
-
-        return best is null ? throw new NoPlanException(Words.Of($"The sheets of {problem.Job.Stock} that are there are not enough for all of it.")) : Now();
     }
 
     private bool IsProven => best is not null && Now().Proven;
@@ -338,5 +355,6 @@ internal sealed class Search
     }
 
     /// <summary>The same sheets cut in as few different ways as a bounded search finds.</summary>
-    public IReadOnlyList<Used> FewerPatterns(Found found) => new FewerPatterns(problem, proposals, pool).Of(found, stop);
+    public IReadOnlyList<Used> FewerPatterns(Found found) => stop.IsCancellationRequested ? found.Used
+        : new FewerPatterns(problem, proposals, pool).Of(found, stop);
 }

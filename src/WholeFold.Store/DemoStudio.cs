@@ -1,8 +1,11 @@
+using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using WholeFold.Core.Constructions;
 using WholeFold.Core.Constructions.Library;
 using WholeFold.Core.Designs;
+using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
+using WholeFold.Core.Inventories.Kinds;
 using WholeFold.Core.Lists.Own;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
@@ -38,6 +41,14 @@ public static class DemoStudio
         foreach (var (kind, item) in Drawer)
         {
             context.Drawer.Add(new DrawerRow { Kind = kind, Id = item, ToHand = true, Position = position++ });
+        }
+
+        foreach (var owned in Book)
+        {
+            context.Drawer.Add(new DrawerRow
+            {
+                Kind = "book", Id = owned.Id, ToHand = true, Own = JsonSerializer.Serialize(owned, StrictJson.OnOneLine), Position = position++,
+            });
         }
 
         await context.SaveChangesAsync(cancel);
@@ -175,6 +186,19 @@ public static class DemoStudio
                 Elements = [Motif("bunting", "bunting", "p2.panel1.up", "3 in", "3/4 in", At("head", ("head", "1/2 in")), null, "night-print"), Stamped("greeting", "greeting", "p2.panel1.up", "2 1/2 in", "5/8 in", At("foot", ("foot", "5/8 in")))],
             },
         }),
+    ];
+
+    /// <summary>What lies on the studio's shelves; of Night print there is not quite enough for a table of twelve.</summary>
+    private static readonly OwnedSheetSpec[] Book =
+    [
+        new("harbour-letter", "Harbour 300, Letter", "8 1/2", "11", "card-300", 40, Pack: 20, Price: 9.60m),
+        new("oat-letter", "Oat 216, Letter", "8 1/2", "11", "card-216", 26, Pack: 25, Price: 7.50m),
+        new("oat-offcut", "Oat 216, offcut 6 1/8 × 11 in", "6 1/8", "11", "card-216", 1, Offcut: true),
+        new("sail-letter", "Sail 270, Letter", "8 1/2", "11", "card-270", 12, Pack: 10, Price: 4.80m),
+        new("night-12", "Night print, 12 × 12", "12", "12", "night-print", 3, Pack: 6, Price: 5.40m),
+        new("ember-12", "Ember stripe, 12 × 12", "12", "12", "ember-stripe", 5, Pack: 6, Price: 5.40m),
+        new("ember-letter", "Ember paper 120, Letter", "8 1/2", "11", "paper-120", 14, Pack: 50, Price: 6.00m),
+        new("quay-a4", "Quay waves, A4", "210", "297", "quay-waves", 8, "mm", Pack: 10, Price: 6.20m),
     ];
 
     private static readonly (string Kind, string Id)[] Drawer =

@@ -87,3 +87,38 @@ public sealed class DrawerRow
 
     public int Position { get; set; }
 }
+
+/// <summary>A cut plan that was worked out for a design, with what it was made from.</summary>
+public sealed class PlanRow
+{
+    public long Id { get; set; }
+
+    public required string DesignId { get; set; }
+
+    /// <summary>The same for the same plan of the same things.</summary>
+    public required string Key { get; set; }
+
+    public DateTimeOffset At { get; set; }
+
+    /// <summary>What it was made from, each by its name, as JSON: what has changed since is told by these.</summary>
+    public required string From { get; set; }
+
+    /// <summary>What was shown, as JSON.</summary>
+    public required string Shown { get; set; }
+}
+
+/// <summary>Sheets that were taken from the stock book, and offcuts that came into it: one gesture, which can be undone.</summary>
+public sealed class TakingRow
+{
+    public long Id { get; set; }
+
+    public DateTimeOffset At { get; set; }
+
+    /// <summary>For what: "12 × Comet supper".</summary>
+    public required string For { get; set; }
+
+    /// <summary>Each entry of the book and by how much it changed, as JSON.</summary>
+    public required string Changes { get; set; }
+
+    public bool Undone { get; set; }
+}

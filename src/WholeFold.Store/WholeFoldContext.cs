@@ -17,6 +17,10 @@ public sealed class WholeFoldContext(DbContextOptions<WholeFoldContext> options)
 
     public DbSet<DrawerRow> Drawer => Set<DrawerRow>();
 
+    public DbSet<PlanRow> Plans => Set<PlanRow>();
+
+    public DbSet<TakingRow> Takings => Set<TakingRow>();
+
     protected override void OnModelCreating(ModelBuilder modelBuilder) =>
         modelBuilder.ApplyConfigurationsFromAssembly(typeof(WholeFoldContext).Assembly);
 }
@@ -65,6 +69,28 @@ internal sealed class DrawerConfiguration : IEntityTypeConfiguration<DrawerRow>
     {
         builder.ToTable("drawer");
         builder.HasKey(d => new { d.Kind, d.Id });
+    }
+}
+
+internal sealed class PlanConfiguration : IEntityTypeConfiguration<PlanRow>
+{
+    public void Configure(EntityTypeBuilder<PlanRow> builder)
+    {
+        builder.ToTable("plans");
+        builder.HasKey(p => p.Id);
+        builder.Property(p => p.Key).HasMaxLength(64);
+        builder.HasIndex(p => new { p.DesignId, p.Key }).IsUnique();
+        builder.HasOne<DesignRow>().WithMany().HasForeignKey(p => p.DesignId).OnDelete(DeleteBehavior.Cascade);
+    }
+}
+
+internal sealed class TakingConfiguration : IEntityTypeConfiguration<TakingRow>
+{
+    public void Configure(EntityTypeBuilder<TakingRow> builder)
+    {
+        builder.ToTable("takings");
+        builder.HasKey(t => t.Id);
+        builder.Property(t => t.For).HasMaxLength(200);
     }
 }
 

@@ -59,7 +59,8 @@ internal static class PlanCommand
                     return CommandLine.SayWhyNot(design, reader, read, unit, error);
                 }
 
-                all.Add(new CardsOf(design.Name, card, counts.Length == 1 ? counts[0] : counts[i]));
+                // In another system it is the card on tools of that system that is cut.
+                all.Add(new CardsOf(design.Name, card.For(unit), counts.Length == 1 ? counts[0] : counts[i]));
             }
 
             var known = all[0].Card.Figures.Design.Inventory;
@@ -67,8 +68,7 @@ internal static class PlanCommand
             {
                 var jobs = Jobs.Of(all, [.. (parsed.GetValue(sheets) ?? []).Select(s => Sheet(s, known, false, "--sheet")),
                     .. (parsed.GetValue(offcuts) ?? []).Select(s => Sheet(s, known, true, "--offcut"))]);
-                var system = all[0].Card.Figures.Target.Format.System;
-                var plans = jobs.Select(j => Planner.Plan(j.Job, system)).ToList();
+                var plans = jobs.Select(j => Planner.Plan(j.Job)).ToList();
                 output.WriteLine(parsed.GetValue(json) ? JsonSerializer.Serialize(PlanJson.Of(plans), StrictJson.Options)
                     : string.Join(Environment.NewLine, PlanWords.Of(plans, unit)));
                 return 0;

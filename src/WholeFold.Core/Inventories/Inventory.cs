@@ -22,6 +22,7 @@ public sealed class Inventory
     /// <summary>Every kind of things there is.</summary>
     public static IReadOnlyList<Kind> Kinds { get; } =
         [new FormatKind(), new ToolKind(), new StockKindOfThing(), new SheetKind(), new EnvelopeKind(), new AdhesiveKind(), new DieKind(), new CarrierKind(), new CorrectionKind(),
+            new OwnedSheetKind(),
             new TipKind()];
 
     /// <summary>What ships with the app: data in the form that a person's own things have.</summary>

@@ -9,7 +9,9 @@ namespace WholeFold.Core.Inventories;
 /// <param name="Type">text, length, number, yes or one of some options.</param>
 /// <param name="Example">What may be written there.</param>
 /// <param name="Optional">Whether it may be left out.</param>
-public sealed record KindField(string Id, string Name, string Type, string Example, bool Optional = false, IReadOnlyList<string>? Options = null);
+/// <param name="Of">It names one of this kind, which is chosen from those there are.</param>
+public sealed record KindField(string Id, string Name, string Type, string Example, bool Optional = false, IReadOnlyList<string>? Options = null,
+    string? Of = null);
 
 /// <summary>
 /// A kind of things to hand: how one is written down, read, described and asked for. Store, API, command line and drawer go

@@ -33,6 +33,22 @@ public sealed record ToolSet
     /// <summary>The longest line that the trimmer cuts in one go; null where any sheet goes through.</summary>
     public Length? LongestCut { get; init; }
 
+    /// <summary>The narrowest part that the trimmer holds while it cuts; a narrower one is cut with knife and ruler.</summary>
+    public Length Hold
+    {
+        get => field > Length.Zero ? field : HeldUnlessSaid.For(System);
+        init;
+    }
+
+    /// <summary>How thick a pile the trimmer cuts in one go.</summary>
+    public Length Stack { get; init; } = StackUnlessSaid;
+
+    /// <summary>How many sheets of a caliper are cut at once.</summary>
+    public int AtOnce(Length caliper) => (int)Math.Max(1, Stack.Units / Math.Max(1, caliper.Units));
+
+    private static readonly Pair HeldUnlessSaid = Pair.Of(1, 2, 12m);
+    private static readonly Length StackUnlessSaid = Length.Mm(1);
+
     /// <summary>Whether the trimmer has a scoring blade, so that its own marks hold scores too.</summary>
     public bool TrimmerScores { get; init; }
 

@@ -37,9 +37,9 @@ public class PlannerTests
     {
         var offcut = new SheetKind("left", "Left over", Length.In(6), Length.In(11), IsOffcut: true);
         var wanted = new Wanted("a", "a", Length.In(5), Length.In(5), 3);
-        var plan = Planner.Plan(new StockJob("card", [Letter(), offcut], [wanted]), UnitSystem.Imperial);
+        var plan = Planner.Plan(new StockJob("card", [Letter(), offcut], [wanted]));
         Assert.Equal(1, plan.Sheets.Where(s => s.Sheet.IsOffcut).Sum(s => s.Count));
-        var only = Planner.Plan(new StockJob("card", [offcut with { Count = 5 }], [wanted]), UnitSystem.Imperial);
+        var only = Planner.Plan(new StockJob("card", [offcut with { Count = 5 }], [wanted]));
         Assert.Equal((2, 2, true), (only.SheetCount, only.Bound, only.Proven));
     }
 
@@ -48,7 +48,7 @@ public class PlannerTests
     public void What_is_left_over_lies_at_the_outside()
     {
         var plan = Planner.Plan(new StockJob("card", [Letter()],
-            [new("a", "a", Length.In(3), Length.In(4), 2), new("b", "b", Length.In(2), Length.In(7, 2), 2)]), UnitSystem.Imperial);
+            [new("a", "a", Length.In(3), Length.In(4), 2), new("b", "b", Length.In(2), Length.In(7, 2), 2)]));
         var sheet = Assert.Single(plan.Sheets);
         Assert.True(sheet.Cuts.Count <= 8, $"{sheet.Cuts.Count} cuts for four pieces");
     }
@@ -81,7 +81,7 @@ public class PlannerTests
             var pieces = Enumerable.Range(0, 3)
                 .Select(i => new Wanted($"p{i}", $"p{i}",
                     Length.Mm(random.Next(2, 6)), Length.Mm(random.Next(2, 6)), random.Next(1, 4))).ToList();
-            var plan = Planner.Plan(new StockJob("card", [sheet], pieces), UnitSystem.Metric);
+            var plan = Planner.Plan(new StockJob("card", [sheet], pieces));
             var least = ByTryingAll.Sheets(sheet, pieces);
             Assert.True(plan.Bound <= least && least <= plan.SheetCount, $"seed {seed}: {plan.Bound} ≤ {least} ≤ {plan.SheetCount}");
             Assert.True(!plan.Proven || plan.SheetCount == least, $"seed {seed}: proven {plan.SheetCount}, possible {least}");
@@ -118,7 +118,7 @@ public class PlannerTests
         [
             new("up", "up", Length.In(5), Length.In(3), 7) { HasWayUp = true },
             new("grain", "grain", Length.In(4), Length.In(2), 9) { Grain = Axis.X },
-        ]), UnitSystem.Imperial);
+        ]));
         Assert.All(plan.Sheets.SelectMany(s => s.Parts), p => Assert.Equal(p.Piece.Id == "grain", p.Turned));
     }
 
@@ -128,7 +128,7 @@ public class PlannerTests
         var sheet = new SheetKind("roll", "Long sheet", Length.In(12), Length.In(24));
         var longest = Length.In(12);
         var plan = Planner.Plan(new StockJob("card", [sheet], [new("a", "a", Length.In(5), Length.In(7), 9),
-            new("b", "b", Length.In(3), Length.In(3), 20)], longest), UnitSystem.Imperial);
+            new("b", "b", Length.In(3), Length.In(3), 20)], longest));
         Assert.All(plan.Sheets.SelectMany(s => s.Cuts), c => Assert.True((c.Axis == Axis.X ? c.Size.Height : c.Size.Width) <= longest));
     }
 
@@ -137,7 +137,7 @@ public class PlannerTests
     {
         var offcut = new SheetKind("left", "Left over", Length.In(6), Length.In(11), 2, IsOffcut: true);
         var plan = Planner.Plan(new StockJob("card", [Letter(), offcut],
-            [new("a", "a", Length.In(11, 2), Length.In(17, 4), 6)]), UnitSystem.Imperial);
+            [new("a", "a", Length.In(11, 2), Length.In(17, 4), 6)]));
         Assert.True(plan.Proven);
         Assert.Equal(2, plan.Sheets.Where(s => s.Sheet.IsOffcut).Sum(s => s.Count));
         Assert.Equal(1, plan.Sheets.Where(s => !s.Sheet.IsOffcut).Sum(s => s.Count));
@@ -147,17 +147,17 @@ public class PlannerTests
     public void A_job_that_nothing_is_large_enough_for_says_which_piece_and_one_that_is_short_says_so()
     {
         var large = Assert.Throws<NoPlanException>(() => Planner.Plan(new StockJob("card", [Letter()],
-            [new("a", "the base", Length.In(9), Length.In(9), 1)]), UnitSystem.Imperial));
+            [new("a", "the base", Length.In(9), Length.In(9), 1)])));
         Assert.Contains("the base is 9 × 9", large.Text.Write(DisplayUnit.Inch), StringComparison.Ordinal);
         var few = Letter() with { Count = 2 };
         var low = Assert.Throws<NoPlanException>(() => Planner.Plan(new StockJob("card", [few],
-            [new("a", "a", Length.In(8), Length.In(8), 3)]), UnitSystem.Imperial));
+            [new("a", "a", Length.In(8), Length.In(8), 3)])));
         Assert.Contains("not enough", low.Text.Write(DisplayUnit.Inch), StringComparison.Ordinal);
     }
 
     private static SheetKind Letter() => new("letter", "Letter", Length.In(17, 2), Length.In(11));
 
-    private static string Written(StockJob job) => JsonSerializer.Serialize(PlanJson.Of([Planner.Plan(job, UnitSystem.Imperial)]),
+    private static string Written(StockJob job) => JsonSerializer.Serialize(PlanJson.Of([Planner.Plan(job)]),
         JsonSerializerOptions.Web);
 
     private static Dictionary<string, (long, long, int)> Of(StockJob job) =>

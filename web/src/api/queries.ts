@@ -143,6 +143,48 @@ export const queries = {
       queryFn: ({ signal }) => answer(api.POST("/api/own", { body: { list, units, format: format || null, rules }, signal })),
       ...worked<Schemas["OwnView"]>(),
     }),
+  cut: (desk: Desk | undefined, id: string, cards: number) =>
+    queryOptions({
+      queryKey: ["worked", "cut", desk, id, cards],
+      enabled: desk !== undefined,
+      queryFn: ({ signal }) =>
+        answer(api.POST("/api/cut", { body: { ...(desk as Desk), id, cards, goOn: false, stop: false }, signal })),
+      // While a better plan is looked for it is asked for again.
+      refetchInterval: (query) => (query.state.data?.running ? 700 : false),
+      ...worked<Schemas["CutPlanView"]>(),
+    }),
+  cutShort: (desk: Desk | undefined, id: string, cards: number) =>
+    queryOptions({
+      queryKey: ["worked", "cutShort", desk, id, cards],
+      enabled: desk !== undefined,
+      queryFn: ({ signal }) =>
+        answer(api.POST("/api/cut/short", { body: { ...(desk as Desk), id, cards, goOn: false, stop: false }, signal })),
+      staleTime: Number.POSITIVE_INFINITY,
+    }),
+  cutGoodFor: (desk: Desk | undefined, id: string, cards: number) =>
+    queryOptions({
+      queryKey: ["worked", "goodFor", desk, id, cards],
+      enabled: desk !== undefined,
+      queryFn: ({ signal }) =>
+        answer(api.POST("/api/cut/good-for", { body: { ...(desk as Desk), id, cards, goOn: false, stop: false }, signal })),
+      staleTime: Number.POSITIVE_INFINITY,
+    }),
+  kept: (desk: Desk | undefined, id: string, cards: number) =>
+    queryOptions({
+      queryKey: ["worked", "kept", desk, id, cards],
+      enabled: desk !== undefined,
+      queryFn: ({ signal }) =>
+        answer(api.POST("/api/cut/kept", { body: { ...(desk as Desk), id, cards, goOn: false, stop: false }, signal })),
+      staleTime: Number.POSITIVE_INFINITY,
+    }),
+  takings: () =>
+    queryOptions({ queryKey: ["takings"], queryFn: ({ signal }) => answer(api.GET("/api/cut/takings", { signal })) }),
+  keptPlan: (design: string, id: number) =>
+    queryOptions({
+      queryKey: ["keptPlan", design, id],
+      queryFn: ({ signal }) => answer(api.GET("/api/cut/kept/{design}/{id}", { params: { path: { design, id } }, signal })),
+      staleTime: Number.POSITIVE_INFINITY,
+    }),
   show: (desk: Desk | undefined, cards: number) =>
     queryOptions({
       queryKey: ["worked", "show", desk, cards],

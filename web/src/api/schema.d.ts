@@ -361,6 +361,126 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cut": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** So many cards of a design as sheets to cut: the best plan so far, and whether a better one is looked for. */
+        post: operations["cut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut/short": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Where the stock book is short: how many cards can be cut from what is there, and what would make it go. */
+        post: operations["cutShort"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut/good-for": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What the offcuts of a plan are good for: the largest papers of this studio's designs that they take. */
+        post: operations["cutGoodFor"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a plan's sheets from the stock book, and puts what is left over into it. */
+        post: operations["cutTake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut/takings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was last taken from the stock book. */
+        get: operations["cutTakings"];
+        /** Puts back what was taken, or takes it again. */
+        put: operations["cutTaking"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut/kept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Earlier plans of a design, and what has changed since each was made. */
+        post: operations["cutKept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut/kept/{design}/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An earlier plan as it was. */
+        get: operations["cutKeptPlan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/show": {
         parameters: {
             query?: never;
@@ -719,6 +839,21 @@ export interface components {
             closed: null | components["schemas"]["ClosedView"];
             stuck: null | components["schemas"]["StuckView"];
         };
+        BookView: {
+            entry: null | string;
+            stock: string;
+            name: string;
+            size: components["schemas"]["SentencePart"][];
+            /** Format: int32 */
+            takes: number;
+            /** Format: int32 */
+            has: null | number;
+            /** Format: int32 */
+            left: number;
+            /** Format: int32 */
+            short: number;
+            buy: null | string;
+        };
         BoxView: {
             /** Format: int64 */
             x: number;
@@ -946,6 +1081,80 @@ export interface components {
          * @enum {unknown}
          */
         CutKind: "window" | "slit" | "notch" | "flap" | "divide" | "snip";
+        CutLeftView: {
+            size: components["schemas"]["SentencePart"][];
+            box: components["schemas"]["BoxView"];
+            keep: boolean;
+        };
+        CutLineView: {
+            /** Format: int32 */
+            step: number;
+            first: boolean;
+            line: components["schemas"]["LineView"];
+        };
+        CutPartView: {
+            name: string;
+            size: components["schemas"]["SentencePart"][];
+            box: components["schemas"]["BoxView"];
+        };
+        CutPlanView: {
+            name: string;
+            construction: string;
+            size: components["schemas"]["SentencePart"][];
+            /** Format: int32 */
+            cards: number;
+            unit: string;
+            running: boolean;
+            stopped: boolean;
+            title: string;
+            said: string[];
+            stocks: components["schemas"]["CutStockView"][];
+            book: components["schemas"]["BookView"][];
+            cautions: string[];
+            short: null | components["schemas"]["ShortView"];
+        };
+        CutRequest: {
+            id: string;
+            /** Format: int32 */
+            cards: number;
+            goOn?: boolean;
+            stop?: boolean;
+            design: components["schemas"]["DesignSpec"];
+            edits?: components["schemas"]["DesignEdit"][];
+        };
+        CutSheetView: {
+            heading: string;
+            detail: components["schemas"]["SentencePart"][];
+            /** Format: int64 */
+            width: number;
+            /** Format: int64 */
+            height: number;
+            wayUp: boolean;
+            parts: components["schemas"]["CutPartView"][];
+            left: components["schemas"]["CutLeftView"][];
+            lines: components["schemas"]["CutLineView"][];
+            steps: components["schemas"]["CutStepView"][];
+            note: null | string;
+        };
+        CutStepView: {
+            /** Format: int32 */
+            step: number;
+            text: components["schemas"]["SentencePart"][];
+            lies: components["schemas"]["SentencePart"][];
+            at: components["schemas"]["FigureText"];
+            byHand: boolean;
+        };
+        CutStockView: {
+            id: string;
+            name: string;
+            colour: string;
+            state: string;
+            /** Format: int32 */
+            sheetCount: number;
+            proof: string;
+            problem: null | components["schemas"]["SentencePart"][];
+            sheets: components["schemas"]["CutSheetView"][];
+        };
         CutView: {
             id: string;
             name: string;
@@ -1597,6 +1806,16 @@ export interface components {
             outline: components["schemas"]["Spot"][];
             linedUp: string;
         };
+        GoodForLine: {
+            stock: string;
+            size: components["schemas"]["SentencePart"][];
+            /** Format: int32 */
+            count: number;
+            text: null | string;
+        };
+        GoodForView: {
+            lines: components["schemas"]["GoodForLine"][];
+        };
         HandOutFileRequest: {
             form: string;
             /** Format: int32 */
@@ -1677,6 +1896,16 @@ export interface components {
             outline: components["schemas"]["Spot"][];
             why: string;
         };
+        KeptPlanView: {
+            /** Format: int64 */
+            id: number;
+            at: string;
+            title: string;
+            changed: string[];
+        };
+        KeptPlansView: {
+            plans: components["schemas"]["KeptPlanView"][];
+        };
         /** @description How one member of a thing is asked for in a form. */
         KindField: {
             id: string;
@@ -1691,6 +1920,8 @@ export interface components {
              */
             optional: boolean;
             options?: null | string[];
+            /** @description It names one of this kind, which is chosen from those there are. */
+            of?: null | string;
         };
         KindView: {
             id: string;
@@ -2180,6 +2411,18 @@ export interface components {
             cards: components["schemas"]["ShelfCard"][];
             flatUpTo: string;
         };
+        ShortView: {
+            text: string;
+            /** Format: int32 */
+            canMake: number;
+            ways: components["schemas"]["ShortWay"][];
+        };
+        ShortWay: {
+            text: string;
+            edit: null | components["schemas"]["DesignEdit"];
+            /** Format: int32 */
+            cards: null | number;
+        };
         ShowRequest: {
             /** Format: int32 */
             cards?: number;
@@ -2327,6 +2570,21 @@ export interface components {
         StuckView: {
             text: components["schemas"]["SentencePart"][];
             conflicts: components["schemas"]["SentencePart"][][];
+        };
+        TakingRequest: {
+            /** Format: int64 */
+            id: number;
+            undone: boolean;
+        };
+        TakingView: {
+            /** Format: int64 */
+            id: number;
+            at: string;
+            for: string;
+            undone: boolean;
+        };
+        TakingsView: {
+            takings: components["schemas"]["TakingView"][];
         };
         TargetView: {
             key: string;
@@ -3428,6 +3686,274 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    cut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutPlanView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    cutShort: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShortView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    cutGoodFor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GoodForView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    cutTake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakingView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    cutTakings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakingsView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    cutTaking: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakingView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    cutKept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptPlansView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    cutKeptPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design: string;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutPlanView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

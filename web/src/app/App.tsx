@@ -9,6 +9,7 @@ const view = (load: () => Promise<ComponentType>) => lazy(async () => ({ default
 
 const Start = view(async () => (await import("../features/drawer/Start")).Start);
 const OwnPage = view(async () => (await import("../features/own/OwnPage")).OwnPage);
+const KeptPage = view(async () => (await import("../features/cut/KeptPage")).KeptPage);
 const BuildPage = view(async () => (await import("../features/build/BuildPage")).BuildPage);
 const StandInsPage = view(async () => (await import("../features/standins/StandInsPage")).StandInsPage);
 const views = [...stages, drawer].map(({ path, load }) => ({ path, View: view(load) }));
@@ -22,6 +23,7 @@ export function App() {
           <Route path="/" element={<Start />} />
           <Route path="/own" element={<OwnPage />} />
           <Route path="/stand-ins/:id" element={<StandInsPage />} />
+          <Route path="/cut/:id/kept/:plan" element={<KeptPage />} />
           <Route path="/build/:id" element={<BuildPage />} />
           {views.map(({ path, View }) => (
             <Route key={path} path={path} element={<View />} />

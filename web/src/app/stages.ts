@@ -49,6 +49,13 @@ export const stages: Stage[] = [
     load: async () => (await import("../features/folding/FoldingPage")).FoldingPage,
   },
   {
+    name: "Cut",
+    path: "/cut/:id",
+    key: "cut",
+    mark: "M3 4h18v16H3zM3 12h18M13 4v8M9 12v8",
+    load: async () => (await import("../features/cut/CutPage")).CutPage,
+  },
+  {
     name: "Show",
     path: "/show/:id",
     key: "show",

@@ -31,6 +31,7 @@ export const registry = {
   },
   takeOff: { keys: [], shown: ["Delete"], does: "on a thing that is put on: take it off", where: "in Dress" },
   fold: { keys: ["F"], shown: ["F"], does: "how it folds, and how it is put together" },
+  cut: { keys: ["A"], shown: ["A"], does: "cut it: which sheets, which cuts, and what is left" },
   show: { keys: ["O"], shown: ["O"], does: "show it: one step a screen, for a room" },
   handOut: { keys: ["P"], shown: ["P"], does: "hand it out: sheets, templates, lists, pictures" },
   next: {

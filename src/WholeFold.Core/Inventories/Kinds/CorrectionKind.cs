@@ -28,7 +28,7 @@ public sealed class CorrectionKind : Kind<Correction, CorrectionSpec>
         new("allowance", "allowance", "option", "tube", Options: OptionsOf<AllowanceKind>()),
         new("by", "by", "length", "0.25 mm"),
         new("less", "less, not more", "yes", "", Optional: true),
-        new("stock", "for the stock", "text", "card-300", Optional: true),
+        new("stock", "for the stock", "text", "card-300", Optional: true, Of: "stocks"),
     ];
 
     protected override string Example => """{"id": "harbour-tubes", "name": "Tubes of Harbour 300", "allowance": "tube", "by": "0.25 mm", "stock": "card-300"}""";

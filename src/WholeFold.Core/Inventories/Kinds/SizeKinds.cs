@@ -42,7 +42,7 @@ public abstract class SizeKind<T, TWritten>(Length least, Length greatest) : Kin
             unit == DisplayUnit.Inch ? UnitSystem.Imperial : UnitSystem.Metric);
     }
 
-    protected sealed override string Describe(T thing)
+    protected override string Describe(T thing)
     {
         var (width, height, system) = SidesOf(thing);
         var unit = system == UnitSystem.Imperial ? DisplayUnit.Inch : DisplayUnit.Millimetre;

@@ -33,6 +33,12 @@ public sealed record ToolSpec
     /// <summary>The longest line that the trimmer cuts.</summary>
     public string? LongestCut { get; init; }
 
+    /// <summary>The narrowest part that the trimmer holds while it cuts: 1/2 in / 12 mm unless said.</summary>
+    public string? Hold { get; init; }
+
+    /// <summary>How thick a pile the trimmer cuts in one go: 1 mm unless said.</summary>
+    public string? Stack { get; init; }
+
     /// <summary>Whether it has a scoring blade.</summary>
     public bool TrimmerScores { get; init; }
 
@@ -66,6 +72,8 @@ public sealed class ToolKind : Kind<ToolKit, ToolSpec>
         new("boardLength", "board reaches to", "length", "12", Optional: true),
         new("trimmerMark", "trimmer’s finest mark", "length", "1/16"),
         new("longestCut", "trimmer cuts up to", "length", "12", Optional: true),
+        new("hold", "trimmer holds parts down to", "length", "1/2", Optional: true),
+        new("stack", "trimmer cuts piles up to", "length", "1 mm", Optional: true),
         new("rulerMark", "ruler’s finest mark", "length", "1/32", Optional: true),
         new("trimmerScores", "the trimmer has a scoring blade", "yes", "", Optional: true),
     ];
@@ -138,12 +146,22 @@ public sealed class ToolKind : Kind<ToolKit, ToolSpec>
                 BoardEnd = grooves.Count == 0 ? Length.Zero : One(written.BoardLength, "boardLength", system),
                 CutMarks = trimmer,
                 LongestCut = written.LongestCut is null ? null : One(written.LongestCut, "longestCut", system),
+                Hold = written.Hold is null ? Length.Zero : Within(written.Hold, "hold", Length.Mm(3), Length.In(4)),
+                Stack = written.Stack is null ? Length.Mm(1) : Within(written.Stack, "stack", Length.Mm(0.1m), Length.Mm(5)),
                 TrimmerScores = written.TrimmerScores,
                 RulerMarks = ruler,
             };
         }
 
         private Length One(string? text, string field, UnitSystem system) => Read(text ?? "", field, Length.In(4), Length.In(40), system)[0];
+
+        private Length Within(string text, string field, Length least, Length most)
+        {
+            var accepted = $"{LengthWriter.WithUnit(least, DisplayUnit.Millimetre)} to {LengthWriter.WithUnit(most, DisplayUnit.Millimetre)}";
+            var value = LengthReader.Read(text, _unit, $"{place}.{field}", accepted);
+            return value >= least && value <= most ? value
+                : throw new InputProblemException("tools.range", $"{place}.{field}", $"{text.Trim()} is no use for that", accepted);
+        }
 
         /// <summary>The marks of a member: of a pair the one of the system, of a list all.</summary>
         private List<Length> Read(string? text, string field, Length least, Length most, UnitSystem system)
