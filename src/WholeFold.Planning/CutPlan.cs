@@ -31,7 +31,8 @@ public sealed record CutSheet(SheetKind Sheet, int Count, int Stages, IReadOnlyL
     {
         get
         {
-            var (lines, parts) = (new List<(int, Length, Length, Length, Length)>(), new Dictionary<string, (Length X, Length Y)> { [""] = default });
+            var (lines, parts) = (new List<(int, Length, Length, Length, Length)>(), new Dictionary<string,
+                (Length X, Length Y)> { [""] = default });
             foreach (var cut in Cuts)
             {
                 var path = string.Concat(cut.Of);
@@ -50,6 +51,20 @@ public sealed record CutSheet(SheetKind Sheet, int Count, int Stages, IReadOnlyL
     internal string Pattern => $"{Sheet.Id}:{string.Join(' ', Cuts.Select(c => $"{string.Join('.', c.Of)}{c.Axis}{c.At.Units}"))}";
 }
 
+/// <summary>Sheets with the same cuts.</summary>
+public sealed record AlikeSheets(IReadOnlyList<CutSheet> Each)
+{
+    /// <summary>One of them: its cuts are all of theirs.</summary>
+    public CutSheet First => Each[0];
+
+    public int Count => Each.Sum(s => s.Count);
+
+    /// <summary>What comes out of all of them.</summary>
+    public IReadOnlyList<(string Name, Length Width, Length Height, int Count)> Pieces =>
+        [.. Each.SelectMany(s => s.Parts.Select(p => (p.Piece, s.Count))).GroupBy(p => (p.Piece.Name, p.Piece.Width, p.Piece.Height))
+            .Select(g => (g.Key.Name, g.Key.Width, g.Key.Height, g.Sum(p => p.Count)))];
+}
+
 /// <summary>How one stock is cut, and what no plan can better.</summary>
 /// <param name="Bound">No plan takes fewer sheets.</param>
 /// <param name="Proven">No plan costs less.</param>
@@ -59,8 +74,11 @@ public sealed record CutPlan(string Stock, IReadOnlyList<CutSheet> Sheets, int B
 {
     public int SheetCount => Sheets.Sum(s => s.Count);
 
+    /// <summary>Sheets with the same cuts taken together, though pieces of one size are for different places.</summary>
+    public IReadOnlyList<AlikeSheets> Alike => [.. Sheets.GroupBy(s => s.Pattern).Select(g => new AlikeSheets([.. g]))];
+
     /// <summary>How many ways there are to cut a sheet.</summary>
-    public int Patterns => Sheets.Select(s => s.Pattern).Distinct().Count();
+    public int Patterns => Alike.Count;
 
     /// <summary>How many distances the trimmer is set to, in all.</summary>
     public int Settings => Sheets.SelectMany(s => s.Cuts).Select(c => c.At).Distinct().Count();

@@ -9,7 +9,7 @@ namespace WholeFold.Planning;
 /// <param name="Parts">How many parts alike are cut; each so many <paramref name="Times"/>.</param>
 /// <param name="Size">What each part measures before it is cut.</param>
 public sealed record CutStep(int First, int Last, Axis Axis, Length At, int Parts, int Times, bool OfSheet,
-    (Length Width, Length Height) Size, bool ByHand)
+    (Length Width, Length Height) Size, bool ByHand, bool HasWayUp)
 {
     /// <summary>The side that lies at the stop: the cut runs along it.</summary>
     private Length AtStop => Axis == Axis.X ? Size.Height : Size.Width;
@@ -17,10 +17,18 @@ public sealed record CutStep(int First, int Last, Axis Axis, Length At, int Part
     private Length Across => Axis == Axis.X ? Size.Width : Size.Height;
 
     /// <summary>What is cut off what, as somebody at the trimmer is told.</summary>
-    public Words Text => Words.Of($"{(ByHand ? "With knife and ruler, cut" : "Cut")} {At:u} off the {(Axis == Axis.X ? "left" : "bottom")} of {Part}{(Times > 1 ? $", {Times} times" : "")}.");
+    public Words Text
+    {
+        get
+        {
+            var (cut, from) = (ByHand ? "With knife and ruler, cut" : "Cut", Axis == Axis.X ? "left" : "bottom");
+            return Words.Of($"{cut} {At:u} off the {from} of {Part}{(Times > 1 ? $", {Times} times" : "")}.");
+        }
+    }
 
     /// <summary>How it lies.</summary>
-    public Words Lies => AtStop == Across ? Words.Of($"Square: any side at the stop.")
+    public Words Lies => HasWayUp ? Words.Of($"{(Axis == Axis.X ? "Left" : "Bottom")} edge at the stop.")
+        : AtStop == Across ? Words.Of($"Square: any side at the stop.")
         : Words.Of($"{(AtStop > Across ? "Long" : "Short")} side at the stop.");
 
     private Words Part => OfSheet ? Words.Of($"the sheet")
@@ -31,7 +39,8 @@ public sealed record CutStep(int First, int Last, Axis Axis, Length At, int Part
     {
         ArgumentNullException.ThrowIfNull(sheet);
         return [.. Alike(Runs(sheet.Cuts)).Select(a => new CutStep(a[0][0].N, a[^1][^1].N, a[0][0].Axis, a[0][0].At, a.Count,
-            a[0].Count, a[0][0].Of.Count == 0, a[0][0].Size, a.Any(r => r.Any(c => c.ByHand))))];
+            a[0].Count, a[0][0].Of.Count == 0, a[0][0].Size, a.Any(r => r.Any(c => c.ByHand)),
+            sheet.Sheet.HasWayUp))];
     }
 
     /// <summary>Runs at one setting off parts of one size.</summary>

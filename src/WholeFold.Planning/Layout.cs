@@ -28,6 +28,13 @@ internal sealed record Layout(long Width, long Height)
 
     public IEnumerable<Layout> Leaves => Parts.Count == 0 ? [this] : Parts.SelectMany(p => p.Leaves);
 
+    /// <summary>What the trimmer is set to, cut after cut.</summary>
+    public IEnumerable<long> Distances => Parts.Count == 0 ? []
+        : Parts.SkipLast(1).Select(p => Along == Axis.X ? p.Width : p.Height).Concat(Parts.SelectMany(p => p.Distances));
+
+    /// <summary>The area of the largest piece that is left over.</summary>
+    public long LargestLeft => Leaves.Where(l => l.IsWaste).Select(l => l.Width * l.Height).DefaultIfEmpty(0).Max();
+
     /// <summary>How often each kind lies here.</summary>
     public int[] Counts(int kinds)
     {

@@ -55,7 +55,7 @@ public static class PlanWords
     }
 
     /// <summary>What the trimmer cuts in one go.</summary>
-    public static string? Stacked(CutPlan plan, CutSheet sheet)
+    public static string? Stacked(CutPlan plan, AlikeSheets sheet)
     {
         ArgumentNullException.ThrowIfNull(plan);
         ArgumentNullException.ThrowIfNull(sheet);
@@ -70,34 +70,43 @@ public static class PlanWords
         return sheet.Stages <= Column.FewStages ? null : $"The cuts change direction {sheet.Stages} times: that saves a sheet.";
     }
 
+    /// <summary>What comes out: "Pieces from all 5: doors, 48 at 1 1/2 × 6 in".</summary>
+    public static Words Out(AlikeSheets alike)
+    {
+        ArgumentNullException.ThrowIfNull(alike);
+        var pieces = Words.Join("; ", alike.Pieces.Select(p => Words.Of($"{p.Name}, {p.Count} at {p.Width} × {p.Height:u}")));
+        return Words.Of($"Pieces{(alike.Count > 2 ? $" from all {alike.Count}" : alike.Count == 2 ? " from both" : "")}: {pieces}.");
+    }
+
     public static string Sheets(int count) => count == 1 ? "1 sheet" : $"{count} sheets";
 
     private static IEnumerable<string> Of(CutPlan plan, DisplayUnit unit)
     {
         string Size(Length width, Length height) => Words.Of($"{width} × {height:u}").Write(unit);
         yield return $"{plan.Stock}: {Sheets(plan.SheetCount)}. {Proof(plan)}";
-        foreach (var sheet in plan.Sheets)
+        foreach (var alike in plan.Alike)
         {
+            var sheet = alike.First;
             yield return "";
-            yield return $"{Sheets(sheet.Count)}{(sheet.Count > 1 ? " alike" : "")}, {sheet.Sheet.Name}, {Size(sheet.Sheet.Width, sheet.Sheet.Height)}"
-                + $"{(Stacked(plan, sheet) is { } stacked ? $", {stacked}" : "")}:";
-            if (ManyStages(sheet) is { } many)
+            var (many, stacked) = (alike.Count > 1 ? " alike" : "", Stacked(plan, alike) is { } pile ? $", {pile}" : "");
+            yield return $"{Sheets(alike.Count)}{many}, {sheet.Sheet.Name}, {Size(sheet.Sheet.Width, sheet.Sheet.Height)}{stacked}:";
+            if (ManyStages(sheet) is { } stages)
             {
-                yield return $"  {many}";
+                yield return $"  {stages}";
             }
 
             foreach (var step in CutStep.Of(sheet))
             {
-                yield return $"  {(step.First == step.Last ? $"{step.First}" : $"{step.First} to {step.Last}")}. {step.Text.Write(unit)} {step.Lies.Write(unit)}";
+                var numbers = step.First == step.Last ? $"{step.First}" : $"{step.First} to {step.Last}";
+                yield return $"  {numbers}. {step.Text.Write(unit)} {step.Lies.Write(unit)}";
             }
 
-            var pieces = sheet.Parts.GroupBy(p => (p.Piece.Name, p.Piece.Width, p.Piece.Height))
-                .Select(g => $"{g.Key.Name}, {g.Count()} at {Size(g.Key.Width, g.Key.Height)}");
-            yield return $"  Pieces: {string.Join("; ", pieces)}.";
-            var left = Kept(sheet, unit.SystemOf()).Select(l => $"{(l.Count > 1 ? $"{l.Count} at " : "")}{Size(l.Width, l.Height)}").ToList();
+            yield return $"  {Out(alike).Write(unit)}";
+            var left = Kept(sheet, unit.SystemOf()).Select(l =>
+                $"{(l.Count > 1 ? $"{l.Count} at " : "")}{Size(l.Width, l.Height)}").ToList();
             if (left.Count > 0)
             {
-                yield return $"  Left over{(sheet.Count > 1 ? " from each" : "")}: {string.Join("; ", left)}.";
+                yield return $"  Left over{(alike.Count > 1 ? " from each" : "")}: {string.Join("; ", left)}.";
             }
         }
     }

@@ -18,15 +18,15 @@ public static class Planner
             return new CutPlan(job.Stock, [], 0, true, 0);
         }
 
-        var search = new Search(problem, better is null ? null : f => better(Told(problem, f, f.Used)), stop);
+        var search = new Search(problem, better is null ? null : f => better(Told(problem, f, Arranged.Of(problem, f.Used))), stop);
         var found = search.Run();
-        return Told(problem, found, search.FewerPatterns(found));
+        return Told(problem, found, search.Arranged(found));
     }
 
-    private static CutPlan Told(Problem problem, Found found, IReadOnlyList<Used> used)
+    private static CutPlan Told(Problem problem, Found found, IReadOnlyList<Pattern> patterns)
     {
         var left = problem.Members.Select(m => m.Select(w => (Wanted: w, Left: w.Count)).ToList()).ToList();
-        var sheets = Exactly(problem, used).SelectMany(u => Named(problem, u, left, problem.Job.Hold)).ToList();
+        var sheets = patterns.SelectMany(u => Named(problem, u, left, problem.Job.Hold)).ToList();
         var cost = found.Cost(problem);
         var dearest = problem.Sorts.Max(s => (BigInteger)s.Cost);
         var least = dearest.IsZero ? 0 : (int)((found.Bound.Cost + dearest - 1) / dearest);
@@ -34,48 +34,8 @@ public static class Planner
             : 1 - ((double)found.Bound.Cost / (double)cost), problem.Job.AtOnce);
     }
 
-    /// <summary>
-    /// Just what is wanted: what is too many is left off where all sheets of a pattern have one fewer, and only then off some of
-    /// them, which are then a pattern of their own.
-    /// </summary>
-    private static List<(int Sort, Layout Layout, int Times)> Exactly(Problem problem, IReadOnlyList<Used> used)
-    {
-        var counts = used.Select(u => (Used: u, u.Times, Counts: u.Column.Layout.Counts(problem.Kinds.Count))).ToList();
-        for (var k = 0; k < problem.Kinds.Count; k++)
-        {
-            var over = counts.Sum(c => c.Times * c.Counts[k]) - problem.Kinds[k].Count;
-            foreach (var c in counts.OrderByDescending(c => c.Times))
-            {
-                var fewer = Math.Min(c.Counts[k], over / c.Times);
-                c.Counts[k] -= fewer;
-                over -= fewer * c.Times;
-            }
-
-            while (over > 0)
-            {
-                var at = counts.Select((c, i) => (c, i)).Where(c => c.c.Counts[k] > 0).OrderBy(c => c.c.Times).First().i;
-                var (whole, times, with) = counts[at];
-                var some = Math.Min(over, times);
-                var without = with.ToArray();
-                without[k]--;
-                over -= some;
-                counts[at] = (whole, some, without);
-                if (times > some)
-                {
-                    counts.Add((whole, times - some, with));
-                }
-            }
-        }
-
-        // A trim at the outside runs the whole length of the sheet, which a short trimmer does not cut.
-        Layout Laid(Layout layout) => problem.Longest is null ? layout.Tight() : layout.Tidy();
-        return [.. counts.Where(c => c.Counts.Any(n => n > 0)).Select(c =>
-            (c.Used.Column.Sort, Laid(c.Used.Column.Layout.Only([.. c.Counts])), c.Times))
-            .OrderBy(c => c.Sort).ThenByDescending(c => c.Times)];
-    }
-
     /// <summary>Sheets cut alike with each piece by its own name: parted only where pieces of one size run out.</summary>
-    private static IEnumerable<CutSheet> Named(Problem problem, (int Sort, Layout Layout, int Times) used,
+    private static IEnumerable<CutSheet> Named(Problem problem, Pattern used,
         List<List<(Wanted Wanted, int Left)>> left, Length hold)
     {
         var cuts = Cuts.Of(problem, used.Layout, hold);

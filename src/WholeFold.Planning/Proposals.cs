@@ -74,6 +74,25 @@ internal sealed class Proposals
         }
     }
 
+    /// <summary>So many of each laid in as little of a sheet as they go, from one of its sides: what is left is one strip.</summary>
+    public IEnumerable<Layout> InAStrip(Sort sort, int[] counts)
+    {
+        var worths = Areas();
+        var all = counts.Select((c, i) => (long)c * worths[i]).Sum();
+        foreach (var (table, axis) in tables[sort.Family].Staged.Zip([Axis.X, Axis.Y]))
+        {
+            // Along its first axis a table knows every part of the sheet at once.
+            table.Fill(worths, counts);
+            var (grid, most) = axis == Axis.X ? (sort.Family.X, sort.Width) : (sort.Family.Y, sort.Height);
+            (long Width, long Height) Part(long length) => axis == Axis.X ? (length, sort.Height) : (sort.Width, length);
+            foreach (var part in grid.Lengths.Where(l => l <= most).Select(l => Part(l)).Where(p =>
+                table.Best(p.Width, p.Height).Worth >= all).Take(1))
+            {
+                yield return table.Lay(part.Width, part.Height).In(sort.Width, sort.Height);
+            }
+        }
+    }
+
     /// <summary>The same without a limit to the stages, from what was bounded last.</summary>
     public IEnumerable<Column> Unstaged(double[] limits, bool free = false)
     {

@@ -354,7 +354,8 @@ internal sealed class Search
         }
     }
 
-    /// <summary>The same sheets cut in as few different ways as a bounded search finds.</summary>
-    public IReadOnlyList<Used> FewerPatterns(Found found) => stop.IsCancellationRequested ? found.Used
-        : new FewerPatterns(problem, proposals, pool).Of(found, stop);
+    /// <summary>The same sheets cut in as few different ways as a bounded search finds, with few settings and what is left in one
+    /// piece.</summary>
+    public IReadOnlyList<Pattern> Arranged(Found found) => stop.IsCancellationRequested ? Planning.Arranged.Of(problem, found.Used)
+        : Planning.Arranged.Of(problem, new FewerPatterns(problem, proposals, pool).Of(found, stop), proposals);
 }

@@ -47,7 +47,8 @@ public static class DemoStudio
         {
             context.Drawer.Add(new DrawerRow
             {
-                Kind = "book", Id = owned.Id, ToHand = true, Own = JsonSerializer.Serialize(owned, StrictJson.OnOneLine), Position = position++,
+                Kind = "book", Id = owned.Id, ToHand = true, Own = JsonSerializer.Serialize(owned, StrictJson.OnOneLine),
+                    Position = position++,
             });
         }
 

@@ -16,23 +16,27 @@ public sealed class PlanStore(WholeFoldContext context, TimeProvider clock)
 
     /// <summary>The last first.</summary>
     public async Task<IReadOnlyList<KeptPlan>> Of(string design, CancellationToken cancel) =>
-        [.. (await context.Plans.AsNoTracking().Where(p => p.DesignId == design).OrderByDescending(p => p.Id).ToListAsync(cancel)).Select(Read)];
+        [.. (await context.Plans.AsNoTracking().Where(p => p.DesignId == design).OrderByDescending(p =>
+            p.Id).ToListAsync(cancel)).Select(Read)];
 
     public async Task<KeptPlan?> Find(string design, long id, CancellationToken cancel) =>
-        await context.Plans.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id && p.DesignId == design, cancel) is { } row ? Read(row) : null;
+        await context.Plans.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id && p.DesignId == design, cancel) is { } row ? Read(row)
+            : null;
 
     /// <summary>Keeps one, unless it is there already or its design is not.</summary>
     public async Task Keep(string design, string key, IReadOnlyDictionary<string, string> from, string shown, CancellationToken cancel)
     {
         StudioFile.StillThere(context);
-        if (!await context.Designs.AnyAsync(d => d.Id == design, cancel) || await context.Plans.AnyAsync(p => p.DesignId == design && p.Key == key, cancel))
+        if (!await context.Designs.AnyAsync(d => d.Id == design, cancel)
+            || await context.Plans.AnyAsync(p => p.DesignId == design && p.Key == key, cancel))
         {
             return;
         }
 
         context.Plans.Add(new PlanRow
         {
-            DesignId = design, Key = key, At = clock.GetUtcNow(), From = JsonSerializer.Serialize(from, StrictJson.OnOneLine), Shown = shown,
+            DesignId = design, Key = key, At = clock.GetUtcNow(), From = JsonSerializer.Serialize(from, StrictJson.OnOneLine),
+                Shown = shown,
         });
         try
         {
@@ -45,7 +49,8 @@ public sealed class PlanStore(WholeFoldContext context, TimeProvider clock)
             return;
         }
 
-        var ids = await context.Plans.Where(p => p.DesignId == design).OrderByDescending(p => p.Id).Select(p => p.Id).Skip(MostOfADesign).ToListAsync(cancel);
+        var ids = await context.Plans.Where(p => p.DesignId == design).OrderByDescending(p => p.Id).Select(p =>
+            p.Id).Skip(MostOfADesign).ToListAsync(cancel);
         await context.Plans.Where(p => ids.Contains(p.Id)).ExecuteDeleteAsync(cancel);
     }
 

@@ -13,7 +13,8 @@ public sealed record BookChange(string Id, string Name, int By, JsonObject? Whol
 /// <summary>What was taken from the book, and whether that was undone.</summary>
 public sealed record Taking(long Id, DateTimeOffset At, string For, bool Undone);
 
-/// <summary>Takes sheets from the stock book and puts offcuts into it: only when asked, each time as one gesture that can be undone.</summary>
+/// <summary>Takes sheets from the stock book and puts offcuts into it: only when asked, each time as one gesture that can be
+/// undone.</summary>
 public sealed class StockBook(WholeFoldContext context, ThingsRead read, TimeProvider clock)
 {
     private const string Kind = "book";
@@ -69,7 +70,8 @@ public sealed class StockBook(WholeFoldContext context, ThingsRead read, TimePro
             var now = had + (sign * change.By);
             if (written is null || now < 0)
             {
-                throw new InputProblemException("book.short", change.Id, $"the stock book has {had} of {change.Name} by now, and that takes {-sign * change.By}",
+                throw new InputProblemException("book.short", change.Id,
+                    $"the stock book has {had} of {change.Name} by now, and that takes {-sign * change.By}",
                     "what is there; change the number in the stock book first");
             }
 
@@ -87,7 +89,8 @@ public sealed class StockBook(WholeFoldContext context, ThingsRead read, TimePro
             written["count"] = now;
             if (row is null)
             {
-                context.Drawer.Add(row = new DrawerRow { Kind = Kind, Id = change.Id, ToHand = true, Position = await context.Drawer.CountAsync(cancel) });
+                context.Drawer.Add(row = new DrawerRow { Kind = Kind, Id = change.Id, ToHand = true,
+                    Position = await context.Drawer.CountAsync(cancel) });
             }
 
             row.Own = written.ToJsonString(StrictJson.OnOneLine);

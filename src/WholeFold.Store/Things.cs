@@ -54,7 +54,7 @@ public sealed class ThingsRead
 /// <summary>What the studio has to hand, of every kind alike: kept as it is written down.</summary>
 public sealed class Things(WholeFoldContext context, ThingsRead read)
 {
-    /// <summary>The same as long as the studio's own things are; known once they have been read.</summary>
+    /// <summary>The same as long as those of the studio's own things are that figures depend on; known once they have been read.</summary>
     public string Stamp { get; private set; } = "";
 
     /// <summary>What ships, and the studio's own beside it or in its place.</summary>
@@ -69,7 +69,8 @@ public sealed class Things(WholeFoldContext context, ThingsRead read)
 
         var rows = await context.Drawer.AsNoTracking().Where(d => d.Own != null || !d.ToHand).OrderBy(d => d.Kind).ThenBy(d => d.Position)
             .Select(d => new { d.Kind, d.Id, d.Own, d.ToHand }).ToListAsync(cancel);
-        Stamp = rows.Count == 0 ? "" : Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(string.Join('\n', rows.Select(r =>
+        var told = rows.Where(r => Inventory.KindOf(r.Kind)?.ChangesFigures != false).ToList();
+        Stamp = told.Count == 0 ? "" : Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(string.Join('\n', told.Select(r =>
             $"{r.Kind} {r.Id} {r.ToHand} {r.Own}")))));
         var written = rows.Where(r => r.Own is not null).GroupBy(r => r.Kind).ToDictionary(g => g.Key, g =>
             (IReadOnlyList<JsonObject>)[.. g.Select(r => (JsonObject)JsonNode.Parse(r.Own!)!)]);

@@ -165,7 +165,7 @@ public sealed class DrawerTests : IDisposable
             var written = kind.Fields.ToDictionary(f => f.Id, f => f.Type switch
             {
                 "yes" => true,
-                "number" => (object)int.Parse(f.Example, System.Globalization.CultureInfo.InvariantCulture),
+                "number" => (object)decimal.Parse(f.Example, System.Globalization.CultureInfo.InvariantCulture),
                 _ => f.Example.Split(',')[0],
             });
             (written["id"], written["name"]) = ("of-ours", "Of ours");

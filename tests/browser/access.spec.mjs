@@ -93,6 +93,9 @@ test("no other view has anything that axe finds", async ({ page }) => {
   await page.goto("/wall/night-ferry");
   await page.locator("[data-part=wall-card]").first().waitFor();
   await check("wall");
+  await go(page, "/cut/comet-supper?cards=12");
+  await page.locator("[data-part=cut-foot] li").first().waitFor();
+  await check("cut");
   await go(page, "/dress/night-ferry");
   await page.locator("[data-part=faces] [data-side]").first().waitFor();
   await check("dress");

@@ -62,6 +62,7 @@ const step = (presses) => async (page) => {
 await picture("show", "/show/comet-supper", { prepare: step(9) });
 await picture("show-beside", "/show/night-ferry?beside=teapot-row", { colorScheme: "dark", prepare: step(3) });
 await picture("hand-out", "/handout/market-lanterns");
+await picture("cut", "/cut/comet-supper?cards=12", { prepare: (page) => page.locator("[data-part=cut-foot] li").first().waitFor() });
 await picture("wall", "/wall/comet-supper");
 await picture("dress", "/dress/comet-supper", { prepare: (page) => page.locator("li button", { hasText: "Comet" }).click() });
 await picture("dress-lamplight", "/dress/night-ferry", { colorScheme: "dark" });

@@ -65,6 +65,35 @@ test("the wall shows every format at once, and any of them opens on the bench", 
   expect(state.target).toBe("a6-iso");
 });
 
+test("sheets are planned from the stock book, taken when asked, kept as they were taken, and put back", async ({ page }) => {
+  const made = await (await page.request.post("/api/designs", { data: { state: { name: "Quay steps", construction: "plain-fold", format: "a2-us", stock: "card-300" } } })).json();
+  const there = async () => (await (await page.request.get("/api/inventory")).json()).kinds.find((k) => k.id === "book").things.find((t) => t.id === "harbour-letter").detail;
+  const before = await there();
+  await page.goto(`/bench/${made.id}`);
+  await settled(page, made.id);
+  await page.keyboard.press("a");
+  await page.getByRole("textbox", { name: "For how many cards" }).fill("6");
+  const side = page.locator("[data-part=cut-side]");
+  await expect(side.getByRole("heading", { level: 2 })).toContainText("6 cards from");
+  await expect(page.locator("[data-part=cut-foot]")).toContainText("Enough of everything.");
+
+  // The step that is pointed at is lit on the sheet, and ticked off.
+  await side.getByRole("checkbox", { name: /^Tick off cut 1:/ }).first().focus();
+  await expect(page.locator("[data-part=cut-sheet] g[data-lit]").first()).toBeVisible();
+  await page.keyboard.press("Space");
+  await expect(side.locator("li[data-done]")).toHaveCount(1);
+
+  const title = await side.getByRole("heading", { level: 2 }).textContent();
+  await side.getByRole("button", { name: "Take it from the stock" }).click();
+  await expect(page).toHaveURL(/kept/);
+  await expect(page.getByText(title ?? "")).toBeVisible();
+  expect(await there()).not.toBe(before);
+  await page.getByRole("link", { name: "Plan more of it" }).click();
+  await side.getByRole("button", { name: "Put back: 6 × Quay steps" }).click();
+  await expect(side.getByRole("button", { name: "Take again: 6 × Quay steps" })).toBeVisible();
+  expect(await there()).toBe(before);
+});
+
 test("a board and a card of one's own are kept, used, and refused where they cannot be", async ({ page }) => {
   await page.goto("/drawer");
   await page.getByRole("button", { name: "add a tool set of your own" }).click();

@@ -10,7 +10,8 @@ namespace WholeFold.Core.Inventories;
 /// <param name="Example">What may be written there.</param>
 /// <param name="Optional">Whether it may be left out.</param>
 /// <param name="Of">It names one of this kind, which is chosen from those there are.</param>
-public sealed record KindField(string Id, string Name, string Type, string Example, bool Optional = false, IReadOnlyList<string>? Options = null,
+public sealed record KindField(string Id, string Name, string Type, string Example, bool Optional = false,
+    IReadOnlyList<string>? Options = null,
     string? Of = null);
 
 /// <summary>
@@ -41,6 +42,9 @@ public abstract class Kind
     /// <summary>Reads one as it is written down.</summary>
     /// <exception cref="InputProblemException">Something is missing, unknown or out of range.</exception>
     public abstract IThing Read(JsonElement written, string place);
+
+    /// <summary>Whether a card's figures may be other ones with it; how many sheets there are changes none.</summary>
+    public virtual bool ChangesFigures => true;
 
     /// <summary>What becomes of one that is put away; null where it is only not offered, and goes on as it is where it is used.</summary>
     public virtual IThing? WhenAway(IThing thing) => null;

@@ -1111,7 +1111,6 @@ export interface components {
             stocks: components["schemas"]["CutStockView"][];
             book: components["schemas"]["BookView"][];
             cautions: string[];
-            short: null | components["schemas"]["ShortView"];
         };
         CutRequest: {
             id: string;
@@ -1134,6 +1133,7 @@ export interface components {
             left: components["schemas"]["CutLeftView"][];
             lines: components["schemas"]["CutLineView"][];
             steps: components["schemas"]["CutStepView"][];
+            pieces: components["schemas"]["SentencePart"][];
             note: null | string;
         };
         CutStepView: {
@@ -2582,6 +2582,8 @@ export interface components {
             at: string;
             for: string;
             undone: boolean;
+            /** Format: int64 */
+            plan?: null | number;
         };
         TakingsView: {
             takings: components["schemas"]["TakingView"][];

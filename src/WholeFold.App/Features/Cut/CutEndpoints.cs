@@ -31,37 +31,46 @@ internal static class CutEndpoints
             {
                 var (desk, asked) = (await studio.Lay(body.Value.Design, body.Value.Edits, cancel), body.Value);
                 var now = await Runs(studio, runs, desk, asked, cancel);
-                var tell = new CutTeller(desk);
-                var view = tell.View(asked.Cards, now, null);
-                if (!view.Running && !view.Stopped && now.All(r => r.Best is not null))
+                if (now.All(r => !r.Running && !r.Stopped && r.Best is not null))
                 {
-                    await plans.Keep(asked.Id, KeyOf(desk, asked.Cards), From(desk, asked.Cards), JsonSerializer.Serialize(view, StrictJson.OnOneLine), cancel);
+                    await Keep(plans, desk, asked, now, cancel);
                 }
 
-                return view;
+                return new CutTeller(desk).View(asked.Cards, now);
             })
-            .Describes<CutPlanView>("cut", "So many cards of a design as sheets to cut: the best plan so far, and whether a better one is looked for.");
+            .Describes<CutPlanView>("cut",
+                "So many cards of a design as sheets to cut: the best plan so far, and whether a better one is looked for.");
         cut.MapPost("/short", async (Body<CutRequest> body, Studio studio, CancellationToken cancel) =>
                 Short(studio, await studio.Lay(body.Value.Design, body.Value.Edits, cancel), Cards(body.Value), cancel))
-            .Describes<ShortView>("cutShort", "Where the stock book is short: how many cards can be cut from what is there, and what would make it go.");
+            .Describes<ShortView>("cutShort",
+                "Where the stock book is short: how many cards can be cut from what is there, and what would make it go.");
         cut.MapPost("/good-for", async (Body<CutRequest> body, Studio studio, CutRuns runs, DesignStore store, CancellationToken cancel) =>
                 await GoodFor(studio, runs, store, await studio.Lay(body.Value.Design, body.Value.Edits, cancel), body.Value, cancel))
-            .Describes<GoodForView>("cutGoodFor", "What the offcuts of a plan are good for: the largest papers of this studio's designs that they take.");
-        cut.MapPost("/take", async (Body<CutRequest> body, Studio studio, CutRuns runs, StockBook book, CancellationToken cancel) =>
-                await Take(studio, runs, book, await studio.Lay(body.Value.Design, body.Value.Edits, cancel), body.Value, cancel))
+            .Describes<GoodForView>("cutGoodFor",
+                "What the offcuts of a plan are good for: the largest papers of this studio's designs that they take.");
+        cut.MapPost("/take", async (Body<CutRequest> body, Studio studio, CutRuns runs, StockBook book, PlanStore plans,
+            CancellationToken cancel) =>
+                await Take(studio, runs, book, plans, await studio.Lay(body.Value.Design, body.Value.Edits, cancel), body.Value, cancel))
             .Describes<TakingView>("cutTake", "Takes a plan's sheets from the stock book, and puts what is left over into it.");
-        cut.MapGet("/takings", async (StockBook book, CancellationToken cancel) => new TakingsView([.. (await book.Takings(MostTakings, cancel)).Select(View)]))
+        cut.MapGet("/takings", async (StockBook book, CancellationToken cancel) =>
+            new TakingsView([.. (await book.Takings(MostTakings, cancel)).Select(View)]))
             .Describes<TakingsView>("cutTakings", "What was last taken from the stock book.");
-        cut.MapPut("/takings", async (Body<TakingRequest> body, StockBook book, CancellationToken cancel) => View(await book.Set(body.Value.Id, body.Value.Undone, cancel)))
+        cut.MapPut("/takings", async (Body<TakingRequest> body, StockBook book, CancellationToken cancel) =>
+            View(await book.Set(body.Value.Id, body.Value.Undone, cancel)))
             .Describes<TakingView>("cutTaking", "Puts back what was taken, or takes it again.");
         cut.MapPost("/kept", async (Body<CutRequest> body, Studio studio, PlanStore plans, CancellationToken cancel) =>
                 await Kept(plans, await studio.Lay(body.Value.Design, body.Value.Edits, cancel), body.Value, cancel))
             .Describes<KeptPlansView>("cutKept", "Earlier plans of a design, and what has changed since each was made.");
         cut.MapGet("/kept/{design}/{id:long}", async (string design, long id, PlanStore plans, CancellationToken cancel) =>
                 await plans.Find(design, id, cancel) is { } kept ? Results.Text(kept.Shown, "application/json")
-                    : ProblemHandler.Of(StatusCodes.Status404NotFound, "No such plan", "This design has no plan of that number.", "plan.missing"))
+                    : ProblemHandler.Of(StatusCodes.Status404NotFound, "No such plan", "This design has no plan of that number.",
+                        "plan.missing"))
             .Describes<CutPlanView>("cutKeptPlan", "An earlier plan as it was.").ProducesProblem(StatusCodes.Status404NotFound);
     }
+
+    private static Task Keep(PlanStore plans, Desk desk, CutRequest asked, IReadOnlyList<CutRun> runs, CancellationToken cancel) =>
+        plans.Keep(asked.Id, KeyOf(desk, asked.Cards), From(desk, asked.Cards),
+            JsonSerializer.Serialize(new CutTeller(desk).View(asked.Cards, runs), StrictJson.OnOneLine), cancel);
 
     private static int Cards(CutRequest asked) => asked.Cards is >= 1 and <= MostCards ? asked.Cards
         : throw new InputProblemException("plan.cards", "cards", $"{asked.Cards} cards cannot be planned", $"1 to {MostCards} cards");
@@ -75,11 +84,13 @@ internal static class CutEndpoints
         }
         catch (NoPlanException e)
         {
-            throw new InputProblemException("plan.none", "design", e.Text.Write(desk.Unit).TrimEnd('.'), "a design whose pieces come out of the sheets that there are");
+            throw new InputProblemException("plan.none", "design", e.Text.Write(desk.Unit).TrimEnd('.'),
+                "a design whose pieces come out of the sheets that there are");
         }
     }
 
-    private static async Task<IReadOnlyList<CutRun>> Runs(Studio studio, CutRuns runs, Desk desk, CutRequest asked, CancellationToken cancel)
+    private static async Task<IReadOnlyList<CutRun>> Runs(Studio studio, CutRuns runs, Desk desk, CutRequest asked,
+        CancellationToken cancel)
     {
         var jobs = Jobs(desk, ShowEndpoints.CardOf(studio, desk, cancel), Cards(asked));
         var mine = jobs.Select(j => runs.Of(j, asked.GoOn)).ToList();
@@ -96,18 +107,21 @@ internal static class CutEndpoints
         return mine;
     }
 
-    private static async Task<TakingView> Take(Studio studio, CutRuns runs, StockBook book, Desk desk, CutRequest asked, CancellationToken cancel)
+    private static async Task<TakingView> Take(Studio studio, CutRuns runs, StockBook book, PlanStore plans, Desk desk,
+        CutRequest asked, CancellationToken cancel)
     {
         var now = await Runs(studio, runs, desk, asked, cancel);
         if (now.Any(r => r.Running || r.Best is null))
         {
-            throw new InputProblemException("plan.unfinished", "cards", "this plan is not done yet", "a plan that is, or one that was stopped");
+            throw new InputProblemException("plan.unfinished", "cards", "this plan is not done yet",
+                "a plan that is, or one that was stopped");
         }
 
         var takes = now.SelectMany(r => Booked.Takes(r.Job, r.Best!)).ToList();
         if (takes.Find(t => t.Short > 0) is { } missing)
         {
-            throw new InputProblemException("book.short", missing.Entry!.Id, $"the stock book has {missing.Has} of {missing.Entry.Name}, and the plan takes {missing.Takes}",
+            throw new InputProblemException("book.short", missing.Entry!.Id,
+                $"the stock book has {missing.Has} of {missing.Entry.Name}, and the plan takes {missing.Takes}",
                 "fewer cards, or more in the stock book");
         }
 
@@ -115,7 +129,9 @@ internal static class CutEndpoints
             .Select(t => new BookChange(t.Entry!.Id, t.Entry.Name, -t.Takes, t.Entry.IsOffcut ? Written(t.Entry) : null)).ToList();
         changes.AddRange(new CutTeller(desk).Kept(now).Select(k => Offcut(desk, k.Job, k.Width, k.Height, k.Count)).Where(c =>
             changes.TrueForAll(other => other.Id != c.Id)));
-        return View(await book.Take($"{asked.Cards} × {desk.Spec.Name}", changes, cancel));
+        await Keep(plans, desk, asked, now, cancel);
+        var kept = (await plans.Of(asked.Id, cancel)).FirstOrDefault(p => p.Key == KeyOf(desk, asked.Cards));
+        return View(await book.Take($"{asked.Cards} × {desk.Spec.Name}", changes, cancel)) with { Plan = kept?.Id };
     }
 
     /// <summary>An offcut of one size is always the same entry, so that equal ones are counted together.</summary>
@@ -123,19 +139,22 @@ internal static class CutEndpoints
     {
         var unit = desk.Unit == DisplayUnit.Inch ? DisplayUnit.Inch : DisplayUnit.Millimetre;
         var entry = job.Book.FirstOrDefault(b => b.IsOffcut && (b.Width, b.Height) == (width, height)) ?? new OwnedSheet(
-            Shortened($"{job.Stock.Id}-{width.Units}-{height.Units}"), $"{job.Stock.Name}, offcut {LengthWriter.Write(width, unit)} × {LengthWriter.WithUnit(height, unit)}",
+            Shortened($"{job.Stock.Id}-{width.Units}-{height.Units}"),
+                $"{job.Stock.Name}, offcut {LengthWriter.Write(width, unit)} × {LengthWriter.WithUnit(height, unit)}",
             job.Stock.Id, width, height, unit.SystemOf(), count, IsOffcut: true);
         return new BookChange(entry.Id, entry.Name, count, Written(entry));
     }
 
-    private static string Shortened(string id) => id.Length <= 40 ? id : Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(id)))[..40];
+    private static string Shortened(string id) => id.Length <= 40 ? id
+        : Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(id)))[..40];
 
     private static JsonObject Written(OwnedSheet entry)
     {
         static string Exact(Length length) => $"{length.Millimetres.ToString("0.######", CultureInfo.InvariantCulture)} mm";
         return new JsonObject
         {
-            ["id"] = entry.Id, ["name"] = entry.Name, ["width"] = Exact(entry.Width), ["height"] = Exact(entry.Height), ["stock"] = entry.Stock,
+            ["id"] = entry.Id, ["name"] = entry.Name, ["width"] = Exact(entry.Width), ["height"] = Exact(entry.Height),
+                ["stock"] = entry.Stock,
             ["count"] = entry.Count, ["units"] = entry.System == UnitSystem.Imperial ? "in" : "mm", ["offcut"] = true,
         };
     }
@@ -156,8 +175,9 @@ internal static class CutEndpoints
             ways.Add(new ShortWay($"Cut {Teller.Many(can, "card", "cards")} from what is here", null, can));
         }
 
-        ways.AddRange(Layers(desk, card, missing).Concat(Formats(desk, card)).Where(e => Goes(studio, desk, e, cards, cancel))
-            .Select(e => new ShortWay(Core.Constructions.Spoken.First(e.Describe(desk.Spec, desk.Reader).Write(desk.Unit)), e, null)).Take(6));
+        ways.AddRange(new[] { Layers(desk, card, missing), Formats(desk, card) }.SelectMany(all =>
+            all.Where(e => Goes(studio, desk, e, cards, cancel)).Take(3))
+            .Select(e => new ShortWay(Core.Constructions.Spoken.First(e.Describe(desk.Spec, desk.Reader).Write(desk.Unit)), e, null)));
         return new ShortView($"Not enough {string.Join(" and ", missing.Select(m => m.Stock.Name))}.", can, ways);
     }
 
@@ -183,7 +203,8 @@ internal static class CutEndpoints
     private static IEnumerable<DesignEdit> Formats(Desk desk, Card card)
     {
         static long Area(Length width, Length height) => width.Units * height.Units;
-        return desk.Design.Inventory.Formats.Where(f => f.System == desk.Target.Format.System && Area(f.Width, f.Height) < Area(card.Size.Width, card.Size.Height))
+        return desk.Design.Inventory.Formats.Where(f => f.System == desk.Target.Format.System
+            && Area(f.Width, f.Height) < Area(card.Size.Width, card.Size.Height))
             .OrderByDescending(f => Area(f.Width, f.Height)).Take(3).Select(f => new ConvertTo(f.Id));
     }
 
@@ -203,7 +224,8 @@ internal static class CutEndpoints
         }
     }
 
-    private static async Task<GoodForView> GoodFor(Studio studio, CutRuns runs, DesignStore store, Desk desk, CutRequest asked, CancellationToken cancel)
+    private static async Task<GoodForView> GoodFor(Studio studio, CutRuns runs, DesignStore store, Desk desk, CutRequest asked,
+        CancellationToken cancel)
     {
         var now = await Runs(studio, runs, desk, asked, cancel);
         var papers = new List<Paper>();
@@ -214,7 +236,8 @@ internal static class CutEndpoints
                 try
                 {
                     var other = await studio.Lay(state, [], cancel);
-                    papers.AddRange(studio.Attempt(other, cancel).Card?.Layers.Select(l => new Paper(listed.Name, l.Role.Name, l.Stock, l.Width.Value, l.Height.Value)) ?? []);
+                    papers.AddRange(studio.Attempt(other, cancel).Card?.Layers.Select(l =>
+                        new Paper(listed.Name, l.Role.Name, l.Stock, l.Width.Value, l.Height.Value)) ?? []);
                 }
                 catch (InputProblemException)
                 {
@@ -231,7 +254,8 @@ internal static class CutEndpoints
     {
         var (now, key) = (From(desk, asked.Cards), KeyOf(desk, asked.Cards));
         return new KeptPlansView([.. (await plans.Of(asked.Id, cancel)).Where(p => p.Key != key).Select(p => new KeptPlanView(
-            p.Id, At(p.At), (string?)JsonNode.Parse(p.Shown)?["title"] ?? "", [.. now.Where(n => p.From.GetValueOrDefault(n.Key) != n.Value).Select(n => n.Key switch
+            p.Id, At(p.At), (string?)JsonNode.Parse(p.Shown)?["title"] ?? "",
+                [.. now.Where(n => p.From.GetValueOrDefault(n.Key) != n.Value).Select(n => n.Key switch
             {
                 "design" or "stock book" => $"The {n.Key} has changed.",
                 _ => $"{Core.Constructions.Spoken.First(n.Key)}: {p.From.GetValueOrDefault(n.Key)} then, {n.Value} now.",
@@ -245,10 +269,13 @@ internal static class CutEndpoints
         ["size"] = new Teller(desk.Unit).NameAndSize(desk.Design, desk.Target).Write(desk.Unit),
         ["tools"] = desk.Design.ToolsFor(desk.Target).Name,
         ["design"] = Hash(DesignFile.Canonical(desk.Spec with { Target = null, TargetTurn = false, Tools = null })),
-        ["stock book"] = Hash(string.Join('\n', desk.Design.Inventory.All<OwnedSheet>().Select(o => o.ToString()))),
+        ["stock book"] = Book(desk),
     };
 
-    private static string KeyOf(Desk desk, int cards) => Hash($"{desk.Key}|{cards}");
+    private static string KeyOf(Desk desk, int cards) =>
+        Hash($"{desk.Key}|{desk.Target.Key}|{desk.Target.Width.Units}|{desk.Target.Height.Units}|{Book(desk)}|{cards}");
+
+    private static string Book(Desk desk) => Hash(string.Join('\n', desk.Design.Inventory.All<OwnedSheet>().Select(o => o.ToString())));
 
     private static string Hash(string text) => Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(text)));
 

@@ -143,7 +143,8 @@ public sealed partial class CutRuns(TimeProvider clock, ILogger<CutRuns> log) : 
     }
 
     private static string KeyOf(BookedJob job) =>
-        Convert.ToHexString(SHA256.HashData(JsonSerializer.SerializeToUtf8Bytes(new { job.Stock.Id, job.Here, job.Bought }, StrictJson.OnOneLine)));
+        Convert.ToHexString(SHA256.HashData(JsonSerializer.SerializeToUtf8Bytes(new { job.Stock.Id, job.Here, job.Bought },
+            StrictJson.OnOneLine)));
 
     [LoggerMessage(Level = LogLevel.Error, Message = "{Stock} could not be planned")]
     private partial void Broke(string stock, Exception exception);

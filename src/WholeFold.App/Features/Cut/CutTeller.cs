@@ -19,7 +19,7 @@ internal sealed class CutTeller(Desk desk)
 
     private readonly Teller _tell = new(desk.Unit);
 
-    public CutPlanView View(int cards, IReadOnlyList<CutRun> runs, ShortView? shortage)
+    public CutPlanView View(int cards, IReadOnlyList<CutRun> runs)
     {
         var plans = runs.Where(r => r.Best is not null).Select(r => (r.Job, Plan: r.Best!)).ToList();
         var (running, stopped) = (runs.Any(r => r.Running), runs.Any(r => r.Stopped));
@@ -38,7 +38,6 @@ internal sealed class CutTeller(Desk desk)
             Stocks = [.. runs.Select(Stock)],
             Book = [.. plans.SelectMany(p => Booked.Takes(p.Job, p.Plan).Select(t => Line(p.Job, t)))],
             Cautions = [.. PlanWords.Cautions([.. plans.Select(p => p.Plan)])],
-            Short = shortage,
         };
     }
 
@@ -46,7 +45,8 @@ internal sealed class CutTeller(Desk desk)
     {
         if (running)
         {
-            yield return plans.Count < stocks ? "Looking for a plan." : "Looking for a better plan; you can stop any time and cut this one.";
+            yield return plans.Count < stocks ? "Looking for a plan."
+                : "Looking for a better plan; you can stop any time and cut this one.";
         }
         else if (plans.Count == stocks && plans.Count > 0)
         {
@@ -57,7 +57,8 @@ internal sealed class CutTeller(Desk desk)
 
         if (plans.Count > 0)
         {
-            yield return $"The trimmer is set to {Teller.Many(plans.SelectMany(p => p.Sheets).SelectMany(s => s.Cuts).Select(c => c.At).Distinct().Count(), "distance", "distances")} in all.";
+            var settings = plans.SelectMany(p => p.Sheets).SelectMany(s => s.Cuts).Select(c => c.At).Distinct().Count();
+            yield return $"The trimmer is set to {Teller.Many(settings, "distance", "distances")} in all.";
         }
     }
 
@@ -69,25 +70,29 @@ internal sealed class CutTeller(Desk desk)
             run.Running ? "looking" : plan is null ? "none" : run.Stopped ? "stopped" : "planned", plan?.SheetCount ?? 0,
             plan is null ? "" : run.Running ? $"{PlanWords.Sheets(plan.SheetCount)} so far." : PlanWords.Proof(plan),
             run.Problem is { } problem ? _tell.Say(problem) : null,
-            plan is null ? [] : [.. plan.Sheets.Select(s => Sheet(run, plan, s))]);
+            plan is null ? [] : [.. plan.Alike.Select(s => Sheet(run, plan, s))]);
     }
 
-    private CutSheetView Sheet(CutRun run, CutPlan plan, CutSheet sheet)
+    private CutSheetView Sheet(CutRun run, CutPlan plan, AlikeSheets alike)
     {
+        var (sheet, pieces) = (alike.First, alike.Pieces);
         var steps = CutStep.Of(sheet).Select((s, i) => (Step: s, N: i + 1)).ToList();
-        var stacked = PlanWords.Stacked(plan, sheet) is { } at ? $", {at}" : "";
+        var stacked = PlanWords.Stacked(plan, alike) is { } at ? $", {at}" : "";
         return new CutSheetView(
-            sheet.Count == 1 ? "1 sheet" : $"{sheet.Count} sheets alike",
-            _tell.Say(Words.Of($"{run.Job.Stock.Name}, {Called(sheet.Sheet, sheet.Count)}{stacked}{(sheet.Sheet.HasWayUp ? ", way up kept" : "")}")),
+            alike.Count == 1 ? "1 sheet" : $"{alike.Count} sheets alike",
+            _tell.Say($"{run.Job.Stock.Name}, {Called(sheet.Sheet, alike.Count)}{stacked}{(sheet.Sheet.HasWayUp ? ", way up kept" : "")}"),
             sheet.Sheet.Width.Units, sheet.Sheet.Height.Units, sheet.Sheet.HasWayUp,
-            [.. sheet.Parts.Select(p => new CutPartView(p.Piece.Name, _tell.Say($"{p.Piece.Width} × {p.Piece.Height}"), Box(p.X, p.Y, p.Width, p.Height)))],
+            [.. sheet.Parts.Select(p => new CutPartView(pieces.Count(o => (o.Width, o.Height) == (p.Piece.Width, p.Piece.Height)) > 1
+                ? "" : p.Piece.Name, _tell.Say($"{p.Piece.Width} × {p.Piece.Height}"), Box(p.X, p.Y, p.Width, p.Height)))],
             [.. sheet.Left.Select(l => new CutLeftView(_tell.Say($"{l.Width} × {l.Height}"), Box(l.X, l.Y, l.Width, l.Height),
                 PlanWords.IsKept(l, _tell.Unit.SystemOf())))],
-            [.. sheet.Lines.Select(l => (Line: l, steps.First(s => l.N >= s.Step.First && l.N <= s.Step.Last).N, steps)).Select(l => new CutLineView(
+            [.. sheet.Lines.Select(l => (Line: l, steps.First(s => l.N >= s.Step.First && l.N <= s.Step.Last).N, steps)).Select(l =>
+                new CutLineView(
                 l.N, steps.Exists(s => s.N == l.N && s.Step.First == l.Line.N),
                 new LineView(new Bench.Spot(l.Line.X.Units, l.Line.Y.Units), new Bench.Spot(l.Line.ToX.Units, l.Line.ToY.Units))))],
-            [.. steps.Select(s => new CutStepView(s.N, _tell.Say(s.Step.Text), _tell.Say(s.Step.Lies), _tell.Text(s.Step.At), s.Step.ByHand))],
-            PlanWords.ManyStages(sheet));
+            [.. steps.Select(s => new CutStepView(s.N, _tell.Say(s.Step.Text), _tell.Say(s.Step.Lies), _tell.Text(s.Step.At),
+                s.Step.ByHand))],
+            _tell.Say(PlanWords.Out(alike)), PlanWords.ManyStages(sheet));
     }
 
     /// <summary>"Letter", or "an offcut of 6 1/8 × 11 in".</summary>
@@ -101,7 +106,8 @@ internal sealed class CutTeller(Desk desk)
         var packs = taken.Packs;
         var price = taken.Costs is { } costs ? string.Create(CultureInfo.InvariantCulture, $", {costs:0.00}") : "";
         return new BookView(
-            taken.Entry?.Id, job.Stock.Name, taken.Sheet.Name, _tell.Say($"{taken.Sheet.Width} × {taken.Sheet.Height:u}"), taken.Takes, taken.Entry?.Count,
+            taken.Entry?.Id, job.Stock.Name, taken.Sheet.Name, _tell.Say($"{taken.Sheet.Width} × {taken.Sheet.Height:u}"), taken.Takes,
+                taken.Entry?.Count,
             Math.Max(0, taken.Has - taken.Takes), taken.Short,
             packs == 0 ? null : $"buy {(taken.Entry!.Pack > 1 ? Teller.Many(packs, "pack", "packs") : $"{packs}")}{price}");
     }
@@ -109,7 +115,8 @@ internal sealed class CutTeller(Desk desk)
     /// <summary>What offcuts are good for: the largest papers of any design that they take, of their own stock first.</summary>
     public IEnumerable<GoodForLine> GoodFor(IEnumerable<CutRun> runs, IReadOnlyList<Paper> papers) => Kept(runs).Select(k =>
     {
-        var best = papers.Where(p => p.Stock.Kind == k.Job.Stock.Kind).Select(p => (Paper: p, Fits: Fits(k.Width, k.Height, p, k.Job.Stock.Directional)))
+        var best = papers.Where(p => p.Stock.Kind == k.Job.Stock.Kind).Select(p =>
+            (Paper: p, Fits: Fits(k.Width, k.Height, p, k.Job.Stock.Directional)))
             .Where(p => p.Fits > 0).OrderByDescending(p => p.Paper.Stock.Id == k.Job.Stock.Id)
             .ThenByDescending(p => p.Paper.Width.Units * p.Paper.Height.Units).ThenByDescending(p => p.Fits).FirstOrDefault();
         return new GoodForLine(k.Job.Stock.Name, _tell.Say($"{k.Width} × {k.Height:u}"), k.Count,
@@ -124,7 +131,8 @@ internal sealed class CutTeller(Desk desk)
 
     /// <summary>What of a plan comes into the stock book when it is taken from it.</summary>
     public IEnumerable<(BookedJob Job, Length Width, Length Height, int Count)> Kept(IEnumerable<CutRun> runs) =>
-        runs.SelectMany(r => r.Best!.Sheets.SelectMany(s => PlanWords.Kept(s, desk.Unit.SystemOf()).Select(k => (r.Job, k.Width, k.Height, Count: k.Count * s.Count))))
+        runs.SelectMany(r => r.Best!.Sheets.SelectMany(s => PlanWords.Kept(s, desk.Unit.SystemOf()).Select(k =>
+            (r.Job, k.Width, k.Height, Count: k.Count * s.Count))))
             .GroupBy(k => (k.Job.Stock.Id, Side(k.Width, k.Height, k.Job.Stock.Directional)))
             .Select(g => (g.First().Job, g.First().Width, g.First().Height, g.Sum(k => k.Count)));
 

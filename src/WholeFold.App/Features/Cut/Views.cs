@@ -51,9 +51,6 @@ public sealed record CutPlanView
     public required IReadOnlyList<BookView> Book { get; init; }
 
     public required IReadOnlyList<string> Cautions { get; init; }
-
-    /// <summary>What is short, and what can be done about it; null where nothing is.</summary>
-    public required ShortView? Short { get; init; }
 }
 
 /// <param name="State">planned, looking, stopped or none.</param>
@@ -62,9 +59,12 @@ public sealed record CutStockView(string Id, string Name, string Colour, string 
 
 /// <summary>Sheets that are cut alike, drawn once.</summary>
 /// <param name="WayUp">Whether its pattern has a way up.</param>
-public sealed record CutSheetView(string Heading, IReadOnlyList<SentencePart> Detail, long Width, long Height, bool WayUp, IReadOnlyList<CutPartView> Parts,
-    IReadOnlyList<CutLeftView> Left, IReadOnlyList<CutLineView> Lines, IReadOnlyList<CutStepView> Steps, string? Note);
+public sealed record CutSheetView(string Heading, IReadOnlyList<SentencePart> Detail, long Width, long Height, bool WayUp,
+    IReadOnlyList<CutPartView> Parts,
+    IReadOnlyList<CutLeftView> Left, IReadOnlyList<CutLineView> Lines, IReadOnlyList<CutStepView> Steps,
+        IReadOnlyList<SentencePart> Pieces, string? Note);
 
+/// <param name="Name">Nothing where pieces of its size are for several places.</param>
 /// <param name="Box">Where it lies, from the sheet's lower left corner.</param>
 public sealed record CutPartView(string Name, IReadOnlyList<SentencePart> Size, BoxView Box);
 
@@ -82,7 +82,8 @@ public sealed record CutStepView(int Step, IReadOnlyList<SentencePart> Text, IRe
 /// <param name="Entry">Its id in the book; null where the book knows nothing of it.</param>
 /// <param name="Left">What is left when it is taken.</param>
 /// <param name="Buy">"buy 1 pack, 5.40".</param>
-public sealed record BookView(string? Entry, string Stock, string Name, IReadOnlyList<SentencePart> Size, int Takes, int? Has, int Left, int Short, string? Buy);
+public sealed record BookView(string? Entry, string Stock, string Name, IReadOnlyList<SentencePart> Size, int Takes, int? Has,
+    int Left, int Short, string? Buy);
 
 /// <param name="Text">What is short.</param>
 /// <param name="CanMake">How many cards can be cut from what is there.</param>
@@ -99,7 +100,8 @@ public sealed record GoodForView(IReadOnlyList<GoodForLine> Lines);
 public sealed record GoodForLine(string Stock, IReadOnlyList<SentencePart> Size, int Count, string? Text);
 
 /// <summary>What was taken from the stock book.</summary>
-public sealed record TakingView(long Id, string At, string For, bool Undone);
+/// <param name="Plan">The plan as it was kept: what is cut now, whatever the book says next.</param>
+public sealed record TakingView(long Id, string At, string For, bool Undone, long? Plan = null);
 
 public sealed record TakingsView(IReadOnlyList<TakingView> Takings);
 

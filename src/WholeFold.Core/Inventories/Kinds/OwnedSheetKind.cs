@@ -25,10 +25,12 @@ public sealed class OwnedSheetKind() : SizeKind<OwnedSheet, OwnedSheetSpec>(Leng
 
     public override string Meaning => "sheets and offcuts that are there, and what a pack costs";
 
+    public override bool ChangesFigures => false;
+
     public override IReadOnlyList<KindField> Fields =>
     [
         new("name", "name", "text", "Harbour 300, Letter"),
-        new("stock", "stock", "text", "harbour-300", Of: "stocks"),
+        new("stock", "stock", "text", "card-300", Of: "stocks"),
         new("units", "units", "option", "in", Options: ["in", "cm", "mm"]),
         new("width", "width", "length", "8 1/2"),
         new("height", "height", "length", "11"),
@@ -38,14 +40,16 @@ public sealed class OwnedSheetKind() : SizeKind<OwnedSheet, OwnedSheetSpec>(Leng
         new("offcut", "left over from something else", "yes", "", Optional: true),
     ];
 
-    protected override string Example => """{"id": "harbour-letter", "name": "Harbour 300, Letter", "stock": "card-300", "width": "8 1/2", "height": "11", "units": "in", "count": 24, "pack": 10, "price": 5.40}""";
+    protected override string Example =>
+        """{"id": "harbour-letter", "name": "Harbour 300, Letter", "stock": "card-300", "width": "8 1/2", "height": "11", "count": 24}""";
 
     protected override OwnedSheet Of(OwnedSheetSpec written, string id, string name, Length width, Length height, UnitSystem system) =>
         new(id, name, written.Stock, width, height, system, Within(written.Count, 0, MostSheets, id, "count"), written.Offcut)
         {
             Pack = Within(written.Pack ?? 1, 1, LargestPack, id, "pack"),
             Price = written.Price is null or (> 0 and <= DearestPack) ? written.Price
-                : throw new InputProblemException("own.range", $"{Id}.price", $"{written.Price} is no price of a pack", "more than 0 and up to 1000000, or nothing where it is not known"),
+                : throw new InputProblemException("own.range", $"{Id}.price", $"{written.Price} is no price of a pack",
+                    "more than 0 and up to 1000000, or nothing where it is not known"),
         };
 
     private int Within(int number, int least, int most, string id, string field) => number >= least && number <= most ? number
@@ -56,7 +60,8 @@ public sealed class OwnedSheetKind() : SizeKind<OwnedSheet, OwnedSheetSpec>(Leng
     protected override string Describe(OwnedSheet thing)
     {
         var pack = thing.Pack > 1 ? $", in packs of {thing.Pack}" : "";
-        var price = thing.Price is { } p ? string.Create(CultureInfo.InvariantCulture, $", {p:0.00}{(thing.Pack > 1 ? " a pack" : " each")}") : "";
+        var price = thing.Price is { } p ? string.Create(CultureInfo.InvariantCulture,
+            $", {p:0.00}{(thing.Pack > 1 ? " a pack" : " each")}") : "";
         return $"{thing.Count} at {base.Describe(thing)}{pack}{price}{(thing.IsOffcut ? ", offcut" : "")}";
     }
 }

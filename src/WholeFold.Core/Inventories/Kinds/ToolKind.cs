@@ -157,7 +157,8 @@ public sealed class ToolKind : Kind<ToolKit, ToolSpec>
 
         private Length Within(string text, string field, Length least, Length most)
         {
-            var accepted = $"{LengthWriter.WithUnit(least, DisplayUnit.Millimetre)} to {LengthWriter.WithUnit(most, DisplayUnit.Millimetre)}";
+            static string Mm(Length length) => LengthWriter.WithUnit(length, DisplayUnit.Millimetre);
+            var accepted = $"{Mm(least)} to {Mm(most)}";
             var value = LengthReader.Read(text, _unit, $"{place}.{field}", accepted);
             return value >= least && value <= most ? value
                 : throw new InputProblemException("tools.range", $"{place}.{field}", $"{text.Trim()} is no use for that", accepted);

@@ -1,5 +1,5 @@
 import { NumberInput } from "@mantine/core";
-import { useDebouncedValue, useDocumentTitle } from "@mantine/hooks";
+import { useDebouncedValue, useDocumentTitle, useElementSize } from "@mantine/hooks";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
@@ -20,6 +20,7 @@ import { SheetDrawing } from "./SheetDrawing";
 export type CutPlanView = Schemas["CutPlanView"];
 
 const MOST = 10_000;
+const GAP = 34;
 const REMEMBERED = "cut.cards";
 
 /** Which sheets so many cards are cut from, how each is cut, and what the stock book has of them. */
@@ -164,9 +165,12 @@ export function Sheets({ view, lit, onLit }: { view: CutPlanView; lit: string | 
   const sheets = view.stocks.flatMap((stock) => stock.sheets.map((sheet, i) => ({ stock, sheet, key: `${stock.id}.${i}` })));
   const widest = Math.max(1, ...sheets.map((x) => x.sheet.width));
   const highest = Math.max(1, ...sheets.map((x) => x.sheet.height));
-  const scale = Math.min(300 / widest, 330 / highest);
+  // As many side by side as stay easy to read, as large as there is room for.
+  const { ref, width } = useElementSize();
+  const beside = Math.max(1, Math.min(sheets.length, Math.floor((width || 640) / 300)));
+  const scale = Math.min(((width || 640) - (beside - 1) * GAP) / beside - 34, 460) / Math.max(widest, highest * 0.8);
   return (
-    <div className={s.grid}>
+    <div className={s.grid} ref={ref}>
       {view.stocks
         .filter((stock) => stock.problem)
         .map((stock) => (

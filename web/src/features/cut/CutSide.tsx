@@ -1,7 +1,7 @@
 import { Button } from "@mantine/core";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { answer, api, type Desk, problemOf, type Schemas } from "../../api/client";
 import { queries } from "../../api/queries";
 import { Fig, Sentence, sentenceText } from "../../components/Fig";
@@ -76,7 +76,7 @@ export function Order({ view, lit, onLit }: { view: CutPlanView; lit: string | n
           return (
             <div key={key}>
               <h4>
-                {sheet.heading} <Sentence parts={sheet.detail} />
+                {sheet.heading}: <Sentence parts={sheet.detail} />
               </h4>
               <ol className={s.steps}>
                 {sheet.steps.map((step) => {
@@ -127,6 +127,7 @@ export function Order({ view, lit, onLit }: { view: CutPlanView; lit: string | n
 /** What the plan takes against what is there; taken only when asked, and put back as easily. */
 function Book({ id, view, desk, cards }: { id: string; view: CutPlanView; desk: Desk; cards: number }) {
   const cache = useQueryClient();
+  const navigate = useNavigate();
   const takings = useQuery(queries.takings());
   const changed = () => {
     for (const queryKey of [queries.takings().queryKey, queries.inventory().queryKey, ["worked"]]) {
@@ -135,7 +136,13 @@ function Book({ id, view, desk, cards }: { id: string; view: CutPlanView; desk: 
   };
   const take = useMutation({
     mutationFn: () => answer(api.POST("/api/cut/take", { body: { ...desk, id, cards, goOn: false, stop: false } })),
-    onSuccess: changed,
+    onSuccess: (taken) => {
+      changed();
+      // What was taken is what is cut, whatever the book has for the next plan.
+      if (taken.plan != null) {
+        navigate(`/cut/${id}/kept/${taken.plan}`);
+      }
+    },
   });
   const set = useMutation({
     mutationFn: (body: Schemas["TakingRequest"]) => answer(api.PUT("/api/cut/takings", { body })),

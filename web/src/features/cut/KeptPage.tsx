@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { useParams } from "react-router";
+import { Link, useParams } from "react-router";
 import { queries } from "../../api/queries";
 import { PrintPage } from "../../components/PrintPage";
 import s from "./Cut.module.css";
@@ -15,15 +15,15 @@ export function KeptPage() {
   return (
     <PrintPage
       id={id}
-      heading="An earlier plan"
-      title="An earlier plan · Whole Fold"
+      heading="A plan that was kept"
+      title="A plan that was kept · Whole Fold"
       problem={kept.error}
       waiting={kept.isLoading ? "Looking it up" : null}
     >
       {kept.data ? (
         <>
           <p className={s.was}>
-            <b>{kept.data.name}:</b> {kept.data.title}. {kept.data.said.join(" ")}
+            <b>{kept.data.name}:</b> {kept.data.title}. {kept.data.said.join(" ")} <Link to={`/cut/${id}`}>Plan more of it</Link>
           </p>
           <div className={s.kept}>
             <Sheets view={kept.data} lit={lit} onLit={setLit} />

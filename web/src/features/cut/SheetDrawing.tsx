@@ -68,7 +68,12 @@ export function SheetDrawing({
             <g key={`${part.box.x}.${part.box.y}`}>
               <rect {...at} className={s.part} fill={colour} />
               {first ? (
-                <Label at={at} lines={[[{ text: part.name } as Parts[number]], part.size]} both />
+                <Label
+                  at={at}
+                  lines={part.name ? [[{ text: part.name } as Parts[number]], part.size] : [part.size]}
+                  both
+                  quiet={!part.name}
+                />
               ) : (
                 <Label at={at} lines={[part.size]} quiet />
               )}
@@ -105,6 +110,9 @@ export function SheetDrawing({
           );
         })}
       </svg>
+      <p className={s.note} style={{ maxWidth: Math.max(width, 220) }}>
+        <Sentence parts={sheet.pieces} />
+      </p>
       {sheet.note ? <p className={s.note}>{sheet.note}</p> : null}
     </figure>
   );

@@ -1,7 +1,9 @@
 import { Button, Checkbox, NativeSelect, TextInput } from "@mantine/core";
 import { useForm } from "@mantine/form";
+import { useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo, useRef } from "react";
 import { answer, api, problemOf, type Schemas } from "../../api/client";
+import { queries } from "../../api/queries";
 import { Trouble } from "../../components/Trouble";
 import s from "./Drawer.module.css";
 import { useThingChange } from "./useThingChange";
@@ -75,6 +77,7 @@ export function ThingForm({
   const problem = useMemo(() => (keep.error ? problemOf(keep.error) : null), [keep.error]);
   const at = problem?.field?.startsWith(`${kind.id}.`) ? problem.field.slice(kind.id.length + 1) : null;
   const known = kind.fields.some((f) => f.id === at);
+  const inventory = useQuery({ ...queries.inventory(), enabled: kind.fields.some((f) => f.of != null) });
   const fields = useRef<HTMLFormElement>(null);
   useEffect(() => {
     // What is wrong may have been scrolled away.
@@ -105,6 +108,22 @@ export function ThingForm({
         const label = field.name;
         if (field.type === "yes") {
           return <Checkbox key={field.id} label={label} {...form.getInputProps(field.id, { type: "checkbox" })} />;
+        }
+        const choices = field.of ? inventory.data?.kinds.find((k) => k.id === field.of)?.things : undefined;
+        if (choices) {
+          return (
+            <NativeSelect
+              key={field.id}
+              label={label}
+              data={[
+                { value: "", label: field.optional ? "any" : "choose one" },
+                ...choices.map((c) => ({ value: c.id, label: c.name })),
+              ]}
+              name={field.id}
+              {...form.getInputProps(field.id)}
+              error={error}
+            />
+          );
         }
         if (field.type === "option") {
           return (
