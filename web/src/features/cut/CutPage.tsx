@@ -167,7 +167,7 @@ export function Sheets({ view, lit, onLit }: { view: CutPlanView; lit: string | 
   const highest = Math.max(1, ...sheets.map((x) => x.sheet.height));
   // As many side by side as stay easy to read, as large as there is room for.
   const { ref, width } = useElementSize();
-  const beside = Math.max(1, Math.min(sheets.length, Math.floor((width || 640) / 300)));
+  const beside = Math.max(1, Math.min(sheets.length, Math.floor((width || 640) / 250)));
   const scale = Math.min(((width || 640) - (beside - 1) * GAP) / beside - 34, 460) / Math.max(widest, highest * 0.8);
   return (
     <div className={s.grid} ref={ref}>
