@@ -5,18 +5,22 @@ namespace WholeFold.Planning;
 /// <summary>Sheets of one sort that are cut alike.</summary>
 internal sealed record Pattern(int Sort, Layout Layout, int Times);
 
+/// <summary>So many sheets of a sort, with just so many of each kind on each.</summary>
+internal sealed record Cutting(int Sort, Layout Layout, int Times, int[] Counts);
+
 /// <summary>
 /// Chosen patterns as they are cut: just what is wanted, with few settings of the trimmer, and what is left over in one useful
 /// piece.
 /// </summary>
 internal static class Arranged
 {
+    public static IReadOnlyList<Pattern> Of(Problem problem, IReadOnlyList<Used> used) => Of(problem, Exactly(problem, used));
+
     /// <param name="proposals">To lay a pattern out anew; null where it stays as it is.</param>
-    public static IReadOnlyList<Pattern> Of(Problem problem, IReadOnlyList<Used> used, Proposals? proposals = null)
+    public static IReadOnlyList<Pattern> Of(Problem problem, List<Cutting> counts, Proposals? proposals = null)
     {
         // A trim at the outside runs the whole length of the sheet, which a short trimmer does not cut.
         Layout Tidy(Layout layout) => problem.Longest is null ? layout.Tight() : layout.Tidy();
-        var counts = Exactly(problem, used);
         var ways = counts.ConvertAll(c => (IReadOnlyList<Layout>)[
             Tidy(c.Layout.Only([.. c.Counts])),
             .. proposals is null || problem.Longest is not null ? [] : proposals.InAStrip(problem.Sorts[c.Sort], c.Counts)
@@ -58,10 +62,10 @@ internal static class Arranged
     /// What is too many is left off where that takes no further pattern, one of it from each sheet; else off as few sheets as can
     /// be, so that what is left there is large.
     /// </summary>
-    private static List<(int Sort, Layout Layout, int Times, int[] Counts)> Exactly(Problem problem, IReadOnlyList<Used> used)
+    public static List<Cutting> Exactly(Problem problem, IReadOnlyList<Used> used)
     {
-        var counts = used.Select(u => (u.Column.Sort, u.Column.Layout, u.Times,
-            Counts: u.Column.Layout.Counts(problem.Kinds.Count))).ToList();
+        var counts = used.Select(u => new Cutting(u.Column.Sort, u.Column.Layout, u.Times, u.Column.Layout.Counts(problem.Kinds.Count)))
+            .ToList();
         var over = problem.Kinds.Select((k, i) => counts.Sum(c => c.Times * c.Counts[i]) - k.Count).ToArray();
         for (var k = 0; k < over.Length; k++)
         {
@@ -84,10 +88,10 @@ internal static class Arranged
             // As many of these sheets as can all do with so many fewer.
             var off = over.Select((o, k) => Math.Min(o, whole[k])).ToArray();
             var some = Math.Max(1, Math.Min(times, over.Select((o, k) => off[k] > 0 ? o / off[k] : int.MaxValue).Min()));
-            counts[at] = (sort, layout, some, [.. whole.Select((w, k) => w - off[k])]);
+            counts[at] = new Cutting(sort, layout, some, [.. whole.Select((w, k) => w - off[k])]);
             if (times > some)
             {
-                counts.Add((sort, layout, times - some, whole));
+                counts.Add(new Cutting(sort, layout, times - some, whole));
             }
 
             for (var k = 0; k < over.Length; k++)

@@ -74,6 +74,9 @@ public sealed record CutPlan(string Stock, IReadOnlyList<CutSheet> Sheets, int B
 {
     public int SheetCount => Sheets.Sum(s => s.Count);
 
+    /// <summary>In fewer ways than this so many sheets cannot be cut to just what is wanted.</summary>
+    public int LeastPatterns { get; init; } = 1;
+
     /// <summary>Sheets with the same cuts taken together, though pieces of one size are for different places.</summary>
     public IReadOnlyList<AlikeSheets> Alike => [.. Sheets.GroupBy(s => s.Pattern).Select(g => new AlikeSheets([.. g]))];
 

@@ -16,10 +16,12 @@ internal sealed class Master(Problem problem)
     /// So many sheets of each sort are all there are and cost nothing: then the cost is how many pieces are left out. Null where
     /// sheets cost what they cost.
     /// </param>
-    public (double Cost, double[] Duals, double[] Limits, double[] Times) Relaxed(IReadOnlyList<Column> columns, int[]? just = null)
+    /// <param name="wanted">How many of each kind; all where it is not said.</param>
+    public (double Cost, double[] Duals, double[] Limits, double[] Times) Relaxed(IReadOnlyList<Column> columns, int[]? just = null,
+        int[]? wanted = null)
     {
         using var solver = Solver.CreateSolver("GLOP");
-        var demand = problem.Kinds.Select(k => solver.MakeConstraint(k.Count, double.PositiveInfinity)).ToArray();
+        var demand = (wanted ?? problem.Demand).Select(d => solver.MakeConstraint(d, double.PositiveInfinity)).ToArray();
         var limits = problem.Sorts.Select((s, i) => (just?[i] ?? s.Limit) is { } limit
             ? solver.MakeConstraint(double.NegativeInfinity, limit) : null).ToArray();
         var goal = solver.Objective();

@@ -12,7 +12,8 @@ public sealed record PlanJson(IReadOnlyList<PlannedSheetJson> Sheets, int Bound,
         ArgumentNullException.ThrowIfNull(plans);
         return new PlanJson([.. plans.SelectMany(p => p.Sheets.Select(s => PlannedSheetJson.Of(p.Stock, s)))],
             plans.Sum(Bounded), plans.All(p => p.Proven), plans.Sum(p => p.SheetCount - Bounded(p)),
-            [.. plans.Select(p => new PlannedStockJson(p.Stock, p.SheetCount, p.Bound, p.Proven, p.Gap))]);
+            [.. plans.Select(p => new PlannedStockJson(p.Stock, p.SheetCount, p.Bound, p.Proven, p.Gap, p.Patterns, p.LeastPatterns,
+                p.Settings))]);
     }
 
     /// <summary>Of several kinds of sheet the cost is proven, and the number with it.</summary>
@@ -21,7 +22,10 @@ public sealed record PlanJson(IReadOnlyList<PlannedSheetJson> Sheets, int Bound,
 
 /// <param name="Bound">No plan takes fewer sheets than this.</param>
 /// <param name="Gap">What share of the cost a better plan might save at most.</param>
-public sealed record PlannedStockJson(string Stock, int Sheets, int Bound, bool Proven, double Gap);
+/// <param name="Patterns">In how many ways its sheets are cut; <paramref name="LeastPatterns"/> is proven least.</param>
+/// <param name="Settings">How many distances the trimmer is set to.</param>
+public sealed record PlannedStockJson(string Stock, int Sheets, int Bound, bool Proven, double Gap, int Patterns,
+    int LeastPatterns, int Settings);
 
 public sealed record PlannedSheetJson(string Sheet, string Stock, int Count, LengthJson Width, LengthJson Height, int Stages,
     IReadOnlyList<PlannedCutJson> Cuts, IReadOnlyList<PlannedPartJson> Parts, IReadOnlyList<PlannedLeftJson> Left)

@@ -51,7 +51,9 @@ public static class PlanWords
     public static string Proof(CutPlan plan)
     {
         ArgumentNullException.ThrowIfNull(plan);
-        return plan.Proven ? "No plan needs less." : $"A better plan might save up to {Math.Ceiling(plan.Gap * 100)}% of it.";
+        return plan.Proven
+            ? $"No plan needs less{(plan.Patterns > 1 && plan.Patterns == plan.LeastPatterns ? ", or is cut in fewer ways" : "")}."
+                : $"A better plan might save up to {Math.Ceiling(plan.Gap * 100)}% of it.";
     }
 
     /// <summary>What the trimmer cuts in one go.</summary>

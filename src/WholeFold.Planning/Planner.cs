@@ -18,12 +18,13 @@ public static class Planner
             return new CutPlan(job.Stock, [], 0, true, 0);
         }
 
-        var search = new Search(problem, better is null ? null : f => better(Told(problem, f, Arranged.Of(problem, f.Used))), stop);
+        var search = new Search(problem, better is null ? null : f => better(Told(problem, f, Arranged.Of(problem, f.Used), 1)), stop);
         var found = search.Run();
-        return Told(problem, found, search.Arranged(found));
+        var (patterns, fewest) = search.Arranged(found);
+        return Told(problem, found, patterns, fewest);
     }
 
-    private static CutPlan Told(Problem problem, Found found, IReadOnlyList<Pattern> patterns)
+    private static CutPlan Told(Problem problem, Found found, IReadOnlyList<Pattern> patterns, int fewest)
     {
         var left = problem.Members.Select(m => m.Select(w => (Wanted: w, Left: w.Count)).ToList()).ToList();
         var sheets = patterns.SelectMany(u => Named(problem, u, left, problem.Job.Hold)).ToList();
@@ -31,7 +32,10 @@ public static class Planner
         var dearest = problem.Sorts.Max(s => (BigInteger)s.Cost);
         var least = dearest.IsZero ? 0 : (int)((found.Bound.Cost + dearest - 1) / dearest);
         return new CutPlan(problem.Job.Stock, sheets, least, found.Proven, found.Proven || cost.IsZero ? 0
-            : 1 - ((double)found.Bound.Cost / (double)cost), problem.Job.AtOnce);
+            : 1 - ((double)found.Bound.Cost / (double)cost), problem.Job.AtOnce)
+        {
+            LeastPatterns = fewest,
+        };
     }
 
     /// <summary>Sheets cut alike with each piece by its own name: parted only where pieces of one size run out.</summary>

@@ -74,6 +74,23 @@ internal sealed class Proposals
         }
     }
 
+    /// <summary>So many of each on a sheet; null where no way is found.</summary>
+    public Layout? Laid(Sort sort, int[] counts)
+    {
+        var worths = Areas();
+        var all = counts.Select((c, i) => (long)c * worths[i]).Sum();
+        foreach (var table in tables[sort.Family].Staged)
+        {
+            table.Fill(worths, counts);
+            if (table.Best(sort.Width, sort.Height).Worth >= all)
+            {
+                return table.Lay(sort.Width, sort.Height).Only([.. counts]);
+            }
+        }
+
+        return null;
+    }
+
     /// <summary>So many of each laid in as little of a sheet as they go, from one of its sides: what is left is one strip.</summary>
     public IEnumerable<Layout> InAStrip(Sort sort, int[] counts)
     {

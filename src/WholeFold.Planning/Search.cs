@@ -87,7 +87,7 @@ internal sealed class Search
         }
         else if (!IsProven && best is not null)
         {
-            new Combinations(problem, bounds, Excluded, OnJust).Close(best, bound, Take, b => bound = b);
+            new Combinations(problem, bounds, s => Excluded(s), OnJust).Close(best, bound, Take, b => bound = b);
         }
     }
 
@@ -220,25 +220,27 @@ internal sealed class Search
     }
 
     /// <summary>Whether some worths show that these sheets cannot hold all that is wanted; patterns that they call for are kept.</summary>
-    private bool Excluded(int[] sheets)
+    /// <param name="some">What else is wanted than all.</param>
+    private bool Excluded(int[] sheets, int[]? some = null)
     {
+        var wanted = some ?? demand;
         for (var round = 0; round < MostRounds; round++)
         {
             stop.ThrowIfCancellationRequested();
-            var (missing, duals, limits, _) = master.Relaxed(pool.Columns, sheets);
+            var (missing, duals, limits, _) = master.Relaxed(pool.Columns, sheets, wanted);
             if (missing < 1e-6)
             {
                 return false;
             }
 
             var worths = Proposals.Worths(duals);
-            if (pool.AddAll(proposals.Of(worths, demand, limits, free: true)) > 0 && round % 6 != 5)
+            if (pool.AddAll(proposals.Of(worths, wanted, limits, free: true)) > 0 && round % 6 != 5)
             {
                 continue;
             }
 
             Bounded(worths);
-            if (!bounds[^1].Allows(sheets, demand))
+            if (!bounds[^1].Allows(sheets, wanted))
             {
                 return true;
             }
@@ -250,6 +252,22 @@ internal sealed class Search
         }
 
         return false;
+    }
+
+    /// <summary>Whether no sheet holds so many of each: by some worths, or else from every pattern that is worth as much; and if
+    /// one of those holds them, how.</summary>
+    private (bool Impossible, Layout? Layout) Decided(int[] counts)
+    {
+        if (Excluded([1], counts))
+        {
+            return (true, null);
+        }
+
+        long Loses(Bound bound) => bound.Most[0] - counts.Select((c, i) => (long)c * bound.Worths[i]).Sum();
+        var tightest = bounds.MinBy(b => Loses(b) / (double)Math.Max(1, b.Most[0]))!;
+        var all = new Exhaustive(problem, proposals.Filled(problem.Sorts[0], tightest.Worths)).Columns(Loses(tightest));
+        var holds = all?.Where(c => c.Counts.Zip(counts).All(n => n.First >= n.Second)).ToList();
+        return (holds is { Count: 0 }, holds?.Select(c => c.Layout.Only([.. counts])).FirstOrDefault(l => l.Stages <= Column.FewStages));
     }
 
     private List<Used>? OnJust(int[] sheets) => master.Whole(
@@ -355,7 +373,21 @@ internal sealed class Search
     }
 
     /// <summary>The same sheets cut in as few different ways as a bounded search finds, with few settings and what is left in one
-    /// piece.</summary>
-    public IReadOnlyList<Pattern> Arranged(Found found) => stop.IsCancellationRequested ? Planning.Arranged.Of(problem, found.Used)
-        : Planning.Arranged.Of(problem, new FewerPatterns(problem, proposals, pool).Of(found, stop), proposals);
+    /// piece; and how many ways there are at least.</summary>
+    public (IReadOnlyList<Pattern> Patterns, int Least) Arranged(Found found)
+    {
+        if (stop.IsCancellationRequested)
+        {
+            return (Planning.Arranged.Of(problem, found.Used), 1);
+        }
+
+        var cuttings = Planning.Arranged.Exactly(problem, new FewerPatterns(problem, proposals, pool).Of(found, stop));
+        var least = 1;
+        if (OneSort && found.Proven)
+        {
+            (cuttings, least) = new LeastPatterns(problem, proposals, bounds, Decided).Of(cuttings, stop);
+        }
+
+        return (Planning.Arranged.Of(problem, cuttings, proposals), least);
+    }
 }

@@ -43,6 +43,37 @@ internal static class ByTryingAll
         return Fewest((pieces[0].Count, pieces[1].Count, pieces[2].Count));
     }
 
+    /// <summary>The fewest ways in which so many sheets are cut to just what is wanted.</summary>
+    public static int Patterns(SheetKind sheet, IReadOnlyList<Wanted> pieces, int sheets)
+    {
+        var all = Sets((int)sheet.Width.Millimetres, (int)sheet.Height.Millimetres, pieces, []).Where(s => s != (0, 0, 0)).ToList();
+        const int none = 1000;
+        var known = new Dictionary<(int, int, int, int, int), int>();
+        int Fewest(int from, int a, int b, int c, int left)
+        {
+            if (left == 0 || from == all.Count)
+            {
+                return (a, b, c, left) == (0, 0, 0, 0) ? 0 : none;
+            }
+
+            if (known.TryGetValue((from, a, b, c, left), out var was))
+            {
+                return was;
+            }
+
+            var (x, y, z) = all[from];
+            var best = Fewest(from + 1, a, b, c, left);
+            for (var times = 1; times <= left && times * x <= a && times * y <= b && times * z <= c; times++)
+            {
+                best = Math.Min(best, 1 + Fewest(from + 1, a - (times * x), b - (times * y), c - (times * z), left - times));
+            }
+
+            return known[(from, a, b, c, left)] = best;
+        }
+
+        return Fewest(0, pieces[0].Count, pieces[1].Count, pieces[2].Count, sheets);
+    }
+
     private static HashSet<(int, int, int)> Sets(int width, int height, IReadOnlyList<Wanted> pieces, Dictionary<(int, int),
         HashSet<(int, int, int)>> known)
     {

@@ -91,6 +91,35 @@ public class PlannerTests
         Assert.True(found >= 27, $"{found} of 30 proven");
     }
 
+    /// <summary>Of so many sheets it is told in how many ways they are cut at least: never more than trying all of them finds.</summary>
+    [Fact]
+    public void The_fewest_patterns_are_never_above_what_trying_everything_finds()
+    {
+        var (proven, several, tried) = (0, 0, 0);
+        for (var seed = Day.Seed; seed < Day.Seed + 30; seed++)
+        {
+            var random = new Random(seed);
+            var sheet = new SheetKind("s", "s", Length.Mm(random.Next(6, 10)), Length.Mm(random.Next(6, 10)));
+            var pieces = Enumerable.Range(0, 3).Select(i => new Wanted($"p{i}", $"p{i}", Length.Mm(random.Next(2, 5)),
+                Length.Mm(random.Next(3, 6)), random.Next(2, 9))).ToList();
+            if (pieces.DistinctBy(p => (Length.Min(p.Width, p.Height), Length.Max(p.Width, p.Height))).Count() < pieces.Count)
+            {
+                // Pieces of one size are one kind to a plan, and several to this trying.
+                continue;
+            }
+
+            tried++;
+            var plan = Planner.Plan(new StockJob("card", [sheet], pieces));
+            var fewest = ByTryingAll.Patterns(sheet, pieces, plan.SheetCount);
+            Assert.True(plan.LeastPatterns <= fewest && fewest <= plan.Patterns,
+                $"seed {seed}: {plan.LeastPatterns} ≤ {fewest} ≤ {plan.Patterns}");
+            proven += plan.Patterns == plan.LeastPatterns ? 1 : 0;
+            several += plan.LeastPatterns > 1 ? 1 : 0;
+        }
+
+        Assert.True(10 * proven >= 6 * tried && several >= 5, $"{proven} of {tried} proven, {several} with more than one");
+    }
+
     /// <summary>The certificate: with these worths no sheet holds more than it says. Worked out again over all lengths, not over a
     /// grid.</summary>
     [Fact]
