@@ -15,7 +15,7 @@ internal static class Plans
 {
     public static void Run(int jobs, int seed, TextWriter output)
     {
-        output.WriteLine("jobs              proven   largest gap   first plan / proof, ms: median, 95 of 100, most   sheets   in rows");
+        output.WriteLine("jobs              proven   largest gap   first plan / proof, ms: median, 95 of 100, most   sheets   in rows   fewest patterns proven");
         foreach (var (name, make) in new (string, Func<int, StockJob>)[]
         {
             ("realistic, one kind", s => JobMaker.Realistic(s)),
@@ -38,7 +38,8 @@ internal static class Plans
 
             output.WriteLine($"{name,-20}{plans.Count(p => p.Proven),4} of {jobs,-5}{plans.Max(p => p.Gap),8:P1}      "
                 + $"{At(first, 50):0}, {At(first, 95):0}, {first.Max():0} / {At(whole, 50):0}, {At(whole, 95):0}, {whole.Max():0}      "
-                + $"{plans.Sum(p => p.SheetCount)}      {(make(seed * 1000).Sheets.Count == 1 ? $"{rows}" : "")}");
+                + $"{plans.Sum(p => p.SheetCount)}      {(make(seed * 1000).Sheets.Count == 1 ? $"{rows}" : "")}      "
+                + $"{plans.Count(p => p.Patterns == p.LeastPatterns)} ({plans.Sum(p => p.Patterns)} patterns)");
         }
     }
 
