@@ -15,7 +15,8 @@ internal static class Plans
 {
     public static void Run(int jobs, int seed, TextWriter output)
     {
-        output.WriteLine("jobs              proven   largest gap   first plan / proof, ms: median, 95 of 100, most   sheets   in rows   fewest patterns proven");
+        output.WriteLine("jobs              proven   largest gap   first plan / proof, ms: median, 95 of 100, most   "
+            + "sheets   in rows   fewest patterns proven");
         foreach (var (name, make) in new (string, Func<int, StockJob>)[]
         {
             ("realistic, one kind", s => JobMaker.Realistic(s)),
