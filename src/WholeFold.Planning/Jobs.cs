@@ -1,5 +1,6 @@
 using WholeFold.Core.Cards;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Measure;
 using WholeFold.Core.Paper;
@@ -22,6 +23,13 @@ public sealed record BookedJob(Stock Stock, StockJob? Here, StockJob Bought, IRe
 /// <summary>What cards need of each stock, as jobs to plan.</summary>
 public static class Jobs
 {
+    private const int MostCards = 10_000;
+
+    /// <summary>So many cards, where that many can be planned.</summary>
+    /// <exception cref="InputProblemException">None, or too many.</exception>
+    public static int Checked(int cards, string place) => cards is >= 1 and <= MostCards ? cards
+        : throw new InputProblemException("plan.cards", place, $"{cards} cards cannot be planned", $"1 to {MostCards} cards");
+
     /// <param name="sheets">To cut from; a stock that none is named for is cut from the sheets its design has.</param>
     /// <exception cref="NoPlanException">A piece that comes out of no sheet.</exception>
     public static IReadOnlyList<(Stock Stock, StockJob Job)> Of(IReadOnlyList<CardsOf> all, IReadOnlyList<SheetsOf> sheets)

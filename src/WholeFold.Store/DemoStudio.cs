@@ -47,7 +47,7 @@ public static class DemoStudio
         {
             context.Drawer.Add(new DrawerRow
             {
-                Kind = "book", Id = owned.Id, ToHand = true, Own = JsonSerializer.Serialize(owned, StrictJson.OnOneLine),
+                Kind = OwnedSheetKind.Book, Id = owned.Id, ToHand = true, Own = JsonSerializer.Serialize(owned, StrictJson.OnOneLine),
                     Position = position++,
             });
         }

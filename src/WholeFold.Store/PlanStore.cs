@@ -23,21 +23,35 @@ public sealed class PlanStore(WholeFoldContext context, TimeProvider clock)
         await context.Plans.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id && p.DesignId == design, cancel) is { } row ? Read(row)
             : null;
 
-    /// <summary>Keeps one, unless it is there already or its design is not.</summary>
-    public async Task Keep(string design, string key, IReadOnlyDictionary<string, string> from, string shown, CancellationToken cancel)
+    /// <summary>Keeps one, unless its design is not there.</summary>
+    /// <param name="inPlace">Whether it takes the place of one that was kept of the same things: a search that was stopped leaves
+    /// another plan than one that was not.</param>
+    /// <returns>Under which number; null where it is not kept.</returns>
+    public async Task<long?> Keep(string design, string key, IReadOnlyDictionary<string, string> from, string shown, bool inPlace,
+        CancellationToken cancel)
     {
         StudioFile.StillThere(context);
-        if (!await context.Designs.AnyAsync(d => d.Id == design, cancel)
-            || await context.Plans.AnyAsync(p => p.DesignId == design && p.Key == key, cancel))
+        if (!await context.Designs.AnyAsync(d => d.Id == design, cancel))
         {
-            return;
+            return null;
         }
 
-        context.Plans.Add(new PlanRow
+        var row = await context.Plans.FirstOrDefaultAsync(p => p.DesignId == design && p.Key == key, cancel);
+        if (row is not null && (!inPlace || row.Shown == shown))
         {
-            DesignId = design, Key = key, At = clock.GetUtcNow(), From = JsonSerializer.Serialize(from, StrictJson.OnOneLine),
+            return row.Id;
+        }
+
+        if (row is null)
+        {
+            context.Plans.Add(row = new PlanRow
+            {
+                DesignId = design, Key = key, At = clock.GetUtcNow(), From = JsonSerializer.Serialize(from, StrictJson.OnOneLine),
                 Shown = shown,
-        });
+            });
+        }
+
+        row.Shown = shown;
         try
         {
             await context.SaveChangesAsync(cancel);
@@ -46,12 +60,13 @@ public sealed class PlanStore(WholeFoldContext context, TimeProvider clock)
         {
             // Another window has kept the same plan in this moment.
             context.ChangeTracker.Clear();
-            return;
+            return (await context.Plans.AsNoTracking().FirstOrDefaultAsync(p => p.DesignId == design && p.Key == key, cancel))?.Id;
         }
 
         var ids = await context.Plans.Where(p => p.DesignId == design).OrderByDescending(p => p.Id).Select(p =>
             p.Id).Skip(MostOfADesign).ToListAsync(cancel);
         await context.Plans.Where(p => ids.Contains(p.Id)).ExecuteDeleteAsync(cancel);
+        return row.Id;
     }
 
     private static KeptPlan Read(PlanRow row) =>

@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Microsoft.EntityFrameworkCore;
 using WholeFold.Core.Input;
+using WholeFold.Core.Inventories.Kinds;
 
 namespace WholeFold.Store;
 
@@ -17,7 +18,7 @@ public sealed record Taking(long Id, DateTimeOffset At, string For, bool Undone)
 /// undone.</summary>
 public sealed class StockBook(WholeFoldContext context, ThingsRead read, TimeProvider clock)
 {
-    private const string Kind = "book";
+    private const string Kind = OwnedSheetKind.Book;
 
     public async Task<IReadOnlyList<Taking>> Takings(int most, CancellationToken cancel) =>
         [.. (await context.Takings.AsNoTracking().OrderByDescending(t => t.Id).Take(most).ToListAsync(cancel)).Select(Of)];
@@ -28,7 +29,7 @@ public sealed class StockBook(WholeFoldContext context, ThingsRead read, TimePro
         ArgumentNullException.ThrowIfNull(changes);
         StudioFile.StillThere(context);
         await using var transaction = await context.Database.BeginTransactionAsync(cancel);
-        await Apply(changes, 1, cancel);
+        changes = await Apply(changes, 1, cancel);
         var row = new TakingRow { At = clock.GetUtcNow(), For = what, Changes = JsonSerializer.Serialize(changes, StrictJson.OnOneLine) };
         context.Takings.Add(row);
         await Done(transaction.CommitAsync, cancel);
@@ -45,7 +46,9 @@ public sealed class StockBook(WholeFoldContext context, ThingsRead read, TimePro
         if (row.Undone != undone)
         {
             await using var transaction = await context.Database.BeginTransactionAsync(cancel);
-            await Apply(JsonSerializer.Deserialize<List<BookChange>>(row.Changes, StrictJson.OnOneLine)!, undone ? -1 : 1, cancel);
+            var changes = await Apply(JsonSerializer.Deserialize<List<BookChange>>(row.Changes, StrictJson.OnOneLine)!, undone ? -1 : 1,
+                cancel);
+            row.Changes = JsonSerializer.Serialize(changes, StrictJson.OnOneLine);
             row.Undone = undone;
             await Done(transaction.CommitAsync, cancel);
         }
@@ -60,8 +63,10 @@ public sealed class StockBook(WholeFoldContext context, ThingsRead read, TimePro
         read.Changed();
     }
 
-    private async Task Apply(IReadOnlyList<BookChange> changes, int sign, CancellationToken cancel)
+    /// <returns>The same, with each entry that went out as it was written: it comes back like that.</returns>
+    private async Task<IReadOnlyList<BookChange>> Apply(IReadOnlyList<BookChange> changes, int sign, CancellationToken cancel)
     {
+        var done = new List<BookChange>();
         foreach (var change in changes)
         {
             var row = await context.Drawer.FindAsync([Kind, change.Id], cancel);
@@ -78,6 +83,7 @@ public sealed class StockBook(WholeFoldContext context, ThingsRead read, TimePro
             if (now == 0 && change.Whole is not null)
             {
                 // An offcut that nobody has any more is no entry.
+                done.Add(change with { Whole = written });
                 if (row is not null)
                 {
                     context.Drawer.Remove(row);
@@ -94,7 +100,10 @@ public sealed class StockBook(WholeFoldContext context, ThingsRead read, TimePro
             }
 
             row.Own = written.ToJsonString(StrictJson.OnOneLine);
+            done.Add(change);
         }
+
+        return done;
     }
 
     private static Taking Of(TakingRow row) => new(row.Id, row.At, row.For, row.Undone);

@@ -6,6 +6,7 @@ using WholeFold.App.Features.Cut;
 using WholeFold.App.Features.Inventory;
 using WholeFold.Core.Designs;
 using WholeFold.Core.Input;
+using WholeFold.Core.Inventories.Kinds;
 using Xunit;
 
 namespace WholeFold.App.Tests;
@@ -39,9 +40,13 @@ public sealed class CutTests : IDisposable
         }
     }
 
-    private async Task<string> Book() => string.Join('\n', (await Http.Read<InventoryView>(await _client.GetAsync("/api/inventory",
-        Cancel)))
-        .Kinds.Single(k => k.Id == "book").Things.OrderBy(t => t.Id, StringComparer.Ordinal).Select(t => $"{t.Id} {t.Detail}"));
+    /// <summary>All of it as it is written down, to the last sign.</summary>
+    private async Task<string> Book()
+    {
+        var inventory = await Http.Read<InventoryView>(await _client.GetAsync("/api/inventory", Cancel));
+        return string.Join('\n', inventory.Kinds.Single(k => k.Id == OwnedSheetKind.Book).Things.OrderBy(t => t.Id, StringComparer.Ordinal)
+            .Select(t => t.Written!.ToJsonString()));
+    }
 
     [Fact]
     public async Task A_plan_is_taken_from_the_book_only_when_asked_and_put_back_whole()
@@ -55,7 +60,9 @@ public sealed class CutTests : IDisposable
         var taken = await Http.Read<TakingView>(await Post("/api/cut/take", design.State, 6));
         var after = await Book();
         var harbour = view.Book.Single(b => b.Entry == "harbour-letter");
-        Assert.Contains($"harbour-letter {harbour.Left} at ", after, StringComparison.Ordinal);
+        Assert.Contains(after.Split('\n'), l => l.Contains("harbour-letter", StringComparison.Ordinal)
+            && l.Contains($"\"count\":{harbour.Left},", StringComparison.Ordinal));
+        Assert.DoesNotContain("oat-offcut", after, StringComparison.Ordinal);
         Assert.True(after.Split('\n').Length > before.Split('\n').Length, "what is left over comes into the book");
 
         // What was taken stays as it was kept, though the book has changed.

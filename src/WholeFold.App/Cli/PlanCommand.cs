@@ -14,8 +14,6 @@ namespace WholeFold.App.Cli;
 /// <summary>Plans which sheets so many cards are cut from, and how.</summary>
 internal static class PlanCommand
 {
-    private const int MostCards = 10_000;
-
     private const string Accepted = "a sheet by its id or a size with its unit, with the stock's id and = before it and : and how many there are behind it where that matters, such as letter, a4:12 or card-270=6x8in:3";
 
     public static Command Make(TextWriter output, TextWriter error)
@@ -39,9 +37,9 @@ internal static class PlanCommand
                 throw new InputProblemException("plan.cards", "--cards", $"{counts.Length} numbers for {(designs.Length == 1 ? "1 design" : $"{designs.Length} designs")}", "one number for all designs, or one for each");
             }
 
-            if (counts.FirstOrDefault(c => c is < 1 or > MostCards, 1) is var wrong and not 1)
+            foreach (var count in counts)
             {
-                throw new InputProblemException("plan.cards", "--cards", $"{wrong} cards cannot be planned", $"1 to {MostCards} cards");
+                Jobs.Checked(count, "--cards");
             }
 
             var all = new List<CardsOf>();

@@ -1,5 +1,7 @@
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using WholeFold.Core.Constructions;
+using WholeFold.Core.Designs;
 using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
 using WholeFold.Core.Inventories.Kinds;
@@ -111,6 +113,38 @@ public class StockBookTests
                     "tools"));
             Assert.Equal(field, refused.Field);
         }
+    }
+
+    /// <summary>The same card on a trimmer that holds parts of three inches, and one that holds any.</summary>
+    [Fact]
+    public void What_the_trimmer_does_not_hold_is_cut_by_hand_and_a_pile_is_as_thick_as_it_takes()
+    {
+        List<CutPlan> Plans(string hold, string stack)
+        {
+            var tools = new ToolSpec { Id = "t", Name = "T", TrimmerMark = "1/16", RulerMark = "1/32", Hold = hold, Stack = stack };
+            var card = Support.Size(Support.Spec("gatefold", "a2-us") with
+            {
+                Stock = "card-300",
+                Tools = "t",
+                Dressing = new DressingSpec { Layers = [new LayerSpec("door", Stock: "card-216")] },
+                Own = new Dictionary<string, IReadOnlyList<JsonObject>>
+                {
+                    ["tools"] = [JsonSerializer.SerializeToNode(tools, StrictJson.Options)!.AsObject()],
+                },
+            });
+            return [.. Jobs.Of([new CardsOf("Lanterns", card, 8)], [], card.Design.Inventory.Sheets)
+                .Select(j => Planner.Plan(j.Bought, stop: TestContext.Current.CancellationToken))];
+        }
+
+        IReadOnlyList<Cut> Cuts(string hold) => [.. Plans(hold, "1 mm").SelectMany(p => p.Sheets).SelectMany(s => s.Cuts)];
+        Assert.DoesNotContain(Cuts("1/8"), c => c.ByHand);
+        var coarse = Cuts("4");
+        Assert.All(coarse, c => Assert.Equal((c.Axis == Axis.X ? c.Size.Width : c.Size.Height) < Length.In(4), c.ByHand));
+        Assert.Contains(coarse, c => c.ByHand);
+
+        // Sheets of 0.375 and of 0.27 mm.
+        Assert.Equal([1, 1], Plans("1/2", "0.3 mm").Take(2).Select(p => p.AtOnce));
+        Assert.Equal([4, 5], Plans("1/2", "1.5 mm").Take(2).Select(p => p.AtOnce));
     }
 
     [Fact]

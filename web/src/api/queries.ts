@@ -21,6 +21,9 @@ export type HandOutAsk = {
   background: boolean;
 };
 
+/** So many cards of a design, as its plan is asked for. */
+export const cutOf = (desk: Desk, id: string, cards: number) => ({ ...desk, id, cards, goOn: false, stop: false });
+
 // What did not change from one answer to the next stays the same object, so that a slider's tick draws only what moved: what goes
 // through a selection is compared with what was shown before, also where that was asked for by another key.
 const same = (answer: unknown) => answer;
@@ -147,8 +150,7 @@ export const queries = {
     queryOptions({
       queryKey: ["worked", "cut", desk, id, cards],
       enabled: desk !== undefined,
-      queryFn: ({ signal }) =>
-        answer(api.POST("/api/cut", { body: { ...(desk as Desk), id, cards, goOn: false, stop: false }, signal })),
+      queryFn: ({ signal }) => answer(api.POST("/api/cut", { body: cutOf(desk as Desk, id, cards), signal })),
       // While a better plan is looked for it is asked for again.
       refetchInterval: (query) => (query.state.data?.running ? 700 : false),
       ...worked<Schemas["CutPlanView"]>(),
@@ -157,24 +159,21 @@ export const queries = {
     queryOptions({
       queryKey: ["worked", "cutShort", desk, id, cards],
       enabled: desk !== undefined,
-      queryFn: ({ signal }) =>
-        answer(api.POST("/api/cut/short", { body: { ...(desk as Desk), id, cards, goOn: false, stop: false }, signal })),
+      queryFn: ({ signal }) => answer(api.POST("/api/cut/short", { body: cutOf(desk as Desk, id, cards), signal })),
       staleTime: Number.POSITIVE_INFINITY,
     }),
   cutGoodFor: (desk: Desk | undefined, id: string, cards: number) =>
     queryOptions({
       queryKey: ["worked", "goodFor", desk, id, cards],
       enabled: desk !== undefined,
-      queryFn: ({ signal }) =>
-        answer(api.POST("/api/cut/good-for", { body: { ...(desk as Desk), id, cards, goOn: false, stop: false }, signal })),
+      queryFn: ({ signal }) => answer(api.POST("/api/cut/good-for", { body: cutOf(desk as Desk, id, cards), signal })),
       staleTime: Number.POSITIVE_INFINITY,
     }),
   kept: (desk: Desk | undefined, id: string, cards: number) =>
     queryOptions({
       queryKey: ["worked", "kept", desk, id, cards],
       enabled: desk !== undefined,
-      queryFn: ({ signal }) =>
-        answer(api.POST("/api/cut/kept", { body: { ...(desk as Desk), id, cards, goOn: false, stop: false }, signal })),
+      queryFn: ({ signal }) => answer(api.POST("/api/cut/kept", { body: cutOf(desk as Desk, id, cards), signal })),
       staleTime: Number.POSITIVE_INFINITY,
     }),
   takings: () =>

@@ -21,7 +21,7 @@ public sealed class Teller(DisplayUnit unit)
 
     public string Symbol => LengthWriter.Symbol(Unit);
 
-    public Figure Figure(Length value) => new(value.Units, LengthWriter.Parts(value, Unit), $"{value.Millimetres.ToString("0.######", CultureInfo.InvariantCulture)} mm");
+    public Figure Figure(Length value) => new(value.Units, LengthWriter.Parts(value, Unit), $"{value}");
 
     public FigureText Text(Length value) => LengthWriter.Parts(value, Unit);
 
@@ -49,6 +49,13 @@ public sealed class Teller(DisplayUnit unit)
     public static string Millimetres(Length length) => $"{Math.Round(length.Millimetres, 1).ToString("0.0", CultureInfo.InvariantCulture)} mm";
 
     public static string Grams(double grams) => $"{Math.Round(grams).ToString(CultureInfo.InvariantCulture)} g";
+
+    /// <summary>How a stock is drawn; a pale grey where nobody has said.</summary>
+    public static string ColourOf(Stock stock)
+    {
+        ArgumentNullException.ThrowIfNull(stock);
+        return stock.Colour ?? "#d8dedd";
+    }
 
     public static string Stock(Design design)
     {

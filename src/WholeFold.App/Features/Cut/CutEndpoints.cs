@@ -10,6 +10,7 @@ using WholeFold.Core.Designs;
 using WholeFold.Core.Exchange;
 using WholeFold.Core.Input;
 using WholeFold.Core.Inventories;
+using WholeFold.Core.Inventories.Kinds;
 using WholeFold.Core.Measure;
 using WholeFold.Planning;
 using WholeFold.Store;
@@ -19,7 +20,7 @@ namespace WholeFold.App.Features.Cut;
 /// <summary>From so many cards of a design to the sheets they are cut from, and what the stock book has of them.</summary>
 internal static class CutEndpoints
 {
-    private const int MostCards = 10_000, MostTakings = 5;
+    private const int MostTakings = 5;
 
     /// <summary>A plan that is found in this time is answered at once; longer ones are asked for again.</summary>
     private static readonly TimeSpan AtOnce = TimeSpan.FromMilliseconds(400);
@@ -68,12 +69,11 @@ internal static class CutEndpoints
             .Describes<CutPlanView>("cutKeptPlan", "An earlier plan as it was.").ProducesProblem(StatusCodes.Status404NotFound);
     }
 
-    private static Task Keep(PlanStore plans, Desk desk, CutRequest asked, IReadOnlyList<CutRun> runs, CancellationToken cancel) =>
-        plans.Keep(asked.Id, KeyOf(desk, asked.Cards), From(desk, asked.Cards),
-            JsonSerializer.Serialize(new CutTeller(desk).View(asked.Cards, runs), StrictJson.OnOneLine), cancel);
+    private static Task<long?> Keep(PlanStore plans, Desk desk, CutRequest asked, IReadOnlyList<CutRun> runs, CancellationToken cancel,
+        bool inPlace = false) => plans.Keep(asked.Id, KeyOf(desk, asked.Cards), From(desk, asked.Cards),
+            JsonSerializer.Serialize(new CutTeller(desk).View(asked.Cards, runs), StrictJson.OnOneLine), inPlace, cancel);
 
-    private static int Cards(CutRequest asked) => asked.Cards is >= 1 and <= MostCards ? asked.Cards
-        : throw new InputProblemException("plan.cards", "cards", $"{asked.Cards} cards cannot be planned", $"1 to {MostCards} cards");
+    private static int Cards(CutRequest asked) => Planning.Jobs.Checked(asked.Cards, "cards");
 
     private static IReadOnlyList<BookedJob> Jobs(Desk desk, Card card, int cards)
     {
@@ -126,19 +126,21 @@ internal static class CutEndpoints
         }
 
         var changes = takes.Where(t => t.Entry is not null)
-            .Select(t => new BookChange(t.Entry!.Id, t.Entry.Name, -t.Takes, t.Entry.IsOffcut ? Written(t.Entry) : null)).ToList();
-        changes.AddRange(new CutTeller(desk).Kept(now).Select(k => Offcut(desk, k.Job, k.Width, k.Height, k.Count)).Where(c =>
-            changes.TrueForAll(other => other.Id != c.Id)));
-        await Keep(plans, desk, asked, now, cancel);
-        var kept = (await plans.Of(asked.Id, cancel)).FirstOrDefault(p => p.Key == KeyOf(desk, asked.Cards));
-        return View(await book.Take($"{asked.Cards} × {desk.Spec.Name}", changes, cancel)) with { Plan = kept?.Id };
+            .Select(t => new BookChange(t.Entry!.Id, t.Entry.Name, -t.Takes, t.Entry.IsOffcut ? Written(t.Entry) : null));
+        var left = new CutTeller(desk).Kept(now).Select(k => Offcut(desk, k.Job, k.Width, k.Height, k.Count));
+
+        // An offcut may be cut from and one of its size be left over: that is one change.
+        var all = changes.Concat(left).GroupBy(c => c.Id).Select(g => g.First() with { By = g.Sum(c => c.By) }).ToList();
+        var taken = await book.Take($"{asked.Cards} × {desk.Spec.Name}", all, cancel);
+        return View(taken) with { Plan = await Keep(plans, desk, asked, now, cancel, inPlace: true) };
     }
 
     /// <summary>An offcut of one size is always the same entry, so that equal ones are counted together.</summary>
     private static BookChange Offcut(Desk desk, BookedJob job, Length width, Length height, int count)
     {
         var unit = desk.Unit == DisplayUnit.Inch ? DisplayUnit.Inch : DisplayUnit.Millimetre;
-        var entry = job.Book.FirstOrDefault(b => b.IsOffcut && (b.Width, b.Height) == (width, height)) ?? new OwnedSheet(
+        var entry = job.Book.FirstOrDefault(b => b.IsOffcut
+            && CutTeller.Side(b.Width, b.Height, job.Stock.Directional) == (width, height)) ?? new OwnedSheet(
             Shortened($"{job.Stock.Id}-{width.Units}-{height.Units}"),
                 $"{job.Stock.Name}, offcut {LengthWriter.Write(width, unit)} × {LengthWriter.WithUnit(height, unit)}",
             job.Stock.Id, width, height, unit.SystemOf(), count, IsOffcut: true);
@@ -148,16 +150,10 @@ internal static class CutEndpoints
     private static string Shortened(string id) => id.Length <= 40 ? id
         : Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(id)))[..40];
 
-    private static JsonObject Written(OwnedSheet entry)
-    {
-        static string Exact(Length length) => $"{length.Millimetres.ToString("0.######", CultureInfo.InvariantCulture)} mm";
-        return new JsonObject
-        {
-            ["id"] = entry.Id, ["name"] = entry.Name, ["width"] = Exact(entry.Width), ["height"] = Exact(entry.Height),
-                ["stock"] = entry.Stock,
-            ["count"] = entry.Count, ["units"] = entry.System == UnitSystem.Imperial ? "in" : "mm", ["offcut"] = true,
-        };
-    }
+    private static JsonObject Written(OwnedSheet entry) => JsonSerializer.SerializeToNode(new OwnedSheetSpec(
+        entry.Id, entry.Name, $"{entry.Width}", $"{entry.Height}", entry.Stock, entry.Count, entry.System == UnitSystem.Imperial ? "in"
+            : "mm",
+        Offcut: true), StrictJson.Options)!.AsObject();
 
     private static ShortView Short(Studio studio, Desk desk, int cards, CancellationToken cancel)
     {

@@ -15,8 +15,6 @@ internal sealed record Paper(string Design, string Role, Core.Paper.Stock Stock,
 /// <summary>Puts cut plans into the reader's unit and words.</summary>
 internal sealed class CutTeller(Desk desk)
 {
-    private const string Unpainted = "#d8dedd";
-
     private readonly Teller _tell = new(desk.Unit);
 
     public CutPlanView View(int cards, IReadOnlyList<CutRun> runs)
@@ -66,7 +64,7 @@ internal sealed class CutTeller(Desk desk)
     {
         var (stock, plan) = (run.Job.Stock, run.Best);
         return new CutStockView(
-            stock.Id, stock.Name, stock.Colour ?? Unpainted,
+            stock.Id, stock.Name, Teller.ColourOf(stock),
             run.Running ? "looking" : plan is null ? "none" : run.Stopped ? "stopped" : "planned", plan?.SheetCount ?? 0,
             plan is null ? "" : run.Running ? $"{PlanWords.Sheets(plan.SheetCount)} so far." : PlanWords.Proof(plan),
             run.Problem is { } problem ? _tell.Say(problem) : null,
@@ -133,10 +131,10 @@ internal sealed class CutTeller(Desk desk)
     public IEnumerable<(BookedJob Job, Length Width, Length Height, int Count)> Kept(IEnumerable<CutRun> runs) =>
         runs.SelectMany(r => r.Best!.Sheets.SelectMany(s => PlanWords.Kept(s, desk.Unit.SystemOf()).Select(k =>
             (r.Job, k.Width, k.Height, Count: k.Count * s.Count))))
-            .GroupBy(k => (k.Job.Stock.Id, Side(k.Width, k.Height, k.Job.Stock.Directional)))
-            .Select(g => (g.First().Job, g.First().Width, g.First().Height, g.Sum(k => k.Count)));
+            .GroupBy(k => (k.Job.Stock.Id, Side: Side(k.Width, k.Height, k.Job.Stock.Directional)))
+            .Select(g => (g.First().Job, g.Key.Side.Width, g.Key.Side.Height, g.Sum(k => k.Count)));
 
     /// <summary>Where nothing has a way up it is the same however it lies.</summary>
-    private static (Length, Length) Side(Length width, Length height, bool hasWayUp) =>
+    public static (Length Width, Length Height) Side(Length width, Length height, bool hasWayUp) =>
         hasWayUp ? (width, height) : (Length.Min(width, height), Length.Max(width, height));
 }

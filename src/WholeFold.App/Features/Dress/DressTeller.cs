@@ -19,8 +19,6 @@ namespace WholeFold.App.Features.Dress;
 internal sealed class DressTeller(Desk desk, Card card)
 {
     /// <summary>A card that nobody has given a colour.</summary>
-    private const string Unpainted = "#d8dedd";
-
     private readonly Teller _tell = new(desk.Unit);
     private readonly IReadOnlyList<DressedSheet> _sheets = DressedSheet.Of(card);
 
@@ -41,7 +39,8 @@ internal sealed class DressTeller(Desk desk, Card card)
             Roles = [.. card.Dressed.Roles.All.Select(r =>
                 new RoleView(r.Id, r.Name, card.Layers.Where(l => l.Role.Id == r.Id).Select(l => l.Level).DefaultIfEmpty(0).Max(),
                 [.. r.Faces.Select(f => f.Id)]))],
-            Papers = [.. desk.Design.Inventory.Stocks.Select(s => new PaperView(s.Id, s.Name, s.Colour ?? Unpainted, s.Pattern, s.Directional))],
+            Papers = [.. desk.Design.Inventory.Stocks.Select(s => new PaperView(s.Id, s.Name, Teller.ColourOf(s), s.Pattern,
+                s.Directional))],
             Dies = [.. desk.Design.Inventory.All<Die>().Select(d => new DieView(d.Id, d.Name, _tell.Text(d.Width) is var w && d.Shape == DieShape.Circle ? $"round, {LengthWriter.WithUnit(d.Width, desk.Unit)}" : $"{LengthWriter.Write(d.Width, desk.Unit)} × {LengthWriter.WithUnit(d.Height, desk.Unit)}", d.IsOwned))],
             Motifs = Motifs.Names,
             Dressing = desk.Spec.Dressing ?? new DressingSpec(),
@@ -133,7 +132,8 @@ internal sealed class DressTeller(Desk desk, Card card)
         var stock = desk.Design.StockOf(sheet.Piece.Piece.Id);
         var side = _sheets.Count(s => s.Piece.Piece.Id == sheet.Piece.Piece.Id) == 1 ? "" : sheet.Faces.All(f => PosesOf(f.Face).Contains("back")) ? ", from behind" : sheet.Face == Face.Up ? ", inner side" : ", outer side";
         return new SideView(
-            sheet.Id, $"{sheet.Piece.Piece.Name}{side}", stock.Colour ?? Unpainted, sheet.Width.Units, sheet.Height.Units, [.. sheet.Plates.Select(Line)],
+            sheet.Id, $"{sheet.Piece.Piece.Name}{side}", Teller.ColourOf(stock), sheet.Width.Units, sheet.Height.Units,
+                [.. sheet.Plates.Select(Line)],
             [.. sheet.Creases.Select(c => new CreaseView(At(c.From), At(c.To), c.Valley, c.Working))], [.. sheet.Faces.Select(f => FaceOf(sheet, f))]);
     }
 
@@ -143,7 +143,7 @@ internal sealed class DressTeller(Desk desk, Card card)
         return new FaceView(
             face.Face.Id, face.Role.Id, face.Role.Faces.Count == 1 ? face.Role.Name : face.Face.Name, PosesOf(face.Face), Line(face.Outline), BoxOf(face.Box),
             [.. face.Layers.OrderBy(l => l.Layer.Level)
-                .Select(l => new WornLayerView(l.Layer.Id, l.Layer.Level, l.Layer.Stock.Id, l.Layer.Stock.Colour ?? Unpainted,
+                .Select(l => new WornLayerView(l.Layer.Id, l.Layer.Level, l.Layer.Stock.Id, Teller.ColourOf(l.Layer.Stock),
                 l.Layer.Stock.Pattern, Line(l.Outline), [.. l.Holes.Select(Line)]))],
             [.. face.KeepOuts.Select(k => new KeepOutView(k.KeepOut.Kind, Line(k.Outline), k.KeepOut.Why))],
             [.. face.Things.Select(Thing)],
@@ -154,7 +154,8 @@ internal sealed class DressTeller(Desk desk, Card card)
     {
         var element = thing.IsWindow ? null : card.Dressed.Elements.First(e => e.Element.Id == thing.Id).Element;
         return new PutView(
-            thing.Id, thing.IsWindow, element?.Name ?? $"window {thing.Id}", element is null ? null : element.IsInk ? null : element.Stock.Colour ?? Unpainted,
+            thing.Id, thing.IsWindow, element?.Name ?? $"window {thing.Id}", element is null ? null : element.IsInk ? null
+                : Teller.ColourOf(element.Stock),
                 element?.IsRaised ?? false, element?.IsInk ?? false, Line(thing.Outline), BoxOf(thing.Box),
             [.. thing.Distances.Select(d => new DistanceView(d.Edge, _tell.Text(d.Distance.Abs()), At(d.From), At(d.To)))]);
     }
@@ -167,7 +168,8 @@ internal sealed class DressTeller(Desk desk, Card card)
 
     private IEnumerable<DressRow> Layers() => card.Layers.Select(l => new DressRow(
         DressRowKind.Layer, l.Id, l.Stock.Name, $"{l.Role.Name}{(l.Level > 1 ? ", on the first" : "")}{(l.ToWriteOn ? ", to write on" : "")}", _tell.Say(Words.Of($"{l.Width.Value} × {l.Height.Value}")), l.Quantity, null,
-        _tell.Say(l.HowToCut is { } how ? Words.Of($"{l.Width.Said}. To cut it: {how}.") : Words.Of($"{l.Width.Said}.")), l.Stock.Colour ?? Unpainted, l.Stock.Pattern, [.. l.On.Select(o => o.On.Id)], l.Role.Id, l.Level));
+        _tell.Say(l.HowToCut is { } how ? Words.Of($"{l.Width.Said}. To cut it: {how}.") : Words.Of($"{l.Width.Said}.")),
+            Teller.ColourOf(l.Stock), l.Stock.Pattern, [.. l.On.Select(o => o.On.Id)], l.Role.Id, l.Level));
 
     private IEnumerable<DressRow> Windows() => card.Dressed.Windows.Select(w => new DressRow(
         DressRowKind.Window, w.Window.Id, w.Window.Called,

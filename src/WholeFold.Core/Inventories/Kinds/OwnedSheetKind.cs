@@ -17,7 +17,10 @@ public sealed class OwnedSheetKind() : SizeKind<OwnedSheet, OwnedSheetSpec>(Leng
 
     private const decimal DearestPack = 1_000_000;
 
-    public override string Id => "book";
+    /// <summary>Its id.</summary>
+    public const string Book = "book";
+
+    public override string Id => Book;
 
     public override string Name => "Stock book";
 

@@ -3,8 +3,8 @@ import { useDebouncedValue, useDocumentTitle, useElementSize } from "@mantine/ho
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
-import { answer, api, type Desk, type Edit, problemOf, type Schemas } from "../../api/client";
-import { queries } from "../../api/queries";
+import { answer, api, type BenchView, type Desk, type Edit, problemOf, type Schemas } from "../../api/client";
+import { cutOf, queries } from "../../api/queries";
 import shell from "../../app/Shell.module.css";
 import { Bar, HelpButton, IconButton, ThemeButton } from "../../components/Bar";
 import { Sentence } from "../../components/Fig";
@@ -34,11 +34,12 @@ export function CutPage() {
   const cut = useQuery(queries.cut(desk, id, calm));
   const navigate = useNavigate();
   const view = cut.data;
+  const units = () => design && view && queue.commit([nextUnits(design.state, { unit: view.unit as BenchView["unit"] })]);
   useKeys({
     away: () => navigate(`/bench/${id}`),
     undo: () => queue.step("undo"),
     redo: () => queue.step("redo"),
-    units: () => design && view && queue.commit([nextUnits(design.state, { unit: view.unit as "in" })]),
+    units,
   });
   useDocumentTitle(view ? `${view.name}, cut · Whole Fold` : "Whole Fold");
   const setCards = (n: number) => {
@@ -74,11 +75,7 @@ export function CutPage() {
           onChange={(n) => typeof n === "number" && n >= 1 && setCards(n)}
         />
         {design && view ? (
-          <IconButton
-            label="Inches, centimetres, both"
-            keys="U"
-            onClick={() => queue.commit([nextUnits(design.state, { unit: view.unit as "in" })])}
-          >
+          <IconButton label="Inches, centimetres, both" keys="U" onClick={units}>
             {view.unit}
           </IconButton>
         ) : null}
@@ -114,12 +111,11 @@ function Planned({
 }) {
   const cache = useQueryClient();
   const [lit, setLit] = useState<string | null>(null);
-  const body = { ...desk, id, cards };
   const isShort = !view.running && view.book.some((b) => b.short > 0);
   const short = useQuery(queries.cutShort(isShort ? desk : undefined, id, cards));
   const goodFor = useQuery(queries.cutGoodFor(view.running ? undefined : desk, id, cards));
   const again = (ask: { stop?: boolean; goOn?: boolean }) =>
-    answer(api.POST("/api/cut", { body: { ...body, goOn: false, stop: false, ...ask } })).then((next) =>
+    answer(api.POST("/api/cut", { body: { ...cutOf(desk, id, cards), ...ask } })).then((next) =>
       cache.setQueryData(queries.cut(desk, id, cards).queryKey, next),
     );
   const stop = useMutation({ mutationFn: () => again({ stop: true }) });

@@ -3,7 +3,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { answer, api, type Desk, problemOf, type Schemas } from "../../api/client";
-import { queries } from "../../api/queries";
+import { cutOf, queries } from "../../api/queries";
 import { Fig, Sentence, sentenceText } from "../../components/Fig";
 import { Trouble } from "../../components/Trouble";
 import s from "./Cut.module.css";
@@ -135,7 +135,7 @@ function Book({ id, view, desk, cards }: { id: string; view: CutPlanView; desk: 
     }
   };
   const take = useMutation({
-    mutationFn: () => answer(api.POST("/api/cut/take", { body: { ...desk, id, cards, goOn: false, stop: false } })),
+    mutationFn: () => answer(api.POST("/api/cut/take", { body: cutOf(desk, id, cards) })),
     onSuccess: (taken) => {
       changed();
       // What was taken is what is cut, whatever the book has for the next plan.

@@ -95,13 +95,13 @@ export function SheetDrawing({
               {first ? (
                 <>
                   <circle
-                    cx={x1 === x2 ? x1 : x1}
-                    cy={x1 === x2 ? Math.min(y1, y2) : y1}
+                    cx={x1}
+                    cy={Math.min(y1, y2)}
                     r={9.5}
                     onPointerEnter={() => onLit(`${id}.${step}`)}
                     onPointerLeave={() => onLit(null)}
                   />
-                  <text x={x1} y={(x1 === x2 ? Math.min(y1, y2) : y1) + 4} textAnchor="middle">
+                  <text x={x1} y={Math.min(y1, y2) + 4} textAnchor="middle">
                     {step}
                   </text>
                 </>
